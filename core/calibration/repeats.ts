@@ -1,0 +1,21 @@
+/** Repeated runs of one measurement, in whatever SI unit they came. */
+export interface Repeats {
+  readonly mean: number
+  /** Sample standard deviation (n - 1); undefined for a single run: one run shows no spread. */
+  readonly sd: number | undefined
+  readonly count: number
+}
+
+/**
+ * Mean and spread of repeated runs.
+ * @param values at least one
+ * Source: sample mean and sample standard deviation.
+ * @example repeats([1.6, 1.7, 1.65]) // mean 1.65, sd 0.05
+ */
+export function repeats(values: readonly number[]): Repeats {
+  const count = values.length
+  const mean = values.reduce((sum, value) => sum + value, 0) / count
+  if (count < 2) return { mean, sd: undefined, count }
+  const squares = values.reduce((sum, value) => sum + (value - mean) ** 2, 0)
+  return { mean, sd: Math.sqrt(squares / (count - 1)), count }
+}

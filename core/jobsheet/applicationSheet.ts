@@ -1,0 +1,137 @@
+import { walkOf, type Walk } from '../lanes/walk'
+import { doseOf } from '../label/dose'
+import { planApplication } from '../plan/planApplication'
+import type { Plan } from '../plan/plan'
+import { sortChecks } from '../plan/planChecks'
+import type { PlanIssue } from '../plan/planIssue'
+import type { PlanProduct, PlanRequest } from '../plan/planRequest'
+import type { GroundPart } from '../ground/netArea'
+import { amountFactor, areaIn, type SquareMetres } from '../quantity/quantity'
+import { SQUARE_METRES_PER, type AreaUnit, type CarrierUnit, type VolumeUnit } from '../quantity/units'
+import { closedWorkingBook, type WorkingBook } from '../working/working'
+import { calibrationChecks } from './calibrationChecks'
+import type { ApplicationDocument } from './document'
+import { fieldReader, type FieldProblem, type FieldReader } from './fieldReader'
+import { withRemedies } from './planCheckRemedies'
+import { carrierQuestions, lawnQuestions, rateQuestions, tankQuestions } from './questions'
+import { readCalibration, type SheetCalibration } from './readCalibration'
+import { readGround, treatedGround, type SheetLawn } from './readGround'
+import { readProducts } from './readProducts'
+import type { SheetCheck } from './sheetCheck'
+
+/** Everything the job sheet shows of one application, as far as it can be known from what has been typed. */
+export interface ApplicationSheet {
+  readonly lawns: readonly SheetLawn[]
+  /** The treated lawns together, m2, and one standard deviation. */
+  readonly size: SquareMetres
+  readonly sd: SquareMetres
+  readonly products: readonly (PlanProduct | undefined)[]
+  readonly calibration: SheetCalibration | undefined
+  /** What was planned, in the public contract's terms; kept with the plan. */
+  readonly request: PlanRequest | undefined
+  readonly plan: Plan | undefined
+  /** Kg/m2 that each dry pass must put down. */
+  readonly wantedPerPass: number | undefined
+  readonly walk: Walk | undefined
+  readonly checks: readonly SheetCheck[]
+  readonly problems: readonly FieldProblem[]
+}
+
+/**
+ * Composes the whole sheet of one application from what a person typed: measure, calibrate, rate, load, walk.
+ * @param today the organization's calendar day, YYYY-MM-DD
+ * @param book where the working of every figure is kept
+ */
+export function composeSheet(document: ApplicationDocument, today: string, book: WorkingBook = closedWorkingBook): ApplicationSheet {
+  const fields = fieldReader()
+  const lawns = readGround(document.lawns, fields, book)
+  if (!document.lawns.some(({ treated }) => treated === 'yes')) fields.missing('lawns.0.treated', 'Tick at least one lawn to treat.')
+  const calibration = readCalibration(document, fields, book)
+  const products = readProducts(document.products, fields)
+  const questions = [...lawnQuestions(lawns, fields), ...rateQuestions(document, products, fields)]
+  const request = requestOf(document, lawns, calibration, products, fields)
+  const planned = request && !fields.problems.some(({ kind }) => kind === 'wrong') ? planApplication(request, book) : undefined
+  if (planned && !planned.ok) planned.error.forEach((issue) => placeIssue(issue, document, fields))
+  const plan = planned?.ok ? planned.value : undefined
+  const ground = treatedGround(lawns)
+  const first = products[0]
+  const wantedPerPass = document.method === 'spread' && first ? perPassOf(first, document.spread.passes) : undefined
+  const speed = calibration?.speedToday
+  const walk = plan && calibration && speed
+    ? walkOf(ground.size, calibration.width, document.method === 'spread' ? document.spread.passes : 1, speed, book)
+    : undefined
+  const checks = sortChecks([
+    ...(plan ? withRemedies(plan.checks, document) : []),
+    ...questions,
+    ...(calibration ? calibrationChecks(document, calibration, today, wantedPerPass) : []),
+    ...(calibration && document.method === 'spray' ? wetQuestions(calibration, plan) : []),
+  ], document.products.map(({ id }) => id))
+  return {
+    lawns, ...ground, products, calibration, request, plan: plan && { ...plan, working: book.pages() }, wantedPerPass, walk, checks, problems: fields.problems,
+  }
+}
+
+function requestOf(
+  document: ApplicationDocument, lawns: readonly SheetLawn[], calibration: SheetCalibration | undefined, products: readonly (PlanProduct | undefined)[], fields: FieldReader,
+): PlanRequest | undefined {
+  const method = document.method === 'spread' ? spreadMethod(document, fields) : sprayMethod(document, calibration, fields)
+  const areas = lawns.flatMap(({ id, name, treated, size, parts }) => (treated === 'yes' && size !== undefined ? [{ id, name, size: areaIn(size, sizeUnitOf(parts)) }] : []))
+  const read = products.filter((product) => product !== undefined)
+  const whole = areas.length === lawns.filter(({ treated }) => treated === 'yes').length && areas.length > 0
+  return method && calibration && whole && read.length === products.length ? { areas, products: read, method } : undefined
+}
+
+/** A lawn's size is quoted in the measure it was taken in. */
+function sizeUnitOf([first]: readonly GroundPart[]): AreaUnit {
+  if (!first || first.kind === 'known') return first?.size.unit ?? 'm2'
+  return first.lengths.some(({ unit }) => unit === 'm' || unit === 'cm') ? 'm2' : 'ft2'
+}
+
+function spreadMethod({ spread }: ApplicationDocument, fields: FieldReader): PlanRequest['method'] {
+  const reserve = fields.optional('spread.reserve', spread.reserve, 'mass', 'Reserve', 'zero-too')
+  return { kind: 'spread', passes: spread.passes, ...(reserve && { reserve }) }
+}
+
+function sprayMethod({ spray }: ApplicationDocument, calibration: SheetCalibration | undefined, fields: FieldReader): PlanRequest['method'] | undefined {
+  const tank = fields.positive('spray.tank', spray.tank, 'volume', 'Tank')
+  const dead = fields.optional('spray.dead', spray.dead, 'volume', 'Dead volume', 'zero-too')
+  const agitate = fields.optional('spray.agitate', spray.agitate, 'volume', 'Least the pump agitates', 'zero-too')
+  if (!tank || !calibration) return undefined
+  const unit = carrierUnitFor(tank.unit)
+  return {
+    kind: 'spray', tank, loads: spray.loads, ...(dead && { dead }), ...(agitate && { agitate }),
+    carrier: { value: calibration.perPass / carrierFactor(unit), unit },
+  }
+}
+
+/** The carrier is told in the measure the tank is told in: gallons on 1,000 ft2, litres on 100 m2. */
+export const carrierUnitFor = (tank: VolumeUnit): CarrierUnit => (tank === 'L' || tank === 'mL' ? 'L/100 m2' : 'gal/1000 ft2')
+
+const carrierFactor = (unit: CarrierUnit): number =>
+  unit === 'L/100 m2' ? amountFactor('L') / SQUARE_METRES_PER['100 m2'] : amountFactor('gal') / SQUARE_METRES_PER['1000 ft2']
+
+function perPassOf(product: PlanProduct, passes: number): number | undefined {
+  const dose = doseOf(product, undefined)
+  return dose.ok && dose.value.dimension === 'mass' ? dose.value.perArea / passes : undefined
+}
+
+function wetQuestions(calibration: SheetCalibration, plan: Plan | undefined): readonly SheetCheck[] {
+  const size = plan?.totals.size.value
+  const volumes = size
+    ? plan.totals.products.filter(({ amount }) => amountIsVolume(amount.unit)).map(({ amount }) => (amount.value * amountFactor(amount.unit)) / size)
+    : []
+  return [...carrierQuestions(calibration.perPass), ...tankQuestions(volumes, calibration.perPass)]
+}
+
+const amountIsVolume = (unit: string): boolean => !['lb', 'oz', 'g', 'kg'].includes(unit)
+
+/** Paths of the public request, in the document's own words. */
+function placeIssue({ path, message }: PlanIssue, { method }: ApplicationDocument, fields: FieldReader): void {
+  const place = path
+    .replace(/^method\./, `${method}.`)
+    .replace('.limits.maxPerApplication', '.most')
+    .replace(/\.limits\.(low|high)/, '.$1')
+    .replace(/^(products\.\d+)\.actives$/, '$1.active.content')
+    .replace(/\.unit$/, '')
+  fields.wrong(message.includes('density') ? place.replace(/^(products\.\d+)\..*/, '$1.density') : place, message)
+}

@@ -1,0 +1,55 @@
+import { SYSTEM_UNITS, type UnitSystem } from '../quantity/systems'
+import type { Entered } from '../quantity/entered'
+import type { ApplicationDocument, LawnNote, LawnPart, ProductNote } from './document'
+
+const blank = <U extends string>(unit: U): Entered<U> => ({ text: '', unit })
+
+/** A part of a lawn with nothing typed yet, in the units of a system. */
+export function blankPart(id: string, sign: LawnPart['sign'], shape: LawnPart['shape'], system: UnitSystem): LawnPart {
+  const { length, size } = SYSTEM_UNITS[system]
+  return {
+    id, sign, shape, size: blank(size),
+    lengths: {
+      length: blank(length), width: blank(length), base: blank(length), height: blank(length), side: blank(length), opposite: blank(length), diameter: blank(length),
+    },
+  }
+}
+
+export const blankLawn = (ids: { readonly lawn: string; readonly part: string }, system: UnitSystem): LawnNote => ({
+  id: ids.lawn, name: '', treated: 'yes', instrument: 'tape', parts: [blankPart(ids.part, 'add', 'rectangle', system)],
+})
+
+/** A label with nothing typed yet; a dry product is asked for in mass, a wet one in fluid measure. */
+export function blankProduct(id: string, method: ApplicationDocument['method'], system: UnitSystem): ProductNote {
+  const units = SYSTEM_UNITS[system]
+  const metric = units.length === 'm'
+  const rate = method === 'spread' ? units.massRate : units.volumeRate
+  return {
+    id, name: '', registration: '', form: method === 'spread' ? 'granule' : 'solution', basis: 'product',
+    rate: blank(rate), low: blank(rate), high: blank(rate), most: blank(rate),
+    density: blank(metric ? 'kg/L' : 'lb/gal'),
+    analysis: { n: blank('%'), p2o5: blank('%'), k2o: blank('%'), fe: blank('%'), slowN: blank('%') },
+    active: { name: '', content: blank('%') },
+    step: method === 'spread' ? blank(metric ? 'g' : 'lb') : blank(metric ? 'mL' : 'fl oz'),
+  }
+}
+
+/** An application with nothing typed yet: one lawn, one product, both methods ready. Ids come from the caller. */
+export function blankDocument(ids: { readonly lawn: string; readonly part: string; readonly product: string; readonly run: string }, method: ApplicationDocument['method'], system: UnitSystem): ApplicationDocument {
+  const { length, weight, tank, speed } = SYSTEM_UNITS[system]
+  const course = { on: '', length: blank(length), width: blank(length), speed: blank(speed) }
+  return {
+    schema: 1,
+    lawns: [blankLawn(ids, system)],
+    products: [blankProduct(ids.product, method, system)],
+    method,
+    spread: {
+      equipment: '', passes: 2, reserve: blank(weight), speedToday: blank(speed),
+      calibration: { ...course, setting: '', product: '', runs: [{ id: ids.run, start: blank(weight), left: blank(weight) }] },
+    },
+    spray: {
+      equipment: '', tank: blank(tank), loads: 'full-then-part', dead: blank(tank), agitate: blank(tank), speedToday: blank(speed),
+      calibration: { ...course, runs: [{ id: ids.run, used: blank(tank) }] },
+    },
+  }
+}

@@ -1,0 +1,114 @@
+import { SPEED_TRUST, speedForRate } from '../calibration/anotherSpeed'
+import { formatDeviation, formatFigure } from '../quantity/format'
+import { METRES_PER_SECOND_PER, SPEED_UNITS, type SpeedUnit } from '../quantity/units'
+import { unitText } from '../quantity/systems'
+import type { ApplicationDocument } from './document'
+import type { SheetCalibration } from './readCalibration'
+import type { SheetCheck } from './sheetCheck'
+
+/** After this many days a calibration is stale (house default). */
+export const CALIBRATION_DAYS = 60
+/** A setting that gives the wanted rate this closely needs no correction (house tolerance). */
+const SETTING_TOLERANCE = 0.05
+/** Runs that differ by more than this (standard deviation over mean) do not yet agree. */
+const UNEVEN_RUNS = 0.05
+/** Slower than a stroll or faster than anything that spreads evenly, m/s. */
+const SLOWEST = 0.5 * METRES_PER_SECOND_PER.mph
+const FASTEST = 12 * METRES_PER_SECOND_PER.mph
+
+/**
+ * Whether the calibration can be trusted for this application.
+ * @param today the organization's day, YYYY-MM-DD
+ * @param wantedPerPass kg/m2 of one pass; undefined for wet work, where the carrier is taken as it comes
+ */
+export function calibrationChecks(document: ApplicationDocument, calibration: SheetCalibration, today: string, wantedPerPass: number | undefined): readonly SheetCheck[] {
+  return [
+    ...ageChecks(document, calibration, today),
+    ...productChecks(document),
+    ...runChecks(document, calibration),
+    ...speedChecks(document, calibration),
+    ...(wantedPerPass === undefined ? [] : settingChecks(document, calibration, wantedPerPass)),
+  ]
+}
+
+/** Whole days between two calendar days. */
+export const daysBetween = (from: string, to: string): number => Math.round((Date.parse(to) - Date.parse(from)) / 86_400_000)
+
+function ageChecks({ method }: ApplicationDocument, { on }: SheetCalibration, today: string): readonly SheetCheck[] {
+  const path = `${method}.calibration.on`
+  if (on === '') return [{ level: 'note', code: 'calibration-undated', message: 'The calibration has no date, so its age is not known.', source: 'calibration', remedies: [{ label: 'It was today', path, value: today }] }]
+  const age = daysBetween(on, today)
+  if (age <= CALIBRATION_DAYS) return []
+  return [{
+    level: 'warn', code: 'calibration-stale', source: `house limit, ${CALIBRATION_DAYS} days`,
+    message: `The calibration is ${age} days old; beyond ${CALIBRATION_DAYS} days it is not trusted.`,
+    remedies: [{ label: 'Calibrate again', path: `${method}.calibration.runs.0.${method === 'spread' ? 'start' : 'used'}` }],
+  }]
+}
+
+function productChecks({ method, spread, products }: ApplicationDocument): readonly SheetCheck[] {
+  const tested = spread.calibration.product.trim()
+  const planned = products[0]?.name.trim() ?? ''
+  if (method !== 'spread' || tested === '' || planned === '' || tested.toLowerCase() === planned.toLowerCase()) return []
+  return [{
+    level: 'warn', code: 'calibration-other-product', source: 'trade practice',
+    message: `The spreader was calibrated with ${tested}; a setting means nothing for another product's grain.`,
+    remedies: [{ label: `Calibrate with ${planned}`, path: 'spread.calibration.runs.0.start' }],
+  }]
+}
+
+function runChecks({ method }: ApplicationDocument, { measured }: SheetCalibration): readonly SheetCheck[] {
+  const path = `${method}.calibration.length`
+  if (measured.sd === undefined) {
+    return [{ level: 'note', code: 'calibration-single-run', message: 'One run shows no spread: two more would tell how far to trust it.', source: 'calibration', remedies: [] }]
+  }
+  const share = measured.sd / measured.mean
+  if (share <= UNEVEN_RUNS) return []
+  return [{
+    level: 'warn', code: 'calibration-uneven', source: `calibration, ${measured.count} runs`,
+    message: `The runs differ by ${formatFigure(share * 100)} % (house limit ${UNEVEN_RUNS * 100} %): repeat them at one pace.`,
+    remedies: [{ label: 'Look at the runs', path }],
+  }]
+}
+
+function speedChecks({ method }: ApplicationDocument, { speed, speedToday, trust }: SheetCalibration): readonly SheetCheck[] {
+  const path = `${method}.speedToday`
+  const unlikely = [speed, speedToday].find((one) => one !== undefined && (one < SLOWEST || one > FASTEST))
+  const checks: SheetCheck[] = []
+  if (unlikely !== undefined) {
+    checks.push({
+      level: 'warn', code: 'speed-unlikely', source: 'plausibility',
+      message: `${formatFigure(unlikely / METRES_PER_SECOND_PER.mph)} mph is not a working speed: is the unit right?`,
+      remedies: [{ label: 'Check the speed', path: `${method}.calibration.speed` }],
+    })
+  }
+  if (trust === 'questioned' && speed && speedToday) {
+    checks.push({
+      level: 'warn', code: 'speed-questioned', source: `trade practice, within ${SPEED_TRUST * 100} %`,
+      message: `Today's speed is ${formatDeviation(speedToday / speed - 1)} off the calibration's: beyond ${SPEED_TRUST * 100} % it is questioned.`,
+      remedies: [{ label: 'Keep the calibrated speed', path, value: { text: '', unit: 'mph' } }],
+    })
+  }
+  return checks
+}
+
+/** Dry work: does this dial, at this pace, give the wanted rate of one pass; if not, at which pace would it. */
+function settingChecks({ spread }: ApplicationDocument, { perPass, speed, speedToday }: SheetCalibration, wanted: number): readonly SheetCheck[] {
+  const off = perPass / wanted - 1
+  if (Math.abs(off) <= SETTING_TOLERANCE) return []
+  const dial = spread.calibration.setting.trim() === '' ? 'This setting' : `Setting ${spread.calibration.setting.trim()}`
+  const gives = `${dial} gives ${formatDeviation(off)} against what each pass needs`
+  const base = { level: 'warn', code: 'setting-off', source: `house tolerance, ${SETTING_TOLERANCE * 100} %` } as const
+  const toDial = { label: off > 0 ? 'Close the dial and calibrate' : 'Open the dial and calibrate', path: 'spread.calibration.setting' }
+  if (!speed || !speedToday) return [{ ...base, message: `${gives}: change the dial, or time the course so that the pace can correct it.`, remedies: [toDial] }]
+  const answer = speedForRate(perPass, speedToday, wanted)
+  if (answer.trust === 'questioned') return [{ ...base, message: `${gives}: too far for the pace alone.`, remedies: [toDial] }]
+  const unit = speedUnitOf(spread.calibration.speed.unit)
+  const pace = formatFigure(answer.speed / METRES_PER_SECOND_PER[unit])
+  return [{
+    ...base, message: `${gives}: walk at ${pace} ${unitText(unit)} to put it right.`,
+    remedies: [{ label: `Walk at ${pace} ${unit}`, path: 'spread.speedToday', value: { text: pace, unit } }, toDial],
+  }]
+}
+
+const speedUnitOf = (unit: string): SpeedUnit => SPEED_UNITS.find((known) => known === unit) ?? 'mph'

@@ -1,0 +1,23 @@
+import type { CheckLevel, PlanCheckCode } from '../plan/plan'
+import type { Entered } from '../quantity/entered'
+
+export type SheetCheckCode =
+  | PlanCheckCode | 'calibration-stale' | 'calibration-undated' | 'calibration-other-product' | 'calibration-single-run' | 'calibration-uneven'
+  | 'speed-questioned' | 'speed-unlikely' | 'setting-off' | 'rate-other-area-unit' | 'rate-unlikely' | 'lawn-unlikely' | 'carrier-unlikely' | 'products-fill-tank'
+
+/** A way out of a check: a new value for one field of the document, or (no value) the field to look at. */
+export interface Remedy {
+  readonly label: string
+  readonly path: string
+  readonly value?: Entered | string | number
+}
+
+/** One sentence with its figure and limit, where the limit comes from, and what would clear it. */
+export interface SheetCheck {
+  readonly level: CheckLevel
+  readonly code: SheetCheckCode
+  readonly productId?: string
+  readonly message: string
+  readonly source: string
+  readonly remedies: readonly Remedy[]
+}

@@ -1,0 +1,61 @@
+import { NUTRIENT_NAMES, NUTRIENTS, type Nutrient } from '../label/label'
+import { densitySi } from '../quantity/quantity'
+import { KILOGRAMS_PER, SQUARE_METRES_PER } from '../quantity/units'
+import { sixDigits } from '../working/figureText'
+import type { WorkingBook } from '../working/working'
+import type { NutrientsLaid } from './plan'
+import type { ResolvedProduct } from './resolveProducts'
+
+/** kg/m2 in one lb on 1,000 ft2, the trade's unit of a nutrient. */
+export const NUTRIENT_UNIT_SI = KILOGRAMS_PER.lb / SQUARE_METRES_PER['1000 ft2']
+
+export interface NutrientsSum {
+  /** Null where a product poured by volume has an analysis but no density: not known, so not told. */
+  readonly laid: NutrientsLaid | null
+  /** lb/1000 ft2 of nitrogen that is not slow release, of the products whose mass is known. */
+  readonly quickN: number
+  readonly unknown: readonly ResolvedProduct[]
+}
+
+/**
+ * Nutrients on the lawn, in lb/1000 ft2, from unrounded amounts; dead volume is not on the lawn.
+ * Source: mass of product x per cent of the analysis.
+ */
+export function nutrientsLaid(products: readonly ResolvedProduct[], book: WorkingBook): NutrientsSum {
+  const fed = products.filter(({ product }) => NUTRIENTS.some((nutrient) => (product.analysis?.[nutrient] ?? 0) > 0))
+  const unknown = fed.filter((resolved) => massPerArea(resolved) === undefined)
+  const known = fed.filter((resolved) => massPerArea(resolved) !== undefined)
+  const sum = (nutrient: Nutrient) =>
+    known.reduce((total, resolved) => total + nutrientRate(resolved, nutrient), 0)
+  const quickN = known.reduce(
+    (total, resolved) => total + nutrientRate(resolved, 'n') * (1 - (resolved.product.analysis?.slowN ?? 0) / 100), 0)
+  if (unknown.length > 0) return { laid: null, quickN, unknown }
+  const laid = Object.fromEntries(
+    NUTRIENTS.map((nutrient) => [nutrient, { value: sum(nutrient), unit: 'lb/1000 ft2' }])) as NutrientsLaid
+  for (const nutrient of NUTRIENTS) book.note(`nutrients.${nutrient}`, () => nutrientLines(known, nutrient, laid[nutrient].value))
+  return { laid, quickN, unknown }
+}
+
+/** lb/1000 ft2 of one nutrient from one product. */
+function nutrientRate(resolved: ResolvedProduct, nutrient: Nutrient): number {
+  const percent = resolved.product.analysis?.[nutrient] ?? 0
+  return ((massPerArea(resolved) ?? 0) * percent) / 100 / NUTRIENT_UNIT_SI
+}
+
+function massPerArea({ dose, product }: ResolvedProduct): number | undefined {
+  if (dose.dimension === 'mass') return dose.perArea
+  return product.density && dose.perArea * densitySi(product.density)
+}
+
+function nutrientLines(products: readonly ResolvedProduct[], nutrient: Nutrient, total: number): readonly string[] {
+  const parts = products
+    .filter(({ product }) => (product.analysis?.[nutrient] ?? 0) > 0)
+    .map((resolved) => {
+      const lbPer1000 = (massPerArea(resolved) ?? 0) / NUTRIENT_UNIT_SI
+      const { product } = resolved
+      return `${product.name ?? product.id}: ${sixDigits(lbPer1000)} lb/1000 ft2 of product x ${product.analysis?.[nutrient]} % `
+        + `= ${sixDigits(nutrientRate(resolved, nutrient))} lb/1000 ft2`
+    })
+  const name = NUTRIENT_NAMES[nutrient]
+  return [...(parts.length > 0 ? parts : [`no product of this application carries ${name}`]), `${name} laid down: ${sixDigits(total)} lb/1000 ft2`]
+}

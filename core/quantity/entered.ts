@@ -1,0 +1,45 @@
+import { err, ok, type Result } from '../result'
+import { parseQuantity, type Kind, type KindUnits } from './parseQuantity'
+import type { TypedProblem } from './parseNumber'
+import type { Quantity } from './quantity'
+
+/** What somebody typed, kept to the letter, with the unit the field stood in when it was typed. */
+export interface Entered<U extends string = string> {
+  readonly text: string
+  readonly unit: U
+}
+
+/** A field that is needed and still empty, against one that holds something wrong. */
+export interface EnteredProblem {
+  readonly kind: 'missing' | TypedProblem['kind'] | 'notPositive' | 'negative' | 'tooLarge' | 'tooMuchPercent'
+  readonly message: string
+}
+
+/** Beyond any lawn, tank or bag; the wire refuses it too. */
+export const LARGEST = 1e9
+
+/**
+ * Reads a field that must hold a figure above zero.
+ * @returns the quantity in the unit typed; errors `missing` when blank, the parser's, `notPositive`, `tooLarge`, `tooMuchPercent`
+ */
+export function readPositive<K extends Kind>(entered: Entered<KindUnits[K]>, kind: K, what: string): Result<Quantity<KindUnits[K]>, EnteredProblem> {
+  const read = readFigure(entered, kind, what)
+  if (read.ok && read.value.value <= 0) return err({ kind: 'notPositive', message: `${what} must be above zero.` })
+  return read
+}
+
+/** Reads a field that may hold zero. */
+export function readNotNegative<K extends Kind>(entered: Entered<KindUnits[K]>, kind: K, what: string): Result<Quantity<KindUnits[K]>, EnteredProblem> {
+  const read = readFigure(entered, kind, what)
+  if (read.ok && read.value.value < 0) return err({ kind: 'negative', message: `${what} can't be below zero.` })
+  return read
+}
+
+function readFigure<K extends Kind>({ text, unit }: Entered<KindUnits[K]>, kind: K, what: string): Result<Quantity<KindUnits[K]>, EnteredProblem> {
+  if (text.trim() === '') return err({ kind: 'missing', message: `${what} is still missing.` })
+  const read = parseQuantity(text, kind, unit)
+  if (!read.ok) return read
+  if (Math.abs(read.value.value) > LARGEST) return err({ kind: 'tooLarge', message: `${what} is far beyond any lawn: check the figure and its unit.` })
+  if (read.value.unit === '%' && read.value.value > 100) return err({ kind: 'tooMuchPercent', message: `${what} can't be over 100 %.` })
+  return ok(read.value)
+}

@@ -1,0 +1,108 @@
+import { amountFactor, type CubicMetres, type Kilograms, type MetresPerSecond, type Metres, type Quantity, type SquareMetres } from './quantity'
+import { formatArea, formatFigure } from './format'
+import type { Dimension } from './rateUnit'
+import {
+  METRES_PER, METRES_PER_SECOND_PER, SQUARE_METRES_PER,
+  type AmountUnit, type AreaRateUnit, type AreaUnit, type CarrierUnit, type LengthUnit, type MassUnit, type SpeedUnit, type VolumeUnit,
+} from './units'
+
+export const UNIT_SYSTEMS = ['us-1000', 'us-acre', 'metric-100', 'metric-ha'] as const
+/** The ground people count in: 1,000 ft2 or acre, 100 m2 or hectare. */
+export type UnitSystem = (typeof UNIT_SYSTEMS)[number]
+
+/** The units one system reads and asks in. Amounts climb their ladder: the first unit of which there is at least one. */
+export interface SystemUnits {
+  readonly name: string
+  readonly length: LengthUnit
+  /** The unit a lawn's size is told in, and asked in. */
+  readonly size: AreaUnit
+  readonly massLadder: readonly MassUnit[]
+  readonly volumeLadder: readonly VolumeUnit[]
+  readonly massRate: AreaRateUnit
+  readonly volumeRate: AreaRateUnit
+  readonly carrier: CarrierUnit
+  readonly tank: VolumeUnit
+  readonly weight: MassUnit
+  readonly speed: SpeedUnit
+}
+
+export const SYSTEM_UNITS: Readonly<Record<UnitSystem, SystemUnits>> = {
+  'us-1000': {
+    name: '1,000 ft²', length: 'ft', size: 'ft2', massLadder: ['lb', 'oz'], volumeLadder: ['gal', 'fl oz'],
+    massRate: 'lb/1000 ft2', volumeRate: 'fl oz/1000 ft2', carrier: 'gal/1000 ft2', tank: 'gal', weight: 'lb', speed: 'mph',
+  },
+  'us-acre': {
+    name: 'acre', length: 'ft', size: 'ac', massLadder: ['lb', 'oz'], volumeLadder: ['gal', 'fl oz'],
+    massRate: 'lb/ac', volumeRate: 'fl oz/ac', carrier: 'gal/ac', tank: 'gal', weight: 'lb', speed: 'mph',
+  },
+  'metric-100': {
+    name: '100 m²', length: 'm', size: 'm2', massLadder: ['kg', 'g'], volumeLadder: ['L', 'mL'],
+    massRate: 'kg/100 m2', volumeRate: 'mL/100 m2', carrier: 'L/100 m2', tank: 'L', weight: 'kg', speed: 'km/h',
+  },
+  'metric-ha': {
+    name: 'ha', length: 'm', size: 'ha', massLadder: ['kg', 'g'], volumeLadder: ['L', 'mL'],
+    massRate: 'kg/ha', volumeRate: 'L/ha', carrier: 'L/ha', tank: 'L', weight: 'kg', speed: 'km/h',
+  },
+}
+
+/** A figure ready to be read: grouped digits, and the unit as it is set small beside them. */
+export interface Shown {
+  readonly figure: string
+  readonly unit: string
+}
+
+/** Units as people read them: 'lb/1000 ft2' is set as 'lb / 1,000 ft²'. */
+export const unitText = (unit: string): string =>
+  unit.replace('1000 ft2', '1,000 ft²').replace('ft2', 'ft²').replace('m2', 'm²').replace('/', ' / ')
+
+/** Any quantity in its own unit. */
+export const showQuantity = ({ value, unit }: Quantity): Shown => ({ figure: formatFigure(value), unit: unitText(unit) })
+
+export function showSize(size: SquareMetres, system: UnitSystem): Shown {
+  const unit = SYSTEM_UNITS[system].size
+  const value = size / SQUARE_METRES_PER[unit]
+  return { figure: unit === 'ft2' || unit === 'm2' ? formatArea(value, unit) : formatFigure(value), unit: unitText(unit) }
+}
+
+/** An amount of product (kg or m3) in the largest unit of which there is at least one. */
+export function showAmount(amount: Kilograms | CubicMetres | number, dimension: Dimension, system: UnitSystem): Shown {
+  const { massLadder, volumeLadder } = SYSTEM_UNITS[system]
+  return showQuantity(onLadder(amount, dimension === 'mass' ? massLadder : volumeLadder))
+}
+
+/** Product per ground (kg/m2 or m3/m2) in the system's rate unit. */
+export function rateInSystem(perArea: number, dimension: Dimension, system: UnitSystem): Quantity<AreaRateUnit> {
+  const unit = dimension === 'mass' ? SYSTEM_UNITS[system].massRate : SYSTEM_UNITS[system].volumeRate
+  return { value: perArea / areaRateFactor(unit), unit }
+}
+
+export const showRate = (perArea: number, dimension: Dimension, system: UnitSystem): Shown => showQuantity(rateInSystem(perArea, dimension, system))
+
+/** Finished spray per ground (m3/m2) in the system's carrier unit. */
+export function showCarrier(perArea: number, system: UnitSystem): Shown {
+  const unit = SYSTEM_UNITS[system].carrier
+  return showQuantity({ value: perArea / areaRateFactor(unit), unit })
+}
+
+export function showSpeed(speed: MetresPerSecond, system: UnitSystem): Shown {
+  const unit = SYSTEM_UNITS[system].speed
+  return showQuantity({ value: speed / METRES_PER_SECOND_PER[unit], unit })
+}
+
+/** A walking distance: feet or metres up to about a mile, then miles or kilometres. */
+export function showDistance(distance: Metres, system: UnitSystem): Shown {
+  const unit = SYSTEM_UNITS[system].length
+  const perMile = METRES_PER.ft * 5280
+  if (unit === 'ft') return distance < perMile / 4 ? showQuantity({ value: distance / METRES_PER.ft, unit }) : { figure: formatFigure(distance / perMile), unit: 'mi' }
+  return distance < 1000 ? showQuantity({ value: distance, unit }) : { figure: formatFigure(distance / 1000), unit: 'km' }
+}
+
+function onLadder<U extends AmountUnit>(si: number, ladder: readonly U[]): Quantity<AmountUnit> {
+  const unit = ladder.find((candidate) => si / amountFactor(candidate) >= 1) ?? ladder.at(-1) ?? 'kg'
+  return { value: si / amountFactor(unit), unit }
+}
+
+function areaRateFactor(unit: AreaRateUnit): number {
+  const slash = unit.indexOf('/')
+  return amountFactor(unit.slice(0, slash) as AmountUnit) / SQUARE_METRES_PER[unit.slice(slash + 1) as AreaUnit]
+}

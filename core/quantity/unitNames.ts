@@ -1,0 +1,39 @@
+import type { AmountUnit, AreaUnit, DensityUnit, DilutionUnit, LengthUnit, SpeedUnit } from './units'
+
+/** What people write for a unit; compared in lower case, blanks squeezed, without full stops. */
+export const LENGTH_NAMES: Readonly<Record<string, LengthUnit>> = {
+  ft: 'ft', foot: 'ft', feet: 'ft', "'": 'ft', '′': 'ft', '’': 'ft',
+  in: 'in', inch: 'in', inches: 'in', '"': 'in', '″': 'in', '”': 'in', "''": 'in',
+  yd: 'yd', yard: 'yd', yards: 'yd', m: 'm', metre: 'm', metres: 'm', meter: 'm', meters: 'm',
+  cm: 'cm', centimetre: 'cm', centimetres: 'cm', centimeter: 'cm', centimeters: 'cm',
+}
+
+export const AREA_NAMES: Readonly<Record<string, AreaUnit>> = {
+  ft2: 'ft2', 'ft²': 'ft2', 'sq ft': 'ft2', sqft: 'ft2', 'square foot': 'ft2', 'square feet': 'ft2',
+  '1000 ft2': '1000 ft2', '1000 ft²': '1000 ft2', '1000 sq ft': '1000 ft2', '1000 sqft': '1000 ft2', '1000 square feet': '1000 ft2', 1000: '1000 ft2',
+  ac: 'ac', acre: 'ac', acres: 'ac', a: 'ac',
+  m2: 'm2', 'm²': 'm2', 'sq m': 'm2', sqm: 'm2', 'square metre': 'm2', 'square metres': 'm2', 'square meter': 'm2', 'square meters': 'm2',
+  '100 m2': '100 m2', '100 m²': '100 m2', '100 sq m': '100 m2', are: '100 m2',
+  ha: 'ha', hectare: 'ha', hectares: 'ha',
+}
+
+export const AMOUNT_NAMES: Readonly<Record<string, AmountUnit>> = {
+  lb: 'lb', lbs: 'lb', pound: 'lb', pounds: 'lb', oz: 'oz', ounce: 'oz', ounces: 'oz', g: 'g', gram: 'g', grams: 'g', kg: 'kg', kilo: 'kg', kilos: 'kg',
+  'fl oz': 'fl oz', floz: 'fl oz', 'fluid ounce': 'fl oz', 'fluid ounces': 'fl oz', tsp: 'tsp', teaspoon: 'tsp', teaspoons: 'tsp',
+  tbsp: 'tbsp', tablespoon: 'tbsp', tablespoons: 'tbsp', cup: 'cup', cups: 'cup', pt: 'pt', pint: 'pt', pints: 'pt',
+  qt: 'qt', quart: 'qt', quarts: 'qt', gal: 'gal', gallon: 'gal', gallons: 'gal',
+  ml: 'mL', millilitre: 'mL', millilitres: 'mL', milliliter: 'mL', milliliters: 'mL', cc: 'mL',
+  l: 'L', litre: 'L', litres: 'L', liter: 'L', liters: 'L',
+}
+
+export const SPEED_NAMES: Readonly<Record<string, SpeedUnit>> = {
+  mph: 'mph', 'mi/h': 'mph', 'miles per hour': 'mph', 'km/h': 'km/h', kmh: 'km/h', kph: 'km/h', 'm/s': 'm/s', 'ft/min': 'ft/min', fpm: 'ft/min',
+}
+
+export const DENSITY_NAMES: Readonly<Record<string, DensityUnit>> = {
+  'lb/gal': 'lb/gal', 'lbs/gal': 'lb/gal', 'lb per gal': 'lb/gal', 'kg/l': 'kg/L', 'g/ml': 'kg/L',
+}
+
+export const DILUTION_NAMES: Readonly<Record<string, DilutionUnit>> = {
+  'fl oz/gal': 'fl oz/gal', 'ml/l': 'mL/L', '%': '%', 'per cent': '%', percent: '%', 'oz/gal': 'oz/gal', 'g/l': 'g/L', 'lb/gal': 'lb/gal',
+}

@@ -1,0 +1,103 @@
+import { closedWorkingBook, type WorkingBook } from '../working/working'
+import { outcomeOf, type OutcomeProblem, type ProductOutcome, type Used } from './outcome'
+import type { AmountCorrection, Correction, FrozenPlan, RunDetails, RunEvent } from './runEvent'
+
+/** A correction as the record shows it: what stood there, what stands there now, why, when. */
+export interface CorrectionShown {
+  readonly field: Correction['field']
+  readonly was: Correction['now'] | undefined
+  readonly now: Correction['now']
+  readonly reason: string
+  readonly at: string
+}
+
+/** What the events of one application come to. */
+export interface RunRecord {
+  readonly state: 'planned' | 'running' | 'done'
+  readonly frozen: FrozenPlan
+  readonly startedAt: string | undefined
+  readonly finishedAt: string | undefined
+  readonly used: Used | undefined
+  readonly details: RunDetails | undefined
+  readonly outcomes: readonly ProductOutcome[]
+  readonly problems: readonly OutcomeProblem[]
+  readonly corrections: readonly CorrectionShown[]
+  /** Devices with a hole in their sequence: events that have not arrived. */
+  readonly gaps: readonly string[]
+}
+
+/**
+ * Folds the events of one application into its record, whatever order they arrive in and however often.
+ * @returns undefined until a plan is among them
+ */
+export function foldRun(events: readonly RunEvent[], book: WorkingBook = closedWorkingBook): RunRecord | undefined {
+  const ordered = inOrder(events)
+  const planned = ordered.find((event) => event.kind === 'planned')
+  if (planned?.kind !== 'planned') return undefined
+  const frozen = planned.payload
+  let state: RunRecord['state'] = 'planned'
+  let startedAt: string | undefined
+  let finishedAt: string | undefined
+  let used: Used | undefined
+  let details: RunDetails | undefined
+  const corrections: CorrectionShown[] = []
+  for (const event of ordered) {
+    switch (event.kind) {
+      case 'planned': break
+      case 'started': startedAt ??= event.at; if (state === 'planned') state = 'running'; break
+      case 'used': used = event.payload; break
+      case 'finished': finishedAt ??= event.at; details = event.payload; state = 'done'; break
+      case 'corrected': {
+        const { payload } = event
+        corrections.push({ field: payload.field, was: entryOf(payload.field, used, details), now: payload.now, reason: payload.reason, at: event.at })
+        used = used && correctUsed(used, payload)
+        details = details && correctDetails(details, payload)
+        break
+      }
+      default: return event satisfies never
+    }
+  }
+  const outcome = used ? outcomeOf(frozen.request, frozen.plan, used, book) : undefined
+  return {
+    state, frozen, startedAt, finishedAt, used, details, corrections,
+    outcomes: outcome?.ok ? outcome.value : [],
+    problems: outcome && !outcome.ok ? outcome.error : [],
+    gaps: gapsOf(ordered),
+  }
+}
+
+/** Each event once, by Lamport counter, then device, then the device's own sequence. */
+function inOrder(events: readonly RunEvent[]): readonly RunEvent[] {
+  const once = [...new Map(events.map((event) => [event.id, event])).values()]
+  return once.toSorted((a, b) => a.counter - b.counter || compare(a.deviceId, b.deviceId) || a.sequence - b.sequence)
+}
+
+const compare = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0)
+
+function gapsOf(events: readonly RunEvent[]): readonly string[] {
+  const byDevice = new Map<string, number[]>()
+  for (const { deviceId, sequence } of events) byDevice.set(deviceId, [...(byDevice.get(deviceId) ?? []), sequence])
+  return [...byDevice].filter(([, seen]) => Math.max(...seen) !== new Set(seen).size).map(([device]) => device)
+}
+
+function entryOf(field: Correction['field'], used: Used | undefined, details: RunDetails | undefined): Correction['now'] | undefined {
+  if (field === 'treated' || field === 'left' || field === 'made') return used?.[field]
+  if (isPutIn(field)) return used?.putIn.find(({ productId }) => field === `putIn.${productId}`)?.amount
+  return details?.[field]
+}
+
+const isPutIn = (field: Correction['field']): field is `putIn.${string}` => field.startsWith('putIn.')
+
+function correctUsed(used: Used, correction: Correction): Used {
+  if (correction.field === 'treated') return { ...used, treated: correction.now }
+  if (correction.field === 'left' || correction.field === 'made') return { ...used, [correction.field]: correction.now }
+  if (!isAmountCorrection(correction)) return used
+  const { field, now } = correction
+  return { ...used, putIn: used.putIn.map((put) => (field === `putIn.${put.productId}` ? { ...put, amount: now } : put)) }
+}
+
+const isAmountCorrection = (correction: Correction): correction is AmountCorrection => isPutIn(correction.field)
+
+function correctDetails(details: RunDetails, { field, now }: Correction): RunDetails {
+  return typeof now === 'string' && Object.hasOwn(details, field) ? { ...details, [field]: now } : details
+}

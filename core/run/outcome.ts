@@ -1,0 +1,109 @@
+import { betweenDimensions } from '../label/asProduct'
+import { doseOf } from '../label/dose'
+import { carrierOf } from '../plan/carrierOf'
+import type { Plan } from '../plan/plan'
+import type { PlanRequest } from '../plan/planRequest'
+import { amountFactor, areaSi, type Quantity } from '../quantity/quantity'
+import { dimensionOf } from '../quantity/rateUnit'
+import type { AmountUnit, AreaUnit, RateUnit } from '../quantity/units'
+import { err, ok, type Result } from '../result'
+import { asEntered, figureText, sixDigits } from '../working/figureText'
+import type { WorkingBook } from '../working/working'
+
+/** House tolerance on the actual rate (trade.md 9): within 5 % good, within 10 % acceptable. */
+export const GOOD_WITHIN = 0.05
+export const ACCEPTABLE_WITHIN = 0.1
+
+export type Verdict = 'good' | 'acceptable' | 'off'
+
+/** What was really put in and what came back, as weighed or measured. */
+export interface Used {
+  readonly treated: Quantity<AreaUnit>
+  /** Product put into the hopper or the tank, all loads together. */
+  readonly putIn: readonly { readonly productId: string; readonly amount: Quantity<AmountUnit> }[]
+  /** What was left: product in the hopper, or finished spray in the tank, hose and boom. */
+  readonly left: Quantity<AmountUnit>
+  /** Finished spray made, all loads together; undefined for dry work. */
+  readonly made?: Quantity<AmountUnit>
+}
+
+export interface ProductOutcome {
+  readonly productId: string
+  readonly used: Quantity<AmountUnit>
+  /** In the planned rate's own unit and basis. */
+  readonly plannedRate: Quantity<RateUnit>
+  readonly actualRate: Quantity<RateUnit>
+  /** Actual over planned, less one. */
+  readonly deviation: number
+  readonly verdict: Verdict
+}
+
+/** Why an outcome cannot be worked out; `path` names the entry. */
+export interface OutcomeProblem {
+  readonly path: 'left' | 'made' | 'treated' | `putIn.${string}`
+  readonly message: string
+}
+
+/**
+ * The actual rate of every product: what was used over the ground that was treated, against what was planned.
+ * Dry: used = put in - left. Wet: used = put in x (made - left) / made, every product alike.
+ * @returns problems where the entries contradict each other; never a guess
+ * Source: trade.md 9.
+ */
+export function outcomeOf(request: PlanRequest, plan: Plan, entries: Used, book: WorkingBook): Result<readonly ProductOutcome[], readonly OutcomeProblem[]> {
+  const share = sharePutDown(request, entries)
+  if (!share.ok) return share
+  const problems: OutcomeProblem[] = []
+  const outcomes = request.products.flatMap((product) => {
+    const path = `putIn.${product.id}` as const
+    const put = entries.putIn.find(({ productId }) => productId === product.id)
+    const planned = plan.totals.products.find(({ id }) => id === product.id)
+    const dose = doseOf(product, carrierOf(request.method))
+    if (!put || !planned || !dose.ok) return []
+    const conversion = betweenDimensions(dimensionOf(put.amount.unit), dose.value.dimension, product.density, path)
+    if (!conversion.ok) {
+      problems.push({ path, message: conversion.error.message })
+      return []
+    }
+    const usedInPutUnit = put.amount.value * share.value
+    const perArea = (usedInPutUnit * amountFactor(put.amount.unit) * conversion.value) / areaSi(entries.treated)
+    const deviation = perArea / dose.value.perArea - 1
+    const outcome: ProductOutcome = {
+      productId: product.id,
+      used: { value: usedInPutUnit, unit: put.amount.unit },
+      plannedRate: product.rate,
+      actualRate: { value: product.rate.value * (1 + deviation), unit: product.rate.unit },
+      deviation,
+      verdict: verdictOf(deviation),
+    }
+    book.note(`outcome.${product.id}`, () => [
+      `put in ${asEntered(put.amount)}`,
+      entries.made ? `made ${asEntered(entries.made)} of spray, left ${asEntered(entries.left)}` : `left ${asEntered(entries.left)}`,
+      `used ${figureText(outcome.used)} on ${asEntered(entries.treated)}`,
+      `planned ${asEntered(product.rate)}; off by ${sixDigits(deviation * 100)} %`,
+      `actual rate ${figureText(outcome.actualRate)}`,
+    ])
+    return [outcome]
+  })
+  return problems.length > 0 ? err(problems) : ok(outcomes)
+}
+
+/** Good within 5 %, acceptable within 10 %, else off; a hair's tolerance at both. */
+export function verdictOf(deviation: number): Verdict {
+  const size = Math.abs(deviation) - 1e-9
+  if (size <= GOOD_WITHIN) return 'good'
+  return size <= ACCEPTABLE_WITHIN ? 'acceptable' : 'off'
+}
+
+/** Share of what was put in that went down; dry work has one product, whose own unit decides. */
+function sharePutDown({ method }: PlanRequest, { left, made, putIn }: Used): Result<number, readonly OutcomeProblem[]> {
+  const leftSi = left.value * amountFactor(left.unit)
+  const whole = method.kind === 'spray' ? made : putIn[0]?.amount
+  if (!whole) return err([{ path: 'made', message: 'How much spray was made is still missing.' }])
+  if (dimensionOf(left.unit) !== dimensionOf(whole.unit)) {
+    return err([{ path: 'left', message: method.kind === 'spray' ? 'What is left of a spray is a volume: write gal, fl oz or L.' : 'What is left in a hopper is a weight: write lb, oz or kg.' }])
+  }
+  const wholeSi = whole.value * amountFactor(whole.unit)
+  if (leftSi >= wholeSi) return err([{ path: 'left', message: `What is left (${asEntered(left)}) must be less than what was put in (${asEntered(whole)}).` }])
+  return ok(1 - leftSi / wholeSi)
+}

@@ -1,0 +1,57 @@
+import type { Plan } from '../plan/plan'
+import type { PlanRequest } from '../plan/planRequest'
+import type { Quantity } from '../quantity/quantity'
+import type { AmountUnit, AreaUnit } from '../quantity/units'
+import type { Used } from './outcome'
+
+/** The plan as it stood when the run began; never recomputed afterwards. */
+export interface FrozenPlan {
+  readonly coreVersion: string
+  readonly site: string
+  readonly equipment: string
+  readonly calibration: string
+  /** Names and registration numbers as written on the labels. */
+  readonly labels: readonly { readonly productId: string; readonly name: string; readonly registration: string }[]
+  readonly request: PlanRequest
+  readonly plan: Plan
+}
+
+/** Who did it and under what conditions, as written down. */
+export interface RunDetails {
+  readonly by: string
+  readonly licence: string
+  readonly target: string
+  readonly weather: string
+  readonly remarks: string
+}
+
+export const DETAIL_NAMES = ['by', 'licence', 'target', 'weather', 'remarks'] as const
+
+interface Because { readonly reason: string }
+export interface DetailCorrection extends Because { readonly field: keyof RunDetails; readonly now: string }
+export interface TreatedCorrection extends Because { readonly field: 'treated'; readonly now: Quantity<AreaUnit> }
+export interface AmountCorrection extends Because { readonly field: 'left' | 'made' | `putIn.${string}`; readonly now: Quantity<AmountUnit> }
+
+/** A correction names one entry, its new value and the reason; the entry it corrects stays. */
+export type Correction = DetailCorrection | TreatedCorrection | AmountCorrection
+
+/** Where and in which order an event was written down: ordered by (counter, device), never by the clock. */
+interface EventStamp {
+  readonly id: string
+  readonly deviceId: string
+  /** Counts this device's events of this application from 1; a hole in it is a lost event. */
+  readonly sequence: number
+  /** Lamport counter: one more than the highest the device had seen. */
+  readonly counter: number
+  /** The organization's clock, ISO instant; shown, never sorted by. */
+  readonly at: string
+}
+
+export type RunEventBody =
+  | { readonly kind: 'planned'; readonly payload: FrozenPlan }
+  | { readonly kind: 'started'; readonly payload: Readonly<Record<string, never>> }
+  | { readonly kind: 'used'; readonly payload: Used }
+  | { readonly kind: 'finished'; readonly payload: RunDetails }
+  | { readonly kind: 'corrected'; readonly payload: Correction }
+
+export type RunEvent = EventStamp & RunEventBody

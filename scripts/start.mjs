@@ -1,0 +1,68 @@
+// @ts-check
+import { setTimeout as wait } from 'node:timers/promises'
+import { mkdirSync } from 'node:fs'
+import { ensureBuilt } from './setup/build.mjs'
+import { openCluster } from './setup/cluster.mjs'
+import { ensurePostgres } from './setup/debian.mjs'
+import { checkGivenDatabase } from './setup/givenDatabase.mjs'
+import { checkNode, ensurePackages } from './setup/packages.mjs'
+import { runMain, say, Stop } from './setup/say.mjs'
+import { superviseServer, takeOver } from './setup/server.mjs'
+import { portState, readSettings } from './setup/settings.mjs'
+
+await runMain(async () => {
+  checkNode()
+  const settings = readSettings()
+  const { host, port, data } = settings
+  const running = await takeOver(data)
+  if (running) throw new Stop(`Hectarum is already running at ${running}.`)
+  await refuseTakenPort(host, port)
+  await ensurePackages()
+  if (settings.databaseUrl) await checkGivenDatabase(settings.databaseUrl)
+  else await ensurePostgres()
+  await ensureBuilt()
+
+  const cluster = settings.databaseUrl ? undefined : await openCluster(settings)
+  if (!cluster) mkdirSync(data, { recursive: true })
+  const databaseUrl = cluster?.url ?? settings.databaseUrl ?? ''
+  const server = superviseServer({ data, host, port, databaseUrl })
+  let stopping = false
+  const stop = async () => {
+    if (stopping) return
+    stopping = true
+    say('\nStopping …')
+    await server.stop()
+    await cluster?.stop()
+    process.exit(0)
+  }
+  process.on('SIGINT', stop)
+  process.on('SIGTERM', stop)
+  cluster?.watch(() => !stopping).catch((error) => say(String(error)))
+  try {
+    await server.healthy()
+    say(`\nHectarum is at ${server.address}  (Ctrl-C stops it)\n`)
+    await server.gaveUp
+  }
+  catch (error) {
+    if (stopping) return
+    stopping = true
+    await server.stop()
+    await cluster?.stop()
+    throw error
+  }
+})
+
+/**
+ * A server of ours that was just killed may hold the port for a moment longer.
+ * @param {string} host
+ * @param {number} port
+ */
+async function refuseTakenPort(host, port) {
+  for (let tries = 0; tries < 10; tries++) {
+    const state = await portState(host, port)
+    if (state === 'free') return
+    if (state === 'refused') throw new Stop(`This machine can't listen on ${host}:${port}: check HOST and PORT (ports under 1024 need root).`)
+    await wait(200)
+  }
+  throw new Stop(`Port ${port} is taken by another program: stop that, or choose another with  PORT=${port + 1} npm start.`)
+}

@@ -1,0 +1,3 @@
+import { openApiDocument } from '../http/openApiDocument'
+
+export default defineEventHandler(() => openApiDocument(useRuntimeConfig().version))

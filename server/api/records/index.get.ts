@@ -1,0 +1,4 @@
+import { repositoriesOf } from '../../http/repositoriesOf'
+import { recordPage } from '../../services/recordPage'
+
+export default defineEventHandler((event) => recordPage(repositoriesOf(event), getQuery(event)))

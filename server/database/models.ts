@@ -1,0 +1,110 @@
+import {
+  DataTypes, Model, type CreationOptional, type InferAttributes, type InferCreationAttributes, type Sequelize,
+} from 'sequelize'
+import type { JobState } from '#core/jobsheet/chain'
+import type { ApplicationDocument } from '#core/jobsheet/document'
+import type { RunEventBody } from '#core/run/runEvent'
+import type { RunRecord } from '#core/run/foldRun'
+import type { UnitSystem } from '#core/quantity/systems'
+import type { PlannedSheet } from '#core/jobsheet/plannedSheet'
+import type { RecordRow } from '#shared/schemas/run'
+
+/** Columns only; rows leave the repositories as plain typed data, never as these. */
+export class OrganizationModel extends Model<InferAttributes<OrganizationModel>, InferCreationAttributes<OrganizationModel>> {
+  declare id: string
+  declare name: string
+  declare kind: 'sample' | 'own'
+  declare licence: string
+  declare units: UnitSystem
+  declare timeZone: string
+  /** Milliseconds ahead of the real clock; BIGINT comes as text. */
+  declare clockShift: string
+  declare createdAt: CreationOptional<Date>
+}
+
+export class JobModel extends Model<InferAttributes<JobModel>, InferCreationAttributes<JobModel>> {
+  declare organizationId: string
+  declare id: string
+  declare site: string
+  declare purpose: string
+  declare plannedFor: string | null
+  declare state: JobState
+  declare version: number
+  declare createdAt: CreationOptional<Date>
+  declare updatedAt: CreationOptional<Date>
+  declare deletedAt: CreationOptional<Date | null>
+}
+
+export class ApplicationModel extends Model<InferAttributes<ApplicationModel>, InferCreationAttributes<ApplicationModel>> {
+  declare organizationId: string
+  declare id: string
+  declare jobId: string
+  declare position: number
+  /** As entered. */
+  declare document: ApplicationDocument
+  /** As computed by the server from the document, with the core's version; null until it can be planned. */
+  declare sheet: PlannedSheet | null
+  declare updatedAt: CreationOptional<Date>
+}
+
+export class RunEventModel extends Model<InferAttributes<RunEventModel>, InferCreationAttributes<RunEventModel>> {
+  declare organizationId: string
+  declare id: string
+  declare applicationId: string
+  declare deviceId: string
+  declare sequence: number
+  declare counter: number
+  declare kind: RunEventBody['kind']
+  declare payload: RunEventBody['payload']
+  declare at: Date
+  declare receivedAt: CreationOptional<Date>
+}
+
+export class RecordModel extends Model<InferAttributes<RecordModel>, InferCreationAttributes<RecordModel>> {
+  declare organizationId: string
+  declare id: string
+  declare jobId: string
+  declare site: string
+  declare products: string
+  declare finishedAt: Date
+  declare sizeM2: number
+  declare verdict: RecordRow['verdict']
+  declare document: RunRecord
+  declare updatedAt: CreationOptional<Date>
+}
+
+export interface Models {
+  readonly organizations: typeof OrganizationModel
+  readonly jobs: typeof JobModel
+  readonly applications: typeof ApplicationModel
+  readonly runEvents: typeof RunEventModel
+  readonly records: typeof RecordModel
+}
+
+// Functions: Sequelize writes into the object of each column, so no two may share one.
+const key = () => ({ type: DataTypes.UUID, primaryKey: true, allowNull: false })
+const text = () => ({ type: DataTypes.TEXT, allowNull: false })
+
+/** Binds the models to one connection. */
+export function defineModels(sequelize: Sequelize): Models {
+  const options = (tableName: string) => ({ sequelize, tableName, underscored: true, timestamps: false } as const)
+  OrganizationModel.init({
+    id: key(), name: text(), kind: text(), licence: text(), units: text(), timeZone: text(), clockShift: { type: DataTypes.BIGINT, allowNull: false }, createdAt: DataTypes.DATE,
+  }, options('organizations'))
+  JobModel.init({
+    organizationId: key(), id: key(), site: text(), purpose: text(), plannedFor: DataTypes.DATEONLY, state: text(),
+    version: { type: DataTypes.INTEGER, allowNull: false }, createdAt: DataTypes.DATE, updatedAt: DataTypes.DATE, deletedAt: DataTypes.DATE,
+  }, options('jobs'))
+  ApplicationModel.init({
+    organizationId: key(), id: key(), jobId: DataTypes.UUID, position: DataTypes.INTEGER, document: DataTypes.JSONB, sheet: DataTypes.JSONB, updatedAt: DataTypes.DATE,
+  }, options('applications'))
+  RunEventModel.init({
+    organizationId: key(), id: key(), applicationId: DataTypes.UUID, deviceId: DataTypes.UUID, sequence: DataTypes.INTEGER, counter: DataTypes.INTEGER,
+    kind: text(), payload: DataTypes.JSONB, at: DataTypes.DATE, receivedAt: DataTypes.DATE,
+  }, options('run_events'))
+  RecordModel.init({
+    organizationId: key(), id: key(), jobId: DataTypes.UUID, site: text(), products: text(), finishedAt: DataTypes.DATE,
+    sizeM2: { type: DataTypes.DOUBLE, field: 'size_m2' }, verdict: text(), document: DataTypes.JSONB, updatedAt: DataTypes.DATE,
+  }, options('records'))
+  return { organizations: OrganizationModel, jobs: JobModel, applications: ApplicationModel, runEvents: RunEventModel, records: RecordModel }
+}

@@ -1,0 +1,71 @@
+import * as v from 'valibot'
+import { DETAIL_NAMES, type RunEvent, type RunEventBody } from '#core/run/runEvent'
+import type { RunRecord } from '#core/run/foldRun'
+import { AMOUNT_UNITS, AREA_UNITS, MASS_UNITS, VOLUME_UNITS } from '#core/quantity/units'
+import { Uuid } from './application'
+import { NotNegative, Positive, quantityOf } from './quantity'
+
+const Text = v.pipe(v.string(), v.maxLength(2000, 'is too long'))
+const Reason = v.pipe(v.string(), v.trim(), v.minLength(1, 'A correction needs its reason.'), v.maxLength(2000))
+const Count = v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(1e9))
+const stamp = { id: Uuid, deviceId: Uuid, sequence: Count, counter: Count, at: v.pipe(v.string(), v.isoTimestamp()) }
+const Amount = quantityOf(AMOUNT_UNITS, Positive)
+const Left = quantityOf([...MASS_UNITS, ...VOLUME_UNITS], NotNegative)
+const Treated = quantityOf(AREA_UNITS, Positive)
+
+const Used = v.strictObject({
+  treated: Treated,
+  putIn: v.pipe(v.array(v.strictObject({ productId: Uuid, amount: Amount })), v.minLength(1), v.maxLength(20)),
+  left: Left,
+  made: v.optional(quantityOf(VOLUME_UNITS, Positive)),
+})
+
+const Details = v.strictObject({ by: Text, licence: Text, target: Text, weather: Text, remarks: Text })
+
+const Corrected = v.variant('field', [
+  v.strictObject({ field: v.picklist(DETAIL_NAMES), now: Text, reason: Reason }),
+  v.strictObject({ field: v.literal('treated'), now: Treated, reason: Reason }),
+  v.strictObject({ field: v.literal('left'), now: Left, reason: Reason }),
+  v.strictObject({ field: v.literal('made'), now: quantityOf(VOLUME_UNITS, Positive), reason: Reason }),
+  v.strictObject({
+    field: v.custom<`putIn.${string}`>((field) => typeof field === 'string' && /^putIn\.[0-9a-f-]{36}$/.test(field)), now: Amount, reason: Reason,
+  }),
+])
+
+/** An event as a device sends it. The frozen plan of `planned` is never taken from the wire: the server freezes what is stored. */
+export const NewRunEventSchema = v.variant('kind', [
+  v.strictObject({ ...stamp, kind: v.literal('planned') }),
+  v.strictObject({ ...stamp, kind: v.literal('started') }),
+  v.strictObject({ ...stamp, kind: v.literal('used'), payload: Used }),
+  v.strictObject({ ...stamp, kind: v.literal('finished'), payload: Details }),
+  v.strictObject({ ...stamp, kind: v.literal('corrected'), payload: Corrected }),
+])
+export type NewRunEvent = v.InferOutput<typeof NewRunEventSchema>
+
+export const NewRunEventsSchema = v.strictObject({ events: v.pipe(v.array(NewRunEventSchema), v.minLength(1), v.maxLength(100)) })
+
+/** A run as read back: its events and what they fold to. */
+export interface Run {
+  readonly applicationId: string
+  readonly events: readonly RunEvent[]
+  readonly record: RunRecord | null
+}
+
+export type StoredPayload = RunEventBody['payload']
+
+/** A row of the list of records. */
+export interface RecordRow {
+  readonly id: string
+  readonly jobId: string
+  readonly site: string
+  readonly products: string
+  readonly finishedAt: string
+  readonly sizeM2: number
+  readonly verdict: 'good' | 'acceptable' | 'off' | 'unknown'
+}
+
+/** A page of records; `next` is where the following page starts, null on the last. */
+export interface RecordPage {
+  readonly rows: readonly RecordRow[]
+  readonly next: string | null
+}
