@@ -1,19 +1,12 @@
 import { version } from './package.json'
 
 export default defineNuxtConfig({
-  compatibilityDate: '2026-11-01',
   modules: ['@nuxt/ui', '@pinia/nuxt', '@nuxt/eslint'],
+  // With ssr off, Nuxt 4.4's development server looks for its entry only under the environment API.
+  $development: { experimental: { viteEnvironmentApi: true } },
   ssr: false,
-  telemetry: false,
+  components: [{ path: '~/components', pathPrefix: false }],
   devtools: { enabled: false },
-  css: ['~/assets/theme.css'],
-  ui: { fonts: false },
-  icon: {
-    provider: 'none', fallbackToApi: false, serverBundle: 'local',
-    clientBundle: { scan: true, includeCustomCollections: true, sizeLimitKb: 256 },
-  },
-  // The theme switch is ours: three classes, paper the one without a name.
-  colorMode: { preference: 'paper', fallback: 'paper', classSuffix: '', storageKey: 'hectarum-theme' },
   app: {
     head: {
       htmlAttrs: { lang: 'en' },
@@ -22,9 +15,15 @@ export default defineNuxtConfig({
       link: [{ rel: 'icon', type: 'image/svg+xml', href: '/icon.svg' }],
     },
   },
-  experimental: { appManifest: false },
+  css: ['~/assets/theme.css'],
+  // The theme switch is ours: three classes, paper the one without a name.
+  colorMode: { preference: 'paper', fallback: 'paper', classSuffix: '', storageKey: 'hectarum-theme' },
+  ui: { fonts: false },
   runtimeConfig: { version },
-  eslint: { config: { stylistic: { semi: false, quotes: 'single', braceStyle: '1tbs', commaDangle: 'always-multiline' } } },
+  experimental: { appManifest: false },
+  compatibilityDate: '2026-11-01',
+  nitro: { preset: 'node-server', errorHandler: '~~/server/http/errorHandler.ts', compressPublicAssets: { gzip: true, brotli: true } },
+  vite: { worker: { format: 'es' } },
   typescript: {
     strict: true,
     tsConfig: { include: ['../core/**/*.ts', '../demo/**/*.ts'], compilerOptions: { noUncheckedIndexedAccess: true } },
@@ -33,8 +32,10 @@ export default defineNuxtConfig({
       compilerOptions: { noUncheckedIndexedAccess: true },
     },
   },
-  vite: { worker: { format: 'es' } },
-  // With ssr off, Nuxt 4.4's development server looks for its entry only under the environment API.
-  $development: { experimental: { viteEnvironmentApi: true } },
-  nitro: { preset: 'node-server', errorHandler: '~~/server/http/errorHandler.ts', compressPublicAssets: { gzip: true, brotli: true } },
+  telemetry: false,
+  eslint: { config: { stylistic: { semi: false, quotes: 'single', braceStyle: 'stroustrup', commaDangle: 'always-multiline', arrowParens: true } } },
+  icon: {
+    provider: 'none', fallbackToApi: false, serverBundle: 'local',
+    clientBundle: { scan: true, includeCustomCollections: true, sizeLimitKb: 256 },
+  },
 })

@@ -1,1 +1,7 @@
-<template><div>hi</div></template>
+<template>
+  <UApp :toaster="{ position: 'bottom-right' }">
+    <NuxtLayout>
+      <NuxtPage />
+    </NuxtLayout>
+  </UApp>
+</template>

@@ -7,9 +7,9 @@ import type { WorkingBook } from '../working/working'
 import { repeats, type Repeats } from './repeats'
 
 /** One run over the course: weighed in and weighed back, or what it took to refill to the mark. */
-export type CourseRun<U extends AmountUnit> =
-  | { readonly start: Quantity<U>; readonly left: Quantity<U> }
-  | { readonly used: Quantity<U> }
+export type CourseRun<U extends AmountUnit>
+  = | { readonly start: Quantity<U>; readonly left: Quantity<U> }
+    | { readonly used: Quantity<U> }
 
 /** A taped course, covered the same number of times in every run. */
 export interface Course {

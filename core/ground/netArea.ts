@@ -15,9 +15,9 @@ export const SCALE_ERROR: Readonly<Record<Instrument, number>> = { tape: 0.005, 
 const READING_ERROR_M: Readonly<Record<LengthUnit, number>> = { ft: 0.03048, in: 0.03048, yd: 0.03048, m: 0.02, cm: 0.02 }
 
 /** A lawn is built of shapes added and taken away, or its size is already known. */
-export type GroundPart =
-  | { readonly sign: 'add' | 'subtract'; readonly kind: ShapeKind; readonly lengths: readonly Quantity<LengthUnit>[] }
-  | { readonly sign: 'add' | 'subtract'; readonly kind: 'known'; readonly size: Quantity<AreaUnit> }
+export type GroundPart
+  = | { readonly sign: 'add' | 'subtract'; readonly kind: ShapeKind; readonly lengths: readonly Quantity<LengthUnit>[] }
+    | { readonly sign: 'add' | 'subtract'; readonly kind: 'known'; readonly size: Quantity<AreaUnit> }
 
 export interface NetArea {
   readonly size: SquareMetres

@@ -1,4 +1,4 @@
-import { formatFigure } from '../quantity/format'
+import { formatFigure, formatGive } from '../quantity/format'
 import type { ApplicationSheet } from './applicationSheet'
 import type { FieldProblem } from './fieldReader'
 import { daysBetween } from './calibrationChecks'
@@ -37,7 +37,7 @@ function linkOf(name: LinkName, sheet: ApplicationSheet, state: JobState, today:
   switch (name) {
     case 'measure': {
       const treated = lawns.filter((lawn) => lawn.treated === 'yes').length
-      return standing(/^lawns/, size > 0, `${treated} ${treated === 1 ? 'lawn' : 'lawns'}, ± ${formatFigure((200 * sd) / (size || 1))} %`)
+      return standing(/^lawns/, size > 0, `${treated} ${treated === 1 ? 'lawn' : 'lawns'}, ± ${formatGive((200 * sd) / (size || 1))} %`)
     }
     case 'calibrate': return standing(/^(spread|spray)\.(calibration|speedToday)/, calibration !== undefined, calibration ? ageText(calibration.on, today) : '')
     case 'rate': return standing(/^products/, products.every((product) => product !== undefined), `${products.length} ${products.length === 1 ? 'product' : 'products'}`)

@@ -1,9 +1,9 @@
 import type { CheckLevel, PlanCheckCode } from '../plan/plan'
 import type { Entered } from '../quantity/entered'
 
-export type SheetCheckCode =
-  | PlanCheckCode | 'calibration-stale' | 'calibration-undated' | 'calibration-other-product' | 'calibration-single-run' | 'calibration-uneven'
-  | 'speed-questioned' | 'speed-unlikely' | 'setting-off' | 'rate-other-area-unit' | 'rate-unlikely' | 'lawn-unlikely' | 'carrier-unlikely' | 'products-fill-tank'
+export type SheetCheckCode
+  = | PlanCheckCode | 'calibration-stale' | 'calibration-undated' | 'calibration-other-product' | 'calibration-single-run' | 'calibration-uneven'
+    | 'speed-questioned' | 'speed-unlikely' | 'setting-off' | 'rate-other-area-unit' | 'rate-unlikely' | 'lawn-unlikely' | 'carrier-unlikely' | 'products-fill-tank'
 
 /** A way out of a check: a new value for one field of the document, or (no value) the field to look at. */
 export interface Remedy {

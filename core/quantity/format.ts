@@ -36,3 +36,9 @@ export function formatDeviation(share: number): string {
   const sign = share < 0 ? '−' : '+'
   return `${percent < 0.05 ? '' : sign}${percent.toFixed(1)} %`
 }
+
+/** An uncertainty, to two significant figures: more would claim too much. @example formatGive(1.5412) // '1.5'; formatGive(453) // '450' */
+export const formatGive = (value: number): string => Number(value.toPrecision(2)).toLocaleString('en-US', { maximumFractionDigits: 6 })
+
+/** An amount that is a whole number of a tool's steps, to the last digit of the step and no further. @example formatSteps(2280) // '2,280'; formatSteps(9.5) // '9.5' */
+export const formatSteps = (value: number): string => Number(value.toPrecision(10)).toLocaleString('en-US', { maximumFractionDigits: 6 })

@@ -1,5 +1,5 @@
 import { amountFactor, type CubicMetres, type Kilograms, type MetresPerSecond, type Metres, type Quantity, type SquareMetres } from './quantity'
-import { formatArea, formatFigure } from './format'
+import { formatArea, formatFigure, formatSteps } from './format'
 import type { Dimension } from './rateUnit'
 import {
   METRES_PER, METRES_PER_SECOND_PER, SQUARE_METRES_PER,
@@ -51,12 +51,18 @@ export interface Shown {
   readonly unit: string
 }
 
-/** Units as people read them: 'lb/1000 ft2' is set as 'lb / 1,000 ft²'. */
-export const unitText = (unit: string): string =>
-  unit.replace('1000 ft2', '1,000 ft²').replace('ft2', 'ft²').replace('m2', 'm²').replace('/', ' / ')
+/** Units inside a sentence as people read them: 'fl oz/1000 ft2' is set as 'fl oz/1,000 ft²'. */
+export const prettyUnits = (text: string): string => text.replaceAll('1000 ft2', '1,000 ft²').replaceAll('ft2', 'ft²').replaceAll('m2', 'm²')
+
+/** A unit by itself, as it is set small beside its figure: 'lb/1000 ft2' is 'lb / 1,000 ft²'. */
+export const unitText = (unit: string): string => prettyUnits(unit).replace('/', ' / ')
 
 /** Any quantity in its own unit. */
 export const showQuantity = ({ value, unit }: Quantity): Shown => ({ figure: formatFigure(value), unit: unitText(unit) })
+
+/** A measured amount in its own unit; with a step it is whole steps, shown exactly. */
+export const showMeasured = ({ value, unit }: Quantity, step: Quantity | undefined): Shown =>
+  ({ figure: step ? formatSteps(value) : formatFigure(value), unit: unitText(unit) })
 
 export function showSize(size: SquareMetres, system: UnitSystem): Shown {
   const unit = SYSTEM_UNITS[system].size

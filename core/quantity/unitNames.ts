@@ -2,8 +2,8 @@ import type { AmountUnit, AreaUnit, DensityUnit, DilutionUnit, LengthUnit, Speed
 
 /** What people write for a unit; compared in lower case, blanks squeezed, without full stops. */
 export const LENGTH_NAMES: Readonly<Record<string, LengthUnit>> = {
-  ft: 'ft', foot: 'ft', feet: 'ft', "'": 'ft', '′': 'ft', '’': 'ft',
-  in: 'in', inch: 'in', inches: 'in', '"': 'in', '″': 'in', '”': 'in', "''": 'in',
+  ft: 'ft', foot: 'ft', feet: 'ft', '\'': 'ft', '′': 'ft', '’': 'ft',
+  in: 'in', inch: 'in', inches: 'in', '"': 'in', '″': 'in', '”': 'in', '\'\'': 'in',
   yd: 'yd', yard: 'yd', yards: 'yd', m: 'm', metre: 'm', metres: 'm', meter: 'm', meters: 'm',
   cm: 'cm', centimetre: 'cm', centimetres: 'cm', centimeter: 'cm', centimeters: 'cm',
 }

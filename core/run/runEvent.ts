@@ -47,11 +47,11 @@ interface EventStamp {
   readonly at: string
 }
 
-export type RunEventBody =
-  | { readonly kind: 'planned'; readonly payload: FrozenPlan }
-  | { readonly kind: 'started'; readonly payload: Readonly<Record<string, never>> }
-  | { readonly kind: 'used'; readonly payload: Used }
-  | { readonly kind: 'finished'; readonly payload: RunDetails }
-  | { readonly kind: 'corrected'; readonly payload: Correction }
+export type RunEventBody
+  = | { readonly kind: 'planned'; readonly payload: FrozenPlan }
+    | { readonly kind: 'started'; readonly payload: Readonly<Record<string, never>> }
+    | { readonly kind: 'used'; readonly payload: Used }
+    | { readonly kind: 'finished'; readonly payload: RunDetails }
+    | { readonly kind: 'corrected'; readonly payload: Correction }
 
 export type RunEvent = EventStamp & RunEventBody

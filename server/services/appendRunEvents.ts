@@ -1,3 +1,4 @@
+import { dayText } from '#core/calendar/dayText'
 import type { ApplicationDocument } from '#core/jobsheet/document'
 import { foldRun, type RunRecord } from '#core/run/foldRun'
 import type { FrozenPlan, RunEvent } from '#core/run/runEvent'
@@ -52,7 +53,7 @@ function frozenPlan({ site, application: { document } }: Job, { coreVersion, req
 function calibrationWords(document: ApplicationDocument): string {
   const { on, runs } = document[document.method].calibration
   const setting = document.method === 'spread' ? `, setting ${document.spread.calibration.setting || 'not given'}` : ''
-  return `known area, ${on || 'no date'}, ${runs.length} ${runs.length === 1 ? 'run' : 'runs'}${setting}`
+  return `known area, ${on === '' ? 'no date' : dayText(on)}, ${runs.length} ${runs.length === 1 ? 'run' : 'runs'}${setting}`
 }
 
 /** A run starts once, ends once it has begun and its amounts are known, and is corrected only afterwards. */

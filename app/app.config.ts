@@ -1,0 +1,20 @@
+/** Nuxt UI made ours: square, flat, hairlines instead of rings and shadows. Colours are the roles of assets/theme.css. */
+export default defineAppConfig({
+  ui: {
+    colors: { primary: 'ember', neutral: 'bark', error: 'ember', success: 'bark', warning: 'bark', info: 'bark', secondary: 'bark' },
+    button: {
+      slots: { base: 'rounded-[3px] font-medium cursor-pointer disabled:cursor-not-allowed aria-disabled:cursor-not-allowed focus-visible:outline-2' },
+      variants: { size: { md: { base: 'px-3.5 py-2 text-[15px]' }, sm: { base: 'px-2.5 py-1.5 text-[14px]' } } },
+      compoundVariants: [
+        { color: 'neutral', variant: 'outline', class: 'ring-1 ring-(--rule-strong) bg-(--sheet) text-(--ink) hover:bg-(--tint)' },
+        { color: 'neutral', variant: 'ghost', class: 'text-(--ink) hover:bg-(--tint)' },
+        { color: 'neutral', variant: 'link', class: 'text-(--ink) underline underline-offset-2 decoration-(--rule-strong) px-0' },
+      ],
+      defaultVariants: { color: 'neutral', variant: 'outline' },
+    },
+    modal: { slots: { content: 'rounded-[3px] shadow-none ring-1 ring-(--rule-strong) bg-(--sheet)', overlay: 'bg-(--veil)', title: 'font-serif text-xl' } },
+    slideover: { slots: { content: 'shadow-none ring-0 border-l border-(--rule-strong) bg-(--sheet)', overlay: 'bg-(--veil)', title: 'font-serif text-xl' } },
+    toast: { slots: { root: 'rounded-[3px] shadow-none ring-1 ring-(--rule-strong) bg-(--sheet)' } },
+    commandPalette: { slots: { input: 'text-base' } },
+  },
+})

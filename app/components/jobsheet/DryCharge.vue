@@ -1,0 +1,62 @@
+<script setup lang="ts">
+import { chargeLevels } from '#core/plan/chargeLevels'
+import { showMeasured, showQuantity } from '#core/quantity/systems'
+
+/** A dry application: what to weigh in, what each pass takes, what should be left after it. */
+const { document, sheet } = useSheet()
+const shown = useShown()
+const total = computed(() => sheet.value.plan?.totals.products[0])
+const name = computed(() => document.value.products[0]?.name || 'Product 1')
+const levels = computed(() => (total.value?.charge ? chargeLevels(total.value.charge, total.value.amount, document.value.spread.passes) : []))
+const wanted = computed(() => (sheet.value.wantedPerPass === undefined ? undefined : shown.rate(sheet.value.wantedPerPass, 'mass')))
+const reserve = computed(() => (total.value?.charge ? { value: total.value.charge.value - total.value.amount.value, unit: total.value.amount.unit } : undefined))
+const setting = computed(() => document.value.spread.calibration.setting)
+const DIRECTIONS = ['along the long side', 'across, at right angles']
+</script>
+
+<template>
+  <article v-if="total?.charge" class="flex gap-4">
+    <VesselColumn
+      :full="total.charge.value * 1.04" :filled="total.charge.value" :unit="total.charge.unit" kind="dry"
+      :levels="levels.map(({ left, pass }) => ({ at: left.value, text: `pass ${pass}` }))"
+    />
+    <div class="min-w-0 flex-1">
+      <dl class="flex flex-wrap gap-x-6">
+        <div>
+          <dt>{{ name }}</dt>
+          <dd class="figure dry"><FigureText :shown="showMeasured(total.measured, sheet.products[0]?.measureStep)" :page="`products.${total.id}.measured`" :label="`${name} for the lawn`" /></dd>
+        </div>
+        <div v-if="reserve && reserve.value > 0">
+          <dt>Reserve, comes back</dt>
+          <dd class="figure"><FigureText :shown="showQuantity(reserve)" /></dd>
+        </div>
+        <div>
+          <dt>Weigh in</dt>
+          <dd class="figure dry"><FigureText :shown="showQuantity(total.charge)" :page="`products.${total.id}.charge`" label="Weigh in" /></dd>
+        </div>
+      </dl>
+      <table class="passes">
+        <caption class="sr-only">Passes</caption>
+        <thead><tr><th scope="col">Pass</th><th scope="col">goes</th><th scope="col" class="num">left after it</th></tr></thead>
+        <tbody>
+          <tr v-for="level in levels" :key="level.pass">
+            <th scope="row">{{ level.pass }}</th>
+            <td>{{ DIRECTIONS[(level.pass - 1) % 2] }}</td>
+            <td class="num"><strong><FigureText :shown="showQuantity(level.left)" /></strong></td>
+          </tr>
+        </tbody>
+        <tfoot>
+          <tr><td colspan="3">Each pass <strong v-if="wanted"><FigureText :shown="wanted" /></strong><template v-if="setting">, dial at <strong>{{ setting }}</strong></template></td></tr>
+        </tfoot>
+      </table>
+    </div>
+  </article>
+</template>
+
+<style scoped>
+dt { font-size: 13.5px; line-height: 1.2; margin-top: 6px; }
+.passes { border-collapse: collapse; width: 100%; margin-top: 8px; }
+.passes th, .passes td { padding: 5px 14px 5px 0; border-bottom: var(--rule-width) solid var(--rule); text-align: left; font-weight: 400; }
+.passes thead th { color: var(--soft); font-size: 13px; }
+.passes .num { text-align: right; padding-right: 0; }
+</style>

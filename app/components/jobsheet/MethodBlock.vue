@@ -1,0 +1,66 @@
+<script setup lang="ts">
+import { dayText } from '#core/calendar/dayText'
+import { LENGTH_UNITS, MASS_UNITS, SPEED_UNITS, VOLUME_UNITS } from '#core/quantity/units'
+
+/** The equipment of this application and the calibration in force. */
+const { document, sheet, set, locked } = useSheet()
+const shown = useShown()
+const crew = useCrewStore()
+const words = computed(() => (document.value.method === 'spread' ? 'Spreader' : 'Sprayer'))
+const passes = [1, 2, 3, 4].map((count) => ({ value: count, text: count === 1 ? 'one pass' : count === 2 ? 'two, at right angles' : `${count} passes` }))
+const loadStyles = [{ value: 'full-then-part', text: 'full loads, then a part' }, { value: 'equal', text: 'equal loads' }] as const
+
+/** The calibration in one sentence, as somebody would say it at the tailgate. */
+const sentence = computed(() => {
+  const calibration = sheet.value.calibration
+  if (!calibration) return undefined
+  const gives = document.value.method === 'spread' ? shown.rate(calibration.perPass, 'mass') : shown.carrier(calibration.perPass)
+  const pace = calibration.speedToday ? shown.speed(calibration.speedToday) : undefined
+  return { gives, pace, runs: calibration.measured.count, within: calibration.measured.sd === undefined ? undefined : `${((100 * calibration.measured.sd) / calibration.measured.mean).toFixed(1)} %` }
+})
+</script>
+
+<template>
+  <section aria-labelledby="method-title" class="space-y-2">
+    <SheetFold :section="document.method" :words="words">
+      <template #line>
+        <h2 id="method-title">{{ document[document.method].equipment || words }}</h2>
+      </template>
+      <div class="grid grid-cols-2 gap-2 pb-2">
+        <div class="col-span-2"><SheetText :path="`${document.method}.equipment`" label="Equipment" :text="document[document.method].equipment" :placeholder="words" /></div>
+        <template v-if="document.method === 'spread'">
+          <SheetChoice path="spread.passes" label="Passes" :value="document.spread.passes" :choices="passes" />
+          <SheetQuantity path="spread.reserve" label="Reserve in the hopper" kind="mass" :entered="document.spread.reserve" :units="MASS_UNITS" />
+          <SheetQuantity path="spread.speedToday" label="Speed today, if other" kind="speed" :entered="document.spread.speedToday" :units="SPEED_UNITS" />
+        </template>
+        <template v-else>
+          <SheetQuantity path="spray.dead" label="Stays in hose, boom" kind="volume" :entered="document.spray.dead" :units="VOLUME_UNITS" />
+          <SheetQuantity path="spray.agitate" label="Agitates from" kind="volume" :entered="document.spray.agitate" :units="VOLUME_UNITS" />
+          <SheetChoice path="spray.loads" label="Loads" :value="document.spray.loads" :choices="loadStyles" />
+          <SheetQuantity path="spray.speedToday" label="Speed today, if other" kind="speed" :entered="document.spray.speedToday" :units="SPEED_UNITS" />
+        </template>
+      </div>
+    </SheetFold>
+    <SheetQuantity v-if="document.method === 'spray'" path="spray.tank" label="Tank, filled to" kind="volume" :entered="document.spray.tank" :units="VOLUME_UNITS" />
+
+    <SheetFold :section="`${document.method}.calibration`" words="calibration">
+      <template #line>
+        <p v-if="sentence">
+          <strong><FigureText :shown="sentence.gives" page="calibration" label="Calibration" /></strong>
+          <template v-if="document.method === 'spread'"> a pass<template v-if="document.spread.calibration.setting"> at setting {{ document.spread.calibration.setting }}</template></template>
+          <template v-if="sentence.pace"> at {{ sentence.pace.figure }} {{ sentence.pace.unit }}</template>,
+          {{ sentence.runs }} {{ sentence.runs === 1 ? 'run' : 'runs' }}<template v-if="sentence.within">, within {{ sentence.within }}</template>.
+          <span class="soft">{{ dayText(document[document.method].calibration.on) }}</span>
+        </p>
+        <p v-else class="soft">Not calibrated yet: spread or spray a taped course and say what it took.</p>
+      </template>
+      <CalibrationFields :length-units="LENGTH_UNITS" />
+    </SheetFold>
+    <button
+      v-if="!locked && document[document.method].calibration.on === '' && sheet.calibration" type="button" class="plain-button way-out small"
+      @click="set(`${document.method}.calibration.on`, crew.today())"
+    >
+      Calibrated today
+    </button>
+  </section>
+</template>

@@ -1,0 +1,46 @@
+<script setup lang="ts">
+import { formatDeviation } from '#core/quantity/format'
+import { showQuantity } from '#core/quantity/systems'
+import type { ProductOutcome, Verdict } from '#core/run/outcome'
+
+/** Actual rate against the planned one, with a verdict in shape, word and colour. */
+const props = defineProps<{ outcomes: readonly ProductOutcome[], labels: readonly { readonly productId: string, readonly name: string }[], working?: boolean }>()
+const VERDICTS: Readonly<Record<Verdict, { readonly sign: string, readonly word: string }>> = {
+  good: { sign: '●', word: 'good, within 5 %' }, acceptable: { sign: '▲', word: 'acceptable, within 10 %' }, off: { sign: '■', word: 'off by more than 10 %' },
+}
+const nameOf = (id: string) => props.labels.find(({ productId }) => productId === id)?.name || 'Product'
+</script>
+
+<template>
+  <table class="verdicts" aria-live="polite">
+    <caption class="sr-only">Actual rates</caption>
+    <thead><tr><th scope="col">Product</th><th scope="col" class="num">used</th><th scope="col" class="num">planned</th><th scope="col" class="num">actual</th><th scope="col" class="num">off by</th><th scope="col">verdict</th></tr></thead>
+    <tbody>
+      <tr v-for="outcome in outcomes" :key="outcome.productId">
+        <th scope="row">{{ nameOf(outcome.productId) }}</th>
+        <td class="num" data-label="used"><FigureText :shown="showQuantity(outcome.used)" /></td>
+        <td class="num" data-label="planned"><FigureText :shown="showQuantity(outcome.plannedRate)" /></td>
+        <td class="num" data-label="actual"><strong><FigureText :shown="showQuantity(outcome.actualRate)" :page="working ? `outcome.${outcome.productId}` : undefined" label="Actual rate" /></strong></td>
+        <td class="num" data-label="off by">{{ formatDeviation(outcome.deviation) }}</td>
+        <td :class="outcome.verdict"><span aria-hidden="true">{{ VERDICTS[outcome.verdict].sign }}</span> {{ VERDICTS[outcome.verdict].word }}</td>
+      </tr>
+    </tbody>
+  </table>
+</template>
+
+<style scoped>
+.verdicts { border-collapse: collapse; width: 100%; }
+th, td { text-align: left; font-weight: 400; padding: 7px 12px 7px 0; border-bottom: var(--rule-width) solid var(--rule); vertical-align: baseline; }
+thead th { color: var(--soft); font-size: 13px; }
+.num { text-align: right; white-space: nowrap; }
+.good { color: var(--good); }
+.acceptable { color: var(--warn); }
+.off { color: var(--stop); font-weight: 600; }
+@media (max-width: 640px) {
+  thead { display: none; }
+  tr { display: grid; grid-template-columns: 1fr 1fr; border-bottom: var(--rule-width) solid var(--rule); padding: 8px 0; }
+  th, td, .num { border: 0; padding: 2px 0; text-align: left; }
+  th, td:last-child { grid-column: 1 / -1; font-weight: 600; }
+  td[data-label]::before { content: attr(data-label) ' '; color: var(--soft); font-size: 13px; }
+}
+</style>

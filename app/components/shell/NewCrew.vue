@@ -1,0 +1,38 @@
+<script setup lang="ts">
+/** One press makes an empty crew; the sample stays beside it. */
+const open = defineModel<boolean>('open', { required: true })
+const crew = useCrewStore()
+const name = ref('')
+const problem = ref<string>()
+const id = useId()
+
+async function start() {
+  if (name.value.trim() === '') {
+    problem.value = 'A crew needs a name.'
+    return
+  }
+  try {
+    await crew.start(name.value.trim())
+    open.value = false
+    await navigateTo('/jobs')
+  }
+  catch (error) {
+    problem.value = errorText(error)
+  }
+}
+</script>
+
+<template>
+  <UModal v-model:open="open" title="Start an empty crew" description="The sample stays; you can change back to it at any time.">
+    <template #body>
+      <form class="space-y-3" @submit.prevent="start">
+        <div>
+          <label :for="id" class="soft small block">Name of the crew</label>
+          <input :id="id" v-model="name" class="field" autofocus maxlength="120" :aria-invalid="problem ? 'true' : undefined" @input="problem = undefined">
+          <p v-if="problem" class="small" style="color: var(--stop)" role="alert">{{ problem }}</p>
+        </div>
+        <UButton type="submit" label="Start" color="primary" variant="solid" />
+      </form>
+    </template>
+  </UModal>
+</template>

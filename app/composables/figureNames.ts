@@ -1,0 +1,16 @@
+/** Figures of products and lawns are kept by id; the drawer calls them by name. */
+export function figureNames({ lawns, products }: {
+  readonly lawns: readonly { readonly id: string, readonly name: string }[]
+  readonly products: readonly { readonly id: string, readonly name: string }[]
+}): ReadonlyMap<string, string> {
+  return new Map([
+    ...lawns.map(({ id, name }, i) => [`lawns.${id}.size`, `Size of ${name || `lawn ${i + 1}`}`] as const),
+    ...products.flatMap(({ id, name }, i) => {
+      const called = name || `product ${i + 1}`
+      return [
+        [`products.${id}.amount`, `${called}: amount`], [`products.${id}.measured`, `${called}: measured`], [`products.${id}.charge`, `${called}: to weigh in`],
+        [`outcome.${id}`, `${called}: actual rate`],
+      ] as const
+    }),
+  ])
+}

@@ -1,0 +1,5 @@
+import { plannedSheet } from '#core/jobsheet/plannedSheet'
+import type { ApplicationDocument } from '#core/jobsheet/document'
+
+/** Whether an application can be worked out, so that it may be planned. */
+export const isWhole = (document: ApplicationDocument, today: string): boolean => plannedSheet(document, today) !== null

@@ -1,0 +1,65 @@
+import { readNotNegative, readPositive, type Entered } from '#core/quantity/entered'
+import { amountFactor, squareMetres, type Quantity } from '#core/quantity/quantity'
+import { formatFigure } from '#core/quantity/format'
+import { outcomeOf, type Used } from '#core/run/outcome'
+import { showSize, SYSTEM_UNITS } from '#core/quantity/systems'
+import type { RunRecord } from '#core/run/foldRun'
+import type { AmountUnit, AreaUnit } from '#core/quantity/units'
+import { closedWorkingBook } from '#core/working/working'
+
+/** What is typed after a run, before it is logged. Plan figures stand there to begin with; what was left is asked. */
+export interface OutcomeEntries {
+  treated: Entered<AreaUnit>
+  putIn: { productId: string, name: string, entered: Entered<AmountUnit> }[]
+  made: Entered<AmountUnit>
+  left: Entered<AmountUnit>
+}
+
+const typed = <U extends string>({ value, unit }: Quantity<U>): Entered<U> => ({ text: formatFigure(value).replaceAll(',', ''), unit })
+
+/** Reads the entries as they are typed and says at once what rate they come to. */
+export function useOutcome(record: RunRecord) {
+  const crew = useCrewStore()
+  const { request, plan, labels } = record.frozen
+  const { totals } = plan
+  const wet = request.method.kind === 'spray'
+  const dead = request.method.kind === 'spray' ? request.method.dead : undefined
+  const entries = reactive<OutcomeEntries>({
+    treated: { text: showSize(squareMetres(totals.size.value), crew.units).figure.replaceAll(',', ''), unit: SYSTEM_UNITS[crew.units].size },
+    putIn: totals.products.map((total) => ({
+      productId: total.id, name: labels.find(({ productId }) => productId === total.id)?.name || 'Product', entered: typed(wet ? total.measured : total.charge ?? total.measured),
+    })),
+    made: totals.mix ? typed(totals.mix) : { text: '', unit: 'gal' },
+    left: { text: '', unit: wet ? dead?.unit ?? totals.mix?.unit ?? 'gal' : totals.products[0]?.amount.unit ?? 'lb' },
+  })
+
+  const read = computed(() => {
+    const problems: Record<string, string> = {}
+    const take = <T>(path: string, result: { ok: true, value: T } | { ok: false, error: { message: string } }): T | undefined => {
+      if (result.ok) return result.value
+      problems[path] = result.error.message
+      return undefined
+    }
+    const treated = take('treated', readPositive(entries.treated, 'area', 'Treated'))
+    const made = wet ? take('made', readPositive(entries.made, 'amount', 'Spray made')) : undefined
+    const left = take('left', readNotNegative(entries.left, 'amount', 'What was left'))
+    const putIn = entries.putIn.flatMap(({ productId, entered, name }) => {
+      const amount = take(`putIn.${productId}`, readPositive(entered, 'amount', name))
+      return amount ? [{ productId, amount }] : []
+    })
+    const whole = treated && left && (made || !wet) && putIn.length === entries.putIn.length
+    const used: Used | undefined = whole ? { treated, left, putIn, ...(made && { made }) } : undefined
+    const outcome = used && outcomeOf(request, plan, used, closedWorkingBook)
+    if (outcome && !outcome.ok) for (const { path, message } of outcome.error) problems[path] = message
+    return { used, problems, outcomes: outcome?.ok ? outcome.value : [] }
+  })
+
+  /** What should be left if everything goes as planned: the reserve, or what never leaves the hose. */
+  const expectedLeft = computed<Quantity<AmountUnit> | undefined>(() => {
+    const [first] = totals.products
+    if (wet) return dead
+    return first?.charge ? { value: first.charge.value - first.amount.value, unit: first.amount.unit } : undefined
+  })
+  const leftFactor = (quantity: Quantity<AmountUnit>) => quantity.value * amountFactor(quantity.unit)
+  return { entries, read, expectedLeft: computed(() => (expectedLeft.value && leftFactor(expectedLeft.value) > 0 ? expectedLeft.value : undefined)), wet }
+}

@@ -1,0 +1,19 @@
+import type { Working } from '#core/working/working'
+
+/** Gives the drawer this screen's pages and what its figures are called; they go with the screen. */
+export function useWorkingPages(pages: () => readonly Working[], names: Ref<ReadonlyMap<string, string>>) {
+  const working = useWorkingStore()
+  working.source = pages
+  const stop = watch(names, (map) => { working.names = (figure) => map.get(figure) ?? plainName(figure) }, { immediate: true })
+  onScopeDispose(() => {
+    stop()
+    working.source = () => []
+    working.open = false
+  })
+}
+
+const PLAIN: Readonly<Record<string, string>> = {
+  'calibration': 'Calibration', 'carrier': 'Spray on the lawn', 'mix': 'Spray to mix', 'loads.count': 'Loads', 'walk': 'Walk',
+  'nutrients.n': 'Nitrogen laid down', 'nutrients.p2o5': 'Phosphate laid down', 'nutrients.k2o': 'Potash laid down', 'nutrients.fe': 'Iron laid down',
+}
+const plainName = (figure: string): string => PLAIN[figure] ?? figure

@@ -1,0 +1,32 @@
+<script setup lang="ts">
+/** The shell: places on the left, the screen in hand, and what can be reached from anywhere. */
+const crew = useCrewStore()
+const open = reactive({ palette: false, keys: false, newCrew: false })
+const commands = useCommands({
+  palette: () => { open.palette = true }, keys: () => { open.keys = true }, newCrew: () => { open.newCrew = true },
+})
+useCommandKeys(commands)
+await crew.load()
+const printing = computed(() => useRoute().meta.bare === true)
+</script>
+
+<template>
+  <div class="shell" :class="{ bare: printing }">
+    <PlaceNav v-if="!printing" class="no-print" @find="open.palette = true" @keys="open.keys = true" />
+    <div class="min-w-0">
+      <EmptyState v-if="crew.problem && !crew.organization" :words="crew.problem" action="Try again" @act="crew.load" />
+      <slot v-else />
+    </div>
+    <WorkingDrawer />
+    <LazyFindPalette v-if="open.palette" v-model:open="open.palette" :commands="commands" />
+    <LazyKeyHelp v-if="open.keys" v-model:open="open.keys" :commands="commands" />
+    <LazyNewCrew v-if="open.newCrew" v-model:open="open.newCrew" />
+  </div>
+</template>
+
+<style scoped>
+.shell { display: grid; grid-template-columns: 168px minmax(0, 1fr); min-height: 100dvh; background: var(--paper); }
+.shell.bare { display: block; }
+@media (max-width: 760px) { .shell { display: block; } }
+@media print { .shell { display: block; } }
+</style>

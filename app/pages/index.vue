@@ -1,0 +1,7 @@
+<script setup lang="ts">
+definePageMeta({ redirect: '/jobs' })
+</script>
+
+<template>
+  <div />
+</template>

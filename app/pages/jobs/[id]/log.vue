@@ -1,0 +1,59 @@
+<script setup lang="ts">
+import type { Job } from '#shared/schemas/job'
+
+/** After the run: what was weighed back, where, by whom; it becomes the record. */
+const id = String(useRoute().params.id)
+const { run, load, append, start } = useRun(id)
+const job = ref<Job>()
+const problem = ref<string>()
+const saving = ref(false)
+const toast = useToast()
+
+async function open() {
+  try {
+    job.value = await $fetch<Job>(`/api/jobs/${id}`)
+    await load()
+    problem.value = undefined
+  }
+  catch (error) {
+    problem.value = errorText(error)
+  }
+}
+await open()
+useHead({ title: () => `Log the outcome · ${job.value?.site ?? ''}` })
+const record = computed(() => run.value?.record ?? undefined)
+
+async function log(events: Parameters<typeof append>[0]) {
+  saving.value = true
+  try {
+    await append(events)
+    await navigateTo(`/records/${run.value?.applicationId}`)
+  }
+  catch (error) {
+    toast.add({ title: 'Not logged yet; what you typed is still here', description: errorText(error) })
+  }
+  finally {
+    saving.value = false
+  }
+}
+
+async function startNow() {
+  try {
+    await start()
+  }
+  catch (error) {
+    problem.value = errorText(error)
+  }
+}
+</script>
+
+<template>
+  <main class="mx-auto max-w-3xl px-5 py-5">
+    <EmptyState v-if="problem" :words="problem" action="Back to the job" :to="`/jobs/${id}`" />
+    <template v-else-if="record?.state === 'done'">
+      <EmptyState words="This run is on record already." action="See the record" :to="`/records/${run?.applicationId}`" />
+    </template>
+    <OutcomeForm v-else-if="record" :record="record" :job-id="id" :saving="saving" @log="log" />
+    <EmptyState v-else words="This job has not been started: its plan is frozen when the run begins." action="Start the run now" @act="startNow" />
+  </main>
+</template>

@@ -1,0 +1,53 @@
+<script setup lang="ts">
+import { foldRun } from '#core/run/foldRun'
+import { openWorkingBook } from '#core/working/working'
+import type { Run } from '#shared/schemas/run'
+
+/** One record: printable, correctable by additions, every figure with its working. */
+const id = String(useRoute().params.id)
+const stored = ref<Run & { readonly jobId: string }>()
+const problem = ref<string>()
+const correcting = ref(false)
+
+async function open() {
+  try {
+    stored.value = await $fetch<Run & { readonly jobId: string }>(`/api/records/${id}`)
+    problem.value = undefined
+  }
+  catch (error) {
+    problem.value = errorCode(error) === 'not-found' ? 'There is no such record.' : errorText(error)
+  }
+}
+await open()
+const record = computed(() => (stored.value ? foldRun(stored.value.events) : undefined))
+useHead({ title: () => `Record · ${record.value?.frozen.site ?? ''}` })
+
+useWorkingPages(() => {
+  const book = openWorkingBook()
+  if (stored.value) foldRun(stored.value.events, book)
+  return [...book.pages(), ...(record.value?.frozen.plan.working ?? [])]
+}, computed(() => figureNames({
+  products: record.value?.frozen.labels.map(({ productId, name }) => ({ id: productId, name })) ?? [],
+  lawns: record.value?.frozen.request.areas.map(({ id: lawnId, name = '' }) => ({ id: lawnId, name })) ?? [],
+})))
+
+const print = () => window.print()
+useScreenCommands(() => [
+  { id: 'print', label: 'Print', key: 'p', run: print },
+  { id: 'correct', label: 'Correct this record', key: 'c', run: () => { correcting.value = true } },
+])
+</script>
+
+<template>
+  <main class="max-w-4xl px-6 py-4">
+    <div class="no-print mb-4 flex flex-wrap gap-3">
+      <UButton label="All records" to="/records" />
+      <UButton v-if="stored" label="The job" :to="`/jobs/${stored.jobId}`" />
+      <UButton label="Correct" @click="correcting = true" />
+      <UButton label="Print" color="primary" variant="solid" aria-keyshortcuts="p" @click="print" />
+    </div>
+    <RecordSheet v-if="record" :record="record" />
+    <EmptyState v-else :words="problem ?? 'Opening …'" action="See all records" to="/records" />
+    <LazyCorrectionForm v-if="record && stored && correcting" v-model:open="correcting" :record="record" :job-id="stored.jobId" @corrected="open" />
+  </main>
+</template>

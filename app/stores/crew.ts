@@ -1,0 +1,44 @@
+import { defineStore } from 'pinia'
+import type { UnitSystem } from '#core/quantity/systems'
+import { UNIT_SYSTEMS } from '#core/quantity/systems'
+import { useLocalStorage } from '@vueuse/core'
+import { v7 as uuid } from 'uuid'
+import type { Organization, OrganizationChoice } from '#shared/schemas/organization'
+
+/** The crew in hand, its clock, and the units this screen reads in. */
+export const useCrewStore = defineStore('crew', () => {
+  const choice = ref<OrganizationChoice>()
+  const problem = ref<string>()
+  const chosenUnits = useLocalStorage<UnitSystem | ''>('hectarum-units', '')
+  const organization = computed(() => choice.value?.current)
+  const units = computed<UnitSystem>(() => chosenUnits.value || organization.value?.units || 'us-1000')
+
+  async function load() {
+    try {
+      choice.value = await $fetch<OrganizationChoice>('/api/organizations')
+      problem.value = undefined
+    }
+    catch (error) {
+      problem.value = errorText(error)
+    }
+  }
+
+  async function change(id: string) {
+    await $fetch('/api/organizations/current', { method: 'PUT', body: { id } })
+    await load()
+  }
+
+  async function start(name: string) {
+    const made = await $fetch<Organization>('/api/organizations', { method: 'POST', body: { id: uuid(), name, units: units.value } })
+    await load()
+    return made
+  }
+
+  const setUnits = (system: UnitSystem) => { chosenUnits.value = system }
+  const nextUnits = () => { chosenUnits.value = UNIT_SYSTEMS[(UNIT_SYSTEMS.indexOf(units.value) + 1) % UNIT_SYSTEMS.length] ?? 'us-1000' }
+  /** The crew's own now, ISO; the sample's clock is shifted. */
+  const now = () => new Date(Date.now() + (organization.value?.clockShift ?? 0)).toISOString()
+  const today = () => calendarDay(now(), organization.value?.timeZone)
+
+  return { choice, problem, organization, units, load, change, start, setUnits, nextUnits, now, today }
+})
