@@ -28,8 +28,8 @@ export default defineNuxtConfig({
     strict: true,
     tsConfig: { include: ['../core/**/*.ts', '../demo/**/*.ts'], compilerOptions: { noUncheckedIndexedAccess: true } },
     nodeTsConfig: {
-      include: ['../scripts/**/*.ts', '../test/**/*.ts', '../bench/**/*.ts', '../core/**/*.ts', '../demo/**/*.ts'],
-      compilerOptions: { noUncheckedIndexedAccess: true },
+      include: ['../scripts/**/*.ts', '../test/**/*.ts', '../bench/**/*.ts', '../core/**/*.ts', '../demo/**/*.ts', '../vitest.config.ts'],
+      compilerOptions: { noUncheckedIndexedAccess: true, allowJs: true, checkJs: false },
     },
   },
   telemetry: false,

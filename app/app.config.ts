@@ -14,7 +14,6 @@ export default defineAppConfig({
     },
     modal: { slots: { content: 'rounded-[3px] shadow-none ring-1 ring-(--rule-strong) bg-(--sheet)', overlay: 'bg-(--veil)', title: 'font-serif text-xl' } },
     slideover: { slots: { content: 'shadow-none ring-0 border-l border-(--rule-strong) bg-(--sheet)', overlay: 'bg-(--veil)', title: 'font-serif text-xl' } },
-    toast: { slots: { root: 'rounded-[3px] shadow-none ring-1 ring-(--rule-strong) bg-(--sheet)' } },
     commandPalette: { slots: { input: 'text-base' } },
   },
 })

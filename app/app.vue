@@ -1,5 +1,5 @@
 <template>
-  <UApp :toaster="{ position: 'bottom-right' }">
+  <UApp :toaster="null">
     <NuxtLayout>
       <NuxtPage />
     </NuxtLayout>

@@ -13,11 +13,13 @@ const onScreen = shallowRef<readonly Command[]>([])
 
 /** The commands the screen in hand adds; they go when it goes. */
 export function useScreenCommands(commands: () => readonly Command[]) {
-  const stop = watch(commands, (list) => { onScreen.value = list }, { immediate: true })
-  onScopeDispose(() => {
-    stop()
-    onScreen.value = []
-  })
+  let mine: readonly Command[] = []
+  watch(commands, (list) => {
+    mine = list
+    onScreen.value = list
+  }, { immediate: true })
+  // The next screen is set up before this one goes: only its own commands are taken away.
+  onScopeDispose(() => { if (onScreen.value === mine) onScreen.value = [] })
 }
 
 const THEMES = ['paper', 'dusk', 'sun'] as const

@@ -4,9 +4,10 @@ import type { Working } from '#core/working/working'
 export function useWorkingPages(pages: () => readonly Working[], names: Ref<ReadonlyMap<string, string>>) {
   const working = useWorkingStore()
   working.source = pages
-  const stop = watch(names, (map) => { working.names = (figure) => map.get(figure) ?? plainName(figure) }, { immediate: true })
+  watch(names, (map) => { working.names = (figure) => map.get(figure) ?? plainName(figure) }, { immediate: true })
+  // The next screen is set up before this one goes: only its own pages are taken away.
   onScopeDispose(() => {
-    stop()
+    if (working.source !== pages) return
     working.source = () => []
     working.open = false
   })

@@ -17,6 +17,7 @@ const printing = computed(() => useRoute().meta.bare === true)
       <EmptyState v-if="crew.problem && !crew.organization" :words="crew.problem" action="Try again" @act="crew.load" />
       <slot v-else />
     </div>
+    <NoticeBar />
     <WorkingDrawer />
     <LazyFindPalette v-if="open.palette" v-model:open="open.palette" :commands="commands" />
     <LazyKeyHelp v-if="open.keys" v-model:open="open.keys" :commands="commands" />

@@ -201,7 +201,8 @@ describe('properties', () => {
       expect(sum(loads.map(({ size }) => size.value)) / totals.size.value).toBeCloseTo(1, 9)
       expect(sum(loads.map(({ products }) => products[0]?.amount.value ?? 0)) / (product?.mix?.value ?? 0)).toBeCloseTo(1, 9)
       expect(sum(areas.map(({ products }) => products[0]?.amount.value ?? 0)) / (product?.amount.value ?? 0)).toBeCloseTo(1, 9)
-      expect(one.method.kind === 'spray' && loads.every(({ carrier, size }) => carrier.value <= one.method.tank.value * (1 + 1e-6) && size.value >= 0)).toBe(true)
+      const tank = one.method.kind === 'spray' ? one.method.tank.value : 0
+      expect(loads.every(({ carrier, size }) => carrier.value <= tank * (1 + 1e-6) && size.value >= 0)).toBe(true)
     }))
   })
 

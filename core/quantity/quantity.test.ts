@@ -4,11 +4,10 @@ import { figure, readTable } from '../../test/support/readTable'
 import { parseDay } from '../calendar/parseDay'
 import { formatArea, formatDeviation, formatFigure, formatGive } from './format'
 import { parseQuantity, type Kind } from './parseQuantity'
-import { amountFactor } from './quantity'
+import { amountFactor, squareMetres } from './quantity'
 import { rateUnitParts } from './rateUnit'
 import { showAmount, showSize, UNIT_SYSTEMS } from './systems'
 import { AMOUNT_UNITS, CUBIC_METRES_PER, DENSITY_SI_PER, KILOGRAMS_PER, METRES_PER, METRES_PER_SECOND_PER, RATE_UNITS, SQUARE_METRES_PER } from './units'
-import { squareMetres } from './quantity'
 
 const FACTORS: Readonly<Record<string, Readonly<Record<string, number>>>> = {
   length: METRES_PER, area: SQUARE_METRES_PER, mass: KILOGRAMS_PER, volume: CUBIC_METRES_PER, speed: METRES_PER_SECOND_PER, density: DENSITY_SI_PER,

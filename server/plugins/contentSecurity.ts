@@ -31,7 +31,8 @@ export default defineNitroPlugin((nitro) => {
     if (typeof response.body !== 'string') return
     const policy = known.get(response.body) ?? policyFor([...response.body.matchAll(INLINE_SCRIPT)].map(([, script]) => hashOf(script ?? '')))
     known.set(response.body, policy)
-    response.headers = { ...response.headers, 'content-security-policy': policy }
+    const { 'x-powered-by': _, ...headers } = response.headers ?? {}
+    response.headers = { ...headers, 'content-security-policy': policy }
   })
 })
 

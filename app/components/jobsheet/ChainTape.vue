@@ -13,8 +13,8 @@ const WORDS: Readonly<Record<ChainLink['state'], string>> = { 'done': 'done', 'h
   <nav aria-label="Where this job stands">
     <ol class="tape">
       <li v-for="link in links" :key="link.name" :class="link.state">
-        <button type="button" class="plain-button" :aria-current="link.state === 'here' ? 'step' : undefined" :aria-label="`${NAMES[link.name]}, ${WORDS[link.state]}: ${link.detail}`" @click="emit('go', link)">
-          <span class="name">{{ NAMES[link.name] }} <span v-if="link.state === 'done'" aria-hidden="true">✓</span></span>
+        <button type="button" class="plain-button" :aria-current="link.state === 'here' ? 'step' : undefined" @click="emit('go', link)">
+          <span class="name">{{ NAMES[link.name] }} <span v-if="link.state === 'done'" aria-hidden="true">✓</span></span><span class="sr-only">, {{ WORDS[link.state] }}: </span>
           <span class="detail small">{{ link.detail }}</span>
         </button>
       </li>

@@ -9,9 +9,11 @@ const open = defineModel<boolean>('open', { required: true })
 const jobs = ref<readonly JobRow[]>([])
 onMounted(async () => { jobs.value = await $fetch<readonly JobRow[]>('/api/jobs').catch(() => []) })
 
+/** The closing dialog gives the cursor back where it was; what is done next may take it, so it waits for that. */
+const FOCUS_RETURN_MS = 60
 const close = (act: () => unknown) => () => {
   open.value = false
-  act()
+  setTimeout(act, FOCUS_RETURN_MS)
 }
 const groups = computed(() => [
   { id: 'commands', label: 'Do', items: props.commands.filter(({ id }) => id !== 'palette').map((command) => ({ label: command.label, kbds: command.key ? [command.key] : [], onSelect: close(command.run) })) },

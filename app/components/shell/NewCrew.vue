@@ -5,6 +5,13 @@ const crew = useCrewStore()
 const name = ref('')
 const problem = ref<string>()
 const id = useId()
+const input = useTemplateRef('input')
+
+/** The name is what is typed next, not the cross in the corner. */
+function focusName(event: Event) {
+  event.preventDefault()
+  input.value?.focus()
+}
 
 async function start() {
   if (name.value.trim() === '') {
@@ -23,12 +30,12 @@ async function start() {
 </script>
 
 <template>
-  <UModal v-model:open="open" title="Start an empty crew" description="The sample stays; you can change back to it at any time.">
+  <UModal v-model:open="open" title="Start an empty crew" description="The sample stays; you can change back to it at any time." :content="{ onOpenAutoFocus: focusName }">
     <template #body>
       <form class="space-y-3" @submit.prevent="start">
         <div>
           <label :for="id" class="soft small block">Name of the crew</label>
-          <input :id="id" v-model="name" class="field" autofocus maxlength="120" :aria-invalid="problem ? 'true' : undefined" @input="problem = undefined">
+          <input :id="id" v-model="name" ref="input" class="field" maxlength="120" :aria-invalid="problem ? 'true' : undefined" @input="problem = undefined">
           <p v-if="problem" class="small" style="color: var(--stop)" role="alert">{{ problem }}</p>
         </div>
         <UButton type="submit" label="Start" color="primary" variant="solid" />

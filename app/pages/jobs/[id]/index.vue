@@ -3,7 +3,7 @@ import { dayText } from '#core/calendar/dayText'
 /** One job: its sheet, saved as it is typed. */
 const id = String(useRoute().params.id)
 const crew = useCrewStore()
-const toast = useToast()
+const notice = useNotice()
 const { draft, stored, saveState, loadProblem, load, change, save, keepMine, takeTheirs } = useJobDraft(id)
 const { start } = useRun(id)
 await load()
@@ -14,7 +14,7 @@ const state = computed(() => (stored.value?.state === 'running' || stored.value?
 async function plan() {
   change({ state: 'planned' })
   await save()
-  if (saveState.value.kind === 'saved') toast.add({ title: `Planned for ${dayText(draft.value?.plannedFor ?? '')}` })
+  if (saveState.value.kind === 'saved') notice.say(`Planned for ${dayText(draft.value?.plannedFor ?? '')}`)
 }
 
 async function run() {
@@ -25,7 +25,7 @@ async function run() {
     await navigateTo(`/jobs/${id}/log`)
   }
   catch (error) {
-    toast.add({ title: 'The run was not started', description: errorText(error) })
+    notice.say('The run was not started.', errorText(error))
   }
 }
 

@@ -7,7 +7,7 @@ const { run, load, append, start } = useRun(id)
 const job = ref<Job>()
 const problem = ref<string>()
 const saving = ref(false)
-const toast = useToast()
+const notice = useNotice()
 
 async function open() {
   try {
@@ -30,7 +30,7 @@ async function log(events: Parameters<typeof append>[0]) {
     await navigateTo(`/records/${run.value?.applicationId}`)
   }
   catch (error) {
-    toast.add({ title: 'Not logged yet; what you typed is still here', description: errorText(error) })
+    notice.say('Not logged yet; what you typed is still here.', errorText(error))
   }
   finally {
     saving.value = false

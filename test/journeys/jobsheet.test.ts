@@ -1,0 +1,138 @@
+import type { Browser, Page } from 'playwright-core'
+import { afterAll, beforeAll, expect, test } from 'vitest'
+import { sampleId } from '../../demo/typed'
+import { expectAccessible, expectQuiet, openBrowser, watchedPage } from '../support/browser'
+import { serve, type Served } from '../support/serve'
+
+let served: Served
+let browser: Browser
+beforeAll(async () => {
+  [served, browser] = await Promise.all([serve(), openBrowser()])
+})
+afterAll(async () => {
+  await browser.close()
+  await served.stop()
+})
+
+const job = (count: number) => `${served.url}/jobs/${sampleId(count)}`
+const saved = (page: Page) => page.getByRole('status').getByText('saved', { exact: true }).waitFor({ timeout: 10_000 })
+
+test('a stop is cleared in one press; figures follow in place, in any units; every figure shows its working', async () => {
+  const watched = await watchedPage(browser)
+  const { page } = watched
+  await page.goto(job(3))
+  await page.getByText('is over the label’s highest rate').or(page.getByText(/over the label's highest rate/)).waitFor()
+  const foot = page.getByLabel('Totals')
+  expect(await foot.innerText()).toContain('21.8')
+  await expectAccessible(page)
+  await page.getByRole('button', { name: /Lower to the label’s highest/ }).click()
+  await expect.poll(() => foot.innerText()).toContain('18.78')
+  expect(await page.getByText(/1 stop/).count()).toBe(0)
+  await saved(page)
+
+  await page.getByRole('radio', { name: '100 m²' }).click()
+  await expect.poll(() => foot.innerText()).toContain('349')
+  expect(await page.getByRole('textbox', { name: 'Rate' }).first().inputValue()).toBe('5')
+  await page.getByRole('radio', { name: '1,000 ft²' }).click()
+
+  await foot.getByRole('button', { name: /Chelated iron/ }).click()
+  await page.getByText('together 18.7825 fl oz').waitFor()
+  await expectAccessible(page)
+  await page.keyboard.press('Escape')
+  await page.keyboard.press('w')
+  await page.getByText('net area 2656.5 ft2 = 246.797 m2').waitFor()
+  await page.keyboard.press('Escape')
+  await page.reload()
+  await expect.poll(() => page.getByLabel('Totals').innerText()).toContain('18.78')
+  expectQuiet(watched)
+})
+
+test('what is typed wrong is told at its field and kept through a reload; nothing is guessed', async () => {
+  const watched = await watchedPage(browser)
+  const { page } = watched
+  await page.goto(job(4))
+  const rate = page.getByRole('textbox', { name: 'Rate' })
+  await rate.fill('2,5')
+  await rate.blur()
+  await page.getByText(/could be read two ways/).first().waitFor()
+  await page.getByText('What to measure stands here').waitFor()
+  await saved(page)
+  await page.reload()
+  await expect.poll(() => page.getByRole('textbox', { name: 'Rate' }).inputValue()).toBe('2,5')
+  await page.getByRole('textbox', { name: 'Rate' }).fill('300')
+  await page.getByRole('textbox', { name: 'Rate' }).blur()
+  await page.getByText(/no label gives such a rate/).first().waitFor()
+  await page.getByRole('textbox', { name: 'Rate' }).fill('113 lb/ac')
+  await page.getByRole('textbox', { name: 'Rate' }).blur()
+  await expect.poll(() => page.getByLabel('Totals').innerText()).toContain('34.8')
+  expectQuiet(watched)
+})
+
+test('a second tab’s change is shown with both versions, and the choice is the user’s', async () => {
+  const watched = await watchedPage(browser)
+  const { page, context } = watched
+  const second = await context.newPage()
+  await Promise.all([page.goto(job(1)), second.goto(job(1))])
+  const purpose = (tab: Page) => tab.getByRole('textbox', { name: 'Purpose' })
+  await purpose(second).fill('feed, second tab')
+  await saved(second)
+  await purpose(page).fill('feed, first tab')
+  const bar = page.getByRole('alert', { name: 'Changed elsewhere' })
+  await bar.waitFor()
+  expect(await bar.innerText()).toMatch(/feed, first tab[\s\S]*feed, second tab/)
+  await bar.getByRole('button', { name: 'Keep mine' }).click()
+  await saved(page)
+  await second.reload()
+  await expect.poll(() => purpose(second).inputValue()).toBe('feed, first tab')
+  expectQuiet(watched)
+})
+
+test('the server away: what is typed stays on the device and is sent when it is back', async () => {
+  const watched = await watchedPage(browser)
+  const { page, context } = watched
+  await page.goto(job(1))
+  await page.getByRole('textbox', { name: 'Purpose' }).waitFor()
+  await context.setOffline(true)
+  await page.getByRole('textbox', { name: 'Purpose' }).fill('typed without a network')
+  await page.getByText(/kept on this device/).waitFor()
+  await context.setOffline(false)
+  await saved(page)
+  expect(watched.left).toEqual([])
+})
+
+test('phone: the running job is logged, put on record and corrected', async () => {
+  const watched = await watchedPage(browser, { width: 390, height: 844 })
+  const { page } = watched
+  await page.goto(job(2))
+  await expectAccessible(page)
+  await page.getByRole('button', { name: 'Log the outcome' }).tap()
+  await page.getByLabel('Spray left in tank, hose and boom', { exact: true }).fill('2.1')
+  await page.getByText(/within 10 %/).first().waitFor()
+  await expectAccessible(page)
+  await page.getByRole('button', { name: 'Put it on record' }).tap()
+  await page.getByText('Application record, Tamsin Point Grounds').waitFor()
+  await page.getByRole('button', { name: 'Correct' }).tap()
+  await page.getByLabel('What is right', { exact: true }).fill('0.4')
+  await page.getByLabel('Why', { exact: true }).fill('read the far mark')
+  await page.getByRole('button', { name: 'Add the correction' }).tap()
+  await page.getByText('read the far mark').waitFor()
+  await page.getByText('2.1 gal').waitFor()
+  await expectAccessible(page)
+  expect(await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth)).toBe(true)
+  expectQuiet(watched)
+})
+
+test.each(['paper', 'dusk', 'sun'])('axe finds nothing serious in %s, on lists, sheet and help', async (theme) => {
+  const watched = await watchedPage(browser)
+  const { page } = watched
+  await page.addInitScript((name) => localStorage.setItem('hectarum-theme', name), theme)
+  for (const path of ['/jobs', `/jobs/${sampleId(4)}`, '/records', `/records/${sampleId(106)}`]) {
+    await page.goto(served.url + path)
+    await page.getByRole('heading', { level: 1 }).first().waitFor({ state: 'attached' })
+    await expectAccessible(page)
+  }
+  await page.keyboard.press('?')
+  await page.getByText('Single keys rest').waitFor()
+  await expectAccessible(page)
+  expectQuiet(watched)
+})

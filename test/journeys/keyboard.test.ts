@@ -1,0 +1,81 @@
+import type { Browser } from 'playwright-core'
+import { afterAll, beforeAll, expect, test } from 'vitest'
+import { expectAccessible, expectQuiet, openBrowser, watchedPage } from '../support/browser'
+import { serve, type Served } from '../support/serve'
+
+let served: Served
+let browser: Browser
+beforeAll(async () => {
+  [served, browser] = await Promise.all([serve(), openBrowser()])
+})
+afterAll(async () => {
+  await browser.close()
+  await served.stop()
+})
+
+/** From an empty crew to a record with nothing but the keyboard: no click, no fill, no focus, no script. */
+test('empty crew to first record, by keyboard alone', async () => {
+  const watched = await watchedPage(browser)
+  const { page } = watched
+  const { keyboard } = page
+  const sees = (text: string | RegExp) => page.getByText(text, { exact: typeof text === 'string' }).first().waitFor({ timeout: 10_000 })
+  let fields = 0
+  /** Types into the field the sheet put the cursor in; Enter goes on to the next one missing. */
+  const fill = async (text: string) => {
+    fields++
+    await keyboard.type(text)
+    await keyboard.press('Enter')
+    await page.waitForTimeout(120)
+  }
+
+  await page.goto(`${served.url}/jobs`)
+  await sees('Cooperage Row')
+  await keyboard.press('Control+k')
+  await page.getByPlaceholder('Find or do anything').waitFor()
+  await keyboard.type('Start an empty')
+  await page.waitForTimeout(300)
+  await keyboard.press('Enter')
+  await page.getByLabel('Name of the crew').waitFor()
+  await keyboard.type('Birch and Daughter')
+  await keyboard.press('Enter')
+  await sees(/No jobs yet/)
+  await keyboard.press('n')
+  await page.getByPlaceholder('Site or customer').waitFor()
+  await page.waitForTimeout(300)
+
+  await fill('The Saltings')
+  await fill(`71'6"`)
+  await fill('38.5')
+  await fill('40')
+  await fill('5.5')
+  await fill('33 fl oz')
+  await fill('3.4')
+  await fill('3')
+  expect(fields).toBeLessThanOrEqual(12)
+  await sees('Full load')
+  await sees('nothing in the way')
+  await expect.poll(() => page.locator('[data-main-action]').evaluate((button) => button === document.activeElement)).toBe(true)
+  await keyboard.press('Enter')
+  await sees(/Planned for/)
+
+  await keyboard.press('l')
+  await page.waitForURL(/load-sheet/)
+  await sees('Water to start, then agitate')
+  await expectAccessible(page)
+  await keyboard.press('Escape')
+  await page.waitForURL(/jobs\/[0-9a-f-]{36}$/)
+  await page.getByRole('button', { name: 'Start run' }).waitFor()
+  await keyboard.press('Control+Enter')
+  await page.waitForURL(/log$/)
+  await page.getByLabel('Spray left in tank, hose and boom', { exact: true }).waitFor()
+  await page.waitForTimeout(300)
+  await keyboard.type('4 fl oz')
+  await keyboard.press('Tab')
+  await sees(/good, within 5 %/)
+  await keyboard.press('Control+Enter')
+  await page.waitForURL(/records\//)
+  await sees('Application record, Birch and Daughter')
+  await sees(/good, within 5 %/)
+  await expectAccessible(page)
+  expectQuiet(watched)
+})
