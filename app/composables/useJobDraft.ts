@@ -15,7 +15,8 @@ const RETRY_AFTER_MS = 4000
 export function useJobDraft(id: string) {
   const crew = useCrewStore()
   const key = computed(() => draftKey(crew.organization?.id, id))
-  const draft = ref<JobDraft>()
+  // Shallow: every change replaces what it touches, and the core reads plain objects far faster than proxies.
+  const draft = shallowRef<JobDraft>()
   const stored = shallowRef<Job>()
   const saveState = ref<SaveState>({ kind: 'new' })
   const loadProblem = ref<string>()

@@ -19,7 +19,7 @@ export function useNewJob() {
   async function repeatJob(draft: JobDraft) {
     const id = uuid()
     await keepDraft(draftKey(crew.organization?.id, id), {
-      ...structuredClone(toRaw(draft)), version: 0, state: 'draft', plannedFor: crew.today(), application: { id: uuid(), document: structuredClone(toRaw(draft.application.document)) },
+      ...draft, version: 0, state: 'draft', plannedFor: crew.today(), application: { id: uuid(), document: draft.application.document },
     })
     await navigateTo(`/jobs/${id}`)
   }

@@ -1,6 +1,6 @@
 import type { Carrier } from '../label/dose'
 import { carrierOf } from './carrierOf'
-import { amountFactor, areaSi } from '../quantity/quantity'
+import { amountFactor, areaSi, type Quantity } from '../quantity/quantity'
 import { err, ok, type Result } from '../result'
 import { closedWorkingBook, type WorkingBook } from '../working/working'
 import type { Groundwork } from './groundwork'
@@ -150,10 +150,12 @@ function productTotal(
   }
 }
 
-/** Whether every number in the plan is one. */
-function isFiniteThroughout(node: unknown): boolean {
-  if (typeof node === 'number') return Number.isFinite(node)
-  if (Array.isArray(node)) return node.every(isFiniteThroughout)
-  if (typeof node === 'object' && node !== null) return Object.values(node).every(isFiniteThroughout)
-  return true
+/** Whether every figure in the plan is a number; written out by hand, because it runs with every replan. */
+function isFiniteThroughout({ areas, totals, loads, nutrients }: Plan): boolean {
+  const figure = (quantity: Quantity | null) => quantity === null || Number.isFinite(quantity.value)
+  return figure(totals.size) && figure(totals.carrier) && figure(totals.mix)
+    && totals.products.every((total) => figure(total.amount) && figure(total.mix) && figure(total.measured) && figure(total.measuredRate) && figure(total.charge))
+    && areas.every(({ size, carrier, products }) => figure(size) && figure(carrier) && products.every(({ amount, perPass }) => figure(amount) && figure(perPass)))
+    && loads.every(({ size, carrier, products }) => figure(size) && figure(carrier) && products.every((product) => figure(product.amount) && figure(product.measured)))
+    && (nutrients === null || Object.values(nutrients).every(figure))
 }

@@ -102,6 +102,9 @@ const READERS: { readonly [K in Kind]: UnitReader<K> } = {
   percent: (name) => (name === '%' ? ok('%') : err(unknown(name, 'percent'))),
 }
 
+const FIGURE_AND_UNIT = new RegExp(`^(${NUMBER_PATTERN})\\s*(.*)$`, 's')
+const TWO_PARTS = new RegExp(`^(${NUMBER_PATTERN})\\s*([a-z'"′″’”][a-z'"′″’” .]*?)\\s*(${NUMBER_PATTERN})\\s*([a-z'"′″’”]*[a-z .]*)$`, 'i')
+
 /** SI in one unit, for the kinds whose figures people write in two parts (34'6", 3 lb 4 oz, 1 gal 2 qt). */
 const COMPOUND_FACTORS: Readonly<Record<string, number>> = { ...METRES_PER, ...KILOGRAMS_PER, ...CUBIC_METRES_PER }
 const COMPOUND_KINDS: readonly Kind[] = ['length', 'mass', 'volume', 'amount']
@@ -117,7 +120,7 @@ export function parseQuantity<K extends Kind>(typed: string, kind: K, unit: Kind
   const text = spellFractions(typed).trim()
   const compound = COMPOUND_KINDS.includes(kind) ? compoundParts(text) : undefined
   if (compound) return readCompound(compound, kind, unit)
-  const split = new RegExp(`^(${NUMBER_PATTERN})\\s*(.*)$`, 's').exec(text)
+  const split = FIGURE_AND_UNIT.exec(text)
   if (!split) {
     const number = parseNumber(typed)
     return number.ok ? ok({ value: number.value, unit }) : number
@@ -138,7 +141,7 @@ function parseNumberAgain(typed: string): Result<never, TypedProblem> {
 }
 
 function compoundParts(text: string): readonly [string, string, string, string] | undefined {
-  const match = new RegExp(`^(${NUMBER_PATTERN})\\s*([a-z'"′″’”][a-z'"′″’” .]*?)\\s*(${NUMBER_PATTERN})\\s*([a-z'"′″’”]*[a-z .]*)$`, 'i').exec(text)
+  const match = TWO_PARTS.exec(text)
   if (!match) return undefined
   const [, first, firstUnit, second, secondUnit] = match
   // "34'6" is feet and inches; "34 ft2" is an area in the wrong field, not 34 feet 2.

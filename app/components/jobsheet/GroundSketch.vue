@@ -1,10 +1,16 @@
 <script setup lang="ts">
-import { sketchLayout } from '#core/ground/sketchLayout'
+import { sketchLayout, type SketchLayout } from '#core/ground/sketchLayout'
 
 /** The treated lawns drawn to scale from their dimensions; known only by dimensions, so laid out side by side, and it says so. */
 const { sheet, document } = useSheet()
 const BOX = { width: 365, height: 185 }
-const layout = computed(() => sketchLayout(sheet.value.lawns.filter(({ treated, size }) => treated === 'yes' && size !== undefined), BOX.width, BOX.height))
+/** Drawn again only when the lawns themselves have changed, not with every figure. */
+let drawnFrom: unknown
+const layout = computed<SketchLayout>((before) => {
+  if (before && drawnFrom === document.value.lawns) return before
+  drawnFrom = document.value.lawns
+  return sketchLayout(sheet.value.lawns.filter(({ treated, size }) => treated === 'yes' && size !== undefined), BOX.width, BOX.height)
+})
 </script>
 
 <template>

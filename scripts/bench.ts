@@ -1,0 +1,165 @@
+import { spawn } from 'node:child_process'
+import { existsSync, mkdtempSync, chmodSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs'
+import { cpus, tmpdir } from 'node:os'
+import { basename, join } from 'node:path'
+import { gzipSync } from 'node:zlib'
+import autocannon from 'autocannon'
+import { chromium, type Browser } from 'playwright-core'
+import { build, type Rollup } from 'vite'
+import { echoServer } from '../bench/echoServer'
+import { percentile, round } from '../bench/statistics'
+import { largeDocument, largeRequest } from '../bench/workload'
+import { planApplication } from '../core/plan/planApplication'
+import { openWorkingBook } from '../core/working/working'
+import { ensureBuilt } from './setup/build.mjs'
+import { CHROMIUM, ensureChromium, ensurePostgres } from './setup/debian.mjs'
+import { PROJECT } from './setup/paths.mjs'
+import { freePort } from './setup/settings.mjs'
+
+/** Measures what people wait for and writes docs/bench.json; nothing here is asserted. */
+const say = (line: string) => process.stdout.write(`${line}\n`)
+const CONTRACT_EXAMPLE = JSON.stringify(largeRequest(1, 1))
+
+await ensurePostgres()
+await ensureChromium()
+await ensureBuilt()
+const data = mkdtempSync(join(tmpdir(), 'hectarum-bench-'))
+chmodSync(data, 0o711)
+const port = await freePort()
+const browser = await chromium.launch({ executablePath: CHROMIUM, args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] })
+try {
+  await startSeconds().then((seconds) => say(`first start with data to make: ${seconds} s`))
+  const warmStartSeconds = await startSeconds('keep')
+  const results = {
+    measuredOn: { cores: cpus().length, cpu: cpus()[0]?.model, node: process.version },
+    plansPerSecond: plansPerSecond(),
+    replanInBrowserMs: await replanInBrowser(browser),
+    keystrokeToFiguresMs: await keystrokes(browser),
+    planRouteAgainstEcho: await planRoute(),
+    firstLoadJavaScriptKb: await firstLoad(browser),
+    warmStartSeconds,
+  }
+  writeFileSync(join(PROJECT, 'docs', 'bench.json'), `${JSON.stringify(results, null, 2)}\n`)
+  say(JSON.stringify(results, null, 2))
+}
+finally {
+  await browser.close()
+  await stop()
+  rmSync(data, { recursive: true, force: true, maxRetries: 20, retryDelay: 200 })
+}
+
+function plansPerSecond() {
+  const rate = (areas: number, products: number, book: 'with' | 'without') => {
+    const request = largeRequest(areas, products)
+    const run = () => planApplication(request, book === 'with' ? openWorkingBook() : undefined)
+    for (let i = 0; i < 500; i++) run()
+    const begun = performance.now()
+    let count = 0
+    while (performance.now() - begun < 2000) {
+      for (let i = 0; i < 20; i++) run()
+      count += 20
+    }
+    return Math.round(count / ((performance.now() - begun) / 1000))
+  }
+  return {
+    oneAreaOneProduct: { withoutWorking: rate(1, 1, 'without'), withWorking: rate(1, 1, 'with') },
+    fortyAreasSixProducts: { withoutWorking: rate(40, 6, 'without'), withWorking: rate(40, 6, 'with') },
+  }
+}
+
+/** The same core, bundled as the page gets it, timed in the page. */
+async function replanInBrowser(chrome: Browser) {
+  const built = await build({ configFile: false, logLevel: 'error', build: { write: false, minify: true, lib: { entry: join(PROJECT, 'bench/inBrowser.ts'), formats: ['iife'], name: 'bench', fileName: 'bench' } } })
+  const [chunk] = (Array.isArray(built) ? built : [built as Rollup.RollupOutput]).flatMap(({ output }) => output)
+  if (chunk?.type !== 'chunk') throw new Error('the bench bundle is empty')
+  const page = await chrome.newPage()
+  await page.evaluate(`${chunk.code}; globalThis.bench = bench`)
+  const times = await page.evaluate(() => (globalThis as unknown as { bench: { timeReplans: () => readonly number[] } }).bench.timeReplans())
+  await page.close()
+  return { areas: 40, products: 6, p50: round(percentile(times, 0.5)), p99: round(percentile(times, 0.99)), runs: times.length }
+}
+
+/** In the real page: from a key in the rate field to the next frame with all figures in place. */
+async function keystrokes(chrome: Browser) {
+  const page = await chrome.newPage({ viewport: { width: 1280, height: 800 } })
+  const id = '019df000-0000-7000-8000-0000000000b1'
+  const document = largeDocument(40, 6)
+  const answer = await fetch(`http://127.0.0.1:${port}/api/jobs/${id}`, {
+    method: 'PUT', headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ version: 0, site: 'Bench', purpose: '', plannedFor: '', state: 'draft', application: { id: '019df000-0000-7000-8000-0000000000b2', document } }),
+  })
+  if (!answer.ok) throw new Error(await answer.text())
+  await page.goto(`http://127.0.0.1:${port}/jobs/${id}`)
+  const rate = page.getByRole('textbox', { name: 'Rate' }).first()
+  await rate.waitFor()
+  const times = await rate.evaluate(async (element) => {
+    const input = element as HTMLInputElement
+    const took: number[] = []
+    for (let i = 0; i < 220; i++) {
+      await new Promise((resolve) => { requestAnimationFrame(resolve) })
+      const begun = performance.now()
+      input.value = (2 + (i % 200) / 100).toFixed(2)
+      input.dispatchEvent(new Event('input', { bubbles: true }))
+      await Promise.resolve()
+      await new Promise((resolve) => { queueMicrotask(() => resolve(undefined)) })
+      void globalThis.document.body.offsetHeight
+      if (i >= 20) took.push(performance.now() - begun)
+    }
+    return took
+  })
+  await page.close()
+  return { areas: 40, products: 6, p50: round(percentile(times, 0.5)), p99: round(percentile(times, 0.99)), runs: times.length }
+}
+
+async function planRoute() {
+  const echoPort = await freePort()
+  const echo = await echoServer(echoPort)
+  const load = async (url: string) => {
+    const { requests, latency, non2xx } = await autocannon({ url, method: 'POST', body: CONTRACT_EXAMPLE, headers: { 'content-type': 'application/json' }, connections: 10, duration: 5 })
+    return { perSecond: Math.round(requests.average), p50: latency.p50, p99: latency.p99, refused: non2xx }
+  }
+  const bare = await load(`http://127.0.0.1:${echoPort}/`)
+  const plan = await load(`http://127.0.0.1:${port}/api/plan`)
+  echo.close()
+  return { echo: bare, plan, share: round(plan.perSecond / bare.perSecond) }
+}
+
+/** Every script the list of jobs asks for on a first visit, gzipped as it is served. */
+async function firstLoad(chrome: Browser) {
+  const measure = async (path: string) => {
+    const context = await chrome.newContext()
+    const page = await context.newPage()
+    const scripts = new Set<string>()
+    page.on('response', (response) => { if (/\.js$/.test(new URL(response.url()).pathname)) scripts.add(basename(new URL(response.url()).pathname)) })
+    await page.goto(`http://127.0.0.1:${port}${path}`, { waitUntil: 'networkidle' })
+    await context.close()
+    const bytes = [...scripts].map((name) => {
+      const file = join(PROJECT, '.output/public/_nuxt', name)
+      return existsSync(`${file}.gz`) ? statSync(`${file}.gz`).size : gzipSync(readFileSync(file)).length
+    })
+    return round(bytes.reduce((sum, size) => sum + size, 0) / 1000, 4)
+  }
+  return { jobs: await measure('/jobs'), jobSheet: await measure('/jobs/019df000-0000-7000-8000-000000000002'), bareStack: 254 }
+}
+
+/** Seconds from `npm start`'s script to a healthy server; with `keep` it stays up for what comes next. */
+async function startSeconds(keep?: 'keep'): Promise<number> {
+  const begun = performance.now()
+  const child = spawn(process.execPath, ['scripts/start.mjs'], { cwd: PROJECT, env: { ...process.env, PORT: String(port), HECTARUM_DATA: data, DATABASE_URL: '' }, stdio: 'ignore' })
+  while (!(await fetch(`http://127.0.0.1:${port}/api/health`).then((answer) => answer.ok, () => false))) await new Promise((resolve) => { setTimeout(resolve, 20) })
+  const seconds = round((performance.now() - begun) / 1000)
+  if (!keep) {
+    child.kill('SIGTERM')
+    await new Promise((resolve) => { child.once('exit', resolve) })
+  }
+  return seconds
+}
+
+async function stop() {
+  const notes = join(data, 'running.json')
+  if (!existsSync(notes)) return
+  const { starter } = JSON.parse(readFileSync(notes, 'utf8')) as { starter: number }
+  process.kill(starter, 'SIGTERM')
+  for (let tries = 0; tries < 100 && existsSync(notes); tries++) await new Promise((resolve) => { setTimeout(resolve, 100) })
+  await new Promise((resolve) => { setTimeout(resolve, 1500) })
+}
