@@ -1,7 +1,7 @@
 import { NUTRIENT_NAMES, NUTRIENTS, type Nutrient } from '../label/label'
 import { densitySi } from '../quantity/quantity'
 import { KILOGRAMS_PER, SQUARE_METRES_PER } from '../quantity/units'
-import { sixDigits } from '../working/figureText'
+import { asEntered, sixDigits } from '../working/figureText'
 import type { WorkingBook } from '../working/working'
 import type { NutrientsLaid } from './plan'
 import type { ResolvedProduct } from './resolveProducts'
@@ -53,7 +53,7 @@ function nutrientLines(products: readonly ResolvedProduct[], nutrient: Nutrient,
     .map((resolved) => {
       const lbPer1000 = (massPerArea(resolved) ?? 0) / NUTRIENT_UNIT_SI
       const { product } = resolved
-      return `${product.name ?? product.id}: ${sixDigits(lbPer1000)} lb/1000 ft2 of product x ${product.analysis?.[nutrient]} % `
+      return `${product.name ?? product.id} at ${asEntered(product.rate)}: ${sixDigits(lbPer1000)} lb/1000 ft2 of product x ${product.analysis?.[nutrient]} % `
         + `= ${sixDigits(nutrientRate(resolved, nutrient))} lb/1000 ft2`
     })
   const name = NUTRIENT_NAMES[nutrient]

@@ -23,6 +23,7 @@ export function noteProduct(
     `together ${figureText(total.amount)}`,
   ])
   book.note(`products.${product.id}.measured`, () => [
+    `rate ${asEntered(product.rate)}`,
     measure.step === undefined ? 'no measuring step given: measured exactly' : `measured in steps of ${measure.step} ${measure.unit}, nearest, exact halves down, never past the label's most`,
     ...(loads.length > 0
       ? loads.map((load) => loadLine(load, product.id))
@@ -46,16 +47,21 @@ function loadLine(load: LoadPlan, productId: string): string {
 }
 
 /** The pages of the water: on the lawn, to mix, in how many loads. */
-export function noteSpray({ size, spray, mix, loads, carrier }: Groundwork, method: SprayMethod, unitSi: number, book: WorkingBook): void {
+export function noteSpray({ areas, size, spray, mix, loads, carrier }: Groundwork, method: SprayMethod, unitSi: number, book: WorkingBook): void {
   const unit = carrier?.unit ?? method.tank.unit
-  const ground = `lawn ${sixDigits(size)} m2 (${sixDigits(size / SQUARE_METRES_PER['1000 ft2'])} x 1000 ft2)`
-  book.note('carrier', () => [ground, `carrier ${asEntered(method.carrier)}, products included`, `spray on the lawn ${sixDigits(spray / unitSi)} ${unit}`])
+  book.note('carrier', () => [
+    ...areas.map(({ area }) => `${area.name ?? area.id}: ${asEntered(area.size)}`),
+    `lawn ${sixDigits(size)} m2 (${sixDigits(size / SQUARE_METRES_PER['1000 ft2'])} x 1000 ft2)`,
+    `carrier ${asEntered(method.carrier)}, products included`,
+    `spray on the lawn ${sixDigits(spray / unitSi)} ${unit}`,
+  ])
   book.note('mix', () => [
     `spray on the lawn ${sixDigits(spray / unitSi)} ${unit}`,
     method.dead ? `dead volume ${asEntered(method.dead)} stays in hose and boom` : 'no dead volume given',
     `mix to make ${sixDigits(mix / unitSi)} ${unit}`,
   ])
   book.note('loads.count', () => [
+    `carrier ${asEntered(method.carrier)}`,
     `mix to make ${sixDigits(mix / unitSi)} ${unit}, tank ${asEntered(method.tank)}`,
     `${sixDigits(mix / unitSi)} ${unit} / ${asEntered(method.tank)} = ${sixDigits(mix / (method.tank.value * amountFactor(method.tank.unit)))} tanks, counted up`,
     `${loads.length} ${loads.length === 1 ? 'load' : 'loads'}`,

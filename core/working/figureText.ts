@@ -7,7 +7,7 @@ export const sixDigits = (value: number): string => String(Number(value.toPrecis
 export const figureText = ({ value, unit }: Quantity): string => `${sixDigits(value)} ${unit}`
 
 /** More digits than anybody types: the figure was worked out on another page, and is quoted to six. */
-const TYPED_DIGITS = 10
+const TYPED_DIGITS = 15
 
 /** An input in a working line: exactly as entered. */
 export function asEntered({ value, unit }: Quantity): string {
