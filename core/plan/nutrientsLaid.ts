@@ -57,5 +57,5 @@ function nutrientLines(products: readonly ResolvedProduct[], nutrient: Nutrient,
         + `= ${sixDigits(nutrientRate(resolved, nutrient))} lb/1000 ft2`
     })
   const name = NUTRIENT_NAMES[nutrient]
-  return [...(parts.length > 0 ? parts : [`no product of this application carries ${name}`]), `${name} laid down: ${sixDigits(total)} lb/1000 ft2`]
+  return [...(parts.length > 0 ? parts : [`no product of this application carries ${name}`]), `${name} laid down = ${sixDigits(total)} lb/1000 ft2`]
 }

@@ -20,7 +20,7 @@ export function noteProduct(
     `product on the ground: ${perArea}`,
     ...ground.areas.map(({ area, size }) => `${area.name ?? area.id}: ${asEntered(area.size)} (${sixDigits(size)} m2) takes `
       + `${sixDigits((size * dose.perArea) / amountFactor(dose.unit))} ${dose.unit}`),
-    `together ${figureText(total.amount)}`,
+    `together = ${figureText(total.amount)}`,
   ])
   book.note(`products.${product.id}.measured`, () => [
     `rate ${asEntered(product.rate)}`,
@@ -29,14 +29,14 @@ export function noteProduct(
       ? loads.map((load) => loadLine(load, product.id))
       : [`the amount ${figureText(total.amount)}`]),
     `that gives ${figureText(total.measuredRate)}`,
-    `measured ${figureText(total.measured)}`,
+    `measured = ${figureText(total.measured)}`,
   ])
   const { charge } = total
   if (method.kind === 'spread' && charge) {
     book.note(`products.${product.id}.charge`, () => [
       `amount ${figureText(total.amount)} for the whole lawn, ${method.passes} ${method.passes === 1 ? 'pass' : 'passes'}`,
       ...(method.reserve ? [`reserve ${asEntered(method.reserve)}, because the last of the hopper spreads badly`] : ['no reserve']),
-      `weigh in ${figureText(charge)}`,
+      `weigh in = ${figureText(charge)}`,
     ])
   }
 }
@@ -53,17 +53,17 @@ export function noteSpray({ areas, size, spray, mix, loads, carrier }: Groundwor
     ...areas.map(({ area }) => `${area.name ?? area.id}: ${asEntered(area.size)}`),
     `lawn ${sixDigits(size)} m2 (${sixDigits(size / SQUARE_METRES_PER['1000 ft2'])} x 1000 ft2)`,
     `carrier ${asEntered(method.carrier)}, products included`,
-    `spray on the lawn ${sixDigits(spray / unitSi)} ${unit}`,
+    `spray on the lawn = ${sixDigits(spray / unitSi)} ${unit}`,
   ])
   book.note('mix', () => [
     `spray on the lawn ${sixDigits(spray / unitSi)} ${unit}`,
     method.dead ? `dead volume ${asEntered(method.dead)} stays in hose and boom` : 'no dead volume given',
-    `mix to make ${sixDigits(mix / unitSi)} ${unit}`,
+    `mix to make = ${sixDigits(mix / unitSi)} ${unit}`,
   ])
   book.note('loads.count', () => [
     `carrier ${asEntered(method.carrier)}`,
     `mix to make ${sixDigits(mix / unitSi)} ${unit}, tank ${asEntered(method.tank)}`,
     `${sixDigits(mix / unitSi)} ${unit} / ${asEntered(method.tank)} = ${sixDigits(mix / (method.tank.value * amountFactor(method.tank.unit)))} tanks, counted up`,
-    `${loads.length} ${loads.length === 1 ? 'load' : 'loads'}`,
+    `counted = ${loads.length} ${loads.length === 1 ? 'load' : 'loads'}`,
   ])
 }

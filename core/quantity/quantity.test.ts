@@ -1,16 +1,29 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { figure, readTable } from '../../test/support/readTable'
-import { parseDay } from '../calendar/parseDay'
 import { formatArea, formatDeviation, formatFigure, formatGive } from './format'
 import { parseQuantity, type Kind } from './parseQuantity'
 import { amountFactor, squareMetres } from './quantity'
 import { rateUnitParts } from './rateUnit'
 import { showAmount, showSize, UNIT_SYSTEMS } from './systems'
-import { AMOUNT_UNITS, CUBIC_METRES_PER, DENSITY_SI_PER, KILOGRAMS_PER, METRES_PER, METRES_PER_SECOND_PER, RATE_UNITS, SQUARE_METRES_PER } from './units'
+import {
+  AMOUNT_UNITS,
+  CUBIC_METRES_PER,
+  DENSITY_SI_PER,
+  KILOGRAMS_PER,
+  METRES_PER,
+  METRES_PER_SECOND_PER,
+  RATE_UNITS,
+  SQUARE_METRES_PER,
+} from './units'
 
 const FACTORS: Readonly<Record<string, Readonly<Record<string, number>>>> = {
-  length: METRES_PER, area: SQUARE_METRES_PER, mass: KILOGRAMS_PER, volume: CUBIC_METRES_PER, speed: METRES_PER_SECOND_PER, density: DENSITY_SI_PER,
+  length: METRES_PER,
+  area: SQUARE_METRES_PER,
+  mass: KILOGRAMS_PER,
+  volume: CUBIC_METRES_PER,
+  speed: METRES_PER_SECOND_PER,
+  density: DENSITY_SI_PER,
 }
 
 test.each(readTable('units.csv', import.meta.url))('$value $unit is $si in SI: $words', (row) => {
@@ -44,11 +57,21 @@ test.each(readTable('format.csv', import.meta.url))('$value shows as $shown', (r
 })
 
 test('sizes, uncertainties and deviations', () => {
-  expect([formatArea(5868, 'ft2'), formatArea(5864.9, 'ft2'), formatArea(545.34, 'm2'), formatArea(42, 'ft2')]).toEqual(['5,870', '5,860', '545', '42.0'])
+  expect([formatArea(5868, 'ft2'), formatArea(5864.9, 'ft2'), formatArea(545.34, 'm2'), formatArea(42, 'ft2')]).toEqual(
+    ['5,870', '5,860', '545', '42.0'],
+  )
   expect([formatGive(1.5412), formatGive(453), formatGive(0.0949)]).toEqual(['1.5', '450', '0.095'])
-  expect([formatDeviation(-0.0342), formatDeviation(0.1), formatDeviation(0.0001)]).toEqual(['−3.4 %', '+10.0 %', '0.0 %'])
+  expect([formatDeviation(-0.0342), formatDeviation(0.1), formatDeviation(0.0001)]).toEqual([
+    '−3.4 %',
+    '+10.0 %',
+    '0.0 %',
+  ])
   expect(UNIT_SYSTEMS.map((system) => showSize(squareMetres(545.34), system))).toEqual([
-    { figure: '5,870', unit: 'ft²' }, { figure: '0.1348', unit: 'ac' }, { figure: '545', unit: 'm²' }, { figure: '0.0545', unit: 'ha' }])
+    { figure: '5,870', unit: 'ft²' },
+    { figure: '0.1348', unit: 'ac' },
+    { figure: '545', unit: 'm²' },
+    { figure: '0.0545', unit: 'ha' },
+  ])
   expect(showAmount(0.4, 'mass', 'us-1000')).toEqual({ figure: '14.11', unit: 'oz' })
 })
 
@@ -56,43 +79,53 @@ describe('properties', () => {
   const positive = fc.double({ min: 1e-6, max: 1e6, noNaN: true })
 
   test('what is written as a plain figure with its unit is read back', () => {
-    fc.assert(fc.property(positive, fc.constantFrom(...AMOUNT_UNITS), (value, unit) => {
-      const text = value.toFixed(8)
-      expect(parseQuantity(`${text} ${unit}`, 'amount', 'kg')).toEqual({ ok: true, value: { value: Number(text), unit } })
-    }))
+    fc.assert(
+      fc.property(positive, fc.constantFrom(...AMOUNT_UNITS), (value, unit) => {
+        const text = value.toFixed(8)
+        expect(parseQuantity(`${text} ${unit}`, 'amount', 'kg')).toEqual({
+          ok: true,
+          value: { value: Number(text), unit },
+        })
+      }),
+    )
   })
 
   test('every rate unit is read as itself and converts there and back', () => {
-    fc.assert(fc.property(positive, fc.constantFrom(...RATE_UNITS), fc.constantFrom(...RATE_UNITS), (value, a, b) => {
-      expect(parseQuantity(`2 ${a}`, 'rate', b)).toEqual({ ok: true, value: { value: 2, unit: a } })
-      const back = (value * rateUnitParts(a).factor) / rateUnitParts(b).factor * rateUnitParts(b).factor / rateUnitParts(a).factor
-      expect(back / value).toBeCloseTo(1, 12)
-    }))
+    fc.assert(
+      fc.property(positive, fc.constantFrom(...RATE_UNITS), fc.constantFrom(...RATE_UNITS), (value, a, b) => {
+        expect(parseQuantity(`2 ${a}`, 'rate', b)).toEqual({ ok: true, value: { value: 2, unit: a } })
+        const back
+          = (((value * rateUnitParts(a).factor) / rateUnitParts(b).factor) * rateUnitParts(b).factor)
+            / rateUnitParts(a).factor
+        expect(back / value).toBeCloseTo(1, 12)
+      }),
+    )
   })
 
   test('a shown figure is within half of its last digit', () => {
-    fc.assert(fc.property(positive, (value) => {
-      expect(Math.abs(Number(formatFigure(value).replaceAll(',', '')) / value - 1)).toBeLessThanOrEqual(0.005 + 1e-12)
-    }))
+    fc.assert(
+      fc.property(positive, (value) => {
+        expect(Math.abs(Number(formatFigure(value).replaceAll(',', '')) / value - 1)).toBeLessThanOrEqual(0.005 + 1e-12)
+      }),
+    )
   })
 
   test('no text makes the parser throw, and no figure comes out without its unit', () => {
-    fc.assert(fc.property(fc.oneof(fc.string(), fc.stringMatching(/^[-\d ,./'"a-z½%]{0,24}$/)), fc.constantFrom<Kind>('length', 'area', 'amount', 'rate', 'carrier'), (text, kind) => {
-      const result = parseQuantity(text, kind, 'ft' as never)
-      if (result.ok) expect(Number.isFinite(result.value.value) && result.value.unit.length > 0).toBe(true)
-      else expect(result.error.message.length).toBeGreaterThan(5)
-    }), { numRuns: 2000 })
+    fc.assert(
+      fc.property(
+        fc.oneof(fc.string(), fc.stringMatching(/^[-\d ,./'"a-z½%]{0,24}$/)),
+        fc.constantFrom<Kind>('length', 'area', 'amount', 'rate', 'carrier'),
+        (text, kind) => {
+          const result = parseQuantity(text, kind, 'ft' as never)
+          if (result.ok) expect(Number.isFinite(result.value.value) && result.value.unit.length > 0).toBe(true)
+          else expect(result.error.message.length).toBeGreaterThan(5)
+        },
+      ),
+      { numRuns: 2000 },
+    )
   })
 
   test('every factor is above zero', () => {
     for (const unit of AMOUNT_UNITS) expect(amountFactor(unit)).toBeGreaterThan(0)
   })
-})
-
-test.each([
-  ['6 May 2026', '2026-05-06'], ['6 may', '2026-05-06'], ['May 6, 2026', '2026-05-06'], ['2026-05-06', '2026-05-06'], ['29 Feb 2024', '2024-02-29'],
-  ['31 June', 'noSuchDay'], ['29 Feb 2026', 'noSuchDay'], ['5/6/2026', 'ambiguous'], ['soon', 'notADay'],
-])('%s is the day %s', (typed, expected) => {
-  const day = parseDay(typed, 2026)
-  expect(day.ok ? day.value : day.error.kind).toBe(expected)
 })

@@ -12,14 +12,22 @@ import { outcomeOf, type Used } from './outcome'
 import type { RunEvent } from './runEvent'
 
 const split = <U extends string>(text: string | undefined): Quantity<U> => {
-  const read = parseQuantity(text ?? '', /\//.test(text ?? '') ? 'rate' : /ft2|m2|ac/.test(text ?? '') ? 'area' : 'amount', 'lb' as never)
+  const read = parseQuantity(
+    text ?? '',
+    /\//.test(text ?? '') ? 'rate' : /ft2|m2|ac/.test(text ?? '') ? 'area' : 'amount',
+    'lb' as never,
+  )
   return read.ok ? (read.value as unknown as Quantity<U>) : quantity(0, 'lb' as U)
 }
 
 function planned(size: string | undefined, rate: string | undefined, method: string | undefined) {
   const request: PlanRequest = {
-    areas: [{ id: 'a', size: split<AreaUnit>(size) }], products: [{ id: 'p', rate: split<RateUnit>(rate) }],
-    method: method === 'wet' ? { kind: 'spray', carrier: quantity(1.3, 'gal/1000 ft2'), tank: quantity(26, 'gal'), loads: 'equal' } : { kind: 'spread', passes: 2, reserve: quantity(3, 'lb') },
+    areas: [{ id: 'a', size: split<AreaUnit>(size) }],
+    products: [{ id: 'p', rate: split<RateUnit>(rate) }],
+    method:
+      method === 'wet'
+        ? { kind: 'spray', carrier: quantity(1.3, 'gal/1000 ft2'), tank: quantity(26, 'gal'), loads: 'equal' }
+        : { kind: 'spread', passes: 2, reserve: quantity(3, 'lb') },
   }
   const plan = planApplication(request)
   if (!plan.ok) throw new Error('the test plan does not plan')
@@ -28,7 +36,12 @@ function planned(size: string | undefined, rate: string | undefined, method: str
 
 test.each(readTable('outcome.csv', import.meta.url))('$name: $words', (row) => {
   const { request, plan } = planned(row.size, row.rate, row.method)
-  const entries: Used = { treated: split<AreaUnit>(row.treated), putIn: [{ productId: 'p', amount: split<AmountUnit>(row.putIn) }], left: split<AmountUnit>(row.left), ...(row.made && { made: split<AmountUnit>(row.made) }) }
+  const entries: Used = {
+    treated: split<AreaUnit>(row.treated),
+    putIn: [{ productId: 'p', amount: split<AmountUnit>(row.putIn) }],
+    left: split<AmountUnit>(row.left),
+    ...(row.made && { made: split<AmountUnit>(row.made) }),
+  }
   const outcome = outcomeOf(request, plan, entries, closedWorkingBook)
   expect(outcome).toMatchObject({ ok: true, value: [{ verdict: row.verdict }] })
   if (!outcome.ok) return
@@ -39,8 +52,15 @@ test.each(readTable('outcome.csv', import.meta.url))('$name: $words', (row) => {
 
 test('contradictions are refused at their entry, never guessed', () => {
   const dry = planned('1000 ft2', '4 lb/1000 ft2', 'dry')
-  const entries = (left: Quantity<AmountUnit>, put: Quantity<AmountUnit> = quantity(5, 'lb')): Used => ({ treated: quantity(1000, 'ft2'), putIn: [{ productId: 'p', amount: put }], left })
-  const problem = (used: Used) => { const outcome = outcomeOf(dry.request, dry.plan, used, closedWorkingBook); return outcome.ok ? '' : outcome.error[0]?.path }
+  const entries = (left: Quantity<AmountUnit>, put: Quantity<AmountUnit> = quantity(5, 'lb')): Used => ({
+    treated: quantity(1000, 'ft2'),
+    putIn: [{ productId: 'p', amount: put }],
+    left,
+  })
+  const problem = (used: Used) => {
+    const outcome = outcomeOf(dry.request, dry.plan, used, closedWorkingBook)
+    return outcome.ok ? '' : outcome.error[0]?.path
+  }
   expect(problem(entries(quantity(5, 'lb')))).toBe('left')
   expect(problem(entries(quantity(1, 'gal')))).toBe('left')
   expect(problem(entries(quantity(1, 'L'), quantity(5, 'L')))).toBe('putIn.p')
@@ -48,35 +68,79 @@ test('contradictions are refused at their entry, never guessed', () => {
 
 describe('fold', () => {
   const { request, plan } = planned('2604 ft2', '3.4 lb/1000 ft2', 'dry')
-  const stamp = (n: number) => ({ id: `e${n}`, deviceId: 'd1', sequence: n, counter: n, at: `2026-05-06T12:0${n}:00.000Z` })
-  const used: Used = { treated: quantity(2604, 'ft2'), putIn: [{ productId: 'p', amount: quantity(11.8536, 'lb') }], left: quantity(3, 'lb') }
+  const stamp = (n: number) => ({
+    id: `e${n}`,
+    deviceId: 'd1',
+    sequence: n,
+    counter: n,
+    at: `2026-05-06T12:0${n}:00.000Z`,
+  })
+  const used: Used = {
+    treated: quantity(2604, 'ft2'),
+    putIn: [{ productId: 'p', amount: quantity(11.8536, 'lb') }],
+    left: quantity(3, 'lb'),
+  }
   const details = { by: 'T. Arkwright', licence: '', target: '', weather: '', remarks: '' }
   const events: RunEvent[] = [
-    { ...stamp(1), kind: 'planned', payload: { coreVersion: '1.0.0', site: 'Marlow Court', equipment: '', calibration: '', labels: [{ productId: 'p', name: 'Granule', registration: '' }], request, plan } },
+    {
+      ...stamp(1),
+      kind: 'planned',
+      payload: {
+        coreVersion: '1.0.0',
+        site: 'Marlow Court',
+        equipment: '',
+        calibration: '',
+        labels: [{ productId: 'p', name: 'Granule', registration: '' }],
+        request,
+        plan,
+      },
+    },
     { ...stamp(2), kind: 'started', payload: {} },
     { ...stamp(3), kind: 'used', payload: used },
     { ...stamp(4), kind: 'finished', payload: details },
-    { ...stamp(5), kind: 'corrected', payload: { field: 'left', now: quantity(3.5, 'lb'), reason: 'read the wrong scale' } },
+    {
+      ...stamp(5),
+      kind: 'corrected',
+      payload: { field: 'left', now: quantity(3.5, 'lb'), reason: 'read the wrong scale' },
+    },
     { ...stamp(6), kind: 'corrected', payload: { field: 'by', now: 'A. Birch', reason: 'wrong name' } },
   ]
 
   test('grows from planned to running to done', () => {
-    expect([0, 1, 2, 3, 4].map((count) => foldRun(events.slice(0, count))?.state)).toEqual([undefined, 'planned', 'running', 'running', 'done'])
-    expect(foldRun(events.slice(0, 4))?.outcomes[0]).toMatchObject({ verdict: 'good', actualRate: { value: expect.closeTo(3.4, 9) } })
+    expect([0, 1, 2, 3, 4].map((count) => foldRun(events.slice(0, count))?.state)).toEqual([
+      undefined,
+      'planned',
+      'running',
+      'running',
+      'done',
+    ])
+    expect(foldRun(events.slice(0, 4))?.outcomes[0]).toMatchObject({
+      verdict: 'good',
+      actualRate: { value: expect.closeTo(3.4, 9) },
+    })
   })
 
   test('a correction changes the outcome, and what it corrects stays readable', () => {
     const record = foldRun(events, openWorkingBook())
-    expect(record?.corrections).toMatchObject([{ field: 'left', was: { value: 3 }, now: { value: 3.5 }, reason: 'read the wrong scale' }, { field: 'by', was: 'T. Arkwright', now: 'A. Birch' }])
+    expect(record?.corrections).toMatchObject([
+      { field: 'left', was: { value: 3 }, now: { value: 3.5 }, reason: 'read the wrong scale' },
+      { field: 'by', was: 'T. Arkwright', now: 'A. Birch' },
+    ])
     expect(record?.outcomes[0]?.used.value).toBeCloseTo(8.3536, 9)
     expect(record?.details?.by).toBe('A. Birch')
     expect(events[2]).toMatchObject({ payload: { left: { value: 3 } } })
   })
 
   test('the order and number of arrivals do not matter', () => {
-    fc.assert(fc.property(fc.shuffledSubarray(events, { minLength: events.length }), fc.subarray(events), (shuffled, repeated) => {
-      expect(foldRun([...shuffled, ...repeated])).toEqual(foldRun(events))
-    }))
+    fc.assert(
+      fc.property(
+        fc.shuffledSubarray(events, { minLength: events.length }),
+        fc.subarray(events),
+        (shuffled, repeated) => {
+          expect(foldRun([...shuffled, ...repeated])).toEqual(foldRun(events))
+        },
+      ),
+    )
   })
 
   test('a hole in a device’s sequence is told', () => {

@@ -24,7 +24,15 @@ afterAll(() => served.stop())
 const [sample] = sampleJobs()
 const newJob = (fields: Partial<SaveJob> = {}): SaveJob => {
   if (!sample) throw new Error('no sample job')
-  return { version: 0, site: 'Cooperage Row', purpose: 'feed', plannedFor: '2026-05-06', state: 'planned', application: { id: uuid(), document: sample.document }, ...fields }
+  return {
+    version: 0,
+    site: 'Cooperage Row',
+    purpose: 'feed',
+    plannedFor: '2026-05-06',
+    state: 'planned',
+    application: { id: uuid(), document: sample.document },
+    ...fields,
+  }
 }
 const codeOf = (body: unknown) => (body as { error: { code: string } }).error.code
 
@@ -36,7 +44,10 @@ describe('saving', () => {
     expect((await client.get(`/api/jobs/${id}`)).body).toMatchObject({ application: { document: sample?.document } })
     expect((await client.get('/api/jobs')).body).toMatchObject([{ id, site: 'Cooperage Row' }])
     const { rows } = await query(served.databaseUrl, 'SELECT sheet FROM applications WHERE job_id = $1', [id])
-    expect(rows[0]?.sheet.plan.totals.products[0].amount).toMatchObject({ unit: 'lb', value: expect.closeTo(13.3492539, 6) })
+    expect(rows[0]?.sheet.plan.totals.products[0].amount).toMatchObject({
+      unit: 'lb',
+      value: expect.closeTo(13.3492539, 6),
+    })
   })
 
   test('a retry succeeds, a stale write is told with the row that is there', async () => {
@@ -44,21 +55,32 @@ describe('saving', () => {
     const first = newJob()
     await client.put(`/api/jobs/${id}`, first)
     expect(await client.put(`/api/jobs/${id}`, first)).toMatchObject({ status: 200, body: { version: 1 } })
-    expect(await client.put(`/api/jobs/${id}`, { ...first, version: 1, site: 'Mine' })).toMatchObject({ status: 200, body: { version: 2 } })
+    expect(await client.put(`/api/jobs/${id}`, { ...first, version: 1, site: 'Mine' })).toMatchObject({
+      status: 200,
+      body: { version: 2 },
+    })
     const stale = await client.put(`/api/jobs/${id}`, { ...first, version: 1, site: 'Theirs' })
-    expect(stale).toMatchObject({ status: 409, body: { error: { code: 'changed-elsewhere' }, current: { version: 2, site: 'Mine' } } })
+    expect(stale).toMatchObject({
+      status: 409,
+      body: { error: { code: 'changed-elsewhere' }, current: { version: 2, site: 'Mine' } },
+    })
   })
 
   test('of two at once one wins and the other is told', async () => {
     const id = uuid()
     const first = newJob()
     await client.put(`/api/jobs/${id}`, first)
-    const answers = await Promise.all(['a', 'b', 'c', 'd'].map((site) => client.put(`/api/jobs/${id}`, { ...first, version: 1, site })))
+    const answers = await Promise.all(
+      ['a', 'b', 'c', 'd'].map((site) => client.put(`/api/jobs/${id}`, { ...first, version: 1, site })),
+    )
     expect(answers.map(({ status }) => status).toSorted()).toEqual([200, 409, 409, 409])
   })
 
   test('what cannot be worked out may be a draft, never planned', async () => {
-    const document = { ...newJob().application.document, lawns: newJob().application.document.lawns.map((lawn) => ({ ...lawn, treated: 'no' as const })) }
+    const document = {
+      ...newJob().application.document,
+      lawns: newJob().application.document.lawns.map((lawn) => ({ ...lawn, treated: 'no' as const })),
+    }
     const job = newJob({ application: { id: uuid(), document } })
     expect(codeOf((await client.put(`/api/jobs/${uuid()}`, job)).body)).toBe('not-ready')
     expect((await client.put(`/api/jobs/${uuid()}`, { ...job, state: 'draft' })).status).toBe(200)
@@ -66,40 +88,89 @@ describe('saving', () => {
   })
 })
 
-const stamp = (sequence: number, deviceId: string) => ({ id: uuid(), deviceId, sequence, counter: sequence, at: '2026-05-06T12:00:00.000Z' })
+const stamp = (sequence: number, deviceId: string) => ({
+  id: uuid(),
+  deviceId,
+  sequence,
+  counter: sequence,
+  at: '2026-05-06T12:00:00.000Z',
+})
 async function runJob(job: SaveJob, left = 3) {
   const id = uuid()
   const device = uuid()
   await client.put(`/api/jobs/${id}`, job)
   const productId = job.application.document.products[0]?.id ?? ''
   const events: NewRunEvent[] = [
-    { kind: 'planned', ...stamp(1, device) }, { kind: 'started', ...stamp(2, device) },
-    { kind: 'used', ...stamp(3, device), payload: { treated: { value: 3930, unit: 'ft2' }, putIn: [{ productId, amount: { value: 16.35, unit: 'lb' } }], left: { value: left, unit: 'lb' } } },
-    { kind: 'finished', ...stamp(4, device), payload: { by: 'T. Arkwright', licence: '', target: '', weather: '', remarks: '' } },
+    { kind: 'planned', ...stamp(1, device) },
+    { kind: 'started', ...stamp(2, device) },
+    {
+      kind: 'used',
+      ...stamp(3, device),
+      payload: {
+        treated: { value: 3930, unit: 'ft2' },
+        putIn: [{ productId, amount: { value: 16.35, unit: 'lb' } }],
+        left: { value: left, unit: 'lb' },
+      },
+    },
+    {
+      kind: 'finished',
+      ...stamp(4, device),
+      payload: { by: 'T. Arkwright', licence: '', target: '', weather: '', remarks: '' },
+    },
   ]
-  return { id, device, events, post: (list: readonly NewRunEvent[]) => client.post(`/api/jobs/${id}/events`, { events: list }) }
+  return {
+    id,
+    device,
+    events,
+    post: (list: readonly NewRunEvent[]) => client.post(`/api/jobs/${id}/events`, { events: list }),
+  }
 }
 
 describe('running', () => {
   test('start freezes the plan, the outcome makes the record, a repeat changes nothing', async () => {
     const run = await runJob(newJob())
-    expect(await run.post(run.events.slice(0, 2))).toMatchObject({ status: 200, body: { record: { state: 'running', frozen: { coreVersion: '1.0.0', site: 'Cooperage Row' } } } })
-    expect(codeOf((await client.put(`/api/jobs/${run.id}`, newJob({ version: 1, site: 'changed' }))).body)).toBe('locked')
+    expect(await run.post(run.events.slice(0, 2))).toMatchObject({
+      status: 200,
+      body: { record: { state: 'running', frozen: { coreVersion: '1.0.0', site: 'Cooperage Row' } } },
+    })
+    expect(codeOf((await client.put(`/api/jobs/${run.id}`, newJob({ version: 1, site: 'changed' }))).body)).toBe(
+      'locked',
+    )
     const done = await run.post(run.events)
     expect(done.body).toMatchObject({ record: { state: 'done', outcomes: [{ verdict: 'good' }], gaps: [] } })
     expect((await run.post(run.events)).body).toEqual(done.body)
     expect(((await client.get(`/api/jobs/${run.id}`)).body as Job).state).toBe('done')
     const records = (await client.get('/api/records')).body as RecordPage
     const applicationId = (done.body as Run).applicationId
-    expect(records.rows.find(({ id }) => id === applicationId)).toMatchObject({ verdict: 'good', site: 'Cooperage Row' })
+    expect(records.rows.find(({ id }) => id === applicationId)).toMatchObject({
+      verdict: 'good',
+      site: 'Cooperage Row',
+    })
   })
 
   test('a correction is an addition: the record follows, the first entry stays', async () => {
     const run = await runJob(newJob())
     await run.post(run.events)
-    const corrected = await run.post([{ kind: 'corrected', ...stamp(5, run.device), payload: { field: 'left', now: { value: 5, unit: 'lb' }, reason: 'wrong scale' } }])
-    expect(corrected.body).toMatchObject({ record: { corrections: [{ field: 'left', was: { value: 3 }, now: { value: 5 } }], outcomes: [{ verdict: 'off' }] } })
-    expect((await run.post([{ kind: 'corrected', ...stamp(6, run.device), payload: { field: 'by', now: 'x', reason: ' ' } }])).status).toBe(400)
+    const corrected = await run.post([
+      {
+        kind: 'corrected',
+        ...stamp(5, run.device),
+        payload: { field: 'left', now: { value: 5, unit: 'lb' }, reason: 'wrong scale' },
+      },
+    ])
+    expect(corrected.body).toMatchObject({
+      record: {
+        corrections: [{ field: 'left', was: { value: 3 }, now: { value: 5 } }],
+        outcomes: [{ verdict: 'off' }],
+      },
+    })
+    expect(
+      (
+        await run.post([
+          { kind: 'corrected', ...stamp(6, run.device), payload: { field: 'by', now: 'x', reason: ' ' } },
+        ])
+      ).status,
+    ).toBe(400)
     await expect(query(served.databaseUrl, 'UPDATE run_events SET counter = 9')).rejects.toThrow('append-only')
     await expect(query(served.databaseUrl, 'DELETE FROM run_events')).rejects.toThrow('append-only')
   })
@@ -108,10 +179,17 @@ describe('running', () => {
     const run = await runJob(newJob(), 99)
     expect((await run.post([run.events[3] as NewRunEvent])).status).toBe(400)
     await run.post(run.events.slice(0, 2))
-    expect((await run.post(run.events.slice(2))).body).toMatchObject({ error: { code: 'invalid', issues: [{ path: 'left' }] } })
+    expect((await run.post(run.events.slice(2))).body).toMatchObject({
+      error: { code: 'invalid', issues: [{ path: 'left' }] },
+    })
     expect(((await client.get(`/api/jobs/${run.id}/events`)).body as Run).events).toHaveLength(2)
-    const product = newJob().application.document.products.map((one) => ({ ...one, rate: { ...one.rate, text: '9.9' } }))
-    const over = await runJob(newJob({ application: { id: uuid(), document: { ...newJob().application.document, products: product } } }))
+    const product = newJob().application.document.products.map((one) => ({
+      ...one,
+      rate: { ...one.rate, text: '9.9' },
+    }))
+    const over = await runJob(
+      newJob({ application: { id: uuid(), document: { ...newJob().application.document, products: product } } }),
+    )
     expect(codeOf((await over.post(over.events.slice(0, 2))).body)).toBe('not-ready')
   })
 })
@@ -121,8 +199,14 @@ test('records page by their place, each once', async () => {
     const run = await runJob(newJob({ application: { id: uuid(), document: newJob().application.document } }))
     await run.post(run.events)
   }
-  await query(served.databaseUrl, `INSERT INTO applications SELECT organization_id, gen_random_uuid(), job_id, position + n, document, sheet FROM applications, generate_series(1, 60) n WHERE job_id = (SELECT job_id FROM records WHERE site = 'Cooperage Row' LIMIT 1)`)
-  await query(served.databaseUrl, `INSERT INTO records SELECT a.organization_id, a.id, a.job_id, r.site, r.products, r.finished_at, r.size_m2, r.verdict, r.document FROM applications a JOIN records r ON r.job_id = a.job_id WHERE a.position > 1`)
+  await query(
+    served.databaseUrl,
+    `INSERT INTO applications SELECT organization_id, gen_random_uuid(), job_id, position + n, document, sheet FROM applications, generate_series(1, 60) n WHERE job_id = (SELECT job_id FROM records WHERE site = 'Cooperage Row' LIMIT 1)`,
+  )
+  await query(
+    served.databaseUrl,
+    `INSERT INTO records SELECT a.organization_id, a.id, a.job_id, r.site, r.products, r.finished_at, r.size_m2, r.verdict, r.document FROM applications a JOIN records r ON r.job_id = a.job_id WHERE a.position > 1`,
+  )
   const seen: string[] = []
   let next: string | null = ''
   while (next !== null) {
@@ -138,7 +222,8 @@ test('records page by their place, each once', async () => {
 test('nothing of one crew can be seen or written by another', async () => {
   const run = await runJob(newJob())
   const done = (await run.post(run.events)).body as Run
-  for (const path of [`/api/jobs/${run.id}`, `/api/jobs/${run.id}/events`, `/api/records/${done.applicationId}`]) expect((await other.get(path)).status, path).toBe(404)
+  for (const path of [`/api/jobs/${run.id}`, `/api/jobs/${run.id}/events`, `/api/records/${done.applicationId}`])
+    expect((await other.get(path)).status, path).toBe(404)
   expect((await other.post(`/api/jobs/${run.id}/events`, { events: run.events })).status).toBe(404)
   expect((await other.get('/api/jobs')).body).toEqual([])
   expect((await other.put(`/api/jobs/${run.id}`, newJob())).status).toBe(200)
@@ -153,7 +238,11 @@ test('foreign pages, rebound names and plain forms can write nothing', async () 
   expect((await client.put(path, job, { 'content-type': 'text/plain' })).status).toBe(415)
   const rebound = await new Promise<number>((resolve) => {
     const { port } = new URL(served.url)
-    import('node:http').then(({ request }) => request({ host: '127.0.0.1', port, path: '/api/jobs', headers: { host: 'evil.example' } }, (answer) => resolve(answer.statusCode ?? 0)).end())
+    import('node:http').then(({ request }) =>
+      request({ host: '127.0.0.1', port, path: '/api/jobs', headers: { host: 'evil.example' } }, (answer) =>
+        resolve(answer.statusCode ?? 0),
+      ).end(),
+    )
   })
   expect(rebound).toBe(403)
   expect((await client.get('/api/jobs/not-an-id')).status).toBe(404)
@@ -169,12 +258,26 @@ test('a connection killed in the middle of a save leaves the old row whole, and 
   await blocker.query('BEGIN')
   await blocker.query('SELECT 1 FROM applications WHERE job_id = $1 FOR UPDATE', [id])
   const save = client.put(`/api/jobs/${id}`, { ...job, version: 1, site: 'half written' })
-  await expect.poll(async () => (await query(served.databaseUrl, `SELECT count(*)::int AS n FROM pg_stat_activity WHERE wait_event_type = 'Lock' AND datname = current_database()`)).rows[0]?.n, { timeout: 5000 }).toBeGreaterThan(0)
-  await query(served.databaseUrl, `SELECT pg_terminate_backend(pid) FROM pg_stat_activity WHERE wait_event_type = 'Lock' AND datname = current_database()`)
+  await expect
+    .poll(
+      async () =>
+        (
+          await query(
+            served.databaseUrl,
+            `SELECT count(*)::int AS n FROM pg_stat_activity WHERE wait_event_type = 'Lock' AND datname = current_database()`,
+          )
+        ).rows[0]?.n,
+      { timeout: 5000 },
+    )
+    .toBeGreaterThan(0)
+  await query(
+    served.databaseUrl,
+    `SELECT pg_terminate_backend(pid) FROM pg_stat_activity WHERE wait_event_type = 'Lock' AND datname = current_database()`,
+  )
   expect((await save).status).toBe(503)
   await blocker.query('ROLLBACK')
   await blocker.end()
-  expect(((await client.get(`/api/jobs/${id}`)).body as Job)).toMatchObject({ version: 1, site: 'Cooperage Row' })
+  expect((await client.get(`/api/jobs/${id}`)).body as Job).toMatchObject({ version: 1, site: 'Cooperage Row' })
   expect((await client.put(`/api/jobs/${id}`, { ...job, version: 1, site: 'whole' })).status).toBe(200)
 })
 
@@ -184,7 +287,10 @@ test('migrations go down and up again', async () => {
   const migrator = migratorOf(sequelize)
   await migrator.up()
   await migrator.down({ to: 0 })
-  const { rows } = await query(url, `SELECT table_name FROM information_schema.tables WHERE table_schema = 'public' AND table_name <> 'migrations'`)
+  const { rows } = await query(
+    url,
+    `SELECT table_name FROM information_schema.tables WHERE table_schema = 'public' AND table_name <> 'migrations'`,
+  )
   expect(rows).toEqual([])
   await migrator.up()
   await sequelize.close()

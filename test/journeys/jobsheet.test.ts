@@ -7,7 +7,7 @@ import { serve, type Served } from '../support/serve'
 let served: Served
 let browser: Browser
 beforeAll(async () => {
-  [served, browser] = await Promise.all([serve(), openBrowser()])
+  ;[served, browser] = await Promise.all([serve(), openBrowser()])
 })
 afterAll(async () => {
   await browser.close()
@@ -21,7 +21,10 @@ test('a stop is cleared in one press; figures follow in place, in any units; eve
   const watched = await watchedPage(browser)
   const { page } = watched
   await page.goto(job(3))
-  await page.getByText('is over the label’s highest rate').or(page.getByText(/over the label's highest rate/)).waitFor()
+  await page
+    .getByText('is over the label’s highest rate')
+    .or(page.getByText(/over the label's highest rate/))
+    .waitFor()
   const foot = page.getByLabel('Totals')
   expect(await foot.innerText()).toContain('21.8')
   await expectAccessible(page)
@@ -36,7 +39,7 @@ test('a stop is cleared in one press; figures follow in place, in any units; eve
   await page.getByRole('radio', { name: '1,000 ft²' }).click()
 
   await foot.getByRole('button', { name: /Chelated iron/ }).click()
-  await page.getByText('together 18.7825 fl oz').waitFor()
+  await page.getByText('together = 18.7825 fl oz').waitFor()
   await expectAccessible(page)
   await page.keyboard.press('Escape')
   await page.keyboard.press('w')
@@ -54,14 +57,20 @@ test('what is typed wrong is told at its field and kept through a reload; nothin
   const rate = page.getByRole('textbox', { name: 'Rate' })
   await rate.fill('2,5')
   await rate.blur()
-  await page.getByText(/could be read two ways/).first().waitFor()
+  await page
+    .getByText(/could be read two ways/)
+    .first()
+    .waitFor()
   await page.getByText('What to measure stands here').waitFor()
   await saved(page)
   await page.reload()
   await expect.poll(() => page.getByRole('textbox', { name: 'Rate' }).inputValue()).toBe('2,5')
   await page.getByRole('textbox', { name: 'Rate' }).fill('300')
   await page.getByRole('textbox', { name: 'Rate' }).blur()
-  await page.getByText(/no label gives such a rate/).first().waitFor()
+  await page
+    .getByText(/no label gives such a rate/)
+    .first()
+    .waitFor()
   await page.getByRole('textbox', { name: 'Rate' }).fill('113 lb/ac')
   await page.getByRole('textbox', { name: 'Rate' }).blur()
   await expect.poll(() => page.getByLabel('Totals').innerText()).toContain('34.8')
@@ -107,7 +116,10 @@ test('phone: the running job is logged, put on record and corrected', async () =
   await expectAccessible(page)
   await page.getByRole('button', { name: 'Log the outcome' }).tap()
   await page.getByLabel('Spray left in tank, hose and boom', { exact: true }).fill('2.1')
-  await page.getByText(/within 10 %/).first().waitFor()
+  await page
+    .getByText(/within 10 %/)
+    .first()
+    .waitFor()
   await expectAccessible(page)
   await page.getByRole('button', { name: 'Put it on record' }).tap()
   await page.getByText('Application record, Tamsin Point Grounds').waitFor()

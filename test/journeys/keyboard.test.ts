@@ -6,7 +6,7 @@ import { serve, type Served } from '../support/serve'
 let served: Served
 let browser: Browser
 beforeAll(async () => {
-  [served, browser] = await Promise.all([serve(), openBrowser()])
+  ;[served, browser] = await Promise.all([serve(), openBrowser()])
 })
 afterAll(async () => {
   await browser.close()
@@ -18,7 +18,11 @@ test('empty crew to first record, by keyboard alone', async () => {
   const watched = await watchedPage(browser)
   const { page } = watched
   const { keyboard } = page
-  const sees = (text: string | RegExp) => page.getByText(text, { exact: typeof text === 'string' }).first().waitFor({ timeout: 10_000 })
+  const sees = (text: string | RegExp) =>
+    page
+      .getByText(text, { exact: typeof text === 'string' })
+      .first()
+      .waitFor({ timeout: 10_000 })
   let fields = 0
   /** Types into the field the sheet put the cursor in; Enter goes on to the next one missing. */
   const fill = async (text: string) => {
@@ -54,7 +58,9 @@ test('empty crew to first record, by keyboard alone', async () => {
   expect(fields).toBeLessThanOrEqual(12)
   await sees('Full load')
   await sees('nothing in the way')
-  await expect.poll(() => page.locator('[data-main-action]').evaluate((button) => button === document.activeElement)).toBe(true)
+  await expect
+    .poll(() => page.locator('[data-main-action]').evaluate((button) => button === document.activeElement))
+    .toBe(true)
   await keyboard.press('Enter')
   await sees(/Planned for/)
 

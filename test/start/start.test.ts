@@ -20,7 +20,9 @@ const root = mkdtempSync(join(tmpdir(), 'hectarum-start-'))
 chmodSync(root, 0o711)
 const all: ChildProcess[] = []
 let port = 0
-beforeAll(async () => { port = await freePort() })
+beforeAll(async () => {
+  port = await freePort()
+})
 afterAll(async () => {
   for (const child of all) child.kill('SIGTERM')
   await wait(500)
@@ -28,15 +30,33 @@ afterAll(async () => {
 })
 
 function start(env: Record<string, string>): Started {
-  const child = spawn(process.execPath, ['scripts/start.mjs'], { cwd: PROJECT, env: { ...process.env, PORT: String(port), DATABASE_URL: '', ...env }, stdio: ['ignore', 'pipe', 'pipe'] })
+  const child = spawn(process.execPath, ['scripts/start.mjs'], {
+    cwd: PROJECT,
+    env: { ...process.env, PORT: String(port), DATABASE_URL: '', ...env },
+    stdio: ['ignore', 'pipe', 'pipe'],
+  })
   all.push(child)
   let text = ''
-  for (const stream of [child.stdout, child.stderr]) stream?.on('data', (chunk: Buffer) => { text += chunk.toString() })
+  for (const stream of [child.stdout, child.stderr])
+    stream?.on('data', (chunk: Buffer) => {
+      text += chunk.toString()
+    })
   return { child, printed: () => text, ended: new Promise((resolve) => child.once('exit', (code) => resolve(code))) }
 }
 
-const health = () => fetch(`http://127.0.0.1:${port}/api/health`).then((answer) => answer.status, () => 0)
-const plans = () => fetch(`http://127.0.0.1:${port}/api/plan`, { method: 'POST', body: '{"areas":[{"id":"a","size":{"value":1,"unit":"ac"}}],"products":[{"id":"p","rate":{"value":1,"unit":"lb/ac"}}],"method":{"kind":"spread","passes":1}}' }).then((answer) => answer.status, () => 0)
+const health = () =>
+  fetch(`http://127.0.0.1:${port}/api/health`).then(
+    (answer) => answer.status,
+    () => 0,
+  )
+const plans = () =>
+  fetch(`http://127.0.0.1:${port}/api/plan`, {
+    method: 'POST',
+    body: '{"areas":[{"id":"a","size":{"value":1,"unit":"ac"}}],"products":[{"id":"p","rate":{"value":1,"unit":"lb/ac"}}],"method":{"kind":"spread","passes":1}}',
+  }).then(
+    (answer) => answer.status,
+    () => 0,
+  )
 
 async function until(what: string, holds: () => Promise<boolean>, seconds: number): Promise<number> {
   const begun = Date.now()
@@ -46,7 +66,8 @@ async function until(what: string, holds: () => Promise<boolean>, seconds: numbe
   }
   return (Date.now() - begun) / 1000
 }
-const pidOf = (data: string): { starter: number, server: number } => JSON.parse(readFileSync(join(data, 'running.json'), 'utf8'))
+const pidOf = (data: string): { starter: number; server: number } =>
+  JSON.parse(readFileSync(join(data, 'running.json'), 'utf8'))
 /** The database server's process; 0 while there is none. */
 function postmaster(data: string): number {
   try {
@@ -67,7 +88,9 @@ describe('one start after another on the same data', () => {
   test('first start is healthy with the sample open; a second says where the first runs', async () => {
     const first = start({ HECTARUM_DATA: data })
     await until('healthy', async () => (await health()) === 200, 60)
-    const jobs = await fetch(`http://127.0.0.1:${port}/api/jobs`).then((answer) => answer.json()) as { site: string }[]
+    const jobs = (await fetch(`http://127.0.0.1:${port}/api/jobs`).then((answer) => answer.json())) as {
+      site: string
+    }[]
     expect(jobs.map(({ site }) => site)).toContain('Cooperage Row')
     const second = start({ HECTARUM_DATA: data })
     expect(await second.ended).toBe(1)
@@ -110,10 +133,19 @@ describe('one start after another on the same data', () => {
     const pid = postmaster(data)
     process.kill(pidOf(data).starter, 'SIGINT')
     await until('stopped', async () => (await health()) === 0, 15)
-    await until('database stopped', async () => {
-      try { process.kill(pid, 0); return false }
-      catch { return true }
-    }, 15)
+    await until(
+      'database stopped',
+      async () => {
+        try {
+          process.kill(pid, 0)
+          return false
+        }
+        catch {
+          return true
+        }
+      },
+      15,
+    )
     const newer = start({ HECTARUM_DATA: data })
     expect(await newer.ended).toBe(1)
     expect(newer.printed()).toContain('999-from-the-future')
@@ -133,17 +165,27 @@ describe('refused in one sentence, before anything is changed', () => {
   test('the port is taken', async () => {
     const holder = createServer()
     const taken = await freePort()
-    await new Promise<void>((resolve) => { holder.listen(taken, '127.0.0.1', resolve) })
+    await new Promise<void>((resolve) => {
+      holder.listen(taken, '127.0.0.1', resolve)
+    })
     expect(await refused({ PORT: String(taken) })).toContain(`PORT=${taken + 1} npm start`)
-    await new Promise((resolve) => { holder.close(resolve) })
+    await new Promise((resolve) => {
+      holder.close(resolve)
+    })
   })
 
   test.each<[string, Record<string, string>, RegExp]>([
     ['a port that is none', { PORT: 'x' }, /must be a number from 1 to 65535/],
     ['open to the network without saying so', { HOST: '0.0.0.0' }, /HECTARUM_OPEN=1/],
     ['a database address that is none', { DATABASE_URL: 'mysql://x' }, /must look like postgres/],
-    ['a database that does not answer', { DATABASE_URL: 'postgres://a:b@127.0.0.1:9/x' }, /nothing answers at its address/],
-  ])('%s', async (_, env, sentence) => { expect(await refused(env)).toMatch(sentence) })
+    [
+      'a database that does not answer',
+      { DATABASE_URL: 'postgres://a:b@127.0.0.1:9/x' },
+      /nothing answers at its address/,
+    ],
+  ])('%s', async (_, env, sentence) => {
+    expect(await refused(env)).toMatch(sentence)
+  })
 
   test('a folder that is a file', async () => {
     writeFileSync(join(root, 'file'), '')

@@ -6,10 +6,19 @@ import { CHROMIUM } from '../../scripts/setup/debian.mjs'
 
 const AXE = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8')
 
-export const openBrowser = (): Promise<Browser> => chromium.launch({
-  executablePath: CHROMIUM,
-  args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
-})
+export const openBrowser = (): Promise<Browser> =>
+  chromium.launch({
+    executablePath: CHROMIUM,
+    args: [
+      '--no-sandbox',
+      '--disable-gpu',
+      '--disable-quic',
+      '--no-first-run',
+      '--disable-background-networking',
+      '--disable-component-update',
+      '--disable-sync',
+    ],
+  })
 
 /** A page that notes every request leaving loopback and every error the page makes. */
 export interface Watched {
@@ -19,15 +28,22 @@ export interface Watched {
   readonly errors: string[]
 }
 
-export async function watchedPage(browser: Browser, size: { width: number, height: number } = { width: 1280, height: 800 }): Promise<Watched> {
+export async function watchedPage(
+  browser: Browser,
+  size: { width: number; height: number } = { width: 1280, height: 800 },
+): Promise<Watched> {
   const phone = size.width < 500
   const context = await browser.newContext({ viewport: size, ...(phone ? { hasTouch: true, isMobile: true } : {}) })
   const left: string[] = []
   const errors: string[] = []
   const watch = (page: Page) => {
-    page.on('request', (request) => { if (!/^(http:\/\/127\.0\.0\.1:|data:|blob:)/.test(request.url())) left.push(request.url()) })
+    page.on('request', (request) => {
+      if (!/^(http:\/\/127\.0\.0\.1:|data:|blob:)/.test(request.url())) left.push(request.url())
+    })
     page.on('pageerror', (error) => errors.push(error.message))
-    page.on('console', (message) => { if (message.type() === 'error' && !/Failed to load resource/.test(message.text())) errors.push(message.text()) })
+    page.on('console', (message) => {
+      if (message.type() === 'error' && !/Failed to load resource/.test(message.text())) errors.push(message.text())
+    })
   }
   context.on('page', watch)
   return { page: await context.newPage(), context, left, errors }
@@ -39,9 +55,28 @@ export async function expectAccessible(page: Page): Promise<void> {
   // Evaluated through the debugger, so that the page's own policy against inline scripts stays in force.
   await page.evaluate(AXE)
   const found = await page.evaluate(async () => {
-    const { axe } = globalThis as unknown as { axe: { run: (root: Document, options: object) => Promise<{ violations: { id: string, impact: string, nodes: { target: unknown, failureSummary?: string }[] }[] }> } }
-    const { violations } = await axe.run(document, { runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'] })
-    return violations.filter(({ impact }) => impact === 'serious' || impact === 'critical').map(({ id, nodes }) => `${id}: ${nodes.slice(0, 4).map(({ target, failureSummary }) => `${String(target)} ${failureSummary ?? ''}`).join(' | ')}`)
+    const { axe } = globalThis as unknown as {
+      axe: {
+        run: (
+          root: Document,
+          options: object,
+        ) => Promise<{
+          violations: { id: string; impact: string; nodes: { target: unknown; failureSummary?: string }[] }[]
+        }>
+      }
+    }
+    const { violations } = await axe.run(document, {
+      runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'],
+    })
+    return violations
+      .filter(({ impact }) => impact === 'serious' || impact === 'critical')
+      .map(
+        ({ id, nodes }) =>
+          `${id}: ${nodes
+            .slice(0, 4)
+            .map(({ target, failureSummary }) => `${String(target)} ${failureSummary ?? ''}`)
+            .join(' | ')}`,
+      )
   })
   expect(found).toEqual([])
 }

@@ -1,11 +1,25 @@
 /** A small client of the API with a cookie jar, as another browser would be. */
-export interface Answer { readonly status: number, readonly body: unknown, readonly headers: Headers }
+export interface Answer {
+  readonly status: number
+  readonly body: unknown
+  readonly headers: Headers
+}
 
 export function clientOf(url: string) {
   let cookie = ''
-  async function request(method: string, path: string, body?: unknown, headers: Record<string, string> = {}): Promise<Answer> {
+  async function request(
+    method: string,
+    path: string,
+    body?: unknown,
+    headers: Record<string, string> = {},
+  ): Promise<Answer> {
     const answer = await fetch(url + path, {
-      method, headers: { ...(body === undefined ? {} : { 'content-type': 'application/json' }), ...(cookie && { cookie }), ...headers },
+      method,
+      headers: {
+        ...(body === undefined ? {} : { 'content-type': 'application/json' }),
+        ...(cookie && { cookie }),
+        ...headers,
+      },
       ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
     })
     const set = answer.headers.get('set-cookie')

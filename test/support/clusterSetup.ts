@@ -5,7 +5,9 @@ import type { TestProject } from 'vitest/node'
 import { openCluster } from '../../scripts/setup/cluster.mjs'
 
 declare module 'vitest' {
-  interface ProvidedContext { adminUrl: string }
+  interface ProvidedContext {
+    adminUrl: string
+  }
 }
 
 /** A private cluster of its own for a test project; each test file makes its own database in it. */

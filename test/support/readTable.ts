@@ -14,6 +14,7 @@ export function readTable(file: string, base: string): readonly Record<string, s
 /** A cell that must hold a figure. */
 export function figure(row: Record<string, string>, column: string): number {
   const value = Number(row[column])
-  if (row[column] === undefined || row[column] === '' || Number.isNaN(value)) throw new Error(`no figure in ${column} of ${JSON.stringify(row)}`)
+  if (row[column] === undefined || row[column] === '' || Number.isNaN(value))
+    throw new Error(`no figure in ${column} of ${JSON.stringify(row)}`)
   return value
 }

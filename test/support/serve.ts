@@ -35,21 +35,41 @@ export async function query(url: string, sql: string, values: unknown[] = []): P
 }
 
 export async function serve(databaseUrl?: string): Promise<Served> {
-  const database = databaseUrl ?? await freshDatabase()
+  const database = databaseUrl ?? (await freshDatabase())
   const port = await freePort()
   const url = `http://127.0.0.1:${port}`
   let log = ''
   const child = spawn(process.execPath, [SERVER_ENTRY], {
-    env: { ...process.env, NODE_ENV: 'production', DATABASE_URL: database, PORT: String(port), HOST: '127.0.0.1', NITRO_PORT: String(port), NITRO_HOST: '127.0.0.1' }, stdio: ['ignore', 'pipe', 'pipe'],
+    env: {
+      ...process.env,
+      NODE_ENV: 'production',
+      DATABASE_URL: database,
+      PORT: String(port),
+      HOST: '127.0.0.1',
+      NITRO_PORT: String(port),
+      NITRO_HOST: '127.0.0.1',
+    },
+    stdio: ['ignore', 'pipe', 'pipe'],
   })
-  for (const stream of [child.stdout, child.stderr]) stream.on('data', (chunk: Buffer) => { log += chunk.toString() })
+  for (const stream of [child.stdout, child.stderr])
+    stream.on('data', (chunk: Buffer) => {
+      log += chunk.toString()
+    })
   for (let tries = 0; ; tries++) {
-    if (await fetch(`${url}/api/health`).then((answer) => answer.ok, () => false)) break
+    if (
+      await fetch(`${url}/api/health`).then(
+        (answer) => answer.ok,
+        () => false,
+      )
+    )
+      break
     if (tries > 200 || child.exitCode !== null) throw new Error(`the server did not become healthy:\n${log}`)
     await wait(100)
   }
   return {
-    url, databaseUrl: database, log: () => log,
+    url,
+    databaseUrl: database,
+    log: () => log,
     stop: async () => {
       child.kill('SIGTERM')
       for (let tries = 0; tries < 100 && child.exitCode === null && child.signalCode === null; tries++) await wait(50)

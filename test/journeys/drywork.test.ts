@@ -1,0 +1,95 @@
+import type { Browser, Page } from 'playwright-core'
+import { afterAll, beforeAll, expect, test } from 'vitest'
+import { sampleId } from '../../demo/typed'
+import { expectAccessible, expectQuiet, openBrowser, watchedPage } from '../support/browser'
+import { serve, type Served } from '../support/serve'
+
+let served: Served
+let browser: Browser
+beforeAll(async () => {
+  ;[served, browser] = await Promise.all([serve(), openBrowser()])
+})
+afterAll(async () => {
+  await browser.close()
+  await served.stop()
+})
+
+const field = (page: Page, name: string | RegExp) =>
+  page.getByRole('textbox', { name, exact: typeof name === 'string' })
+const totals = (page: Page) => page.getByLabel('Totals')
+
+test('a granule from tape to record: metric figures, two passes, a setting put right by the pace', async () => {
+  const watched = await watchedPage(browser)
+  const { page } = watched
+  await page.goto(`${served.url}/jobs`)
+  await page.getByRole('radio', { name: '100 m²' }).click()
+  await page.getByRole('button', { name: 'New job' }).click()
+  await field(page, 'Site').fill('Marlow Court')
+  await page.getByRole('radio', { name: 'spread dry' }).check()
+  await field(page, 'Length').fill('25.6')
+  await field(page, 'Width').fill('9.45')
+  await page.getByText('242', { exact: false }).first().waitFor()
+
+  await field(page, 'Course length').fill('20')
+  await field(page, 'Swath').fill('3.2')
+  await field(page, 'Run 1: weighed in').fill('9')
+  await field(page, 'Run 1: weighed back').fill('9.2')
+  await field(page, 'Run 1: weighed back').blur()
+  await page.getByText('What is left must be less than what was weighed in.').first().waitFor()
+  await field(page, 'Run 1: weighed back').fill('8.5')
+  await field(page, 'Speed').fill('5')
+  await field(page, 'Rate').fill('1.7')
+  // 0.5 kg on 64 m2 is 0.781 kg/100 m2 a pass; 0.85 is wanted: 8 % short, put right at 4.6 km/h.
+  await page.getByText(/walk at 4\.60 km/).waitFor()
+  await page.getByRole('button', { name: 'Walk at 4.60 km/h' }).click()
+  await expect.poll(() => page.getByText(/walk at 4\.60 km/).count()).toBe(0)
+  // 1.7 kg x 2.4192 = 4.1126 kg
+  await expect.poll(() => totals(page).innerText()).toContain('4.11')
+  await page.getByText('across, at right angles').waitFor()
+  await expectAccessible(page)
+
+  await page.getByRole('button', { name: 'Plan this job' }).click()
+  await page.getByRole('button', { name: 'Start run' }).click()
+  await page.getByLabel('Left in the hopper', { exact: true }).fill('0.1')
+  await page.getByText('good, within 5 %').waitFor()
+  await page.getByRole('button', { name: 'Put it on record' }).click()
+  await page.getByText('Application record, Tamsin Point Grounds').waitFor()
+  await page.goto(`${served.url}/records`)
+  await page.getByRole('link', { name: 'Marlow Court' }).first().waitFor()
+  expectQuiet(watched)
+})
+
+test('the load sheet prints on one page, its working on request; what is unfinished prints nothing', async () => {
+  const watched = await watchedPage(browser)
+  const { page } = watched
+  await page.goto(`${served.url}/jobs/${sampleId(3)}/load-sheet`)
+  await page.getByText('Water to start, then agitate').waitFor()
+  const pages = async () => (await page.pdf({ format: 'A4' })).toString('latin1').match(/\/Type\s*\/Page\b/g)?.length
+  expect(await pages()).toBe(1)
+  await page.getByLabel('with working').check()
+  await page.getByText('net area 2656.5 ft2 = 246.797 m2').waitFor()
+  expectQuiet(watched)
+})
+
+test('back, deep links and the palette lead to the same places', async () => {
+  const watched = await watchedPage(browser)
+  const { page } = watched
+  await page.goto(`${served.url}/`)
+  await page.waitForURL(/\/jobs$/)
+  await page.getByText('Quarry Lane Cemetery').waitFor()
+  await page.keyboard.press('Control+k')
+  await page.getByPlaceholder('Find or do anything').fill('Quarry')
+  await page.getByText('Light feed on the slopes · 8 May 2026').waitFor()
+  await page.keyboard.press('Enter')
+  await page.waitForURL(new RegExp(sampleId(4)))
+  await page.getByText('Calibrate again').waitFor()
+  await page.keyboard.press('r')
+  await page.waitForURL(/\/records$/)
+  await page.goBack()
+  await page.waitForURL(new RegExp(sampleId(4)))
+  await page.goto(`${served.url}/jobs/019df000-0000-7000-8000-00000000dead`)
+  await page.getByText('There is no such job.').waitFor()
+  await page.goto(`${served.url}/records/019df000-0000-7000-8000-00000000dead`)
+  await page.getByText('There is no such record.').waitFor()
+  expectQuiet(watched)
+})
