@@ -12,7 +12,14 @@ export default defineAppConfig({
       ],
       defaultVariants: { color: 'neutral', variant: 'outline' },
     },
-    modal: { slots: { content: 'rounded-[3px] shadow-none ring-1 ring-(--rule-strong) bg-(--sheet)', overlay: 'bg-(--veil)', title: 'font-serif text-xl' } },
+    modal: {
+      slots: { content: 'bg-(--sheet)', title: 'font-serif text-xl' },
+      variants: {
+        fullscreen: { false: { content: 'rounded-[3px] shadow-none ring-1 ring-(--rule-strong)' } },
+        overlay: { true: { overlay: 'bg-(--veil)' } },
+      },
+      compoundVariants: [{ scrollable: false, fullscreen: false, class: { content: 'top-[12vh] translate-y-0' } }],
+    },
     slideover: { slots: { content: 'shadow-none ring-0 border-l border-(--rule-strong) bg-(--sheet)', overlay: 'bg-(--veil)', title: 'font-serif text-xl' } },
     commandPalette: { slots: { input: 'text-base' } },
   },

@@ -182,3 +182,21 @@ test('the description names every route and comes from the schemas', async () =>
   expect(schema?.additionalProperties).toBe(false)
   expect(JSON.stringify(schema)).toContain('measureStep')
 })
+
+test('a server told to stop finishes the request it is in, then ends', async () => {
+  const { request: open } = await import('node:http')
+  const stopping = await serve()
+  const { port } = new URL(stopping.url)
+  const body = JSON.stringify(dry)
+  const status = new Promise<number>((resolve, reject) => {
+    const post = open({ host: '127.0.0.1', port, path: '/api/plan', method: 'POST' }, (answer) => {
+      answer.resume()
+      resolve(answer.statusCode ?? 0)
+    })
+    post.on('error', reject)
+    post.write(body.slice(0, 40))
+    setTimeout(() => void stopping.stop(), 200)
+    setTimeout(() => post.end(body.slice(40)), 900)
+  })
+  expect(await status).toBe(200)
+})
