@@ -66,6 +66,7 @@ test('the load sheet prints on one page, its working on request; what is unfinis
   await page.getByText('Water to start, then agitate').waitFor()
   const pages = async () => (await page.pdf({ format: 'A4' })).toString('latin1').match(/\/Type\s*\/Page\b/g)?.length
   expect(await pages()).toBe(1)
+  await expectAccessible(page)
   await page.getByLabel('with working').check()
   await page.getByText('net area 2656.5 ft2 = 246.797 m2').waitFor()
   expectQuiet(watched)
