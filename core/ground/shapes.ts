@@ -1,5 +1,3 @@
-import type { Metres } from '../quantity/quantity'
-
 /** What is taped for each simple shape, in the order it is asked for. */
 export const SHAPE_LENGTHS = {
   rectangle: ['length', 'width'],
@@ -39,10 +37,4 @@ export const SHAPE_FORMULAS: Readonly<Record<ShapeKind, ShapeFormula>> = {
     slopes: ([a = 0, b = 0]) => [(Math.PI * b) / 4, (Math.PI * a) / 4],
     words: 'pi x length x width / 4',
   },
-}
-
-/** A shape measured: its lengths in the order of SHAPE_LENGTHS. */
-export interface MeasuredShape {
-  readonly kind: ShapeKind
-  readonly lengths: readonly Metres[]
 }

@@ -1,7 +1,6 @@
 import type { Dimension } from '../quantity/rateUnit'
 import { rateUnitParts } from '../quantity/rateUnit'
 import type { AmountUnit, VolumeUnit } from '../quantity/units'
-import { amountFactor } from '../quantity/quantity'
 import { DENSITY_SI_PER } from '../quantity/units'
 import { asEntered } from '../working/figureText'
 import { err, ok, type Result } from '../result'
@@ -102,6 +101,3 @@ function productPerActive(product: LabelledProduct): Result<ProductPerRate, Labe
     steps: [`${counts}: / ${value} ${unit} gives product`],
   })
 }
-
-/** SI amount in a unit's own figures. */
-export const doseAmount = (dose: Dose, siAmount: number) => ({ value: siAmount / amountFactor(dose.unit), unit: dose.unit })

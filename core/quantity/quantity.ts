@@ -1,6 +1,6 @@
 import {
   CUBIC_METRES_PER, DENSITY_SI_PER, isMassUnit, KILOGRAMS_PER, METRES_PER, METRES_PER_SECOND_PER, SQUARE_METRES_PER,
-  type AmountUnit, type AreaUnit, type LengthUnit, type MassUnit, type SpeedUnit, type VolumeUnit,
+  type AmountUnit, type AreaUnit, type LengthUnit, type SpeedUnit,
 } from './units'
 
 /** A figure as somebody entered or reads it: the number beside its unit. */
@@ -28,16 +28,11 @@ export const quantity = <U extends string>(value: number, unit: U): Quantity<U> 
 /** Conversions into SI; the unit tables hold the exact factors. */
 export const lengthSi = (q: Quantity<LengthUnit>) => metres(q.value * METRES_PER[q.unit])
 export const areaSi = (q: Quantity<AreaUnit>) => squareMetres(q.value * SQUARE_METRES_PER[q.unit])
-export const massSi = (q: Quantity<MassUnit>) => (q.value * KILOGRAMS_PER[q.unit]) as Kilograms
-export const volumeSi = (q: Quantity<VolumeUnit>) => (q.value * CUBIC_METRES_PER[q.unit]) as CubicMetres
 export const speedSi = (q: Quantity<SpeedUnit>) => metresPerSecond(q.value * METRES_PER_SECOND_PER[q.unit])
 export const densitySi = (q: Quantity<keyof typeof DENSITY_SI_PER>) => (q.value * DENSITY_SI_PER[q.unit]) as KilogramsPerCubicMetre
 
 /** SI (kg or m3) in one of a mass or volume unit. */
 export const amountFactor = (unit: AmountUnit): number => (isMassUnit(unit) ? KILOGRAMS_PER[unit] : CUBIC_METRES_PER[unit])
-
-/** SI figure (kg or m3) expressed in a mass or volume unit; the caller knows the dimension fits. */
-export const amountIn = <U extends AmountUnit>(siAmount: number, unit: U): Quantity<U> => quantity(siAmount / amountFactor(unit), unit)
 
 /** Square metres expressed in an area unit. */
 export const areaIn = <U extends AreaUnit>(size: SquareMetres, unit: U): Quantity<U> => quantity(size / SQUARE_METRES_PER[unit], unit)

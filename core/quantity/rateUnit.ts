@@ -1,6 +1,6 @@
 import { amountFactor } from './quantity'
 import {
-  isMassUnit, isVolumeUnit, SQUARE_METRES_PER, VOLUME_DILUTION_UNITS,
+  isMassUnit, SQUARE_METRES_PER,
   type AmountUnit, type AreaRateUnit, type AreaUnit, type DilutionUnit, type RateUnit,
 } from './units'
 
@@ -58,12 +58,3 @@ export function rateUnitParts(unit: RateUnit): RateUnitParts {
   known.set(unit, parts)
   return parts
 }
-
-/** The volumetric dilutions need no density; used where a schema tells kinds apart. */
-export const isVolumeDilution = (unit: string): boolean => (VOLUME_DILUTION_UNITS as readonly string[]).includes(unit)
-
-/** Whether a rate unit counts mass (kg) rather than volume. */
-export const isMassRate = (unit: RateUnit): boolean => rateUnitParts(unit).dimension === 'mass'
-
-/** Whether the text names a mass or a volume unit of ours. */
-export const isAmountUnit = (unit: string): unit is AmountUnit => isMassUnit(unit) || isVolumeUnit(unit)

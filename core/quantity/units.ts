@@ -44,16 +44,12 @@ export const DENSITY_SI_PER = { 'lb/gal': POUND_KG / GALLON_M3, 'kg/L': 1 / LITR
 /** Metres per second in one of each. */
 export const METRES_PER_SECOND_PER = { mph: (5280 * FOOT_M) / 3600, 'km/h': 1 / 3.6, 'm/s': 1, 'ft/min': FOOT_M / 60 } as const
 
-/** Seconds in one of each. */
-export const SECONDS_PER = { s: 1, min: 60, h: 3600 } as const
-
 export type LengthUnit = keyof typeof METRES_PER
 export type AreaUnit = keyof typeof SQUARE_METRES_PER
 export type MassUnit = keyof typeof KILOGRAMS_PER
 export type VolumeUnit = keyof typeof CUBIC_METRES_PER
 export type AmountUnit = MassUnit | VolumeUnit
 export type SpeedUnit = keyof typeof METRES_PER_SECOND_PER
-export type TimeUnit = keyof typeof SECONDS_PER
 export type DensityUnit = 'lb/gal' | 'kg/L'
 export type AreaRateUnit = `${AmountUnit}/${AreaUnit}`
 export type CarrierUnit = `${VolumeUnit}/${AreaUnit}`

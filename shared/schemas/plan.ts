@@ -1,6 +1,6 @@
 import * as v from 'valibot'
 import { RATE_BASES } from '#core/label/label'
-import { LOAD_STYLES, type PlanRequest } from '#core/plan/planRequest'
+import { LOAD_STYLES } from '#core/plan/planRequest'
 import { AMOUNT_UNITS, AREA_UNITS, CARRIER_UNITS, CONTENT_UNITS, DENSITY_UNITS, MASS_UNITS, RATE_UNITS, VOLUME_UNITS } from '#core/quantity/units'
 import { NotNegative, Percent, Positive, quantityOf } from './quantity'
 
@@ -56,6 +56,3 @@ export const PlanRequestSchema = v.strictObject({
   products: listOf(ProductSchema, MOST_PRODUCTS),
   method: MethodSchema,
 })
-
-/** The wire and the core agree: what the schema lets through is what the core takes. */
-export type PlanRequestWire = v.InferOutput<typeof PlanRequestSchema> extends PlanRequest ? PlanRequest : never

@@ -1,5 +1,5 @@
 import * as v from 'valibot'
-import { DETAIL_NAMES, type RunEvent, type RunEventBody } from '#core/run/runEvent'
+import { DETAIL_NAMES, type RunEvent } from '#core/run/runEvent'
 import type { RunRecord } from '#core/run/foldRun'
 import { AMOUNT_UNITS, AREA_UNITS, MASS_UNITS, VOLUME_UNITS } from '#core/quantity/units'
 import { Uuid } from './application'
@@ -50,8 +50,6 @@ export interface Run {
   readonly events: readonly RunEvent[]
   readonly record: RunRecord | null
 }
-
-export type StoredPayload = RunEventBody['payload']
 
 /** A row of the list of records. */
 export interface RecordRow {

@@ -1,27 +1,19 @@
-import type { Browser, Page } from 'playwright-core'
-import { afterAll, beforeAll, expect, test } from 'vitest'
+import type { Page } from 'playwright-core'
+import { expect, test } from 'vitest'
 import { sampleId } from '../../demo/typed'
-import { expectAccessible, expectQuiet, openBrowser, watchedPage } from '../support/browser'
-import { serve, type Served } from '../support/serve'
+import { expectAccessible, expectQuiet, watchedPage } from '../support/browser'
+import { stage } from '../support/stage'
 
-let served: Served
-let browser: Browser
-beforeAll(async () => {
-  ;[served, browser] = await Promise.all([serve(), openBrowser()])
-})
-afterAll(async () => {
-  await browser.close()
-  await served.stop()
-})
+const on = stage()
 
 const field = (page: Page, name: string | RegExp) =>
   page.getByRole('textbox', { name, exact: typeof name === 'string' })
 const totals = (page: Page) => page.getByLabel('Totals')
 
 test('a granule from tape to record: metric figures, two passes, a setting put right by the pace', async () => {
-  const watched = await watchedPage(browser)
+  const watched = await watchedPage(on.browser)
   const { page } = watched
-  await page.goto(`${served.url}/jobs`)
+  await page.goto(`${on.url}/jobs`)
   await page.getByRole('radio', { name: '100 m²' }).click()
   await page.getByRole('button', { name: 'New job' }).click()
   await field(page, 'Site').fill('Marlow Court')
@@ -54,15 +46,15 @@ test('a granule from tape to record: metric figures, two passes, a setting put r
   await page.getByText('good, within 5 %').waitFor()
   await page.getByRole('button', { name: 'Put it on record' }).click()
   await page.getByText('Application record, Tamsin Point Grounds').waitFor()
-  await page.goto(`${served.url}/records`)
+  await page.goto(`${on.url}/records`)
   await page.getByRole('link', { name: 'Marlow Court' }).first().waitFor()
   expectQuiet(watched)
 })
 
 test('the load sheet prints on one page, its working on request; what is unfinished prints nothing', async () => {
-  const watched = await watchedPage(browser)
+  const watched = await watchedPage(on.browser)
   const { page } = watched
-  await page.goto(`${served.url}/jobs/${sampleId(3)}/load-sheet`)
+  await page.goto(`${on.url}/jobs/${sampleId(3)}/load-sheet`)
   await page.getByText('Water to start, then agitate').waitFor()
   const pages = async () => (await page.pdf({ format: 'A4' })).toString('latin1').match(/\/Type\s*\/Page\b/g)?.length
   expect(await pages()).toBe(1)
@@ -73,9 +65,9 @@ test('the load sheet prints on one page, its working on request; what is unfinis
 })
 
 test('back, deep links and the palette lead to the same places', async () => {
-  const watched = await watchedPage(browser)
+  const watched = await watchedPage(on.browser)
   const { page } = watched
-  await page.goto(`${served.url}/`)
+  await page.goto(`${on.url}/`)
   await page.waitForURL(/\/jobs$/)
   await page.getByText('Quarry Lane Cemetery').waitFor()
   await page.keyboard.press('Control+k')
@@ -88,9 +80,9 @@ test('back, deep links and the palette lead to the same places', async () => {
   await page.waitForURL(/\/records$/)
   await page.goBack()
   await page.waitForURL(new RegExp(sampleId(4)))
-  await page.goto(`${served.url}/jobs/019df000-0000-7000-8000-00000000dead`)
+  await page.goto(`${on.url}/jobs/019df000-0000-7000-8000-00000000dead`)
   await page.getByText('There is no such job.').waitFor()
-  await page.goto(`${served.url}/records/019df000-0000-7000-8000-00000000dead`)
+  await page.goto(`${on.url}/records/019df000-0000-7000-8000-00000000dead`)
   await page.getByText('There is no such record.').waitFor()
   expectQuiet(watched)
 })

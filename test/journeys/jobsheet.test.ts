@@ -1,24 +1,16 @@
-import type { Browser, Page } from 'playwright-core'
-import { afterAll, beforeAll, expect, test } from 'vitest'
+import type { Page } from 'playwright-core'
+import { expect, test } from 'vitest'
 import { sampleId } from '../../demo/typed'
-import { expectAccessible, expectQuiet, openBrowser, watchedPage } from '../support/browser'
-import { serve, type Served } from '../support/serve'
+import { expectAccessible, expectQuiet, watchedPage } from '../support/browser'
+import { stage } from '../support/stage'
 
-let served: Served
-let browser: Browser
-beforeAll(async () => {
-  ;[served, browser] = await Promise.all([serve(), openBrowser()])
-})
-afterAll(async () => {
-  await browser.close()
-  await served.stop()
-})
+const on = stage()
 
-const job = (count: number) => `${served.url}/jobs/${sampleId(count)}`
+const job = (count: number) => `${on.url}/jobs/${sampleId(count)}`
 const saved = (page: Page) => page.getByRole('status').getByText('saved', { exact: true }).waitFor({ timeout: 10_000 })
 
 test('a stop is cleared in one press; figures follow in place, in any units; every figure shows its working', async () => {
-  const watched = await watchedPage(browser)
+  const watched = await watchedPage(on.browser)
   const { page } = watched
   await page.goto(job(3))
   await page
@@ -51,7 +43,7 @@ test('a stop is cleared in one press; figures follow in place, in any units; eve
 })
 
 test('what is typed wrong is told at its field and kept through a reload; nothing is guessed', async () => {
-  const watched = await watchedPage(browser)
+  const watched = await watchedPage(on.browser)
   const { page } = watched
   await page.goto(job(4))
   const rate = page.getByRole('textbox', { name: 'Rate' })
@@ -78,7 +70,7 @@ test('what is typed wrong is told at its field and kept through a reload; nothin
 })
 
 test('a second tab’s change is shown with both versions, and the choice is the user’s', async () => {
-  const watched = await watchedPage(browser)
+  const watched = await watchedPage(on.browser)
   const { page, context } = watched
   const second = await context.newPage()
   await Promise.all([page.goto(job(1)), second.goto(job(1))])
@@ -97,7 +89,7 @@ test('a second tab’s change is shown with both versions, and the choice is the
 })
 
 test('the server away: what is typed stays on the device and is sent when it is back', async () => {
-  const watched = await watchedPage(browser)
+  const watched = await watchedPage(on.browser)
   const { page, context } = watched
   await page.goto(job(1))
   await page.getByRole('textbox', { name: 'Purpose' }).waitFor()
@@ -110,7 +102,7 @@ test('the server away: what is typed stays on the device and is sent when it is 
 })
 
 test('phone: the running job is logged, put on record and corrected', async () => {
-  const watched = await watchedPage(browser, { width: 390, height: 844 })
+  const watched = await watchedPage(on.browser, { width: 390, height: 844 })
   const { page } = watched
   await page.goto(job(2))
   await expectAccessible(page)
@@ -135,11 +127,11 @@ test('phone: the running job is logged, put on record and corrected', async () =
 })
 
 test.each(['paper', 'dusk', 'sun'])('axe finds nothing serious in %s, on lists, sheet and help', async (theme) => {
-  const watched = await watchedPage(browser)
+  const watched = await watchedPage(on.browser)
   const { page } = watched
   await page.addInitScript((name) => localStorage.setItem('hectarum-theme', name), theme)
   for (const path of ['/jobs', `/jobs/${sampleId(4)}`, '/records', `/records/${sampleId(106)}`]) {
-    await page.goto(served.url + path)
+    await page.goto(on.url + path)
     await page.getByRole('heading', { level: 1 }).first().waitFor({ state: 'attached' })
     await expectAccessible(page)
   }

@@ -1,21 +1,12 @@
-import type { Browser } from 'playwright-core'
-import { afterAll, beforeAll, expect, test } from 'vitest'
-import { expectQuiet, openBrowser, watchedPage } from '../support/browser'
-import { serve, type Served } from '../support/serve'
+import { expect, test } from 'vitest'
+import { expectQuiet, watchedPage } from '../support/browser'
+import { stage } from '../support/stage'
 
-let served: Served
-let browser: Browser
-beforeAll(async () => {
-  ;[served, browser] = await Promise.all([serve(), openBrowser()])
-})
-afterAll(async () => {
-  await browser.close()
-  await served.stop()
-})
+const on = stage()
 
 /** From an empty crew to a record with nothing but the keyboard: no click, no fill, no focus, no script. */
 test('empty crew to first record, by keyboard alone', async () => {
-  const watched = await watchedPage(browser)
+  const watched = await watchedPage(on.browser)
   const { page } = watched
   const { keyboard } = page
   const sees = (text: string | RegExp) =>
@@ -32,7 +23,7 @@ test('empty crew to first record, by keyboard alone', async () => {
     await page.waitForTimeout(120)
   }
 
-  await page.goto(`${served.url}/jobs`)
+  await page.goto(`${on.url}/jobs`)
   await sees('Cooperage Row')
   await keyboard.press('Control+k')
   await page.getByPlaceholder('Find or do anything').waitFor()

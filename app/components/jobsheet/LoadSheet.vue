@@ -6,7 +6,7 @@ import { chargeLevels } from '#core/plan/chargeLevels'
 import { loadGroups } from '#core/plan/loadGroups'
 import { mixingOrder } from '#core/plan/mixingOrder'
 import { prettyUnits, showMeasured, showQuantity } from '#core/quantity/systems'
-import { amountFactor } from '#core/quantity/quantity'
+import { tankIn } from '#core/plan/tankIn'
 import type { JobDraft } from '~/composables/useJobDraft'
 
 /** One page to take along, readable wet: lawns, what to measure in which order, and blanks for what was used. */
@@ -20,8 +20,8 @@ const stepOf = (id: string) => props.sheet.products.find((product) => product?.i
 const groups = computed(() => {
   const { request } = props.sheet
   const first = plan.value?.loads[0]
-  if (!plan.value || !first || request?.method.kind !== 'spray') return []
-  return loadGroups(plan.value.loads, (request.method.tank.value * amountFactor(request.method.tank.unit)) / amountFactor(first.carrier.unit))
+  const tank = request && first && tankIn(request, first.carrier.unit)
+  return plan.value && tank ? loadGroups(plan.value.loads, tank.value) : []
 })
 const charge = computed(() => plan.value?.totals.products[0])
 const levels = computed(() => (charge.value?.charge ? chargeLevels(charge.value.charge, charge.value.amount, document.value.spread.passes) : []))

@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import { loadGroups } from '#core/plan/loadGroups'
 import { mixingOrder } from '#core/plan/mixingOrder'
-import { amountFactor } from '#core/quantity/quantity'
-import type { VolumeUnit } from '#core/quantity/units'
+import { tankIn } from '#core/plan/tankIn'
 
 /** What to measure, load by load or pass by pass, and how far it is to walk. */
 const { document, sheet, go } = useSheet()
@@ -13,8 +12,7 @@ const ordered = computed(() => mixingOrder(document.value.products).map(({ id, n
 const tank = computed(() => {
   const { request } = sheet.value
   const unit = plan.value?.loads[0]?.carrier.unit
-  if (request?.method.kind !== 'spray' || !unit) return undefined
-  return { value: (request.method.tank.value * amountFactor(request.method.tank.unit)) / amountFactor(unit), unit: unit as VolumeUnit }
+  return request && unit ? tankIn(request, unit) : undefined
 })
 const groups = computed(() => (plan.value && tank.value ? loadGroups(plan.value.loads, tank.value.value) : []))
 const missing = computed(() => sheet.value.problems[0])

@@ -1,0 +1,21 @@
+import type { Browser } from 'playwright-core'
+import { afterAll, beforeAll } from 'vitest'
+import { openBrowser } from './browser'
+import { serve, type Served } from './serve'
+
+/** A server on fresh sample data and a browser, up for all tests of one file. */
+export function stage(): { readonly url: string; readonly browser: Browser } {
+  let served: Served
+  let browser: Browser
+  beforeAll(async () => {
+    ;[served, browser] = await Promise.all([serve(), openBrowser()])
+  })
+  afterAll(async () => {
+    await browser.close()
+    await served.stop()
+  })
+  return {
+    get url() { return served.url },
+    get browser() { return browser },
+  }
+}
