@@ -1,6 +1,7 @@
 import type { ApplicationDocument } from '../core/jobsheet/document'
 import type { PlanRequest } from '../core/plan/planRequest'
-import { lawn, part, product, spraying, sprayerCourse, typed } from '../demo/typed'
+import { typed } from '../demo/typed'
+import { lawn, part, product, spraying, sprayerCourse } from '../test/support/documents'
 
 /** A tank mix of so many products on so many lawns, as a sheet would hold it. */
 export function largeDocument(lawns: number, products: number): ApplicationDocument {

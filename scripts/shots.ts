@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { setTimeout as wait } from 'node:timers/promises'
 import { chromium, type Page } from 'playwright-core'
-import { sampleId } from '../demo/typed'
+import { SAMPLE_AREAS, SAMPLE_CALIBRATION, SAMPLE_EQUIPMENT, SAMPLE_JOBS, SAMPLE_PRODUCTS, SAMPLE_RECORDS, SAMPLE_SITES } from '../demo/sampleLinks'
 import { ensureBuilt } from './setup/build.mjs'
 import { openCluster } from './setup/cluster.mjs'
 import { CHROMIUM, ensureChromium, ensurePostgres } from './setup/debian.mjs'
@@ -20,22 +20,28 @@ interface Shot {
   readonly before?: (page: Page) => Promise<unknown>
 }
 
-const job = (count: number) => `/jobs/${sampleId(count)}`
+const job = (id: string) => `/jobs/${id}`
+const leftInTank = (page: Page) => page.getByLabel('Spray left in tank, hose and boom', { exact: true }).fill('0.9')
 const SHOTS: readonly Shot[] = [
-  { name: 'jobs', path: '/jobs' },
-  { name: 'job-sheet-wet', path: job(3) },
-  { name: 'job-sheet-dry', path: job(1) },
-  { name: 'job-sheet-new', path: '/jobs', before: async (page) => { await page.keyboard.press('n'); await page.getByPlaceholder('Site or customer').waitFor() } },
-  { name: 'job-sheet-dusk', path: job(2), theme: 'dusk' },
-  { name: 'working', path: job(3), before: (page) => page.getByLabel('Totals').getByRole('button', { name: /Chelated iron/ }).click() },
-  { name: 'load-sheet', path: `${job(3)}/load-sheet` },
-  { name: 'log', path: `${job(2)}/log`, before: (page) => page.getByLabel('Spray left in tank, hose and boom', { exact: true }).fill('0.9') },
+  { name: 'today', path: '/today' },
+  { name: 'site', path: `/sites/${SAMPLE_SITES.cooperage}` },
+  { name: 'area', path: `/sites/${SAMPLE_SITES.cooperage}/areas/${SAMPLE_AREAS.green}` },
+  { name: 'equipment', path: '/equipment' },
+  { name: 'machine', path: `/equipment/${SAMPLE_EQUIPMENT.push}` },
+  { name: 'calibration', path: `/equipment/${SAMPLE_EQUIPMENT.push}/calibrations/${SAMPLE_CALIBRATION}` },
+  { name: 'products', path: '/products' },
+  { name: 'product', path: `/products/${SAMPLE_PRODUCTS.fungicide}` },
+  { name: 'job-sheet-wet', path: job(SAMPLE_JOBS.stopped) },
+  { name: 'job-sheet-visit', path: job(SAMPLE_JOBS.visit) },
+  { name: 'job-sheet-dusk', path: job(SAMPLE_JOBS.running), theme: 'dusk' },
+  { name: 'working', path: job(SAMPLE_JOBS.stopped), before: (page) => page.getByLabel('Totals').getByRole('button', { name: /Chelated iron/ }).click() },
+  { name: 'load-sheet', path: `${job(SAMPLE_JOBS.stopped)}/load-sheet` },
+  { name: 'log', path: `${job(SAMPLE_JOBS.running)}/log`, before: leftInTank },
   { name: 'records', path: '/records' },
-  { name: 'record', path: `/records/${sampleId(106)}` },
-  { name: 'palette', path: '/jobs', before: async (page) => { await page.keyboard.press('Control+k'); await page.getByPlaceholder('Find or do anything').fill('salt') } },
-  { name: 'job-sheet-phone', path: job(3), phone: 'phone', theme: 'sun' },
-  { name: 'log-phone', path: `${job(2)}/log`, phone: 'phone', theme: 'sun', before: (page) => page.getByLabel('Spray left in tank, hose and boom', { exact: true }).fill('0.9') },
-  { name: 'record-phone', path: `/records/${sampleId(105)}`, phone: 'phone' },
+  { name: 'record', path: `/records/${SAMPLE_RECORDS.wet}` },
+  { name: 'palette', path: '/jobs', before: async (page) => { await page.keyboard.press('Control+k'); await page.getByPlaceholder('Find or do anything').fill('salt'); await page.getByText('Creek Road').waitFor() } },
+  { name: 'job-sheet-phone', path: job(SAMPLE_JOBS.stopped), phone: 'phone', theme: 'sun' },
+  { name: 'record-phone', path: `/records/${SAMPLE_RECORDS.dry}`, phone: 'phone' },
 ]
 
 await ensurePostgres()

@@ -1,12 +1,14 @@
 // @ts-check
 import { setTimeout as wait } from 'node:timers/promises'
-import { mkdirSync } from 'node:fs'
+import { chmodSync, mkdirSync } from 'node:fs'
+import { join } from 'node:path'
 import { ensureBuilt } from './setup/build.mjs'
 import { openCluster } from './setup/cluster.mjs'
 import { ensurePostgres } from './setup/debian.mjs'
+import { dumpDatabase, schemaStanding } from './setup/dump.mjs'
 import { checkGivenDatabase } from './setup/givenDatabase.mjs'
 import { checkNode, ensurePackages } from './setup/packages.mjs'
-import { runMain, say, Stop } from './setup/say.mjs'
+import { runMain, say, step, Stop } from './setup/say.mjs'
 import { superviseServer, takeOver } from './setup/server.mjs'
 import { portState, readSettings } from './setup/settings.mjs'
 
@@ -25,6 +27,7 @@ await runMain(async () => {
   const cluster = settings.databaseUrl ? undefined : await openCluster(settings)
   if (!cluster) mkdirSync(data, { recursive: true })
   const databaseUrl = cluster?.url ?? settings.databaseUrl ?? ''
+  await dumpBeforeMigrating(databaseUrl, data)
   const server = superviseServer({ data, host, port, databaseUrl })
   let stopping = false
   const stop = async () => {
@@ -51,6 +54,19 @@ await runMain(async () => {
     throw error
   }
 })
+
+/**
+ * An older database is dumped before this version changes it.
+ * @param {string} url
+ * @param {string} data
+ */
+async function dumpBeforeMigrating(url, data) {
+  const standing = await schemaStanding(url)
+  if (!standing || standing.has === 0 || standing.has >= standing.known) return
+  const file = join(data, `before-migration-${standing.known}-${new Date().toISOString().slice(0, 19).replaceAll(':', '')}.dump`)
+  await step(`The database is of an older version: keeping a copy in ${file}`, () => dumpDatabase(url, file))
+  chmodSync(file, 0o600)
+}
 
 /**
  * A server of ours that was just killed may hold the port for a moment longer.

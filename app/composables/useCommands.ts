@@ -31,17 +31,24 @@ export function useCommands(shell: { readonly palette: () => void, readonly keys
   const colorMode = useColorMode()
   const { startJob } = useNewJob()
   const nextTheme = () => { colorMode.preference = THEMES[(THEMES.indexOf(colorMode.preference as typeof THEMES[number]) + 1) % THEMES.length] ?? 'paper' }
+  async function reopen() {
+    await $fetch('/api/organizations/sample', { method: 'POST', body: {} })
+    await crew.load()
+    await navigateTo('/today')
+  }
   const everywhere = computed<readonly Command[]>(() => [
     { id: 'new-job', label: 'New job', key: 'n', run: startJob },
     ...PLACES.map((place) => ({ id: place.to, label: `Go to ${place.name}`, key: place.key, run: () => navigateTo(place.to) })),
     { id: 'working', label: 'Show working', key: 'w', run: working.toggle },
     { id: 'units', label: 'Next units (1,000 ft², acre, 100 m², ha)', key: 'u', run: crew.nextUnits },
     { id: 'theme', label: 'Next theme (paper, dusk, sun)', key: 't', run: nextTheme },
+    { id: 'settings', label: 'Settings of this crew', run: () => navigateTo('/settings') },
     { id: 'new-crew', label: 'Start an empty crew', run: shell.newCrew },
+    { id: 'reopen', label: 'Open the sample afresh, on 6 May', run: reopen },
     ...(crew.choice?.all ?? []).filter(({ id }) => id !== crew.organization?.id)
       .map(({ id, name }) => ({ id: `crew-${id}`, label: `Change to ${name}`, run: async () => {
         await crew.change(id)
-        await navigateTo('/jobs')
+        await navigateTo('/today')
       } })),
     { id: 'palette', label: 'Find anything', key: 'ctrl+k', run: shell.palette },
     { id: 'keys', label: 'Keys', key: '?', run: shell.keys },

@@ -1,27 +1,29 @@
 import { v7 as uuid } from 'uuid'
 import { blankDocument } from '#core/jobsheet/blankDocument'
+import type { Area } from '#shared/schemas/ground'
 import type { JobDraft } from './useJobDraft'
 
 /** Starts a job on this device; it reaches the server with its first figure. */
 export function useNewJob() {
   const crew = useCrewStore()
-  async function startJob() {
+  const { withAreas } = useFromRooms()
+  const begin = async (draft: JobDraft) => {
     const id = uuid()
-    const draft: JobDraft = {
-      version: 0, site: '', purpose: '', plannedFor: crew.today(), state: 'draft',
-      application: { id: uuid(), document: blankDocument({ lawn: uuid(), part: uuid(), product: uuid(), run: uuid() }, 'spray', crew.units) },
-    }
     await keepDraft(draftKey(crew.organization?.id, id), draft)
     await navigateTo(`/jobs/${id}`)
   }
+  const blankApplication = () => ({ id: uuid(), document: blankDocument({ lawn: uuid(), part: uuid(), product: uuid(), run: uuid() }, 'spray', crew.units) })
 
-  /** The same lawns, label and calibration again, on another day. */
-  async function repeatJob(draft: JobDraft) {
-    const id = uuid()
-    await keepDraft(draftKey(crew.organization?.id, id), {
-      ...draft, version: 0, state: 'draft', plannedFor: crew.today(), application: { id: uuid(), document: draft.application.document },
-    })
-    await navigateTo(`/jobs/${id}`)
+  const startJob = () => begin({ version: 0, site: '', siteId: null, purpose: '', plannedFor: crew.today(), state: 'draft', applications: [blankApplication()] })
+
+  /** A job on a saved site, its areas ticked. */
+  const startJobAt = (siteId: string, site: string, areas: readonly Area[]) => {
+    const application = blankApplication()
+    return begin({ version: 0, site, siteId, purpose: '', plannedFor: crew.today(), state: 'draft', applications: [{ ...application, document: withAreas(application.document, areas) }] })
   }
-  return { startJob, repeatJob }
+
+  /** The same lawns, labels and calibrations again, on another day. */
+  const repeatJob = (draft: JobDraft) =>
+    begin({ ...draft, version: 0, state: 'draft', plannedFor: crew.today(), applications: draft.applications.map(({ document }) => ({ id: uuid(), document })) })
+  return { startJob, startJobAt, repeatJob, blankApplication }
 }

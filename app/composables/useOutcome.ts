@@ -20,7 +20,7 @@ const typed = <U extends string>({ value, unit }: Quantity<U>): Entered<U> => ({
 /** Reads the entries as they are typed and says at once what rate they come to. */
 export function useOutcome(record: RunRecord) {
   const crew = useCrewStore()
-  const { request, plan, labels } = record.frozen
+  const { request, plan, labels, tolerance } = record.frozen
   const { totals } = plan
   const wet = request.method.kind === 'spray'
   const dead = request.method.kind === 'spray' ? request.method.dead : undefined
@@ -49,7 +49,7 @@ export function useOutcome(record: RunRecord) {
     })
     const whole = treated && left && (made || !wet) && putIn.length === entries.putIn.length
     const used: Used | undefined = whole ? { treated, left, putIn, ...(made && { made }) } : undefined
-    const outcome = used && outcomeOf(request, plan, used, closedWorkingBook)
+    const outcome = used && outcomeOf(request, plan, used, closedWorkingBook, tolerance)
     if (outcome && !outcome.ok) for (const { path, message } of outcome.error) problems[path] = message
     return { used, problems, outcomes: outcome?.ok ? outcome.value : [] }
   })

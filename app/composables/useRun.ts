@@ -5,19 +5,19 @@ import type { NewRunEvent, Run } from '#shared/schemas/run'
 
 type Body = NewRunEvent extends infer E ? E extends NewRunEvent ? Omit<E, 'id' | 'deviceId' | 'sequence' | 'counter' | 'at'> : never : never
 
-/** The run of one job: its events as this device writes them. */
-export function useRun(jobId: string) {
+/** The run of one application: its events as this device writes them. */
+export function useRun(applicationId: MaybeRefOrGetter<string>) {
   const crew = useCrewStore()
   const deviceId = useLocalStorage('hectarum-device', uuid())
   const run = shallowRef<Run>()
 
-  const load = async () => { run.value = await $fetch<Run>(`/api/jobs/${jobId}/events`) }
+  const load = async () => { run.value = await $fetch<Run>(`/api/applications/${toValue(applicationId)}/events`) }
 
   /** Stamps and sends events; each has its id from here, so that a repeat is stored once. */
   async function append(bodies: readonly Body[]) {
     if (!run.value) await load()
     const events = bodies.map((body, i) => ({ ...body, ...stamp(run.value?.events ?? [], i) }))
-    run.value = await $fetch<Run>(`/api/jobs/${jobId}/events`, { method: 'POST', body: { events } })
+    run.value = await $fetch<Run>(`/api/applications/${toValue(applicationId)}/events`, { method: 'POST', body: { events } })
   }
 
   function stamp(known: readonly RunEvent[], ahead: number) {

@@ -1,48 +1,54 @@
 import type { InjectionKey } from 'vue'
 import { composeSheet, type ApplicationSheet } from '#core/jobsheet/applicationSheet'
 import type { ApplicationDocument } from '#core/jobsheet/document'
-import type { FieldProblem } from '#core/jobsheet/fieldReader'
+import { sourceChecks, type RoomsNow } from '#core/jobsheet/sourceChecks'
+import { sortChecks } from '#core/plan/planChecks'
+import { DEFAULT_HOUSE } from '#core/house'
 import { openWorkingBook } from '#core/working/working'
 
 /** The sheet in hand: the document as typed, everything worked out from it, and how to change a field by its path. */
-export interface SheetContext {
+export interface SheetContext extends FormContext {
   readonly document: ComputedRef<ApplicationDocument>
   readonly sheet: ComputedRef<ApplicationSheet>
-  readonly today: ComputedRef<string>
-  readonly locked: ComputedRef<boolean>
-  readonly problemAt: (path: string) => FieldProblem | undefined
-  readonly set: (path: string, value: unknown) => void
-  /** Opens what hides a field and puts the cursor into it. */
-  readonly go: (path: string) => void
-  /** Folded parts of the sheet that stand open, by path. */
-  readonly opened: Set<string>
+  /** The day it is worked out for: today, or the day it is planned for if that is later. */
+  readonly day: ComputedRef<string>
 }
 
 const key: InjectionKey<SheetContext> = Symbol('sheet')
 
+interface SheetOptions {
+  readonly document: () => ApplicationDocument
+  readonly change: (document: ApplicationDocument) => void
+  readonly locked: () => boolean
+  readonly plannedFor: () => string
+  /** What stands in the rooms now, for what the job was copied from. */
+  readonly rooms: () => RoomsNow | undefined
+}
+
 /** Makes the core's sheet reactive and gives it to the components below. */
-export function provideSheet(document: ComputedRef<ApplicationDocument>, change: (document: ApplicationDocument) => void, locked: ComputedRef<boolean>): SheetContext {
+export function provideSheet(options: SheetOptions): SheetContext {
   const crew = useCrewStore()
-  const today = computed(() => crew.today())
-  const sheet = computed(() => composeSheet(document.value, today.value))
-  const problems = computed(() => new Map(sheet.value.problems.toReversed().map((problem) => [problem.path, problem])))
-  const opened = reactive(new Set<string>())
-
-  async function go(path: string) {
-    for (const section of sectionsOf(path)) opened.add(section)
-    await nextTick()
-    const field = window.document.querySelector<HTMLElement>(`[data-path="${path}"]`) ?? window.document.querySelector<HTMLElement>(`[data-path^="${path}"]`)
-    field?.focus()
-    field?.scrollIntoView({ block: 'nearest' })
-  }
-
-  const context: SheetContext = {
-    document, sheet, today, locked, opened, go,
-    problemAt: (path) => problems.value.get(path),
-    set: (path, value) => { if (!locked.value) change(withValue(document.value, path, value)) },
-  }
+  const document = computed(options.document)
+  const day = computed(() => (options.plannedFor() > crew.today() ? options.plannedFor() : crew.today()))
+  const house = computed(() => crew.organization?.settings.house ?? DEFAULT_HOUSE)
+  const composed = computed(() => composeSheet(document.value, day.value, undefined, house.value))
+  const sources = computed(() => {
+    const rooms = options.rooms()
+    return rooms && !options.locked() ? sourceChecks(document.value, rooms, day.value) : []
+  })
+  const sheet = computed<ApplicationSheet>(() => (sources.value.length === 0
+    ? composed.value
+    : { ...composed.value, checks: sortChecks([...composed.value.checks, ...sources.value], document.value.products.map(({ id }) => id)) }))
+  const form = provideForm({
+    problems: () => composed.value.problems, change: (path, value) => options.change(withValue(document.value, path, value)), locked: options.locked, sectionsOf,
+  })
+  const context: SheetContext = { ...form, document, sheet, day }
   provide(key, context)
-  useWorkingPages(() => composeWith(document.value, today.value), computed(() => figureNames(document.value)))
+  useWorkingPages(() => {
+    const book = openWorkingBook()
+    composeSheet(document.value, day.value, book, house.value)
+    return book.pages()
+  }, computed(() => figureNames(document.value)))
   return context
 }
 
@@ -56,19 +62,4 @@ export function useSheet(): SheetContext {
 function sectionsOf(path: string): readonly string[] {
   const [first = '', second = ''] = path.split('.')
   return first === 'lawns' || first === 'products' ? [`${first}.${second}`] : [`${first}.${second}`, first]
-}
-
-function composeWith(document: ApplicationDocument, today: string) {
-  const book = openWorkingBook()
-  composeSheet(document, today, book)
-  return book.pages()
-}
-
-/** A copy of a document with one field changed, everything else shared. */
-export function withValue<T>(node: T, path: string, value: unknown): T {
-  const [head, ...rest] = path.split('.')
-  if (head === undefined || head === '') return value as T
-  const next = rest.length === 0 ? value : withValue((node as Record<string, unknown>)[head], rest.join('.'), value)
-  if (Array.isArray(node)) return node.map((item, index) => (String(index) === head ? next : item)) as T
-  return { ...node, [head]: next }
 }

@@ -12,7 +12,7 @@ const printing = computed(() => useRoute().meta.bare === true)
 
 <template>
   <div class="shell" :class="{ bare: printing }">
-    <PlaceNav v-if="!printing" class="no-print" @find="open.palette = true" @keys="open.keys = true" />
+    <PlaceNav v-if="!printing" class="no-print" @find="open.palette = true" @keys="open.keys = true" @new-crew="open.newCrew = true" />
     <div class="min-w-0">
       <EmptyState v-if="crew.problem && !crew.organization" :words="crew.problem" action="Try again" @act="crew.load" />
       <slot v-else />

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-definePageMeta({ redirect: '/jobs' })
+definePageMeta({ redirect: '/today' })
 </script>
 
 <template>

@@ -32,10 +32,13 @@ export type NetAreaError = { readonly kind: 'exclusionsTooLarge'; readonly added
  * Net area of shapes added and subtracted, with its uncertainty.
  * Scale errors are fully correlated (k % on every length is 2k % on the net area); reading errors are independent
  * and travel by the partial derivatives. A known size carries no reading error of ours.
+ * @param slope when given, the sloped surface is what counts: flat area / cos(angle), 14 % is 1.0098 times
  * @returns error `exclusionsTooLarge`; never negative, never zero
  * Source: plane geometry; first-order propagation of error.
  */
-export function netArea(parts: readonly GroundPart[], instrument: Instrument, figure: string, book: WorkingBook): Result<NetArea, NetAreaError> {
+export function netArea(
+  parts: readonly GroundPart[], instrument: Instrument, figure: string, book: WorkingBook, slope: Quantity<'%'> = { value: 0, unit: '%' },
+): Result<NetArea, NetAreaError> {
   let added = 0
   let subtracted = 0
   let taped = 0
@@ -48,14 +51,18 @@ export function netArea(parts: readonly GroundPart[], instrument: Instrument, fi
     taped += part.sign === 'add' ? size : -size
     readingVariance += readingVarianceOf(part)
   }
-  const size = added - subtracted
-  if (!(size > 0)) return err({ kind: 'exclusionsTooLarge', added: squareMetres(added), subtracted: squareMetres(subtracted) })
-  const scaleSd = 2 * SCALE_ERROR[instrument] * Math.abs(taped)
-  const sd = Math.sqrt(scaleSd * scaleSd + readingVariance)
+  const flat = added - subtracted
+  if (!(flat > 0)) return err({ kind: 'exclusionsTooLarge', added: squareMetres(added), subtracted: squareMetres(subtracted) })
+  const steeper = Math.hypot(1, slope.value / 100)
+  const size = flat * steeper
+  const scaleSd = 2 * SCALE_ERROR[instrument] * Math.abs(taped) * steeper
+  const readingSd = Math.sqrt(readingVariance) * steeper
+  const sd = Math.hypot(scaleSd, readingSd)
   book.note(figure, () => [
     ...parts.map(partLine),
+    ...(slope.value > 0 ? [`on a slope of ${asEntered(slope)} the surface is ${sixDigits(steeper)} times the flat ${sixDigits(flat)} m2 = ${sixDigits(size)} m2`] : []),
     `scale of the ${instrument}, ${SCALE_ERROR[instrument] * 100} % on every length alike: ${sixDigits(scaleSd)} m2`,
-    `readings, 0.1 ft or 2 cm each, independent: ${sixDigits(Math.sqrt(readingVariance))} m2`,
+    `readings, 0.1 ft or 2 cm each, independent: ${sixDigits(readingSd)} m2`,
     `together one standard deviation ${sixDigits(sd)} m2; give or take is two of them, ${sixDigits((200 * sd) / size)} %`,
     `net area ${figureText(areaIn(squareMetres(size), 'ft2'))} = ${sixDigits(size)} m2`,
   ])

@@ -1,3 +1,4 @@
+import { DEFAULT_HOUSE, type House } from '../house'
 import { walkOf, type Walk } from '../lanes/walk'
 import { doseOf } from '../label/dose'
 import { planApplication } from '../plan/planApplication'
@@ -11,7 +12,7 @@ import { SQUARE_METRES_PER, type AreaUnit, type CarrierUnit, type VolumeUnit } f
 import { closedWorkingBook, type WorkingBook } from '../working/working'
 import { calibrationChecks } from './calibrationChecks'
 import type { ApplicationDocument } from './document'
-import { fieldReader, type FieldProblem, type FieldReader } from './fieldReader'
+import { fieldReader, type FieldProblem, type FieldReader } from '../quantity/fieldReader'
 import { withRemedies } from './planCheckRemedies'
 import { carrierQuestions, lawnQuestions, rateQuestions, tankQuestions } from './questions'
 import { readCalibration, type SheetCalibration } from './readCalibration'
@@ -39,12 +40,12 @@ export interface ApplicationSheet {
 
 /**
  * Composes the whole sheet of one application from what a person typed: measure, calibrate, rate, load, walk.
- * @param today the organization's calendar day, YYYY-MM-DD
+ * @param day the day it is worked out for, YYYY-MM-DD: dated exclusions lapse, calibrations age
  * @param book where the working of every figure is kept
  */
-export function composeSheet(document: ApplicationDocument, today: string, book: WorkingBook = closedWorkingBook): ApplicationSheet {
+export function composeSheet(document: ApplicationDocument, day: string, book: WorkingBook = closedWorkingBook, house: House = DEFAULT_HOUSE): ApplicationSheet {
   const fields = fieldReader()
-  const lawns = readGround(document.lawns, fields, book)
+  const lawns = readGround(document.lawns, day, fields, book)
   if (!document.lawns.some(({ treated }) => treated === 'yes')) fields.missing('lawns.0.treated', 'Tick at least one lawn to treat.')
   const calibration = readCalibration(document, fields, book)
   const products = readProducts(document.products, fields)
@@ -63,7 +64,7 @@ export function composeSheet(document: ApplicationDocument, today: string, book:
   const checks = sortChecks([
     ...(plan ? withRemedies(plan.checks, document) : []),
     ...questions,
-    ...(calibration ? calibrationChecks(document, calibration, today, wantedPerPass) : []),
+    ...(calibration ? calibrationChecks(document, calibration, { day, wantedPerPass, house }) : []),
     ...(calibration && document.method === 'spray' ? wetQuestions(calibration, plan) : []),
   ], document.products.map(({ id }) => id))
   return {

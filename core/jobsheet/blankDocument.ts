@@ -1,19 +1,10 @@
 import { SYSTEM_UNITS, type UnitSystem } from '../quantity/systems'
 import type { Entered } from '../quantity/entered'
-import type { ApplicationDocument, LawnNote, LawnPart, ProductNote } from './document'
+import { blankSpreaderCourse, blankSprayerCourse } from '../calibration/blankEquipment'
+import { blankPart } from '../ground/blankArea'
+import type { ApplicationDocument, LawnNote, ProductNote } from './document'
 
 const blank = <U extends string>(unit: U): Entered<U> => ({ text: '', unit })
-
-/** A part of a lawn with nothing typed yet, in the units of a system. */
-export function blankPart(id: string, sign: LawnPart['sign'], shape: LawnPart['shape'], system: UnitSystem): LawnPart {
-  const { length, size } = SYSTEM_UNITS[system]
-  return {
-    id, sign, shape, size: blank(size),
-    lengths: {
-      length: blank(length), width: blank(length), base: blank(length), height: blank(length), side: blank(length), opposite: blank(length), diameter: blank(length),
-    },
-  }
-}
 
 export const blankLawn = (ids: { readonly lawn: string; readonly part: string }, system: UnitSystem): LawnNote => ({
   id: ids.lawn, name: '', treated: 'yes', instrument: 'tape', parts: [blankPart(ids.part, 'add', 'rectangle', system)],
@@ -36,20 +27,16 @@ export function blankProduct(id: string, method: ApplicationDocument['method'], 
 
 /** An application with nothing typed yet: one lawn, one product, both methods ready. Ids come from the caller. */
 export function blankDocument(ids: { readonly lawn: string; readonly part: string; readonly product: string; readonly run: string }, method: ApplicationDocument['method'], system: UnitSystem): ApplicationDocument {
-  const { length, weight, tank, speed } = SYSTEM_UNITS[system]
-  const course = { on: '', length: blank(length), width: blank(length), speed: blank(speed) }
+  const { weight, tank, speed } = SYSTEM_UNITS[system]
   return {
-    schema: 1,
+    schema: 2,
     lawns: [blankLawn(ids, system)],
     products: [blankProduct(ids.product, method, system)],
     method,
-    spread: {
-      equipment: '', passes: 2, reserve: blank(weight), speedToday: blank(speed),
-      calibration: { ...course, setting: '', product: '', runs: [{ id: ids.run, start: blank(weight), left: blank(weight) }] },
-    },
+    spread: { equipment: '', passes: 2, reserve: blank(weight), speedToday: blank(speed), calibration: blankSpreaderCourse(ids.run, system) },
     spray: {
       equipment: '', tank: blank(tank), loads: 'full-then-part', dead: blank(tank), agitate: blank(tank), speedToday: blank(speed),
-      calibration: { ...course, runs: [{ id: ids.run, used: blank(tank) }] },
+      calibration: blankSprayerCourse(ids.run, system),
     },
   }
 }

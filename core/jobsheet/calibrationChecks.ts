@@ -1,4 +1,6 @@
+import { daysBetween } from '../calendar/daysBetween'
 import { SPEED_TRUST, speedForRate } from '../calibration/anotherSpeed'
+import type { House } from '../house'
 import { formatDeviation, formatFigure } from '../quantity/format'
 import { METRES_PER_SECOND_PER, SPEED_UNITS, type SpeedUnit } from '../quantity/units'
 import { unitText } from '../quantity/systems'
@@ -6,8 +8,6 @@ import type { ApplicationDocument } from './document'
 import type { SheetCalibration } from './readCalibration'
 import type { SheetCheck } from './sheetCheck'
 
-/** After this many days a calibration is stale (house default). */
-export const CALIBRATION_DAYS = 60
 /** A setting that gives the wanted rate this closely needs no correction (house tolerance). */
 const SETTING_TOLERANCE = 0.05
 /** Runs that differ by more than this (standard deviation over mean) do not yet agree. */
@@ -16,14 +16,20 @@ const UNEVEN_RUNS = 0.05
 const SLOWEST = 0.5 * METRES_PER_SECOND_PER.mph
 const FASTEST = 12 * METRES_PER_SECOND_PER.mph
 
+interface Wanted {
+  /** The day of the job, YYYY-MM-DD. */
+  readonly day: string
+  /** Kg/m2 of one pass; undefined for wet work, where the carrier is taken as it comes. */
+  readonly wantedPerPass: number | undefined
+  readonly house: House
+}
+
 /**
  * Whether the calibration can be trusted for this application.
- * @param today the organization's day, YYYY-MM-DD
- * @param wantedPerPass kg/m2 of one pass; undefined for wet work, where the carrier is taken as it comes
  */
-export function calibrationChecks(document: ApplicationDocument, calibration: SheetCalibration, today: string, wantedPerPass: number | undefined): readonly SheetCheck[] {
+export function calibrationChecks(document: ApplicationDocument, calibration: SheetCalibration, { day, wantedPerPass, house }: Wanted): readonly SheetCheck[] {
   return [
-    ...ageChecks(document, calibration, today),
+    ...ageChecks(document, calibration, day, house),
     ...productChecks(document),
     ...runChecks(document, calibration),
     ...speedChecks(document, calibration),
@@ -31,17 +37,14 @@ export function calibrationChecks(document: ApplicationDocument, calibration: Sh
   ]
 }
 
-/** Whole days between two calendar days. */
-export const daysBetween = (from: string, to: string): number => Math.round((Date.parse(to) - Date.parse(from)) / 86_400_000)
-
-function ageChecks({ method }: ApplicationDocument, { on }: SheetCalibration, today: string): readonly SheetCheck[] {
+function ageChecks({ method }: ApplicationDocument, { on }: SheetCalibration, day: string, { calibrationDays }: House): readonly SheetCheck[] {
   const path = `${method}.calibration.on`
-  if (on === '') return [{ level: 'note', code: 'calibration-undated', message: 'The calibration has no date, so its age is not known.', source: 'calibration', remedies: [{ label: 'It was today', path, value: today }] }]
-  const age = daysBetween(on, today)
-  if (age <= CALIBRATION_DAYS) return []
+  if (on === '') return [{ level: 'note', code: 'calibration-undated', message: 'The calibration has no date, so its age is not known.', source: 'calibration', remedies: [{ label: 'It was today', path, value: day }] }]
+  const age = daysBetween(on, day)
+  if (age <= calibrationDays) return []
   return [{
-    level: 'warn', code: 'calibration-stale', source: `house limit, ${CALIBRATION_DAYS} days`,
-    message: `The calibration is ${age} days old; beyond ${CALIBRATION_DAYS} days it is not trusted.`,
+    level: 'warn', code: 'calibration-stale', source: `house limit, ${calibrationDays} days`,
+    message: `The calibration is ${age} days old; beyond ${calibrationDays} days it is not trusted.`,
     remedies: [{ label: 'Calibrate again', path: `${method}.calibration.runs.0.${method === 'spread' ? 'start' : 'used'}` }],
   }]
 }

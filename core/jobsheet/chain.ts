@@ -1,7 +1,7 @@
+import { daysBetween } from '../calendar/daysBetween'
 import { formatFigure, formatGive } from '../quantity/format'
 import type { ApplicationSheet } from './applicationSheet'
-import type { FieldProblem } from './fieldReader'
-import { daysBetween } from './calibrationChecks'
+import type { FieldProblem } from '../quantity/fieldReader'
 
 export const CHAIN = ['measure', 'calibrate', 'rate', 'load', 'walk', 'log'] as const
 export type LinkName = (typeof CHAIN)[number]

@@ -1,16 +1,16 @@
-import type { Instrument } from '../ground/netArea'
-import type { LengthName, ShapeKind } from '../ground/shapes'
+import type { SpreaderCourse, SprayerCourse } from '../calibration/courseNote'
+import type { FieldNotes } from '../ground/fieldNotes'
 import type { Form, RateBasis } from '../label/label'
 import type { LoadStyle } from '../plan/planRequest'
 import type { Entered } from '../quantity/entered'
-import type { AmountUnit, AreaUnit, ContentUnit, DensityUnit, LengthUnit, MassUnit, RateUnit, SpeedUnit, VolumeUnit } from '../quantity/units'
+import type { AmountUnit, ContentUnit, DensityUnit, MassUnit, RateUnit, SpeedUnit, TimeUnit, VolumeUnit } from '../quantity/units'
 
 /**
  * One application as a person entered it: every field is the text typed and the unit it stood in, blank where nothing was typed.
  * This is what is saved; figures are computed from it again by whoever reads it.
  */
 export interface ApplicationDocument {
-  readonly schema: 1
+  readonly schema: 1 | 2
   readonly lawns: readonly LawnNote[]
   readonly products: readonly ProductNote[]
   readonly method: 'spread' | 'spray'
@@ -18,20 +18,18 @@ export interface ApplicationDocument {
   readonly spray: SprayNote
 }
 
-export interface LawnNote {
+/** What a piece of the document was copied from; the copy stands until somebody replans. */
+export interface Source {
+  readonly id: string
+  readonly version: number
+}
+
+export interface LawnNote extends FieldNotes {
+  /** The saved area's own id where it came from one. */
   readonly id: string
   readonly name: string
   readonly treated: 'yes' | 'no'
-  readonly instrument: Instrument
-  readonly parts: readonly LawnPart[]
-}
-
-export interface LawnPart {
-  readonly id: string
-  readonly sign: 'add' | 'subtract'
-  readonly shape: ShapeKind | 'known'
-  readonly lengths: Readonly<Partial<Record<LengthName, Entered<LengthUnit>>>>
-  readonly size: Entered<AreaUnit>
+  readonly source?: Source
 }
 
 export interface ProductNote {
@@ -47,16 +45,15 @@ export interface ProductNote {
   readonly most: Entered<RateUnit>
   readonly density: Entered<DensityUnit>
   readonly analysis: Readonly<Record<'n' | 'p2o5' | 'k2o' | 'fe' | 'slowN', Entered<'%'>>>
-  readonly active: { readonly name: string; readonly content: Entered<ContentUnit> }
+  /** `group` is the mode-of-action group as printed. */
+  readonly active: { readonly name: string; readonly content: Entered<ContentUnit>; readonly group?: string }
+  /** Nobody goes back before this; blank or absent: once dry. */
+  readonly reentry?: Entered<TimeUnit>
+  /** The label's longest interval before a repeat. */
+  readonly repeat?: Entered<TimeUnit>
+  /** `line` is the label's rate line it was taken from. */
+  readonly source?: Source & { readonly line: string }
   readonly step: Entered<AmountUnit>
-}
-
-interface CourseNote {
-  /** Day of the calibration, YYYY-MM-DD; blank until a run is typed. */
-  readonly on: string
-  readonly length: Entered<LengthUnit>
-  readonly width: Entered<LengthUnit>
-  readonly speed: Entered<SpeedUnit>
 }
 
 export interface SpreadNote {
@@ -65,11 +62,8 @@ export interface SpreadNote {
   readonly reserve: Entered<MassUnit>
   /** The speed walked today, if it is not the calibration's. */
   readonly speedToday: Entered<SpeedUnit>
-  readonly calibration: CourseNote & {
-    readonly setting: string
-    readonly product: string
-    readonly runs: readonly { readonly id: string; readonly start: Entered<MassUnit>; readonly left: Entered<MassUnit> }[]
-  }
+  readonly calibration: SpreaderCourse & { readonly source?: Source }
+  readonly source?: Source
 }
 
 export interface SprayNote {
@@ -79,7 +73,6 @@ export interface SprayNote {
   readonly dead: Entered<VolumeUnit>
   readonly agitate: Entered<VolumeUnit>
   readonly speedToday: Entered<SpeedUnit>
-  readonly calibration: CourseNote & {
-    readonly runs: readonly { readonly id: string; readonly used: Entered<VolumeUnit> }[]
-  }
+  readonly calibration: SprayerCourse & { readonly source?: Source }
+  readonly source?: Source
 }

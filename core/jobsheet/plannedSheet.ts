@@ -1,3 +1,4 @@
+import { DEFAULT_HOUSE, type House } from '../house'
 import { composeSheet } from './applicationSheet'
 import type { ApplicationDocument } from './document'
 import type { SheetCheck } from './sheetCheck'
@@ -14,8 +15,8 @@ export interface PlannedSheet {
   readonly checks: readonly SheetCheck[]
 }
 
-/** @param today the organization's calendar day; null while something is missing or wrong */
-export function plannedSheet(document: ApplicationDocument, today: string): PlannedSheet | null {
-  const { request, plan, checks, problems } = composeSheet(document, today, openWorkingBook())
+/** @param day the day it is worked out for, YYYY-MM-DD; null while something is missing or wrong */
+export function plannedSheet(document: ApplicationDocument, day: string, house: House = DEFAULT_HOUSE): PlannedSheet | null {
+  const { request, plan, checks, problems } = composeSheet(document, day, openWorkingBook(), house)
   return request && plan && !problems.some(({ kind }) => kind === 'wrong') ? { coreVersion: CORE_VERSION, request, plan, checks } : null
 }

@@ -6,7 +6,7 @@ import { netArea, type GroundPart } from '../ground/netArea'
 import { closedWorkingBook } from '../working/working'
 import type { PlanProduct } from '../plan/planRequest'
 import type { ApplicationDocument, ProductNote } from './document'
-import type { FieldReader } from './fieldReader'
+import type { FieldReader } from '../quantity/fieldReader'
 import type { SheetLawn } from './readGround'
 import type { SheetCheck } from './sheetCheck'
 

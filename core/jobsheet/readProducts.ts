@@ -1,13 +1,14 @@
 import type { PlanProduct } from '../plan/planRequest'
 import type { ProductNote } from './document'
-import type { FieldReader } from './fieldReader'
+import type { FieldReader } from '../quantity/fieldReader'
 
 /** Reads every label of a document; a product whose rate cannot be read yet is undefined, in its place. */
 export function readProducts(products: readonly ProductNote[], fields: FieldReader): readonly (PlanProduct | undefined)[] {
-  return products.map((note, index) => readProduct(note, `products.${index}`, fields))
+  return products.map((note, index) => asPlanProduct(note, `products.${index}`, fields))
 }
 
-function readProduct(note: ProductNote, path: string, fields: FieldReader): PlanProduct | undefined {
+/** Reads one label; undefined until its rate can be read and nothing on it is wrong. */
+export function asPlanProduct(note: ProductNote, path: string, fields: FieldReader): PlanProduct | undefined {
   const before = fields.problems.length
   const rate = fields.positive(`${path}.rate`, note.rate, 'rate', 'Rate')
   const limit = (name: 'low' | 'high' | 'most', what: string) => fields.optional(`${path}.${name}`, note[name], 'rate', what, 'above-zero')

@@ -1,15 +1,16 @@
 import type { CheckLevel, PlanCheckCode } from '../plan/plan'
 import type { Entered } from '../quantity/entered'
+import type { ApplicationDocument, LawnNote, ProductNote } from './document'
 
 export type SheetCheckCode
   = | PlanCheckCode | 'calibration-stale' | 'calibration-undated' | 'calibration-other-product' | 'calibration-single-run' | 'calibration-uneven'
-    | 'speed-questioned' | 'speed-unlikely' | 'setting-off' | 'rate-other-area-unit' | 'rate-unlikely' | 'lawn-unlikely' | 'carrier-unlikely' | 'products-fill-tank'
+    | 'speed-questioned' | 'speed-unlikely' | 'setting-off' | 'rate-other-area-unit' | 'rate-unlikely' | 'lawn-unlikely' | 'carrier-unlikely' | 'products-fill-tank' | 'size-changed' | 'label-changed' | 'calibration-newer'
 
 /** A way out of a check: a new value for one field of the document, or (no value) the field to look at. */
 export interface Remedy {
   readonly label: string
   readonly path: string
-  readonly value?: Entered | string | number
+  readonly value?: Entered | string | number | LawnNote | ProductNote | ApplicationDocument['spread' | 'spray']['calibration']
 }
 
 /** One sentence with its figure and limit, where the limit comes from, and what would clear it. */

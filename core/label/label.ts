@@ -7,6 +7,11 @@ export const RATE_BASES = ['product', 'n', 'p2o5', 'k2o', 'fe', 'active'] as con
 /** What a label rate counts: the product itself, one nutrient in it, or its first active ingredient. */
 export type RateBasis = (typeof RATE_BASES)[number]
 
+/** What a rate counts, in words. */
+export const RATE_BASIS_NAMES: Readonly<Record<RateBasis, string>> = {
+  product: 'product', n: 'nitrogen (N)', p2o5: 'phosphate (P2O5)', k2o: 'potash (K2O)', fe: 'iron (Fe)', active: 'active ingredient',
+}
+
 export const NUTRIENTS = ['n', 'p2o5', 'k2o', 'fe'] as const
 export type Nutrient = (typeof NUTRIENTS)[number]
 /** As labels print them. */

@@ -13,6 +13,7 @@ import {
   KILOGRAMS_PER,
   METRES_PER,
   METRES_PER_SECOND_PER,
+  SECONDS_PER,
   RATE_UNITS,
   SQUARE_METRES_PER,
 } from './units'
@@ -23,6 +24,7 @@ const FACTORS: Readonly<Record<string, Readonly<Record<string, number>>>> = {
   mass: KILOGRAMS_PER,
   volume: CUBIC_METRES_PER,
   speed: METRES_PER_SECOND_PER,
+  time: SECONDS_PER,
   density: DENSITY_SI_PER,
 }
 

@@ -1,6 +1,6 @@
 import {
-  CUBIC_METRES_PER, DENSITY_SI_PER, isMassUnit, KILOGRAMS_PER, METRES_PER, METRES_PER_SECOND_PER, SQUARE_METRES_PER,
-  type AmountUnit, type AreaUnit, type LengthUnit, type SpeedUnit,
+  CUBIC_METRES_PER, DENSITY_SI_PER, isMassUnit, KILOGRAMS_PER, METRES_PER, METRES_PER_SECOND_PER, SECONDS_PER, SQUARE_METRES_PER,
+  type AmountUnit, type AreaUnit, type LengthUnit, type SpeedUnit, type TimeUnit,
 } from './units'
 
 /** A figure as somebody entered or reads it: the number beside its unit. */
@@ -29,6 +29,7 @@ export const quantity = <U extends string>(value: number, unit: U): Quantity<U> 
 export const lengthSi = (q: Quantity<LengthUnit>) => metres(q.value * METRES_PER[q.unit])
 export const areaSi = (q: Quantity<AreaUnit>) => squareMetres(q.value * SQUARE_METRES_PER[q.unit])
 export const speedSi = (q: Quantity<SpeedUnit>) => metresPerSecond(q.value * METRES_PER_SECOND_PER[q.unit])
+export const timeSi = (q: Quantity<TimeUnit>) => (q.value * SECONDS_PER[q.unit]) as Si<'s'>
 export const densitySi = (q: Quantity<keyof typeof DENSITY_SI_PER>) => (q.value * DENSITY_SI_PER[q.unit]) as KilogramsPerCubicMetre
 
 /** SI (kg or m3) in one of a mass or volume unit. */

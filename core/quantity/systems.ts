@@ -76,13 +76,28 @@ export function showAmount(amount: Kilograms | CubicMetres | number, dimension: 
   return showQuantity(onLadder(amount, dimension === 'mass' ? massLadder : volumeLadder))
 }
 
+/** Stock as it is told on a shelf: three digits at most, what is in the red with its sign. */
+export function showStock(amount: number, dimension: Dimension, system: UnitSystem): Shown {
+  const { massLadder, volumeLadder } = SYSTEM_UNITS[system]
+  const { value, unit } = onLadder(Math.abs(amount), dimension === 'mass' ? massLadder : volumeLadder)
+  return { figure: `${amount < 0 ? '−' : ''}${formatSteps(Number(value.toPrecision(3)))}`, unit: unitText(unit) }
+}
+
 /** Product per ground (kg/m2 or m3/m2) in the system's rate unit. */
 export function rateInSystem(perArea: number, dimension: Dimension, system: UnitSystem): Quantity<AreaRateUnit> {
   const unit = dimension === 'mass' ? SYSTEM_UNITS[system].massRate : SYSTEM_UNITS[system].volumeRate
   return { value: perArea / areaRateFactor(unit), unit }
 }
 
-export const showRate = (perArea: number, dimension: Dimension, system: UnitSystem): Shown => showQuantity(rateInSystem(perArea, dimension, system))
+/** A rate of which there is less than a tenth of a pound or kilogram is told in ounces or grams on the same ground. */
+export function showRate(perArea: number, dimension: Dimension, system: UnitSystem): Shown {
+  const told = rateInSystem(perArea, dimension, system)
+  const finer = SYSTEM_UNITS[system].massLadder.at(-1)
+  if (dimension !== 'mass' || told.value >= LEAST_TOLD || finer === undefined) return showQuantity(told)
+  const unit: AreaRateUnit = `${finer}/${told.unit.slice(told.unit.indexOf('/') + 1) as AreaUnit}`
+  return showQuantity({ value: perArea / areaRateFactor(unit), unit })
+}
+const LEAST_TOLD = 0.1
 
 /** Finished spray per ground (m3/m2) in the system's carrier unit. */
 export function showCarrier(perArea: number, system: UnitSystem): Shown {

@@ -1,4 +1,4 @@
-import type { AmountUnit, AreaUnit, DensityUnit, DilutionUnit, LengthUnit, SpeedUnit } from './units'
+import type { AmountUnit, AreaUnit, DensityUnit, DilutionUnit, LengthUnit, SpeedUnit, TimeUnit } from './units'
 
 /** What people write for a unit; compared in lower case, blanks squeezed, without full stops. */
 export const LENGTH_NAMES: Readonly<Record<string, LengthUnit>> = {
@@ -28,6 +28,11 @@ export const AMOUNT_NAMES: Readonly<Record<string, AmountUnit>> = {
 
 export const SPEED_NAMES: Readonly<Record<string, SpeedUnit>> = {
   mph: 'mph', 'mi/h': 'mph', 'miles per hour': 'mph', 'km/h': 'km/h', kmh: 'km/h', kph: 'km/h', 'm/s': 'm/s', 'ft/min': 'ft/min', fpm: 'ft/min',
+}
+
+export const TIME_NAMES: Readonly<Record<string, TimeUnit>> = {
+  min: 'min', mins: 'min', minute: 'min', minutes: 'min', h: 'h', hr: 'h', hrs: 'h', hour: 'h', hours: 'h',
+  d: 'd', day: 'd', days: 'd', wk: 'wk', wks: 'wk', week: 'wk', weeks: 'wk',
 }
 
 export const DENSITY_NAMES: Readonly<Record<string, DensityUnit>> = {

@@ -44,12 +44,16 @@ export const DENSITY_SI_PER = { 'lb/gal': POUND_KG / GALLON_M3, 'kg/L': 1 / LITR
 /** Metres per second in one of each. */
 export const METRES_PER_SECOND_PER = { mph: (5280 * FOOT_M) / 3600, 'km/h': 1 / 3.6, 'm/s': 1, 'ft/min': FOOT_M / 60 } as const
 
+/** Seconds in one of each; for intervals on a label. */
+export const SECONDS_PER = { min: 60, h: 3600, d: 86_400, wk: 604_800 } as const
+
 export type LengthUnit = keyof typeof METRES_PER
 export type AreaUnit = keyof typeof SQUARE_METRES_PER
 export type MassUnit = keyof typeof KILOGRAMS_PER
 export type VolumeUnit = keyof typeof CUBIC_METRES_PER
 export type AmountUnit = MassUnit | VolumeUnit
 export type SpeedUnit = keyof typeof METRES_PER_SECOND_PER
+export type TimeUnit = keyof typeof SECONDS_PER
 export type DensityUnit = 'lb/gal' | 'kg/L'
 export type AreaRateUnit = `${AmountUnit}/${AreaUnit}`
 export type CarrierUnit = `${VolumeUnit}/${AreaUnit}`
@@ -62,6 +66,7 @@ export const AREA_UNITS = unitsOf(SQUARE_METRES_PER)
 export const MASS_UNITS = unitsOf(KILOGRAMS_PER)
 export const VOLUME_UNITS = unitsOf(CUBIC_METRES_PER)
 export const AMOUNT_UNITS: readonly AmountUnit[] = [...MASS_UNITS, ...VOLUME_UNITS]
+export const TIME_UNITS = unitsOf(SECONDS_PER)
 export const SPEED_UNITS = unitsOf(METRES_PER_SECOND_PER)
 export const DENSITY_UNITS: readonly DensityUnit[] = ['lb/gal', 'kg/L']
 export const AREA_RATE_UNITS = AMOUNT_UNITS.flatMap((amount) => AREA_UNITS.map((area): AreaRateUnit => `${amount}/${area}`))

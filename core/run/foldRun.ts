@@ -57,7 +57,7 @@ export function foldRun(events: readonly RunEvent[], book: WorkingBook = closedW
       default: return event satisfies never
     }
   }
-  const outcome = used ? outcomeOf(frozen.request, frozen.plan, used, book) : undefined
+  const outcome = used ? outcomeOf(frozen.request, frozen.plan, used, book, frozen.tolerance) : undefined
   return {
     state, frozen, startedAt, finishedAt, used, details, corrections,
     outcomes: outcome?.ok ? outcome.value : [],

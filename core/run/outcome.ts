@@ -1,3 +1,4 @@
+import { DEFAULT_HOUSE, type House } from '../house'
 import { betweenDimensions } from '../label/asProduct'
 import { doseOf } from '../label/dose'
 import { carrierOf } from '../plan/carrierOf'
@@ -10,9 +11,7 @@ import { err, ok, type Result } from '../result'
 import { asEntered, figureText, sixDigits } from '../working/figureText'
 import type { WorkingBook } from '../working/working'
 
-/** House tolerance on the actual rate (trade.md 9): within 5 % good, within 10 % acceptable. */
-export const GOOD_WITHIN = 0.05
-export const ACCEPTABLE_WITHIN = 0.1
+export type Tolerance = Pick<House, 'good' | 'acceptable'>
 
 export type Verdict = 'good' | 'acceptable' | 'off'
 
@@ -50,7 +49,9 @@ export interface OutcomeProblem {
  * @returns problems where the entries contradict each other; never a guess
  * Source: trade.md 9.
  */
-export function outcomeOf(request: PlanRequest, plan: Plan, entries: Used, book: WorkingBook): Result<readonly ProductOutcome[], readonly OutcomeProblem[]> {
+export function outcomeOf(
+  request: PlanRequest, plan: Plan, entries: Used, book: WorkingBook, tolerance: Tolerance = DEFAULT_HOUSE,
+): Result<readonly ProductOutcome[], readonly OutcomeProblem[]> {
   const share = sharePutDown(request, entries)
   if (!share.ok) return share
   const problems: OutcomeProblem[] = []
@@ -74,7 +75,7 @@ export function outcomeOf(request: PlanRequest, plan: Plan, entries: Used, book:
       plannedRate: product.rate,
       actualRate: { value: product.rate.value * (1 + deviation), unit: product.rate.unit },
       deviation,
-      verdict: verdictOf(deviation),
+      verdict: verdictOf(deviation, tolerance),
     }
     book.note(`outcome.${product.id}`, () => [
       `put in ${asEntered(put.amount)}`,
@@ -88,11 +89,11 @@ export function outcomeOf(request: PlanRequest, plan: Plan, entries: Used, book:
   return problems.length > 0 ? err(problems) : ok(outcomes)
 }
 
-/** Good within 5 %, acceptable within 10 %, else off; a hair's tolerance at both. */
-export function verdictOf(deviation: number): Verdict {
+/** Good, acceptable or off by the house's tolerance on the actual rate (trade.md 9); a hair's tolerance at both. */
+export function verdictOf(deviation: number, { good, acceptable }: Tolerance = DEFAULT_HOUSE): Verdict {
   const size = Math.abs(deviation) - 1e-9
-  if (size <= GOOD_WITHIN) return 'good'
-  return size <= ACCEPTABLE_WITHIN ? 'acceptable' : 'off'
+  if (size <= good) return 'good'
+  return size <= acceptable ? 'acceptable' : 'off'
 }
 
 /** Share of what was put in that went down; dry work has one product, whose own unit decides. */

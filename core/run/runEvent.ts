@@ -2,7 +2,22 @@ import type { Plan } from '../plan/plan'
 import type { PlanRequest } from '../plan/planRequest'
 import type { Quantity } from '../quantity/quantity'
 import type { AmountUnit, AreaUnit } from '../quantity/units'
-import type { Used } from './outcome'
+import type { Tolerance, Used } from './outcome'
+
+/** What of a label goes on the record: names as written, and what counts from the day it was applied. */
+export interface FrozenLabel {
+  readonly productId: string
+  readonly name: string
+  readonly registration: string
+  /** The saved product it came from. */
+  readonly sourceId?: string
+  readonly active?: string
+  readonly group?: string
+  /** Hours nobody goes back; absent where the label only says once dry. */
+  readonly reentryHours?: number
+  /** Days until a repeat at the latest. */
+  readonly repeatDays?: number
+}
 
 /** The plan as it stood when the run began; never recomputed afterwards. */
 export interface FrozenPlan {
@@ -10,8 +25,11 @@ export interface FrozenPlan {
   readonly site: string
   readonly equipment: string
   readonly calibration: string
-  /** Names and registration numbers as written on the labels. */
-  readonly labels: readonly { readonly productId: string; readonly name: string; readonly registration: string }[]
+  readonly labels: readonly FrozenLabel[]
+  /** The house's tolerance on that day; the default where none was kept. */
+  readonly tolerance?: Tolerance
+  /** The saved site. */
+  readonly siteId?: string
   readonly request: PlanRequest
   readonly plan: Plan
 }

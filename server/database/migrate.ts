@@ -1,7 +1,8 @@
 import { Sequelize, type QueryInterface } from 'sequelize'
 import { SequelizeStorage, Umzug } from 'umzug'
 import pg from 'pg'
-import { MIGRATIONS, type Migration } from './migrations'
+import { MIGRATIONS } from './migrations/all'
+import type { Migration } from './migrations/migration'
 
 /** One number for all our nodes: who holds it migrates, the others wait. */
 const MIGRATION_LOCK = 4_356_000_001

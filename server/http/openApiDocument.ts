@@ -1,10 +1,13 @@
 import { toJsonSchema } from '@valibot/to-json-schema'
 import type { GenericSchema } from 'valibot'
 import { SaveJobSchema } from '#shared/schemas/job'
-import { ChooseOrganizationSchema, NewOrganizationSchema } from '#shared/schemas/organization'
+import { ChooseOrganizationSchema, NewOrganizationSchema, SaveOrganizationSchema } from '#shared/schemas/organization'
 import { PlanRequestSchema } from '#shared/schemas/plan'
 import { ErrorSchema, HealthSchema, PlanResponseSchema } from '#shared/schemas/planResponse'
+import { NewMovementSchema } from '#shared/schemas/product'
+import { RemoveSchema, ROOM_NAMES, type RoomName } from '#shared/schemas/room'
 import { NewRunEventsSchema } from '#shared/schemas/run'
+import { ROOMS } from '../services/rooms'
 
 const json = (schema: GenericSchema) => {
   const { $schema: _, ...plain } = toJsonSchema(schema, { errorMode: 'ignore' })
@@ -13,6 +16,7 @@ const json = (schema: GenericSchema) => {
 const answer = (description: string, schema?: GenericSchema) => ({ description, ...(schema && json(schema)) })
 const errors = (...statuses: readonly number[]) => Object.fromEntries(statuses.map((status) => [status, answer('the one error form', ErrorSchema)]))
 const id = { name: 'id', in: 'path', required: true, schema: { type: 'string', format: 'uuid' } }
+const asked = (...names: readonly string[]) => names.map((name) => ({ name, in: 'query', required: false, schema: { type: 'string' } }))
 const body = (schema: GenericSchema) => ({ required: true, ...json(schema) })
 
 /** The API's description, made from the same schemas that check the requests. */
@@ -33,18 +37,49 @@ export const openApiDocument = (version: string) => ({
       post: { summary: 'Start a crew of one’s own', requestBody: body(NewOrganizationSchema), responses: { 201: answer('made and chosen'), ...errors(400, 403, 415) } },
     },
     '/api/organizations/current': { put: { summary: 'Change to another organization', requestBody: body(ChooseOrganizationSchema), responses: { 200: answer('changed'), ...errors(400, 404) } } },
-    '/api/jobs': { get: { summary: 'Jobs, latest day first', responses: { 200: answer('jobs') } } },
+    '/api/organizations/settings': { put: { summary: 'Name, licence, clock and house rules', requestBody: body(SaveOrganizationSchema), responses: { 200: answer('saved'), ...errors(400, 409) } } },
+    '/api/organizations/sample': { post: { summary: 'Open the sample afresh on its morning', responses: { 201: answer('made and chosen') } } },
+    ...Object.fromEntries(ROOM_NAMES.flatMap((room) => roomPaths(room))),
+    '/api/sites': { get: { summary: 'Sites by name, a page at a time', parameters: asked('q', 'after'), responses: { 200: answer('sites'), ...errors(400) } } },
+    '/api/sites/{id}/ledger': { parameters: [id], get: { summary: 'What was put down on a site', responses: { 200: answer('ledger rows'), ...errors(404) } } },
+    '/api/areas/{id}/sizes': { parameters: [id], get: { summary: 'Sizes an area has had', responses: { 200: answer('sizes'), ...errors(404) } } },
+    '/api/products/{id}/stock': {
+      parameters: [id],
+      get: { summary: 'Stock on hand and its movements', responses: { 200: answer('stock'), ...errors(404) } },
+      post: { summary: 'Book a delivery, a count or a disposal', requestBody: body(NewMovementSchema), responses: { 200: answer('stock'), ...errors(400, 404) } },
+    },
+    '/api/today': { get: { summary: 'What the crew faces this morning', responses: { 200: answer('today') } } },
+    '/api/find': { get: { summary: 'Everything whose words begin so', parameters: asked('q'), responses: { 200: answer('a few of each kind') } } },
+    '/api/jobs': { get: { summary: 'Jobs, latest day first', parameters: asked('q', 'state', 'siteId', 'after'), responses: { 200: answer('jobs'), ...errors(400) } } },
     '/api/jobs/{id}': {
       parameters: [id],
       get: { summary: 'One job as entered', responses: { 200: answer('the job'), ...errors(404) } },
       put: { summary: 'Save a job; 409 carries the row that is stored', requestBody: body(SaveJobSchema), responses: { 200: answer('saved'), ...errors(400, 409, 422) } },
+      delete: { summary: 'Delete a job that was not started', requestBody: body(RemoveSchema), responses: { 200: answer('deleted'), ...errors(404, 409) } },
     },
-    '/api/jobs/{id}/events': {
+    '/api/jobs/{id}/restore': { parameters: [id], post: { summary: 'Bring a deleted job back', responses: { 200: answer('the job'), ...errors(404) } } },
+    '/api/applications/{id}/events': {
       parameters: [id],
-      get: { summary: 'The run of a job', responses: { 200: answer('events and record'), ...errors(404) } },
+      get: { summary: 'The run of an application', responses: { 200: answer('events and record'), ...errors(404) } },
       post: { summary: 'Append events of a run; repeats are stored once', requestBody: body(NewRunEventsSchema), responses: { 200: answer('events and record'), ...errors(400, 404, 409, 422) } },
     },
-    '/api/records': { get: { summary: 'A page of records, newest first', responses: { 200: answer('records') } } },
+    '/api/records': { get: { summary: 'A page of records', parameters: asked('q', 'verdict', 'siteId', 'from', 'to', 'sort', 'after'), responses: { 200: answer('records'), ...errors(400) } } },
+    '/api/records/export': { get: { summary: 'The records asked for as CSV or JSON', parameters: asked('format', 'q', 'verdict', 'siteId', 'from', 'to', 'sort'), responses: { 200: answer('a file'), ...errors(400) } } },
     '/api/records/{id}': { parameters: [id], get: { summary: 'One record with its events', responses: { 200: answer('record'), ...errors(404) } } },
   },
 })
+
+/** The routes every room has. */
+function roomPaths(room: RoomName): readonly (readonly [string, object])[] {
+  const { schema, what } = ROOMS[room]
+  return [
+    [`/api/rooms/${room}`, { get: { summary: `Every ${what}`, responses: { 200: answer('rows') } } }],
+    [`/api/rooms/${room}/{id}`, {
+      parameters: [id],
+      get: { summary: `One ${what}`, responses: { 200: answer(what), ...errors(404) } },
+      put: { summary: `Save a ${what}; 409 carries the row that is stored`, requestBody: body(schema), responses: { 200: answer('saved'), ...errors(400, 404, 409) } },
+      delete: { summary: `Delete a ${what}`, requestBody: body(RemoveSchema), responses: { 200: answer('deleted'), ...errors(404, 409) } },
+    }],
+    [`/api/rooms/${room}/{id}/restore`, { parameters: [id], post: { summary: `Bring a deleted ${what} back`, responses: { 200: answer(what), ...errors(404) } } }],
+  ]
+}

@@ -1,39 +1,47 @@
+import type { House } from '#core/house'
+import { plannedSheet } from '#core/jobsheet/plannedSheet'
+import { sameContent } from '#core/sameContent'
 import type { Job, SaveJob } from '#shared/schemas/job'
 import { failure } from '../http/failure'
 import type { Repositories } from '../repositories/forOrganization'
-import { plannedSheet } from '#core/jobsheet/plannedSheet'
 
 /**
- * Saves a job as it was entered; the server computes its plan again and stores both.
+ * Saves a job as it was entered; the server computes its plans again and stores both.
  * A stale version fails with `changed-elsewhere` and the row that is there; a repeat of what is stored succeeds.
  * @param today the organization's calendar day
  */
-export async function saveJob(repositories: Repositories, id: string, input: SaveJob, today: string): Promise<Job> {
-  const { version, application, ...fields } = input
-  const sheet = plannedSheet(application.document, today)
-  if (input.state === 'planned' && !sheet) throw failure('not-ready', 'Something on the sheet is still missing or wrong: a job is planned when its amounts can be worked out.')
+export async function saveJob(repositories: Repositories, id: string, input: SaveJob, today: string, house: House): Promise<Job> {
+  const { version, applications, ...fields } = input
+  const day = input.plannedFor > today ? input.plannedFor : today
+  const computed = applications.map((application) => ({ ...application, sheet: plannedSheet(application.document, day, house) }))
+  const unready = computed.findIndex(({ sheet }) => !sheet)
+  if (input.state === 'planned' && unready >= 0) {
+    throw failure('not-ready', [{ path: `applications.${unready}`, message: 'Something on the sheet is still missing or wrong: a job is planned when its amounts can be worked out.' }])
+  }
   return repositories.transaction(async (inside) => {
     const stored = await inside.jobs.find(id, 'lock')
-    if (stored && sameContent(stored, input)) return stored
+    if (stored && sameJob(stored, input)) return stored
     if (stored?.state === 'running' || stored?.state === 'done') throw failure('locked', 'This job has been started: its plan is frozen.', stored)
+    if (!stored && version > 0) throw failure('not-found', 'This job was deleted elsewhere: bring it back first, or repeat it.')
     if ((stored?.version ?? 0) !== version) throw failure('changed-elsewhere', 'This job was changed elsewhere since you opened it.', stored)
-    if (stored && stored.application.id !== application.id) throw failure('invalid', [{ path: 'application.id', message: 'is not this job’s application' }])
-    if (stored) await inside.jobs.update(id, version, fields, { ...application, sheet })
-    else await inside.jobs.insert(id, fields, { ...application, sheet })
+    if (input.siteId !== null && !await inside.sites.find(input.siteId)) throw failure('invalid', [{ path: 'siteId', message: 'is not one of your sites' }])
+    await refuseForeign(inside, id, applications)
+    if (stored) await inside.jobs.update(id, version, fields, computed)
+    else await inside.jobs.insert(id, fields, computed)
     const saved = await inside.jobs.find(id)
     if (!saved) throw new Error(`job ${id} vanished while it was saved`)
     return saved
   })
 }
 
-function sameContent({ site, purpose, plannedFor, state, application }: Job, input: SaveJob): boolean {
-  return JSON.stringify(ordered([site, purpose, plannedFor, state, application]))
-    === JSON.stringify(ordered([input.site, input.purpose, input.plannedFor, input.state, input.application]))
+/** An application belongs to one job for good. */
+async function refuseForeign({ jobs }: Repositories, jobId: string, applications: SaveJob['applications']): Promise<void> {
+  for (const [index, { id }] of applications.entries()) {
+    const owner = await jobs.jobOf(id)
+    if (owner !== undefined && owner !== jobId) throw failure('invalid', [{ path: `applications.${index}.id`, message: 'belongs to another job' }])
+  }
 }
 
-/** JSONB does not keep the order of keys, so both sides are put in one. */
-function ordered(node: unknown): unknown {
-  if (Array.isArray(node)) return node.map(ordered)
-  if (typeof node !== 'object' || node === null) return node
-  return Object.fromEntries(Object.entries(node).filter(([, value]) => value !== undefined).toSorted(([a], [b]) => (a < b ? -1 : 1)).map(([name, value]) => [name, ordered(value)]))
+function sameJob({ applications, ...job }: Job, { version: _, applications: sent, ...fields }: SaveJob): boolean {
+  return sameContent({ ...job, ...fields }, job) && sameContent(applications.map(({ id, document }) => ({ id, document })), sent)
 }

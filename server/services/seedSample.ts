@@ -1,41 +1,51 @@
+import { DEFAULT_HOUSE } from '#core/house'
+import { sampleCrew, type SampleJob } from '../../demo/sampleCrew'
 import { SAMPLE_OPENS_AT, SAMPLE_TIME_ZONE } from '../../demo/sampleClock'
-import { sampleJobs, type SampleJob } from '../../demo/sampleJobs'
 import { sampleId } from '../../demo/typed'
 import type { NewRunEvent } from '#shared/schemas/run'
+import { SettingsSchema } from '#shared/schemas/organization'
+import * as v from 'valibot'
+import { v7 as uuid } from 'uuid'
+import type { Transaction } from '../repositories/scope'
 import type { Database } from '../database/connection'
 import { forOrganization, type Repositories } from '../repositories/forOrganization'
 import { organizationsRepository } from '../repositories/organizations'
-import { appendRunEvents } from './appendRunEvents'
+import { appendRunEvents, type RunHouse } from './appendRunEvents'
+import { dayFor } from './clock'
+import { ROOMS } from './rooms'
 import { saveJob } from './saveJob'
-
-const SAMPLE_ORGANIZATION = sampleId(0)
 
 /** Makes the sample crew the first time, all of it or nothing, through the same services the screens use. */
 export async function seedSample(database: Database): Promise<void> {
-  const organizations = organizationsRepository(database)
-  if ((await organizations.all()).some(({ kind }) => kind === 'sample')) return
+  if ((await organizationsRepository(database).all()).some(({ kind }) => kind === 'sample')) return
+  await database.sequelize.transaction((transaction) => makeSample(database, sampleId(0), transaction))
+}
+
+/** Makes the sample anew on its morning; the old one is retired in the same transaction, so that there is always just one. */
+export async function reopenSample(database: Database): Promise<void> {
   await database.sequelize.transaction(async (transaction) => {
-    await organizations.createSample({
-      id: SAMPLE_ORGANIZATION, name: 'Tamsin Point Grounds', licence: 'TP-0417 (sample)', units: 'us-1000', timeZone: SAMPLE_TIME_ZONE,
-      clockShift: Date.parse(SAMPLE_OPENS_AT) - Date.now(),
-    }, transaction)
-    const repositories = forOrganization(database, SAMPLE_ORGANIZATION, transaction)
-    for (const job of sampleJobs()) await seedJob(repositories, job)
+    await organizationsRepository(database).retireSample(transaction)
+    await makeSample(database, uuid(), transaction)
   })
 }
 
-async function seedJob(repositories: Repositories, { id, applicationId, site, purpose, plannedFor, state, document, run }: SampleJob): Promise<void> {
-  const today = SAMPLE_OPENS_AT.slice(0, 10)
-  await saveJob(repositories, id, { version: 0, site, purpose, plannedFor, state, application: { id: applicationId, document } }, today)
-  if (!run) return
-  const base = Number(applicationId.slice(-12)) * 10
-  const stamp = (sequence: number, at: string) => ({ id: sampleId(base * 100 + sequence), deviceId: sampleId(1), sequence, counter: sequence, at })
-  const events: NewRunEvent[] = [{ kind: 'planned', ...stamp(1, run.startedAt) }, { kind: 'started', ...stamp(2, run.startedAt) }]
-  const { used, putIn = [], details, finishedAt } = run
-  if (used && details && finishedAt) {
-    const amounts = document.products.flatMap((product, i) => (putIn[i] ? [{ productId: product.id, amount: putIn[i] }] : []))
-    events.push({ kind: 'used', ...stamp(3, finishedAt), payload: { ...used, putIn: amounts } as Extract<NewRunEvent, { kind: 'used' }>['payload'] })
-    events.push({ kind: 'finished', ...stamp(4, finishedAt), payload: details })
+async function makeSample(database: Database, id: string, transaction: Transaction): Promise<void> {
+  await organizationsRepository(database).createSample({
+    id, name: 'Tamsin Point Grounds', licence: 'TP-0417 (sample)', units: 'us-1000', timeZone: SAMPLE_TIME_ZONE, clockShift: Date.parse(SAMPLE_OPENS_AT) - Date.now(),
+    settings: v.parse(SettingsSchema, { poisonCentre: 'sample: ask your own centre for its number' }),
+  }, transaction)
+  const repositories = forOrganization(database, id, transaction)
+  const of: RunHouse = { house: DEFAULT_HOUSE, dayOf: (instant) => dayFor({ timeZone: SAMPLE_TIME_ZONE }, new Date(instant)) }
+  const crew = sampleCrew()
+  for (const { room, id: rowId, row, on } of crew.rows) await ROOMS[room].save(repositories, rowId, { version: 0, ...row }, on)
+  for (const { productId, movements } of crew.stock) await repositories.stock.append(productId, movements)
+  for (const job of crew.jobs) await seedJob(repositories, job, of)
+}
+
+async function seedJob(repositories: Repositories, { id, day, applications, ...job }: SampleJob, of: RunHouse): Promise<void> {
+  await saveJob(repositories, id, { version: 0, ...job, applications: applications.map(({ id: applicationId, document }) => ({ id: applicationId, document })) }, day, of.house)
+  for (const application of applications) {
+    const events = application.events as readonly NewRunEvent[]
+    if (events.length > 0) await appendRunEvents(repositories, application.id, events, of)
   }
-  await appendRunEvents(repositories, id, events)
 }

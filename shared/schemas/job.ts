@@ -1,31 +1,40 @@
 import * as v from 'valibot'
 import type { ApplicationDocument } from '#core/jobsheet/document'
 import type { JobState } from '#core/jobsheet/chain'
-import { ApplicationDocumentSchema, Day, Uuid } from './application'
+import { ApplicationDocumentSchema } from './application'
+import { Day, Line, Uuid, Version } from './texts'
 
-const Text = v.pipe(v.string(), v.maxLength(200, 'is too long'))
+const MOST_APPLICATIONS = 12
 
 /** Saving a job sends what was entered, never what was computed. `version` is the one it was read at; 0 for a new job. */
 export const SaveJobSchema = v.strictObject({
-  version: v.pipe(v.number(), v.integer(), v.minValue(0)),
-  site: Text,
-  purpose: Text,
+  version: Version,
+  site: Line,
+  /** The saved site, null for ground that is measured in the job alone. */
+  siteId: v.nullable(Uuid),
+  purpose: Line,
   plannedFor: v.union([v.literal(''), Day]),
   state: v.picklist(['draft', 'planned', 'cancelled']),
-  application: v.strictObject({ id: Uuid, document: ApplicationDocumentSchema }),
+  /** In the order in which they are carried out. */
+  applications: v.pipe(
+    v.array(v.strictObject({ id: Uuid, document: ApplicationDocumentSchema })), v.minLength(1, 'A job has at least one application.'), v.maxLength(MOST_APPLICATIONS),
+    v.check((list) => new Set(list.map(({ id }) => id)).size === list.length, 'must have ids that differ'),
+  ),
 })
 export type SaveJob = v.InferOutput<typeof SaveJobSchema>
 
-/** A job as it is stored. */
-export interface Job {
+export interface JobApplication {
   readonly id: string
-  readonly version: number
-  readonly site: string
-  readonly purpose: string
-  /** YYYY-MM-DD, blank where no day is set. */
-  readonly plannedFor: string
+  readonly document: ApplicationDocument
+  /** How far its own run has come. */
+  readonly state: 'planned' | 'running' | 'done'
+}
+
+/** A job as it is stored. */
+export interface Job extends Omit<SaveJob, 'state' | 'applications'> {
+  readonly id: string
   readonly state: JobState
-  readonly application: { readonly id: string; readonly document: ApplicationDocument }
+  readonly applications: readonly JobApplication[]
   readonly updatedAt: string
 }
 
@@ -33,8 +42,14 @@ export interface Job {
 export interface JobRow {
   readonly id: string
   readonly site: string
+  readonly siteId: string | null
   readonly purpose: string
   readonly plannedFor: string
   readonly state: JobState
   readonly updatedAt: string
+}
+
+export interface JobPage {
+  readonly rows: readonly JobRow[]
+  readonly next: string | null
 }

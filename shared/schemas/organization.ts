@@ -1,26 +1,60 @@
 import * as v from 'valibot'
+import { DEFAULT_HOUSE, type House } from '#core/house'
 import { UNIT_SYSTEMS, type UnitSystem } from '#core/quantity/systems'
-import { Uuid } from './application'
+import { Line, Notes, Uuid, Version } from './texts'
 
-export const NewOrganizationSchema = v.strictObject({
-  id: Uuid,
-  name: v.pipe(v.string(), v.trim(), v.minLength(1, 'A crew needs a name.'), v.maxLength(120)),
-  units: v.picklist(UNIT_SYSTEMS),
-})
+const CrewName = v.pipe(v.string(), v.trim(), v.minLength(1, 'A crew needs a name.'), v.maxLength(120))
+
+export const NewOrganizationSchema = v.strictObject({ id: Uuid, name: CrewName, units: v.picklist(UNIT_SYSTEMS) })
 export type NewOrganization = v.InferOutput<typeof NewOrganizationSchema>
 
 export const ChooseOrganizationSchema = v.strictObject({ id: Uuid })
 
+const Share = v.pipe(v.number(), v.minValue(0.001, 'must be above zero'), v.maxValue(1, 'must be at most 100 %'))
+
+/** What a crew settles once. Every part has its default, so that settings written before it was thought of still read. */
+export const SettingsSchema = v.strictObject({
+  currency: v.optional(v.pipe(v.string(), v.regex(/^[A-Z]{3}$/, 'must be three letters, such as USD')), 'USD'),
+  /** First line to call in an emergency, as the crew fills it in. */
+  poisonCentre: v.optional(Line, ''),
+  notes: v.optional(Notes, ''),
+  house: v.optional(v.strictObject({
+    calibrationDays: v.optional(v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(3650)), DEFAULT_HOUSE.calibrationDays),
+    good: v.optional(Share, DEFAULT_HOUSE.good),
+    acceptable: v.optional(Share, DEFAULT_HOUSE.acceptable),
+    repeatMargin: v.optional(v.pipe(v.number(), v.minValue(0), v.maxValue(0.9)), DEFAULT_HOUSE.repeatMargin),
+  }), DEFAULT_HOUSE),
+})
+export type Settings = v.InferOutput<typeof SettingsSchema>
+
+const isZone = (zone: string) => {
+  try {
+    return Boolean(new Intl.DateTimeFormat('en', { timeZone: zone }))
+  }
+  catch {
+    return false
+  }
+}
+
+export const SaveOrganizationSchema = v.strictObject({
+  version: Version, name: CrewName, licence: Line, units: v.picklist(UNIT_SYSTEMS),
+  timeZone: v.pipe(v.string(), v.check(isZone, 'must be the name of a time zone, such as Europe/Dublin')),
+  settings: v.pipe(SettingsSchema, v.check(({ house }) => house.good <= house.acceptable, 'Good can’t be wider than acceptable.')),
+})
+export type SaveOrganization = v.InferOutput<typeof SaveOrganizationSchema>
+
 export interface Organization {
   readonly id: string
+  readonly version: number
   readonly name: string
-  readonly kind: 'sample' | 'own'
+  readonly kind: 'sample' | 'own' | 'retired'
   readonly licence: string
   readonly units: UnitSystem
   /** IANA name of the zone its days are counted in. */
   readonly timeZone: string
   /** Milliseconds its clock runs ahead of the real one; the sample's is shifted, an own crew's is 0. */
   readonly clockShift: number
+  readonly settings: Omit<Settings, 'house'> & { readonly house: House }
 }
 
 /** The organization in hand and those one can change to. */

@@ -2,7 +2,7 @@ import * as v from 'valibot'
 import { DETAIL_NAMES, type RunEvent } from '#core/run/runEvent'
 import type { RunRecord } from '#core/run/foldRun'
 import { AMOUNT_UNITS, AREA_UNITS, MASS_UNITS, VOLUME_UNITS } from '#core/quantity/units'
-import { Uuid } from './application'
+import { BlankOrDay, Uuid } from './texts'
 import { NotNegative, Positive, quantityOf } from './quantity'
 
 const Text = v.pipe(v.string(), v.maxLength(2000, 'is too long'))
@@ -47,19 +47,37 @@ export const NewRunEventsSchema = v.strictObject({ events: v.pipe(v.array(NewRun
 /** A run as read back: its events and what they fold to. */
 export interface Run {
   readonly applicationId: string
+  readonly jobId: string
   readonly events: readonly RunEvent[]
   readonly record: RunRecord | null
 }
+
+export const RECORD_VERDICTS = ['good', 'acceptable', 'off', 'unknown'] as const
+export const RECORD_SORTS = ['newest', 'oldest', 'site'] as const
+
+/** What is asked of the records: words, a verdict, a site, days from and to, and the order. */
+export const RecordQuerySchema = v.object({
+  q: v.optional(v.pipe(v.string(), v.maxLength(200)), ''),
+  verdict: v.optional(v.picklist(['', ...RECORD_VERDICTS]), ''),
+  siteId: v.optional(v.union([v.literal(''), Uuid]), ''),
+  from: v.optional(BlankOrDay, ''),
+  to: v.optional(BlankOrDay, ''),
+  sort: v.optional(v.picklist(RECORD_SORTS), 'newest'),
+})
+export type RecordQuery = v.InferOutput<typeof RecordQuerySchema>
 
 /** A row of the list of records. */
 export interface RecordRow {
   readonly id: string
   readonly jobId: string
   readonly site: string
+  readonly siteId: string | null
+  readonly by: string
+  readonly target: string
   readonly products: string
   readonly finishedAt: string
   readonly sizeM2: number
-  readonly verdict: 'good' | 'acceptable' | 'off' | 'unknown'
+  readonly verdict: (typeof RECORD_VERDICTS)[number]
 }
 
 /** A page of records; `next` is where the following page starts, null on the last. */

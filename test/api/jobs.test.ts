@@ -2,7 +2,8 @@ import { v7 as uuid } from 'uuid'
 import pg from 'pg'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { Sequelize } from 'sequelize'
-import { sampleJobs } from '../../demo/sampleJobs'
+import { sampleCrew } from '../../demo/sampleCrew'
+import type { ApplicationDocument } from '../../core/jobsheet/document'
 import { migratorOf } from '../../server/database/migrate'
 import type { Job, SaveJob } from '../../shared/schemas/job'
 import type { NewRunEvent, RecordPage, Run } from '../../shared/schemas/run'
@@ -21,16 +22,24 @@ beforeAll(async () => {
 })
 afterAll(() => served.stop())
 
-const [sample] = sampleJobs()
+const sample = sampleCrew().jobs.find(({ purpose }) => purpose === 'Spring feed, front strips')?.applications[0]
+/** This crew has none of the sample's rooms. */
+const withoutSources = ({ lawns, products, ...document }: ApplicationDocument): ApplicationDocument => ({
+  ...document,
+  lawns: lawns.map(({ source: _, ...lawn }) => lawn),
+  products: products.map(({ source: _, ...product }) => product),
+})
+const documentOf = (job: SaveJob): ApplicationDocument => job.applications[0]?.document as ApplicationDocument
 const newJob = (fields: Partial<SaveJob> = {}): SaveJob => {
   if (!sample) throw new Error('no sample job')
   return {
     version: 0,
     site: 'Cooperage Row',
+    siteId: null,
     purpose: 'feed',
     plannedFor: '2026-05-06',
     state: 'planned',
-    application: { id: uuid(), document: sample.document },
+    applications: [{ id: uuid(), document: withoutSources(sample.document) }],
     ...fields,
   }
 }
@@ -39,10 +48,11 @@ const codeOf = (body: unknown) => (body as { error: { code: string } }).error.co
 describe('saving', () => {
   test('a job is stored, read back as entered, listed, and computed by the server', async () => {
     const id = uuid()
-    const saved = await client.put(`/api/jobs/${id}`, newJob())
+    const first = newJob()
+    const saved = await client.put(`/api/jobs/${id}`, first)
     expect(saved).toMatchObject({ status: 200, body: { id, version: 1, state: 'planned' } })
-    expect((await client.get(`/api/jobs/${id}`)).body).toMatchObject({ application: { document: sample?.document } })
-    expect((await client.get('/api/jobs')).body).toMatchObject([{ id, site: 'Cooperage Row' }])
+    expect((await client.get(`/api/jobs/${id}`)).body).toMatchObject({ applications: [{ document: documentOf(first) }] })
+    expect((await client.get('/api/jobs')).body).toMatchObject({ rows: [{ id, site: 'Cooperage Row' }], next: null })
     const { rows } = await query(served.databaseUrl, 'SELECT sheet FROM applications WHERE job_id = $1', [id])
     expect(rows[0]?.sheet.plan.totals.products[0].amount).toMatchObject({
       unit: 'lb',
@@ -78,13 +88,14 @@ describe('saving', () => {
 
   test('what cannot be worked out may be a draft, never planned', async () => {
     const document = {
-      ...newJob().application.document,
-      lawns: newJob().application.document.lawns.map((lawn) => ({ ...lawn, treated: 'no' as const })),
+      ...documentOf(newJob()),
+      lawns: documentOf(newJob()).lawns.map((lawn) => ({ ...lawn, treated: 'no' as const })),
     }
-    const job = newJob({ application: { id: uuid(), document } })
+    const job = newJob({ applications: [{ id: uuid(), document }] })
     expect(codeOf((await client.put(`/api/jobs/${uuid()}`, job)).body)).toBe('not-ready')
     expect((await client.put(`/api/jobs/${uuid()}`, { ...job, state: 'draft' })).status).toBe(200)
     expect((await client.put(`/api/jobs/${uuid()}`, newJob({ plannedFor: '2026-06-31' }))).status).toBe(400)
+    expect((await client.put(`/api/jobs/${uuid()}`, newJob({ plannedFor: 'soon' }))).status).toBe(400)
   })
 })
 
@@ -99,7 +110,7 @@ async function runJob(job: SaveJob, left = 3) {
   const id = uuid()
   const device = uuid()
   await client.put(`/api/jobs/${id}`, job)
-  const productId = job.application.document.products[0]?.id ?? ''
+  const productId = documentOf(job).products[0]?.id ?? ''
   const events: NewRunEvent[] = [
     { kind: 'planned', ...stamp(1, device) },
     { kind: 'started', ...stamp(2, device) },
@@ -122,7 +133,8 @@ async function runJob(job: SaveJob, left = 3) {
     id,
     device,
     events,
-    post: (list: readonly NewRunEvent[]) => client.post(`/api/jobs/${id}/events`, { events: list }),
+    applicationId: job.applications[0]?.id ?? '',
+    post: (list: readonly NewRunEvent[]) => client.post(`/api/applications/${job.applications[0]?.id}/events`, { events: list }),
   }
 }
 
@@ -131,7 +143,7 @@ describe('running', () => {
     const run = await runJob(newJob())
     expect(await run.post(run.events.slice(0, 2))).toMatchObject({
       status: 200,
-      body: { record: { state: 'running', frozen: { coreVersion: '1.0.0', site: 'Cooperage Row' } } },
+      body: { record: { state: 'running', frozen: { coreVersion: '1.1.0', site: 'Cooperage Row' } } },
     })
     expect(codeOf((await client.put(`/api/jobs/${run.id}`, newJob({ version: 1, site: 'changed' }))).body)).toBe(
       'locked',
@@ -182,13 +194,13 @@ describe('running', () => {
     expect((await run.post(run.events.slice(2))).body).toMatchObject({
       error: { code: 'invalid', issues: [{ path: 'left' }] },
     })
-    expect(((await client.get(`/api/jobs/${run.id}/events`)).body as Run).events).toHaveLength(2)
-    const product = newJob().application.document.products.map((one) => ({
+    expect(((await client.get(`/api/applications/${run.applicationId}/events`)).body as Run).events).toHaveLength(2)
+    const product = documentOf(newJob()).products.map((one) => ({
       ...one,
       rate: { ...one.rate, text: '9.9' },
     }))
     const over = await runJob(
-      newJob({ application: { id: uuid(), document: { ...newJob().application.document, products: product } } }),
+      newJob({ applications: [{ id: uuid(), document: { ...documentOf(newJob()), products: product } }] }),
     )
     expect(codeOf((await over.post(over.events.slice(0, 2))).body)).toBe('not-ready')
   })
@@ -196,16 +208,16 @@ describe('running', () => {
 
 test('records page by their place, each once', async () => {
   for (let i = 0; i < 3; i++) {
-    const run = await runJob(newJob({ application: { id: uuid(), document: newJob().application.document } }))
+    const run = await runJob(newJob({ site: 'Paged', applications: [{ id: uuid(), document: documentOf(newJob()) }] }))
     await run.post(run.events)
   }
   await query(
     served.databaseUrl,
-    `INSERT INTO applications SELECT organization_id, gen_random_uuid(), job_id, position + n, document, sheet FROM applications, generate_series(1, 60) n WHERE job_id = (SELECT job_id FROM records WHERE site = 'Cooperage Row' LIMIT 1)`,
+    `INSERT INTO applications SELECT organization_id, gen_random_uuid(), job_id, position + n, document, sheet FROM applications, generate_series(1, 60) n WHERE job_id = (SELECT job_id FROM records WHERE site = 'Paged' LIMIT 1)`,
   )
   await query(
     served.databaseUrl,
-    `INSERT INTO records SELECT a.organization_id, a.id, a.job_id, r.site, r.products, r.finished_at, r.size_m2, r.verdict, r.document FROM applications a JOIN records r ON r.job_id = a.job_id WHERE a.position > 1`,
+    `INSERT INTO records (organization_id, id, job_id, site, products, finished_at, size_m2, verdict, document) SELECT a.organization_id, a.id, a.job_id, r.site, r.products, r.finished_at, r.size_m2, r.verdict, r.document FROM applications a JOIN records r ON r.job_id = a.job_id WHERE a.position > 1`,
   )
   const seen: string[] = []
   let next: string | null = ''
@@ -222,10 +234,10 @@ test('records page by their place, each once', async () => {
 test('nothing of one crew can be seen or written by another', async () => {
   const run = await runJob(newJob())
   const done = (await run.post(run.events)).body as Run
-  for (const path of [`/api/jobs/${run.id}`, `/api/jobs/${run.id}/events`, `/api/records/${done.applicationId}`])
+  for (const path of [`/api/jobs/${run.id}`, `/api/applications/${run.applicationId}/events`, `/api/records/${done.applicationId}`])
     expect((await other.get(path)).status, path).toBe(404)
-  expect((await other.post(`/api/jobs/${run.id}/events`, { events: run.events })).status).toBe(404)
-  expect((await other.get('/api/jobs')).body).toEqual([])
+  expect((await other.post(`/api/applications/${run.applicationId}/events`, { events: run.events })).status).toBe(404)
+  expect((await other.get('/api/jobs')).body).toEqual({ rows: [], next: null })
   expect((await other.put(`/api/jobs/${run.id}`, newJob())).status).toBe(200)
   expect(((await client.get(`/api/jobs/${run.id}`)).body as Job).state).toBe('done')
 })

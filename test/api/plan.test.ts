@@ -1,3 +1,5 @@
+import { readdirSync } from 'node:fs'
+import { ROOM_NAMES } from '../../shared/schemas/room'
 import fc from 'fast-check'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { clientOf, type Client } from '../support/client'
@@ -32,7 +34,7 @@ const errorOf = (body: unknown) =>
 test('health, and the log line with its time', async () => {
   expect(await client.get('/api/health')).toMatchObject({
     status: 200,
-    body: { status: 'ok', version: '0.1.0', database: 'ok' },
+    body: { status: 'ok', version: '0.2.0', database: 'ok' },
   })
   expect(served.log()).toMatch(/GET \/api\/health 200 \d+\.\d ms/)
 })
@@ -176,6 +178,13 @@ test('the description names every route and comes from the schemas', async () =>
       }
     >
   }
+  const routes = readdirSync('server/api', { recursive: true, encoding: 'utf8' }).filter((file) => /\.(get|put|post|delete)\.ts$/.test(file)).flatMap((file) => {
+    const [, path = '', method = ''] = /^(.*?)(?:\/index)?\.(get|put|post|delete)\.ts$/.exec(file) ?? []
+    const rooms = path.includes('[room]') ? ROOM_NAMES : ['']
+    return rooms.map((room) => `${method} /api/${path.replace('[room]', room).replaceAll(/\[(\w+)\]/g, '{$1}')}`)
+  })
+  const named = Object.entries(document.paths).flatMap(([path, methods]) => Object.keys(methods).filter((name) => name !== 'parameters').map((method) => `${method} ${path}`))
+  expect(named.toSorted()).toEqual(routes.toSorted())
   expect(document.openapi).toBe('3.1.0')
   const schema = document.paths['/api/plan']?.post?.requestBody?.content['application/json'].schema
   expect(Object.keys(schema?.properties ?? {})).toEqual(['areas', 'products', 'method'])

@@ -1,6 +1,6 @@
 import type { Page } from 'playwright-core'
 import { expect, test } from 'vitest'
-import { sampleId } from '../../demo/typed'
+import { SAMPLE_JOBS } from '../../demo/sampleLinks'
 import { expectAccessible, expectQuiet, watchedPage } from '../support/browser'
 import { stage } from '../support/stage'
 
@@ -16,7 +16,7 @@ test('a granule from tape to record: metric figures, two passes, a setting put r
   await page.goto(`${on.url}/jobs`)
   await page.getByRole('radio', { name: '100 m²' }).click()
   await page.getByRole('button', { name: 'New job' }).click()
-  await field(page, 'Site').fill('Marlow Court')
+  await page.getByLabel('Site', { exact: true }).fill('A court of its own')
   await page.getByRole('radio', { name: 'spread dry' }).check()
   await field(page, 'Length').fill('25.6')
   await field(page, 'Width').fill('9.45')
@@ -47,20 +47,20 @@ test('a granule from tape to record: metric figures, two passes, a setting put r
   await page.getByRole('button', { name: 'Put it on record' }).click()
   await page.getByText('Application record, Tamsin Point Grounds').waitFor()
   await page.goto(`${on.url}/records`)
-  await page.getByRole('link', { name: 'Marlow Court' }).first().waitFor()
+  await page.getByRole('link', { name: 'A court of its own' }).first().waitFor()
   expectQuiet(watched)
 })
 
 test('the load sheet prints on one page, its working on request; what is unfinished prints nothing', async () => {
   const watched = await watchedPage(on.browser)
   const { page } = watched
-  await page.goto(`${on.url}/jobs/${sampleId(3)}/load-sheet`)
+  await page.goto(`${on.url}/jobs/${SAMPLE_JOBS.stopped}/load-sheet`)
   await page.getByText('Water to start, then agitate').waitFor()
   const pages = async () => (await page.pdf({ format: 'A4' })).toString('latin1').match(/\/Type\s*\/Page\b/g)?.length
   expect(await pages()).toBe(1)
   await expectAccessible(page)
   await page.getByLabel('with working').check()
-  await page.getByText('net area 2656.5 ft2 = 246.797 m2').waitFor()
+  await page.getByText('net area 2548.5 ft2 = 236.763 m2').waitFor()
   expectQuiet(watched)
 })
 
@@ -68,18 +68,18 @@ test('back, deep links and the palette lead to the same places', async () => {
   const watched = await watchedPage(on.browser)
   const { page } = watched
   await page.goto(`${on.url}/`)
-  await page.waitForURL(/\/jobs$/)
+  await page.waitForURL(/\/today$/)
   await page.getByText('Quarry Lane Cemetery').waitFor()
   await page.keyboard.press('Control+k')
-  await page.getByPlaceholder('Find or do anything').fill('Quarry')
+  await page.getByPlaceholder('Find or do anything').fill('Quarry light')
   await page.getByText('Light feed on the slopes · 8 May 2026').waitFor()
   await page.keyboard.press('Enter')
-  await page.waitForURL(new RegExp(sampleId(4)))
-  await page.getByText('Calibrate again').waitFor()
+  await page.waitForURL(new RegExp(SAMPLE_JOBS.replan))
+  await page.getByRole('button', { name: 'Replan with the new size' }).waitFor()
   await page.keyboard.press('r')
   await page.waitForURL(/\/records$/)
   await page.goBack()
-  await page.waitForURL(new RegExp(sampleId(4)))
+  await page.waitForURL(new RegExp(SAMPLE_JOBS.replan))
   await page.goto(`${on.url}/jobs/019df000-0000-7000-8000-00000000dead`)
   await page.getByText('There is no such job.').waitFor()
   await page.goto(`${on.url}/records/019df000-0000-7000-8000-00000000dead`)

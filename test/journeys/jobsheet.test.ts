@@ -1,51 +1,58 @@
 import type { Page } from 'playwright-core'
 import { expect, test } from 'vitest'
-import { sampleId } from '../../demo/typed'
+import {
+  SAMPLE_AREAS, SAMPLE_CALIBRATION, SAMPLE_EQUIPMENT, SAMPLE_JOBS, SAMPLE_PRODUCTS, SAMPLE_RECORDS, SAMPLE_SITES,
+} from '../../demo/sampleLinks'
 import { expectAccessible, expectQuiet, watchedPage } from '../support/browser'
 import { stage } from '../support/stage'
 
 const on = stage()
 
-const job = (count: number) => `${on.url}/jobs/${sampleId(count)}`
+const job = (id: string) => `${on.url}/jobs/${id}`
+/** Every screen of the rooms; one theme is enough, the roles of the colours are the same. */
+const ROOMS = [
+  '/sites', `/sites/${SAMPLE_SITES.cooperage}`, `/sites/${SAMPLE_SITES.cooperage}/areas/${SAMPLE_AREAS.green}`, '/equipment', `/equipment/${SAMPLE_EQUIPMENT.tow}`,
+  `/equipment/${SAMPLE_EQUIPMENT.push}/calibrations/${SAMPLE_CALIBRATION}`, '/products', `/products/${SAMPLE_PRODUCTS.fungicide}`, '/settings',
+]
 const saved = (page: Page) => page.getByRole('status').getByText('saved', { exact: true }).waitFor({ timeout: 10_000 })
 
 test('a stop is cleared in one press; figures follow in place, in any units; every figure shows its working', async () => {
   const watched = await watchedPage(on.browser)
   const { page } = watched
-  await page.goto(job(3))
+  await page.goto(job(SAMPLE_JOBS.stopped))
   await page
     .getByText('is over the label’s highest rate')
     .or(page.getByText(/over the label's highest rate/))
     .waitFor()
   const foot = page.getByLabel('Totals')
-  expect(await foot.innerText()).toContain('21.8')
+  expect(await foot.innerText()).toContain('21.2')
   await expectAccessible(page)
   await page.getByRole('button', { name: /Lower to the label’s highest/ }).click()
-  await expect.poll(() => foot.innerText()).toContain('18.78')
+  await expect.poll(() => foot.innerText()).toContain('18.24')
   expect(await page.getByText(/1 stop/).count()).toBe(0)
   await saved(page)
 
   await page.getByRole('radio', { name: '100 m²' }).click()
-  await expect.poll(() => foot.innerText()).toContain('349')
+  await expect.poll(() => foot.innerText()).toContain('339')
   expect(await page.getByRole('textbox', { name: 'Rate' }).first().inputValue()).toBe('5')
   await page.getByRole('radio', { name: '1,000 ft²' }).click()
 
   await foot.getByRole('button', { name: /Chelated iron/ }).click()
-  await page.getByText('together = 18.7825 fl oz').waitFor()
+  await page.getByText('together = 18.2425 fl oz').waitFor()
   await expectAccessible(page)
   await page.keyboard.press('Escape')
   await page.keyboard.press('w')
-  await page.getByText('net area 2656.5 ft2 = 246.797 m2').waitFor()
+  await page.getByText('net area 2548.5 ft2 = 236.763 m2').waitFor()
   await page.keyboard.press('Escape')
   await page.reload()
-  await expect.poll(() => page.getByLabel('Totals').innerText()).toContain('18.78')
+  await expect.poll(() => page.getByLabel('Totals').innerText()).toContain('18.24')
   expectQuiet(watched)
 })
 
 test('what is typed wrong is told at its field and kept through a reload; nothing is guessed', async () => {
   const watched = await watchedPage(on.browser)
   const { page } = watched
-  await page.goto(job(4))
+  await page.goto(job(SAMPLE_JOBS.replan))
   const rate = page.getByRole('textbox', { name: 'Rate' })
   await rate.fill('2,5')
   await rate.blur()
@@ -65,7 +72,7 @@ test('what is typed wrong is told at its field and kept through a reload; nothin
     .waitFor()
   await page.getByRole('textbox', { name: 'Rate' }).fill('113 lb/ac')
   await page.getByRole('textbox', { name: 'Rate' }).blur()
-  await expect.poll(() => page.getByLabel('Totals').innerText()).toContain('34.8')
+  await expect.poll(() => page.getByLabel('Totals').innerText()).toContain('35.2')
   expectQuiet(watched)
 })
 
@@ -73,7 +80,7 @@ test('a second tab’s change is shown with both versions, and the choice is the
   const watched = await watchedPage(on.browser)
   const { page, context } = watched
   const second = await context.newPage()
-  await Promise.all([page.goto(job(1)), second.goto(job(1))])
+  await Promise.all([page.goto(job(SAMPLE_JOBS.feed)), second.goto(job(SAMPLE_JOBS.feed))])
   const purpose = (tab: Page) => tab.getByRole('textbox', { name: 'Purpose' })
   await purpose(second).fill('feed, second tab')
   await saved(second)
@@ -91,7 +98,7 @@ test('a second tab’s change is shown with both versions, and the choice is the
 test('the server away: what is typed stays on the device and is sent when it is back', async () => {
   const watched = await watchedPage(on.browser)
   const { page, context } = watched
-  await page.goto(job(1))
+  await page.goto(job(SAMPLE_JOBS.feed))
   await page.getByRole('textbox', { name: 'Purpose' }).waitFor()
   await context.setOffline(true)
   await page.getByRole('textbox', { name: 'Purpose' }).fill('typed without a network')
@@ -104,7 +111,7 @@ test('the server away: what is typed stays on the device and is sent when it is 
 test('phone: the running job is logged, put on record and corrected', async () => {
   const watched = await watchedPage(on.browser, { width: 390, height: 844 })
   const { page } = watched
-  await page.goto(job(2))
+  await page.goto(job(SAMPLE_JOBS.running))
   await expectAccessible(page)
   await page.getByRole('button', { name: 'Log the outcome' }).tap()
   await page.getByLabel('Spray left in tank, hose and boom', { exact: true }).fill('2.1')
@@ -130,7 +137,7 @@ test.each(['paper', 'dusk', 'sun'])('axe finds nothing serious in %s, on lists, 
   const watched = await watchedPage(on.browser)
   const { page } = watched
   await page.addInitScript((name) => localStorage.setItem('hectarum-theme', name), theme)
-  for (const path of ['/jobs', `/jobs/${sampleId(4)}`, '/records', `/records/${sampleId(106)}`]) {
+  for (const path of ['/jobs', `/jobs/${SAMPLE_JOBS.visit}`, '/records', `/records/${SAMPLE_RECORDS.wet}`, '/today', ...(theme === 'dusk' ? ROOMS : [])]) {
     await page.goto(on.url + path)
     await page.getByRole('heading', { level: 1 }).first().waitFor({ state: 'attached' })
     await expectAccessible(page)

@@ -31,6 +31,7 @@ export function clientOf(url: string) {
     get: (path: string, headers?: Record<string, string>) => request('GET', path, undefined, headers),
     post: (path: string, body: unknown, headers?: Record<string, string>) => request('POST', path, body, headers),
     put: (path: string, body: unknown, headers?: Record<string, string>) => request('PUT', path, body, headers),
+    delete: (path: string, body: unknown) => request('DELETE', path, body),
   }
 }
 export type Client = ReturnType<typeof clientOf>

@@ -63,7 +63,10 @@ export async function serve(databaseUrl?: string): Promise<Served> {
       )
     )
       break
-    if (tries > 200 || child.exitCode !== null) throw new Error(`the server did not become healthy:\n${log}`)
+    if (tries > 200 || child.exitCode !== null) {
+      child.kill('SIGKILL')
+      throw new Error(`the server did not become healthy:\n${log}`)
+    }
     await wait(100)
   }
   return {

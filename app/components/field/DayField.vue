@@ -27,7 +27,7 @@ function settle() {
   <div class="min-w-0">
     <label :for="id" :class="bare ? 'sr-only' : 'soft small block'">{{ label }}</label>
     <input
-      :id="id" :class="bare ? 'bare-day' : 'field'" :value="text" :data-path="path" :disabled="locked" placeholder="6 May 2026" autocomplete="off" maxlength="40"
+      :id="id" :class="bare ? 'bare-day' : 'field'" :value="text" :data-path="path" :disabled="locked" :placeholder="bare ? 'no day yet' : 'e.g. 6 May'" autocomplete="off" maxlength="40"
       :aria-invalid="problem ? 'true' : undefined" :aria-describedby="problem ? `${id}-note` : undefined"
       @input="typed = ($event.target as HTMLInputElement).value" @blur="settle"
     >

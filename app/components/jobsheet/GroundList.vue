@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { v7 as uuid } from 'uuid'
 import { blankLawn } from '#core/jobsheet/blankDocument'
+import { lawnFromArea } from '#core/jobsheet/fromRooms'
 
 /** The lawns of the application: ticked ones are treated; each opens to its field notes. */
 const { document, sheet, set, locked, opened, problemAt } = useSheet()
@@ -13,6 +14,10 @@ function addLawn() {
   set('lawns', [...document.value.lawns, blankLawn({ lawn: uuid(), part: uuid() }, crew.units)])
   opened.add(`lawns.${index}`)
 }
+const rooms = useRoomsStore()
+/** Areas of the site that this application doesn't name yet. */
+const others = computed(() => rooms.areas.filter(({ id }) => !document.value.lawns.some((lawn) => lawn.id === id)))
+const addArea = (area: (typeof rooms.areas)[number]) => set('lawns', [...document.value.lawns.filter(({ parts, source, name }) => source ?? (name || parts.some(({ lengths, size }) => size.text || Object.values(lengths).some((length) => length?.text)))), lawnFromArea(area, 'yes')])
 const dropLawn = (id: string) => set('lawns', document.value.lawns.filter((lawn) => lawn.id !== id))
 </script>
 
@@ -28,6 +33,9 @@ const dropLawn = (id: string) => set('lawns', document.value.lawns.filter((lawn)
       </li>
     </ul>
     <p v-if="problemAt('lawns.0.treated')" class="small soft">{{ problemAt('lawns.0.treated')?.message }}</p>
-    <button v-if="!locked" type="button" class="plain-button way-out small mt-1" @click="addLawn">Add a lawn</button>
+    <div v-if="!locked" class="mt-1 flex flex-wrap gap-x-4">
+      <button v-for="area in others" :key="area.id" type="button" class="plain-button way-out small" @click="addArea(area)">Add {{ area.name }}</button>
+      <button type="button" class="plain-button way-out small" @click="addLawn">Add a lawn</button>
+    </div>
   </section>
 </template>

@@ -1,40 +1,15 @@
 <script setup lang="ts">
-import { sketchLayout, type SketchLayout } from '#core/ground/sketchLayout'
-
-/** The treated lawns drawn to scale from their dimensions; known only by dimensions, so laid out side by side, and it says so. */
+/** The treated lawns of the application, drawn to scale. */
 const { sheet, document } = useSheet()
-const BOX = { width: 365, height: 185 }
-/** Drawn again only when the lawns themselves have changed, not with every figure. */
 let drawnFrom: unknown
-const layout = computed<SketchLayout>((before) => {
+type Lawns = typeof sheet.value.lawns
+const lawns = computed<Lawns>((before) => {
   if (before && drawnFrom === document.value.lawns) return before
   drawnFrom = document.value.lawns
-  return sketchLayout(sheet.value.lawns.filter(({ treated, size }) => treated === 'yes' && size !== undefined), BOX.width, BOX.height)
+  return sheet.value.lawns.filter(({ treated, size }) => treated === 'yes' && size !== undefined)
 })
 </script>
 
 <template>
-  <figure v-if="layout.shapes.length > 0" class="sketch" :class="document.method">
-    <svg :viewBox="`0 0 ${BOX.width} ${layout.height}`" role="img" :aria-label="`Sketch to scale of ${layout.labels.map(({ text }) => text).join(', ')}`">
-      <defs>
-        <pattern id="lanes" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(4)"><line x1="3.5" y1="0" x2="3.5" y2="7" class="lane" /></pattern>
-      </defs>
-      <g v-for="(shape, i) in layout.shapes" :key="i" :class="shape.sign">
-        <ellipse v-if="shape.kind === 'ellipse'" :cx="shape.cx" :cy="shape.cy" :rx="shape.rx" :ry="shape.ry" />
-        <polygon v-else :points="shape.points" />
-      </g>
-      <text v-for="label in layout.labels" :key="label.text" :x="label.x" :y="label.y" text-anchor="middle">{{ label.text }}</text>
-    </svg>
-    <figcaption class="soft small">To scale from its dimensions; position and angles are schematic.</figcaption>
-  </figure>
+  <PlanSketch :lawns="lawns" :method="document.method" />
 </template>
-
-<style scoped>
-.sketch { border: var(--rule-width) solid var(--rule); background: var(--sheet); padding: 6px; max-width: 380px; width: 100%; }
-svg { display: block; width: 100%; }
-.add polygon, .add ellipse { fill: url(#lanes); stroke: var(--ink); stroke-width: 1.4; }
-.subtract polygon, .subtract ellipse { fill: var(--sheet); stroke: var(--ink); stroke-width: 1; }
-.lane { stroke: var(--wet); stroke-width: 1.2; }
-.spread .lane { stroke: var(--dry); stroke-dasharray: 3 2; }
-text { font-family: var(--font-sans); font-size: 12px; fill: var(--ink); }
-</style>

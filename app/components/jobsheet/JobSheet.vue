@@ -1,22 +1,39 @@
 <script setup lang="ts">
 import { chainOf, type ChainLink, type JobState } from '#core/jobsheet/chain'
-import type { JobDraft, SaveState } from '~/composables/useJobDraft'
+import type { JobApplication } from '#shared/schemas/job'
+import type { SaveState } from '~/composables/useDraft'
+import type { JobDraft } from '~/composables/useJobDraft'
 
-/** The job sheet: ground and method, loads, checks; the chain above, the totals below. */
-const props = defineProps<{ id: string, draft: JobDraft, state: JobState, saveState: SaveState }>()
-const emit = defineEmits<{ change: [fields: Partial<JobDraft>], plan: [], run: [] }>()
+/** The job sheet of one application: ground and method, loads, checks; the chain above, the totals below. */
+const props = defineProps<{ id: string, draft: JobDraft, index: number, state: JobState, states: readonly JobApplication['state'][], saveState: SaveState }>()
+const emit = defineEmits<{ change: [fields: Partial<JobDraft>], plan: [], run: [], remove: [], choose: [index: number], add: [], move: [way: -1 | 1], drop: [] }>()
 
+const application = computed(() => props.draft.applications[props.index] ?? props.draft.applications[0]!)
+const own = computed(() => props.states[props.index] ?? 'planned')
 const locked = computed(() => props.state === 'running' || props.state === 'done')
-const context = provideSheet(
-  computed(() => props.draft.application.document),
-  (document) => emit('change', { application: { ...props.draft.application, document } }),
-  locked,
-)
-const { sheet, today, go, opened } = context
-const chain = computed(() => chainOf(sheet.value, props.state, today.value))
+const rooms = useRoomsStore()
+const { withAreas } = useFromRooms()
+const changeAll = (applications: JobDraft['applications'], rest: Partial<JobDraft> = {}) => emit('change', { ...rest, applications })
+const context = provideSheet({
+  document: () => application.value.document,
+  change: (document) => changeAll(props.draft.applications.map((one) => (one.id === application.value.id ? { ...one, document } : one))),
+  locked: () => locked.value,
+  plannedFor: () => props.draft.plannedFor,
+  rooms: () => {
+    const { id } = application.value.document[application.value.document.method].source ?? {}
+    return { areas: rooms.areas, products: rooms.products, calibrations: id === undefined ? undefined : rooms.calibrations.filter(({ equipmentId }) => equipmentId === id) }
+  },
+})
+const { sheet, day, go, opened } = context
+const chain = computed(() => chainOf(sheet.value, own.value === 'planned' ? (props.state === 'draft' || props.state === 'cancelled' ? props.state : 'planned') : own.value, day.value))
 const stops = computed(() => sheet.value.checks.some(({ level }) => level === 'stop'))
 const ready = computed(() => sheet.value.plan !== undefined && !sheet.value.problems.some(({ kind }) => kind === 'wrong'))
 const { repeatJob } = useNewJob()
+
+async function takeSite(siteId: string, site: string) {
+  const areas = await rooms.loadAreas(siteId)
+  changeAll(props.draft.applications.map((one) => ({ ...one, document: withAreas(one.document, areas) })), { site, siteId })
+}
 
 openWhatIsMissing()
 /** A new sheet opens where something is still to be typed. */
@@ -27,9 +44,9 @@ function openWhatIsMissing() {
     if (second === 'calibration') opened.add(`${first}.calibration`)
   }
 }
-watch(() => props.draft.application.document.method, openWhatIsMissing)
+watch(() => application.value.document.method, openWhatIsMissing)
 
-onMounted(() => { if (props.draft.version === 0) globalThis.document.querySelector<HTMLElement>('[data-path="site"]')?.focus() })
+onMounted(() => { if (props.draft.version === 0) document.querySelector<HTMLElement>('[data-path="site"]')?.focus() })
 
 /** Enter settles a field and goes on to the next one that is missing. */
 async function nextMissing(event: KeyboardEvent) {
@@ -39,21 +56,18 @@ async function nextMissing(event: KeyboardEvent) {
   await nextTick()
   const missing = sheet.value.problems[0]
   if (missing) return go(missing.path)
-  globalThis.document.querySelector<HTMLElement>('[data-main-action]')?.focus()
+  document.querySelector<HTMLElement>('[data-main-action]')?.focus()
 }
 
 const mainAction = computed(() => {
-  switch (props.state) {
-    case 'draft': case 'cancelled': return { label: 'Plan this job', act: () => (ready.value ? emit('plan') : goFirst()) }
-    case 'planned': return { label: 'Start run', act: () => (stops.value ? focusChecks() : emit('run')) }
-    case 'running': return { label: 'Log the outcome', act: () => navigateTo(`/jobs/${props.id}/log`) }
-    case 'done': return { label: 'See the record', act: () => navigateTo(`/records/${props.draft.application.id}`) }
-    default: return props.state satisfies never
-  }
+  if (own.value === 'running') return { label: 'Log the outcome', act: () => navigateTo(`/jobs/${props.id}/log?a=${props.index + 1}`) }
+  if (own.value === 'done') return { label: 'See the record', act: () => navigateTo(`/records/${application.value.id}`) }
+  if (props.state === 'draft' || props.state === 'cancelled') return { label: 'Plan this job', act: () => (ready.value ? emit('plan') : goFirst()) }
+  return { label: props.states.length > 1 ? `Start application ${props.index + 1}` : 'Start run', act: () => (stops.value ? focusChecks() : emit('run')) }
 })
 const goFirst = () => sheet.value.problems[0] && go(sheet.value.problems[0].path)
-const focusChecks = () => globalThis.document.querySelector<HTMLElement>('.check.stop button')?.focus()
-const followLink = (link: ChainLink) => (link.path ? go(link.path) : go({ measure: 'lawns.0', calibrate: `${props.draft.application.document.method}.calibration`, rate: 'products.0.rate', load: 'spray.tank', walk: 'spray.speedToday', log: '' }[link.name]))
+const focusChecks = () => document.querySelector<HTMLElement>('.check.stop button')?.focus()
+const followLink = (link: ChainLink) => (link.path ? go(link.path) : go({ measure: 'lawns.0', calibrate: `${application.value.document.method}.calibration`, rate: 'products.0.rate', load: 'spray.tank', walk: 'spray.speedToday', log: '' }[link.name]))
 const openLoadSheet = () => navigateTo(`/jobs/${props.id}/load-sheet`)
 
 useScreenCommands(() => [
@@ -61,36 +75,23 @@ useScreenCommands(() => [
   { id: 'load-sheet', label: 'Load sheet, to print', key: 'l', run: openLoadSheet },
   { id: 'missing', label: 'Go to what is missing', key: 'm', run: goFirst },
   { id: 'repeat', label: 'Repeat this job', run: () => repeatJob(props.draft) },
+  ...(locked.value ? [] : [{ id: 'add-application', label: 'Add an application', key: 'a', run: () => emit('add') }]),
 ])
 </script>
 
 <template>
   <div class="sheet" @keydown.enter="nextMissing">
     <header class="head">
-      <div class="flex flex-wrap items-center gap-x-4 gap-y-2">
-        <div class="min-w-0 flex-1">
-          <h1 class="sr-only">{{ draft.site || 'New job' }}</h1>
-          <div class="flex flex-wrap items-baseline gap-x-3">
-            <input
-              class="title-field title" aria-label="Site" placeholder="Site or customer" :value="draft.site" :disabled="locked" data-path="site" maxlength="200"
-              @input="emit('change', { site: ($event.target as HTMLInputElement).value })"
-            >
-            <input
-              class="title-field soft flex-1" aria-label="Purpose" placeholder="what for" :value="draft.purpose" :disabled="locked" maxlength="200"
-              @input="emit('change', { purpose: ($event.target as HTMLInputElement).value })"
-            >
-          </div>
-          <div class="small flex flex-wrap items-center gap-x-3">
-            <DayField bare label="Day" :day="draft.plannedFor" :locked="locked" @change="emit('change', { plannedFor: $event })" />
-            <span>{{ state }}</span>
-            <SaveMark :state="saveState" />
-          </div>
-        </div>
-        <UButton label="Load sheet" @click="openLoadSheet" />
-        <UButton :label="mainAction.label" color="primary" variant="solid" data-main-action aria-keyshortcuts="Control+Enter" @click="mainAction.act" />
-      </div>
+      <JobHead
+        :draft="draft" :state="state" :save-state="saveState" :action="mainAction.label" :locked="locked"
+        @change="emit('change', $event)" @site="takeSite" @act="mainAction.act" @load-sheet="openLoadSheet" @remove="emit('remove')"
+      />
       <ChainTape class="mt-2" :links="chain" @go="followLink" />
     </header>
+    <ApplicationStrip
+      :applications="draft.applications" :states="states" :index="index" :locked="locked"
+      @choose="emit('choose', $event)" @add="emit('add')" @move="emit('move', $event)" @drop="emit('drop')"
+    />
     <slot />
     <div class="zones">
       <div class="zone space-y-4"><GroundList /><ProductList /><MethodBlock /></div>
@@ -104,12 +105,6 @@ useScreenCommands(() => [
 <style scoped>
 .sheet { display: flex; flex-direction: column; height: 100dvh; }
 .head { padding: 14px 24px 0; border-bottom: var(--rule-width) solid var(--rule); }
-.title-field { background: transparent; border: 0; border-bottom: 1px dashed transparent; padding: 0; font: inherit; color: inherit; min-width: 0; min-height: 24px; }
-.title-field.title { field-sizing: content; min-width: 200px; }
-.title-field.title { font-family: var(--font-serif); font-weight: 600; font-size: 25px; line-height: 1.2; max-width: 100%; }
-.title-field.soft { color: var(--soft); }
-.title-field::placeholder { color: var(--soft); opacity: 1; }
-.title-field:hover:not(:disabled), .title-field:placeholder-shown { border-bottom-color: var(--rule-strong); }
 .zones { flex: 1; min-height: 0; display: grid; grid-template-columns: 318px minmax(0, 1fr) 262px; }
 .zone { overflow-y: auto; padding: 12px 18px; min-width: 0; }
 .zone:first-child { padding-left: 24px; }

@@ -9,7 +9,7 @@ const shown = useShown()
 </script>
 
 <template>
-  <SheetFold :section="`lawns.${index}`" :words="lawn.name || `lawn ${index + 1}`">
+  <FormFold :section="`lawns.${index}`" :words="lawn.name || `lawn ${index + 1}`">
     <template #line>
       <div class="flex items-center gap-2">
         <input
@@ -21,9 +21,10 @@ const shown = useShown()
         <span v-else class="soft small">to measure</span>
       </div>
     </template>
-    <LawnFields :lawn="lawn" :index="index" />
+    <FormText :path="`lawns.${index}.name`" label="Name" :text="lawn.name" :placeholder="`Lawn ${index + 1}`" class="mb-2" />
+    <GroundNotes :notes="lawn" :path="`lawns.${index}`" />
     <button v-if="removable && !locked" type="button" class="plain-button way-out small pb-2" @click="emit('remove')">Remove this lawn</button>
-  </SheetFold>
+  </FormFold>
 </template>
 
 <style scoped>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { dayText } from '#core/calendar/dayText'
 import type { ApplicationSheet } from '#core/jobsheet/applicationSheet'
+import type { ApplicationDocument } from '#core/jobsheet/document'
 import type { JobState } from '#core/jobsheet/chain'
 import { chargeLevels } from '#core/plan/chargeLevels'
 import { loadGroups } from '#core/plan/loadGroups'
@@ -10,9 +11,9 @@ import { tankIn } from '#core/plan/tankIn'
 import type { JobDraft } from '~/composables/useJobDraft'
 
 /** One page to take along, readable wet: lawns, what to measure in which order, and blanks for what was used. */
-const props = defineProps<{ job: JobDraft, sheet: ApplicationSheet, state: JobState }>()
+const props = defineProps<{ job: JobDraft, document: ApplicationDocument, place: string, sheet: ApplicationSheet, state: JobState }>()
 const shown = useShown()
-const document = computed(() => props.job.application.document)
+const document = computed(() => props.document)
 const plan = computed(() => props.sheet.plan)
 const ordered = computed(() => mixingOrder(document.value.products))
 const totalOf = (id: string) => plan.value?.totals.products.find((product) => product.id === id)
@@ -34,7 +35,7 @@ const open = computed(() => props.sheet.checks.filter(({ level }) => level !== '
       <h1>{{ job.site || 'Unnamed site' }}</h1>
       <p>{{ dayText(job.plannedFor) }} · {{ state }}</p>
     </header>
-    <p class="mt-1">{{ job.purpose }}</p>
+    <p class="mt-1">{{ job.purpose }}<span v-if="place" class="soft"> · {{ place }}</span></p>
 
     <table class="mt-3">
       <thead><tr><th scope="col">Lawn</th><th scope="col" class="num">size</th></tr></thead>

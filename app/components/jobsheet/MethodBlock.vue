@@ -1,9 +1,20 @@
 <script setup lang="ts">
 import { dayText } from '#core/calendar/dayText'
-import { LENGTH_UNITS, MASS_UNITS, SPEED_UNITS, VOLUME_UNITS } from '#core/quantity/units'
+import { MASS_UNITS, SPEED_UNITS, VOLUME_UNITS } from '#core/quantity/units'
 
 /** The equipment of this application and the calibration in force. */
-const { document, sheet, set, locked } = useSheet()
+const { document, sheet, set, locked, day } = useSheet()
+const rooms = useRoomsStore()
+const { withEquipment } = useFromRooms()
+const listId = useId()
+const machines = computed(() => rooms.equipment.filter(({ document: { kind } }) => kind === (document.value.method === 'spread' ? 'spreader' : 'sprayer')))
+
+/** Naming a saved machine brings its tank, reserve and calibration in force. */
+function name(typed: string) {
+  const machine = machines.value.find((one) => one.name.toLowerCase() === typed.trim().toLowerCase())
+  if (machine && machine.id !== document.value[document.value.method].source?.id) return set('', withEquipment(document.value, machine, day.value))
+  set(`${document.value.method}.equipment`, typed)
+}
 const shown = useShown()
 const crew = useCrewStore()
 const words = computed(() => (document.value.method === 'spread' ? 'Spreader' : 'Sprayer'))
@@ -22,28 +33,32 @@ const sentence = computed(() => {
 
 <template>
   <section aria-labelledby="method-title" class="space-y-2">
-    <SheetFold :section="document.method" :words="words">
+    <FormFold :section="document.method" :words="words">
       <template #line>
-        <h2 id="method-title">{{ document[document.method].equipment || words }}</h2>
+        <h2 id="method-title" class="sr-only">{{ words }}</h2>
+        <input
+          class="machine" :value="document[document.method].equipment" :aria-label="words" :placeholder="words" :list="listId" :data-path="`${document.method}.equipment`"
+          :disabled="locked" maxlength="200" autocomplete="off" @input="name(($event.target as HTMLInputElement).value)"
+        >
+        <datalist :id="listId"><option v-for="machine in machines" :key="machine.id" :value="machine.name" /></datalist>
       </template>
       <div class="grid grid-cols-2 gap-2 pb-2">
-        <div class="col-span-2"><SheetText :path="`${document.method}.equipment`" label="Equipment" :text="document[document.method].equipment" :placeholder="words" /></div>
         <template v-if="document.method === 'spread'">
-          <SheetChoice path="spread.passes" label="Passes" :value="document.spread.passes" :choices="passes" />
-          <SheetQuantity path="spread.reserve" label="Reserve in the hopper" kind="mass" :entered="document.spread.reserve" :units="MASS_UNITS" />
-          <SheetQuantity path="spread.speedToday" label="Speed today, if other" kind="speed" :entered="document.spread.speedToday" :units="SPEED_UNITS" />
+          <FormChoice path="spread.passes" label="Passes" :value="document.spread.passes" :choices="passes" />
+          <FormQuantity path="spread.reserve" label="Reserve in the hopper" kind="mass" :entered="document.spread.reserve" :units="MASS_UNITS" />
+          <FormQuantity path="spread.speedToday" label="Speed today, if other" kind="speed" :entered="document.spread.speedToday" :units="SPEED_UNITS" />
         </template>
         <template v-else>
-          <SheetQuantity path="spray.dead" label="Stays in hose, boom" kind="volume" :entered="document.spray.dead" :units="VOLUME_UNITS" />
-          <SheetQuantity path="spray.agitate" label="Agitates from" kind="volume" :entered="document.spray.agitate" :units="VOLUME_UNITS" />
-          <SheetChoice path="spray.loads" label="Loads" :value="document.spray.loads" :choices="loadStyles" />
-          <SheetQuantity path="spray.speedToday" label="Speed today, if other" kind="speed" :entered="document.spray.speedToday" :units="SPEED_UNITS" />
+          <FormQuantity path="spray.dead" label="Stays in hose, boom" kind="volume" :entered="document.spray.dead" :units="VOLUME_UNITS" />
+          <FormQuantity path="spray.agitate" label="Agitates from" kind="volume" :entered="document.spray.agitate" :units="VOLUME_UNITS" />
+          <FormChoice path="spray.loads" label="Loads" :value="document.spray.loads" :choices="loadStyles" />
+          <FormQuantity path="spray.speedToday" label="Speed today, if other" kind="speed" :entered="document.spray.speedToday" :units="SPEED_UNITS" />
         </template>
       </div>
-    </SheetFold>
-    <SheetQuantity v-if="document.method === 'spray'" path="spray.tank" label="Tank, filled to" kind="volume" :entered="document.spray.tank" :units="VOLUME_UNITS" />
+    </FormFold>
+    <FormQuantity v-if="document.method === 'spray'" path="spray.tank" label="Tank, filled to" kind="volume" :entered="document.spray.tank" :units="VOLUME_UNITS" />
 
-    <SheetFold :section="`${document.method}.calibration`" words="calibration">
+    <FormFold :section="`${document.method}.calibration`" words="calibration">
       <template #line>
         <p v-if="sentence">
           <strong><FigureText :shown="sentence.gives" page="calibration" label="Calibration" /></strong>
@@ -54,8 +69,8 @@ const sentence = computed(() => {
         </p>
         <p v-else class="soft">Not calibrated yet: spread or spray a taped course and say what it took.</p>
       </template>
-      <CalibrationFields :length-units="LENGTH_UNITS" />
-    </SheetFold>
+      <CourseFields :course="document.method === 'spread' ? { kind: 'spread', note: document.spread.calibration } : { kind: 'spray', note: document.spray.calibration }" :path="`${document.method}.calibration`" :product="document.products[0]?.name" />
+    </FormFold>
     <button
       v-if="!locked && document[document.method].calibration.on === '' && sheet.calibration" type="button" class="plain-button way-out small"
       @click="set(`${document.method}.calibration.on`, crew.today())"
@@ -64,3 +79,9 @@ const sentence = computed(() => {
     </button>
   </section>
 </template>
+
+<style scoped>
+.machine { background: transparent; border: 0; border-bottom: 1px dashed transparent; width: 100%; font-weight: 600; min-height: 28px; text-overflow: ellipsis; }
+.machine::placeholder { color: var(--soft); opacity: 1; font-weight: 400; }
+.machine:hover:not(:disabled), .machine:placeholder-shown { border-bottom-color: var(--rule-strong); }
+</style>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { ProductNote } from '#core/jobsheet/document'
-import { FORMS, RATE_BASES, type RateBasis } from '#core/label/label'
+import { FORMS, RATE_BASES, RATE_BASIS_NAMES } from '#core/label/label'
 import { AMOUNT_UNITS, CONTENT_UNITS, DENSITY_UNITS } from '#core/quantity/units'
 import { rateUnitsFor } from './rateUnits'
 
@@ -9,8 +9,7 @@ const props = defineProps<{ product: ProductNote, index: number }>()
 const { document } = useSheet()
 const path = computed(() => `products.${props.index}`)
 const units = computed(() => rateUnitsFor(document.value.method))
-const BASIS: Readonly<Record<RateBasis, string>> = { product: 'product', n: 'nitrogen (N)', p2o5: 'phosphate (P2O5)', k2o: 'potash (K2O)', fe: 'iron (Fe)', active: 'active ingredient' }
-const bases = RATE_BASES.map((basis) => ({ value: basis, text: BASIS[basis] }))
+const bases = RATE_BASES.map((basis) => ({ value: basis, text: RATE_BASIS_NAMES[basis] }))
 const forms = FORMS.map((form) => ({ value: form, text: form }))
 const nutrients = [['n', 'N'], ['p2o5', 'P2O5'], ['k2o', 'K2O'], ['fe', 'Fe'], ['slowN', 'Slow share of N']] as const
 </script>
@@ -18,21 +17,21 @@ const nutrients = [['n', 'N'], ['p2o5', 'P2O5'], ['k2o', 'K2O'], ['fe', 'Fe'], [
 <template>
   <div class="space-y-2 pb-2">
     <div class="grid grid-cols-2 gap-2">
-      <SheetChoice :path="`${path}.basis`" label="The rate counts" :value="product.basis" :choices="bases" />
-      <SheetChoice :path="`${path}.form`" label="Form" :value="product.form" :choices="forms" />
-      <SheetQuantity :path="`${path}.low`" label="Label, lowest" kind="rate" :entered="product.low" :units="units" />
-      <SheetQuantity :path="`${path}.high`" label="Label, highest" kind="rate" :entered="product.high" :units="units" />
-      <SheetQuantity :path="`${path}.most`" label="Most in one go" kind="rate" :entered="product.most" :units="units" />
-      <SheetQuantity :path="`${path}.step`" label="Measured in steps of" kind="amount" :entered="product.step" :units="AMOUNT_UNITS" />
-      <SheetQuantity :path="`${path}.density`" label="Density" kind="density" :entered="product.density" :units="DENSITY_UNITS" />
-      <SheetText :path="`${path}.registration`" label="Registration no." :text="product.registration" placeholder="as on the label" />
+      <FormChoice :path="`${path}.basis`" label="The rate counts" :value="product.basis" :choices="bases" />
+      <FormChoice :path="`${path}.form`" label="Form" :value="product.form" :choices="forms" />
+      <FormQuantity :path="`${path}.low`" label="Label, lowest" kind="rate" :entered="product.low" :units="units" />
+      <FormQuantity :path="`${path}.high`" label="Label, highest" kind="rate" :entered="product.high" :units="units" />
+      <FormQuantity :path="`${path}.most`" label="Most in one go" kind="rate" :entered="product.most" :units="units" />
+      <FormQuantity :path="`${path}.step`" label="Measured in steps of" kind="amount" :entered="product.step" :units="AMOUNT_UNITS" />
+      <FormQuantity :path="`${path}.density`" label="Density" kind="density" :entered="product.density" :units="DENSITY_UNITS" />
+      <FormText :path="`${path}.registration`" label="Registration no." :text="product.registration" placeholder="as on the label" />
     </div>
     <div class="grid grid-cols-3 gap-2">
-      <SheetQuantity v-for="[name, label] in nutrients" :key="name" :path="`${path}.analysis.${name}`" :label="label" kind="percent" :entered="product.analysis[name]" />
+      <FormQuantity v-for="[name, label] in nutrients" :key="name" :path="`${path}.analysis.${name}`" :label="label" kind="percent" :entered="product.analysis[name]" />
     </div>
     <div class="grid grid-cols-2 gap-2">
-      <SheetText :path="`${path}.active.name`" label="Active ingredient" :text="product.active.name" />
-      <SheetQuantity :path="`${path}.active.content`" label="Its content" kind="content" :entered="product.active.content" :units="CONTENT_UNITS" />
+      <FormText :path="`${path}.active.name`" label="Active ingredient" :text="product.active.name" />
+      <FormQuantity :path="`${path}.active.content`" label="Its content" kind="content" :entered="product.active.content" :units="CONTENT_UNITS" />
     </div>
   </div>
 </template>

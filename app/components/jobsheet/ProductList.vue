@@ -1,10 +1,27 @@
 <script setup lang="ts">
 import { v7 as uuid } from 'uuid'
 import { blankProduct } from '#core/jobsheet/blankDocument'
+import { methodOf } from '#core/jobsheet/fromRooms'
 import { rateUnitsFor } from './rateUnits'
 
 /** The products of the application, each with its rate on the label's own scale. */
-const { document, sheet, set, locked, opened } = useSheet()
+const { document, sheet, set, locked, opened, day } = useSheet()
+const rooms = useRoomsStore()
+const { withProduct } = useFromRooms()
+const listId = useId()
+const shelf = computed(() => rooms.products.filter(({ document: label }) => document.value.products.length === 1 || methodOf(label) === document.value.method))
+
+/** Naming a product of the shelf brings its label. */
+function name(index: number, typed: string) {
+  const product = shelf.value.find((one) => one.name.toLowerCase() === typed.trim().toLowerCase())
+  if (product && product.id !== document.value.products[index]?.source?.id) return set('', withProduct(document.value, index, product, undefined, day.value))
+  set(`products.${index}.name`, typed)
+}
+const linesOf = (id: string | undefined) => rooms.products.find((product) => product.id === id)?.document.lines ?? []
+function takeLine(index: number, lineId: string) {
+  const product = rooms.products.find(({ id }) => id === document.value.products[index]?.source?.id)
+  if (product) set('', withProduct(document.value, index, product, lineId, day.value))
+}
 const crew = useCrewStore()
 const units = computed(() => rateUnitsFor(document.value.method))
 const methods = [{ value: 'spray', text: 'sprayed' }, { value: 'spread', text: 'spread dry' }] as const
@@ -40,20 +57,27 @@ function chooseMethod(method: 'spread' | 'spray') {
     </div>
     <ul>
       <li v-for="(product, index) in document.products" :key="product.id" class="rule-b py-1.5">
-        <SheetFold :section="`products.${index}`" :words="`label of ${product.name || `product ${index + 1}`}`">
+        <FormFold :section="`products.${index}`" :words="`label of ${product.name || `product ${index + 1}`}`">
           <template #line>
             <input
               class="name" :value="product.name" :aria-label="`Product ${index + 1}`" :placeholder="`Product ${index + 1}, as on the label`" :data-path="`products.${index}.name`"
-              :disabled="locked" maxlength="200" autocomplete="off" @input="set(`products.${index}.name`, ($event.target as HTMLInputElement).value)"
+              :disabled="locked" maxlength="200" autocomplete="off" :list="listId" @input="name(index, ($event.target as HTMLInputElement).value)"
             >
+            <select
+              v-if="linesOf(product.source?.id).length > 1" class="line small" :aria-label="`Label line of ${product.name}`" :value="product.source?.line" :disabled="locked"
+              @change="takeLine(index, ($event.target as HTMLSelectElement).value)"
+            >
+              <option v-for="line in linesOf(product.source?.id)" :key="line.id" :value="line.id">{{ line.use || 'unnamed use' }}</option>
+            </select>
           </template>
           <ProductFields :product="product" :index="index" />
           <button v-if="document.products.length > 1 && !locked" type="button" class="plain-button way-out small pb-2" @click="dropProduct(product.id)">Remove this product</button>
-        </SheetFold>
-        <SheetQuantity :path="`products.${index}.rate`" label="Rate" kind="rate" :entered="product.rate" :units="units" class="rate" />
+        </FormFold>
+        <FormQuantity :path="`products.${index}.rate`" label="Rate" kind="rate" :entered="product.rate" :units="units" class="rate" />
         <LabelScale v-if="sheet.products[index]" :product="sheet.products[index]!" :method="document.method" />
       </li>
     </ul>
+    <datalist :id="listId"><option v-for="product in shelf" :key="product.id" :value="product.name" /></datalist>
     <button v-if="document.method === 'spray' && !locked" type="button" class="plain-button way-out small mt-1" @click="addProduct">Add a product to the tank</button>
   </section>
 </template>
@@ -62,5 +86,6 @@ function chooseMethod(method: 'spread' | 'spray') {
 .name { background: transparent; border: 0; border-bottom: 1px dashed transparent; width: 100%; font-weight: 600; min-height: 26px; }
 .name::placeholder { color: var(--soft); opacity: 1; font-weight: 400; }
 .name:hover:not(:disabled), .name:placeholder-shown { border-bottom-color: var(--rule-strong); }
+.line { background: transparent; border: 0; color: var(--soft); width: 100%; min-height: 26px; text-overflow: ellipsis; }
 .rate { display: grid; grid-template-columns: 44px 1fr; align-items: center; }
 </style>

@@ -6,10 +6,10 @@ import { AMOUNT_UNITS, AREA_UNITS, type AmountUnit, type AreaUnit } from '#core/
 import type { NewRunEvent } from '#shared/schemas/run'
 
 /** A correction: one entry, its new value, and why. What stood there stays. */
-const props = defineProps<{ record: RunRecord, jobId: string }>()
+const props = defineProps<{ record: RunRecord, applicationId: string }>()
 const emit = defineEmits<{ corrected: [] }>()
 const open = defineModel<boolean>('open', { required: true })
-const { append } = useRun(props.jobId)
+const { append } = useRun(() => props.applicationId)
 const ids = { field: useId(), text: useId(), reason: useId() }
 const used = computed(() => props.record.used)
 const fields = computed(() => [

@@ -37,7 +37,7 @@ const carrier = computed(() => (props.record.frozen.request.method.kind === 'spr
     </dl>
     <section>
       <h2>Products</h2>
-      <OutcomeVerdicts :outcomes="record.outcomes" :labels="record.frozen.labels" working />
+      <OutcomeVerdicts :outcomes="record.outcomes" :labels="record.frozen.labels" :tolerance="record.frozen.tolerance" working />
       <ul class="soft small mt-1"><li v-for="label in record.frozen.labels" :key="label.productId">{{ label.name }}: registration {{ label.registration || 'not entered' }}</li></ul>
     </section>
     <section v-if="record.corrections.length > 0">

@@ -49,7 +49,7 @@ useScreenCommands(() => [{ id: 'log', label: 'Put it on record', key: 'ctrl+ente
         :entered="put.entered" :problem="shownProblem(`putIn.${put.productId}`)" @change="put.entered = $event"
       />
     </div>
-    <OutcomeVerdicts v-if="read.outcomes.length > 0" :outcomes="read.outcomes" :labels="record.frozen.labels" />
+    <OutcomeVerdicts v-if="read.outcomes.length > 0" :outcomes="read.outcomes" :labels="record.frozen.labels" :tolerance="record.frozen.tolerance" />
     <div class="grid gap-3 sm:grid-cols-2">
       <div v-for="[name, label] in DETAILS" :key="name" :class="{ 'sm:col-span-2': name === 'remarks' }">
         <label :for="`${ids.form}-${name}`" class="soft small block">{{ label }}</label>

@@ -1,13 +1,18 @@
 <script setup lang="ts">
-import { formatDeviation } from '#core/quantity/format'
+import { DEFAULT_HOUSE } from '#core/house'
+import { formatDeviation, formatFigure } from '#core/quantity/format'
 import { showQuantity } from '#core/quantity/systems'
-import type { ProductOutcome, Verdict } from '#core/run/outcome'
+import type { ProductOutcome, Tolerance, Verdict } from '#core/run/outcome'
 
 /** Actual rate against the planned one, with a verdict in shape, word and colour. */
-const props = defineProps<{ outcomes: readonly ProductOutcome[], labels: readonly { readonly productId: string, readonly name: string }[], working?: boolean }>()
-const VERDICTS: Readonly<Record<Verdict, { readonly sign: string, readonly word: string }>> = {
-  good: { sign: '●', word: 'good, within 5 %' }, acceptable: { sign: '▲', word: 'acceptable, within 10 %' }, off: { sign: '■', word: 'off by more than 10 %' },
-}
+const props = defineProps<{ outcomes: readonly ProductOutcome[], labels: readonly { readonly productId: string, readonly name: string }[], tolerance?: Tolerance, working?: boolean }>()
+const percent = (share: number) => `${formatFigure(Number((share * 100).toPrecision(3))).replace(/\.0+$/, '')} %`
+const verdicts = computed<Readonly<Record<Verdict, { readonly sign: string, readonly word: string }>>>(() => {
+  const { good, acceptable } = props.tolerance ?? DEFAULT_HOUSE
+  return {
+    good: { sign: '●', word: `good, within ${percent(good)}` }, acceptable: { sign: '▲', word: `acceptable, within ${percent(acceptable)}` }, off: { sign: '■', word: `off by more than ${percent(acceptable)}` },
+  }
+})
 const nameOf = (id: string) => props.labels.find(({ productId }) => productId === id)?.name || 'Product'
 </script>
 
@@ -22,7 +27,7 @@ const nameOf = (id: string) => props.labels.find(({ productId }) => productId ==
         <td class="num" data-label="planned"><FigureText :shown="showQuantity(outcome.plannedRate)" /></td>
         <td class="num" data-label="actual"><strong><FigureText :shown="showQuantity(outcome.actualRate)" :page="working ? `outcome.${outcome.productId}` : undefined" label="Actual rate" /></strong></td>
         <td class="num" data-label="off by">{{ formatDeviation(outcome.deviation) }}</td>
-        <td :class="outcome.verdict"><span aria-hidden="true">{{ VERDICTS[outcome.verdict].sign }}</span> {{ VERDICTS[outcome.verdict].word }}</td>
+        <td :class="outcome.verdict"><span aria-hidden="true">{{ verdicts[outcome.verdict].sign }}</span> {{ verdicts[outcome.verdict].word }}</td>
       </tr>
     </tbody>
   </table>

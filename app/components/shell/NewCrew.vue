@@ -21,7 +21,7 @@ async function start() {
   try {
     await crew.start(name.value.trim())
     open.value = false
-    await navigateTo('/jobs')
+    await navigateTo('/today')
   }
   catch (error) {
     problem.value = errorText(error)

@@ -5,13 +5,13 @@ import type { Run } from '#shared/schemas/run'
 
 /** One record: printable, correctable by additions, every figure with its working. */
 const id = String(useRoute().params.id)
-const stored = ref<Run & { readonly jobId: string }>()
+const stored = ref<Run>()
 const problem = ref<string>()
 const correcting = ref(false)
 
 async function open() {
   try {
-    stored.value = await $fetch<Run & { readonly jobId: string }>(`/api/records/${id}`)
+    stored.value = await $fetch<Run>(`/api/records/${id}`)
     problem.value = undefined
   }
   catch (error) {
@@ -48,6 +48,6 @@ useScreenCommands(() => [
     </div>
     <RecordSheet v-if="record" :record="record" />
     <EmptyState v-else :words="problem ?? 'Opening …'" action="See all records" to="/records" />
-    <LazyCorrectionForm v-if="record && stored && correcting" v-model:open="correcting" :record="record" :job-id="stored.jobId" @corrected="open" />
+    <LazyCorrectionForm v-if="record && stored && correcting" v-model:open="correcting" :record="record" :application-id="stored.applicationId" @corrected="open" />
   </main>
 </template>

@@ -1,47 +1,50 @@
 <script setup lang="ts">
 import type { RecordPage, RecordRow } from '#shared/schemas/run'
 
-/** What was applied, newest first. */
+/** What was applied: searched, filtered and sorted by the server, taken along as a file. */
 useHead({ title: 'Records · Hectarum' })
 const crew = useCrewStore()
+const route = useRoute()
 const shown = useShown()
-const rows = ref<RecordRow[]>([])
-const next = ref<string | null>()
-const problem = ref<string>()
+const words = ref(String(route.query.q ?? ''))
+const filter = reactive({ verdict: String(route.query.verdict ?? ''), from: String(route.query.from ?? ''), to: String(route.query.to ?? ''), sort: String(route.query.sort ?? 'newest') })
+const asked = computed(() => ({ q: words.value, ...filter }))
+const { rows, next, problem, loading, more } = usePaged<RecordRow, RecordPage>('/api/records', () => asked.value)
+// What is asked for stands in the address, so that it can be kept and sent.
+watch(asked, (query) => navigateTo({ query: Object.fromEntries(Object.entries(query).filter(([name, value]) => value !== '' && !(name === 'sort' && value === 'newest'))) }, { replace: true }))
 const VERDICTS: Readonly<Record<RecordRow['verdict'], string>> = { good: '● good', acceptable: '▲ acceptable', off: '■ off', unknown: '– not known' }
-
-async function more() {
-  try {
-    const page = await $fetch<RecordPage>('/api/records', { query: next.value ? { after: next.value } : {} })
-    rows.value = [...rows.value, ...page.rows]
-    next.value = page.next
-    problem.value = undefined
-  }
-  catch (error) {
-    problem.value = errorText(error)
-  }
-}
-watch(() => crew.organization?.id, () => {
-  rows.value = []
-  next.value = undefined
-  void more()
-}, { immediate: true })
+const sorts = [['newest', 'newest first'], ['oldest', 'oldest first'], ['site', 'by site']] as const
+const filtered = computed(() => words.value !== '' || filter.verdict !== '' || filter.from !== '' || filter.to !== '')
+const exportUrl = (format: 'csv' | 'json') => `/api/records/export?${new URLSearchParams({ ...asked.value, format })}`
 </script>
 
 <template>
-  <main class="px-6 py-4">
-    <h1>Records</h1>
+  <main class="page">
+    <div class="page-head">
+      <h1>Records</h1>
+      <a :href="exportUrl('csv')" download class="way-out">CSV</a>
+      <a :href="exportUrl('json')" download class="way-out">JSON</a>
+    </div>
+    <div class="filters" role="search">
+      <SearchField v-model="words" label="Site, product, who, target" />
+      <select v-model="filter.verdict" class="field" aria-label="Verdict"><option value="">every verdict</option><option v-for="(text, value) in VERDICTS" :key="value" :value="value">{{ text }}</option></select>
+      <DayField label="From" :day="filter.from" @change="filter.from = $event" />
+      <DayField label="To" :day="filter.to" @change="filter.to = $event" />
+      <select v-model="filter.sort" class="field" aria-label="Order"><option v-for="[value, text] in sorts" :key="value" :value="value">{{ text }}</option></select>
+    </div>
     <EmptyState v-if="problem" :words="problem" action="Try again" @act="more" />
-    <p v-else-if="next === undefined" class="soft py-6">Opening …</p>
+    <p v-else-if="loading" class="soft py-6">Opening …</p>
+    <p v-else-if="rows.length === 0 && filtered" class="soft py-6">No record is like that.</p>
     <EmptyState v-else-if="rows.length === 0" words="Nothing on record yet. A record is what a run leaves when its outcome is logged." action="See the jobs" to="/jobs" />
-    <table v-else class="list mt-3">
-      <thead><tr><th scope="col">Finished</th><th scope="col">Site</th><th scope="col">Products</th><th scope="col" class="num">Lawn</th><th scope="col">Actual rate</th></tr></thead>
+    <table v-else class="list mt-2">
+      <thead><tr><th scope="col">Finished</th><th scope="col">Site</th><th scope="col">Products</th><th scope="col">By</th><th scope="col" class="num">Lawn</th><th scope="col">Actual rate</th></tr></thead>
       <tbody>
         <tr v-for="row in rows" :key="row.id">
           <td class="whitespace-nowrap">{{ instantText(row.finishedAt, crew.organization?.timeZone) }}</td>
           <th scope="row"><NuxtLink :to="`/records/${row.id}`" class="way-out">{{ row.site || 'Unnamed site' }}</NuxtLink></th>
-          <td>{{ row.products }}</td>
-          <td class="num"><FigureText :shown="shown.size(row.sizeM2)" /></td>
+          <td>{{ row.products }}<span v-if="row.target" class="soft small ml-2">{{ row.target }}</span></td>
+          <td class="whitespace-nowrap">{{ row.by }}</td>
+          <td class="num" data-label="lawn"><FigureText :shown="shown.size(row.sizeM2)" /></td>
           <td class="whitespace-nowrap" :class="row.verdict">{{ VERDICTS[row.verdict] }}</td>
         </tr>
       </tbody>
@@ -51,17 +54,9 @@ watch(() => crew.organization?.id, () => {
 </template>
 
 <style scoped>
-.list { width: 100%; max-width: 1060px; border-collapse: collapse; }
-.list th, .list td { text-align: left; padding: 9px 16px 9px 0; border-bottom: var(--rule-width) solid var(--rule); font-weight: 400; vertical-align: baseline; }
-.list thead th { color: var(--soft); font-size: 13px; border-bottom-color: var(--rule-strong); }
-.list .num { text-align: right; white-space: nowrap; }
+.filters { display: flex; flex-wrap: wrap; align-items: flex-end; gap: 8px 12px; padding: 8px 0 4px; }
+.filters select { width: auto; }
 .good { color: var(--good); }
 .acceptable { color: var(--warn); }
 .off { color: var(--stop); }
-@media (max-width: 640px) {
-  .list, .list tbody, .list tr, .list td, .list th { display: block; border: 0; padding: 0; }
-  .list .num { text-align: left; }
-  .list thead { display: none; }
-  .list tr { border-bottom: var(--rule-width) solid var(--rule); padding: 10px 0; }
-}
 </style>

@@ -7,5 +7,6 @@ import { saveJob } from '../../services/saveJob'
 export default defineEventHandler(async (event) => {
   const id = readId(event)
   const input = await readBodyAs(event, SaveJobSchema)
-  return saveJob(repositoriesOf(event), id, input, todayFor(organizationOf(event)))
+  const organization = organizationOf(event)
+  return saveJob(repositoriesOf(event), id, input, todayFor(organization), organization.settings.house)
 })

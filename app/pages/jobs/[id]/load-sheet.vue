@@ -9,10 +9,12 @@ const { draft, stored, loadProblem, load } = useJobDraft(id)
 await load()
 useHead({ title: () => `Load sheet · ${draft.value?.site ?? ''}` })
 const withWorking = ref(false)
-const book = computed(() => openWorkingBook())
-const sheet = computed(() => draft.value && composeSheet(draft.value.application.document, crew.today(), book.value))
-const pages = computed(() => (sheet.value?.plan ? book.value.pages() : []))
-const names = computed(() => figureNames(draft.value?.application.document ?? { lawns: [], products: [] }))
+const sheets = computed(() => (draft.value?.applications ?? []).map(({ id: key, document }) => {
+  const book = openWorkingBook()
+  const sheet = composeSheet(document, crew.today(), book)
+  return { key, document, sheet, pages: sheet.plan ? book.pages() : [], names: figureNames(document) }
+}))
+const whole = computed(() => sheets.value.every(({ sheet }) => sheet.plan !== undefined))
 const print = () => window.print()
 useScreenCommands(() => [
   { id: 'print', label: 'Print', key: 'p', run: print },
@@ -21,26 +23,29 @@ useScreenCommands(() => [
 </script>
 
 <template>
-  <main v-if="draft && sheet" class="load-page">
+  <main v-if="draft" class="load-page">
     <div class="no-print mb-4 flex flex-wrap items-center gap-4">
       <UButton label="Back to the job" :to="`/jobs/${id}`" />
       <UButton label="Print" color="primary" variant="solid" aria-keyshortcuts="p" @click="print" />
       <label class="flex items-center gap-2"><input v-model="withWorking" type="checkbox"> with working</label>
     </div>
-    <LoadSheet v-if="sheet.plan" :job="draft" :sheet="sheet" :state="stored?.state ?? draft.state" />
-    <EmptyState v-else words="There is nothing to print yet: something on the sheet is still missing." action="Go to what is missing" :to="`/jobs/${id}`" />
-    <section v-if="withWorking && sheet.plan" class="mt-6">
-      <h2>Working</h2>
-      <div v-for="page in pages" :key="page.figure" class="rule-b py-2">
-        <h3 class="font-semibold">{{ names.get(page.figure) ?? page.figure }}</h3>
-        <ol class="mono text-[12px]"><li v-for="(line, i) in page.lines" :key="i">{{ line }}</li></ol>
-      </div>
-    </section>
+    <EmptyState v-if="!whole" words="There is nothing to print yet: something on the sheet is still missing." action="Go to what is missing" :to="`/jobs/${id}`" />
+    <template v-for="(one, i) in sheets" v-else :key="one.key">
+      <LoadSheet :job="draft" :document="one.document" :place="sheets.length > 1 ? `Application ${i + 1} of ${sheets.length}` : ''" :sheet="one.sheet" :state="stored?.state ?? draft.state" :class="{ 'next-page': i > 0 }" />
+      <section v-if="withWorking" class="mt-6">
+        <h2>Working</h2>
+        <div v-for="page in one.pages" :key="page.figure" class="rule-b py-2">
+          <h3 class="font-semibold">{{ one.names.get(page.figure) ?? page.figure }}</h3>
+          <ol class="mono text-[12px]"><li v-for="(line, n) in page.lines" :key="n">{{ line }}</li></ol>
+        </div>
+      </section>
+    </template>
   </main>
   <EmptyState v-else :words="loadProblem ?? 'Opening …'" action="See all jobs" to="/jobs" />
 </template>
 
 <style scoped>
 .load-page { max-width: 860px; padding: 20px 24px; }
-@media print { .load-page { padding: 0; max-width: none; } }
+.next-page { margin-top: 40px; }
+@media print { .load-page { padding: 0; max-width: none; } .next-page { break-before: page; margin-top: 0; } }
 </style>

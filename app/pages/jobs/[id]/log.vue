@@ -2,9 +2,11 @@
 import type { Job } from '#shared/schemas/job'
 
 /** After the run: what was weighed back, where, by whom; it becomes the record. */
-const id = String(useRoute().params.id)
-const { run, load, append, start } = useRun(id)
+const route = useRoute()
+const id = String(route.params.id)
 const job = ref<Job>()
+const application = computed(() => job.value?.applications[Number(route.query.a ?? 1) - 1] ?? job.value?.applications[0])
+const { run, load, append, start } = useRun(() => application.value?.id ?? '')
 const problem = ref<string>()
 const saving = ref(false)
 const notice = useNotice()
@@ -27,7 +29,7 @@ async function log(events: Parameters<typeof append>[0]) {
   saving.value = true
   try {
     await append(events)
-    await navigateTo(`/records/${run.value?.applicationId}`)
+    await navigateTo(`/records/${application.value?.id}`)
   }
   catch (error) {
     notice.say('Not logged yet; what you typed is still here.', errorText(error))
@@ -51,7 +53,7 @@ async function startNow() {
   <main class="mx-auto max-w-3xl px-5 py-5">
     <EmptyState v-if="problem" :words="problem" action="Back to the job" :to="`/jobs/${id}`" />
     <template v-else-if="record?.state === 'done'">
-      <EmptyState words="This run is on record already." action="See the record" :to="`/records/${run?.applicationId}`" />
+      <EmptyState words="This run is on record already." action="See the record" :to="`/records/${application?.id}`" />
     </template>
     <OutcomeForm v-else-if="record" :record="record" :job-id="id" :saving="saving" @log="log" />
     <EmptyState v-else words="This job has not been started: its plan is frozen when the run begins." action="Start the run now" @act="startNow" />

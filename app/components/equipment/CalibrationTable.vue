@@ -1,0 +1,43 @@
+<script setup lang="ts">
+import { dayText } from '#core/calendar/dayText'
+import { daysBetween } from '#core/calendar/daysBetween'
+import type { Calibration } from '#shared/schemas/equipment'
+
+/** The calibrations of one machine, newest first, each with what it came to and whether it still holds. */
+const props = defineProps<{ calibrations: readonly Calibration[], equipmentId: string }>()
+const crew = useCrewStore()
+const shown = useShown()
+const limit = computed(() => crew.organization?.settings.house.calibrationDays ?? 60)
+const rows = computed(() => props.calibrations.toReversed().map(({ id, perPass, document }) => {
+  const { on, speed } = document.course
+  const age = on === '' ? undefined : daysBetween(on, crew.today())
+  return {
+    id, on, speed: speed.text === '' ? '' : `${speed.text} ${speed.unit}`, fresh: age !== undefined && age <= limit.value,
+    age: age === undefined ? 'no date' : age === 0 ? 'today' : `${age} days ago`,
+    with: document.kind === 'spread' ? `${document.course.product || 'product not noted'}${document.course.setting ? `, setting ${document.course.setting}` : ''}` : 'water',
+    gives: perPass === null ? undefined : document.kind === 'spread' ? shown.rate(perPass, 'mass') : shown.carrier(perPass),
+  }
+}))
+</script>
+
+<template>
+  <section aria-labelledby="calibrations-title">
+    <h2 id="calibrations-title">Calibrations</h2>
+    <p v-if="rows.length === 0" class="soft py-2">None yet. A taped course and two or three runs tell what one pass puts down.</p>
+    <table v-else class="list">
+      <thead><tr><th scope="col">Day</th><th scope="col">With</th><th scope="col" class="num">One pass gives</th><th scope="col">Speed</th></tr></thead>
+      <tbody>
+        <tr v-for="row in rows" :key="row.id">
+          <th scope="row" class="whitespace-nowrap"><NuxtLink :to="`/equipment/${equipmentId}/calibrations/${row.id}`" class="way-out">{{ dayText(row.on) }}</NuxtLink><span class="small block" :class="row.fresh ? 'soft' : 'stale'"><template v-if="!row.fresh">▲ </template>{{ row.age }}</span></th>
+          <td>{{ row.with }}</td>
+          <td class="num" data-label="one pass"><FigureText v-if="row.gives" :shown="row.gives" /><span v-else class="soft">not worked out</span></td>
+          <td class="whitespace-nowrap">{{ row.speed }}</td>
+        </tr>
+      </tbody>
+    </table>
+  </section>
+</template>
+
+<style scoped>
+.stale { color: var(--warn); }
+</style>

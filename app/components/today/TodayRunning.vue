@@ -1,0 +1,24 @@
+<script setup lang="ts">
+import type { RunningApplication } from '#shared/schemas/today'
+
+/** What has been started and not logged yet. */
+defineProps<{ running: readonly RunningApplication[] }>()
+const crew = useCrewStore()
+const since = (instant: string) => instantText(instant, crew.organization?.timeZone).split(', ')[1]
+</script>
+
+<template>
+  <section v-if="running.length > 0" aria-labelledby="running-title">
+    <h2 id="running-title">Running</h2>
+    <ul>
+      <li v-for="one in running" :key="one.applicationId" class="rule-b run">
+        <span><NuxtLink :to="`/jobs/${one.jobId}`" class="way-out">{{ one.site || 'Unnamed site' }}</NuxtLink> <span class="soft">{{ one.purpose }}</span><span class="small soft block">{{ one.products }}, since {{ since(one.startedAt) }}</span></span>
+        <UButton label="Log the outcome" color="primary" variant="solid" :to="`/jobs/${one.jobId}/log`" />
+      </li>
+    </ul>
+  </section>
+</template>
+
+<style scoped>
+.run { display: flex; justify-content: space-between; gap: 16px; align-items: center; padding: 8px 0 8px 10px; border-left: 4px solid var(--action); flex-wrap: wrap; }
+</style>

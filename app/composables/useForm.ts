@@ -1,0 +1,52 @@
+import type { InjectionKey } from 'vue'
+import type { FieldProblem } from '#core/quantity/fieldReader'
+
+/** What a field needs of the form it stands in: how to change it, what is wrong with it, whether it is locked. */
+export interface FormContext {
+  readonly locked: ComputedRef<boolean>
+  readonly problemAt: (path: string) => FieldProblem | undefined
+  readonly set: (path: string, value: unknown) => void
+  /** Opens what hides a field and puts the cursor into it. */
+  readonly go: (path: string) => Promise<void>
+  /** Folded parts of the form that stand open, by path. */
+  readonly opened: Set<string>
+}
+
+const key: InjectionKey<FormContext> = Symbol('form')
+
+interface FormOptions {
+  readonly problems: () => readonly FieldProblem[]
+  readonly change: (path: string, value: unknown) => void
+  readonly locked?: () => boolean
+  /** The folds that a path lies in. */
+  readonly sectionsOf?: (path: string) => readonly string[]
+}
+
+/** Gives the fields below their form. */
+export function provideForm({ problems, change, locked = () => false, sectionsOf = () => [] }: FormOptions): FormContext {
+  const byPath = computed(() => new Map(problems().toReversed().map((problem) => [problem.path, problem])))
+  const opened = reactive(new Set<string>())
+  const isLocked = computed(locked)
+
+  async function go(path: string) {
+    for (const section of sectionsOf(path)) opened.add(section)
+    await nextTick()
+    const field = document.querySelector<HTMLElement>(`[data-path="${path}"]`) ?? document.querySelector<HTMLElement>(`[data-path^="${path}"]`)
+    field?.focus()
+    field?.scrollIntoView({ block: 'nearest' })
+  }
+
+  const context: FormContext = {
+    locked: isLocked, opened, go,
+    problemAt: (path) => byPath.value.get(path),
+    set: (path, value) => { if (!isLocked.value) change(path, value) },
+  }
+  provide(key, context)
+  return context
+}
+
+export function useForm(): FormContext {
+  const context = inject(key)
+  if (!context) throw new Error('no form is provided above this component')
+  return context
+}

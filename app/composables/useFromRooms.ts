@@ -1,0 +1,44 @@
+import { v7 as uuid } from 'uuid'
+import { calibrationInForce } from '#core/calibration/calibrationInForce'
+import type { ApplicationDocument } from '#core/jobsheet/document'
+import { lawnFromArea, methodOf, noteFromLabel, spreadFrom, sprayFrom, stepFor } from '#core/jobsheet/fromRooms'
+import type { Equipment } from '#shared/schemas/equipment'
+import type { Area } from '#shared/schemas/ground'
+import type { Product } from '#shared/schemas/product'
+
+/** Fills an application from the crew's rooms: areas of a site, a label with its line, equipment with the calibration in force. */
+export function useFromRooms() {
+  const crew = useCrewStore()
+  const rooms = useRoomsStore()
+
+  const withAreas = (document: ApplicationDocument, areas: readonly Area[]): ApplicationDocument =>
+    (areas.length === 0 ? document : { ...document, lawns: areas.map((area) => lawnFromArea(area)) })
+
+  /** @param lineId the label's line; its first where none is named */
+  function withProduct(document: ApplicationDocument, index: number, product: Product, lineId: string | undefined, day: string): ApplicationDocument {
+    const line = product.document.lines.find(({ id }) => id === lineId) ?? product.document.lines[0]
+    const before = document.products[index]
+    if (!line || !before) return document
+    const method = document.products.length === 1 ? methodOf(product.document) : document.method
+    const note = noteFromLabel(product, line, before.id, stepFor(line.rate.unit, rooms.tools, method === 'spread' ? 'coarse' : 'fine'))
+    const filled = { ...document, method, products: document.products.map((one, i) => (i === index ? note : one)) }
+    const machine = rooms.equipment.find(({ id }) => id === filled[method].source?.id) ?? defaultMachine(method)
+    // The calibration depends on the product: a dial number means nothing without it.
+    return index === 0 && machine && (filled[method].source !== undefined || filled[method].equipment === '') ? withEquipment(filled, machine, day) : filled
+  }
+
+  /** The only machine of its kind is the one that is meant. */
+  function defaultMachine(method: ApplicationDocument['method']): Equipment | undefined {
+    const fitting = rooms.equipment.filter(({ document }) => document.kind === (method === 'spread' ? 'spreader' : 'sprayer'))
+    return fitting.length === 1 ? fitting[0] : undefined
+  }
+
+  function withEquipment(document: ApplicationDocument, machine: Equipment, day: string): ApplicationDocument {
+    const calibration = calibrationInForce(rooms.calibrations.filter(({ equipmentId }) => equipmentId === machine.id), day, document.products[0]?.name ?? '')
+    const { document: kind } = machine
+    if (kind.kind === 'spreader') return { ...document, spread: spreadFrom({ ...machine, document: kind }, calibration, document.spread, uuid(), crew.units) }
+    if (kind.kind === 'sprayer') return { ...document, spray: sprayFrom({ ...machine, document: kind }, calibration, document.spray, uuid(), crew.units) }
+    return document
+  }
+  return { withAreas, withProduct, withEquipment }
+}

@@ -1,0 +1,52 @@
+<script setup lang="ts">
+import { v7 as uuid } from 'uuid'
+import { blankCalibration } from '#core/calibration/blankEquipment'
+import { readEquipment } from '#core/calibration/equipmentDocument'
+import type { Calibration, Equipment, SaveEquipment } from '#shared/schemas/equipment'
+
+/** One piece of equipment: its figures, and the calibrations made with it. */
+const id = String(useRoute().params.id)
+const crew = useCrewStore()
+const begin = useNewRow()
+const { draft, stored, saveState, loadProblem, load, keepMine, takeTheirs, remove } = useRoomForm<Equipment, SaveEquipment, undefined>('equipment', id, {
+  draftOf: ({ version, name, document }) => ({ version, name, document }),
+  read: ({ document }, fields) => {
+    readEquipment(document, fields)
+    return undefined
+  },
+})
+const calibrations = shallowRef<readonly Calibration[]>([])
+await load()
+if (draft.value && draft.value.version > 0) calibrations.value = await $fetch<readonly Calibration[]>('/api/rooms/calibrations', { query: { equipmentId: id } }).catch(() => [])
+useHead({ title: () => `${draft.value?.name || 'New equipment'} · Hectarum` })
+const WORDS = { spreader: 'spreader', sprayer: 'sprayer', tool: 'measuring tool' } as const
+const kind = computed(() => draft.value?.document.kind ?? 'tool')
+
+function calibrate() {
+  if (kind.value === 'tool') return
+  const fresh = blankCalibration(kind.value === 'spreader' ? 'spread' : 'spray', uuid(), crew.units)
+  const swath = draft.value?.document.kind === 'spreader' ? draft.value.document.swath : undefined
+  const document = { ...fresh, course: { ...fresh.course, on: crew.today(), ...(swath?.text && { width: swath }) } }
+  return begin({ equipmentId: id, document }, (calibrationId) => `/equipment/${id}/calibrations/${calibrationId}`)
+}
+useScreenCommands(() => (kind.value === 'tool' ? [] : [{ id: 'calibrate', label: 'New calibration', key: 'ctrl+enter', run: calibrate }]))
+</script>
+
+<template>
+  <main v-if="draft">
+    <RoomHead
+      :name="draft.name" name-path="name" :placeholder="`Name of the ${WORDS[kind]}`" :what="WORDS[kind]" :fresh="draft.version === 0" :save-state="saveState" :draft="draft"
+      back="All equipment" back-to="/equipment" @remove="remove('/equipment', `/equipment/${id}`)" @keep="keepMine" @take="takeTheirs"
+    >
+      <UButton v-if="kind !== 'tool'" label="New calibration" color="primary" variant="solid" :disabled="!stored" aria-keyshortcuts="Control+Enter" @click="calibrate" />
+    </RoomHead>
+    <div class="columns even">
+      <section aria-label="Figures" class="space-y-3">
+        <EquipmentFields :document="draft.document" />
+        <FormNotes path="document.notes" label="Notes" :text="draft.document.notes" />
+      </section>
+      <CalibrationTable v-if="kind !== 'tool'" :calibrations="calibrations" :equipment-id="id" />
+    </div>
+  </main>
+  <EmptyState v-else :words="loadProblem ?? 'Opening …'" action="See all equipment" to="/equipment" />
+</template>

@@ -1,0 +1,76 @@
+<script setup lang="ts">
+import { v7 as uuid } from 'uuid'
+import { blankArea } from '#core/ground/blankArea'
+import { readFieldNotes } from '#core/ground/readFieldNotes'
+import { fieldReader } from '#core/quantity/fieldReader'
+import { nitrogenLaid } from '#core/season/nitrogenLaid'
+import { openWorkingBook } from '#core/working/working'
+import type { Area, LedgerRow, SaveSite, Site } from '#shared/schemas/ground'
+
+/** One site: its areas drawn to scale, what was put down there, and what to know before going. */
+const id = String(useRoute().params.id)
+const crew = useCrewStore()
+const rooms = useRoomsStore()
+const begin = useNewRow()
+const { startJobAt } = useNewJob()
+const { draft, stored, saveState, loadProblem, load, keepMine, takeTheirs, remove } = useRoomForm<Site, SaveSite, undefined>('sites', id, {
+  draftOf: ({ version, name, place, document }) => ({ version, name, place, document }), read: () => undefined,
+})
+const areas = shallowRef<readonly Area[]>([])
+const ledger = shallowRef<readonly LedgerRow[]>([])
+const measured = computed(() => measure())
+useWorkingPages(() => {
+  const book = openWorkingBook()
+  for (const { area, size } of measure(book)) if (size !== undefined) nitrogenLaid(ledger.value.filter(({ areaId }) => areaId === area.id), size, crew.today().slice(0, 4), `nitrogen.${area.id}`, book)
+  return book.pages()
+}, computed(() => new Map(areas.value.flatMap((area) => [[`areas.${area.id}.size`, `Size of ${area.name}`], [`nitrogen.${area.id}`, `Nitrogen this year, ${area.name}`]] as const))))
+await load()
+if (draft.value && draft.value.version > 0) {
+  areas.value = await rooms.loadAreas(id).catch(() => [])
+  ledger.value = await $fetch<readonly LedgerRow[]>(`/api/sites/${id}/ledger`).catch(() => [])
+}
+useHead({ title: () => `${draft.value?.name || 'New site'} · Hectarum` })
+
+function measure(book = openWorkingBook()) {
+  return areas.value.map((area) => ({
+    area, ...readFieldNotes(area.document, { path: '', name: area.name, figure: `areas.${area.id}.size`, day: crew.today() }, fieldReader(), book),
+  }))
+}
+const drawn = computed(() => measured.value.filter(({ size }) => size !== undefined).map(({ area, parts }) => ({ name: area.name, parts })))
+const addArea = () => begin({ siteId: id, name: '', position: areas.value.length, document: blankArea(uuid(), crew.units) }, (areaId) => `/sites/${id}/areas/${areaId}`)
+const newJob = () => draft.value && startJobAt(id, draft.value.name, areas.value)
+useScreenCommands(() => [
+  { id: 'add-area', label: 'Add an area', key: 'a', run: addArea },
+  { id: 'job-here', label: 'New job on this site', key: 'ctrl+enter', run: newJob },
+])
+</script>
+
+<template>
+  <main v-if="draft">
+    <RoomHead
+      :name="draft.name" name-path="name" placeholder="Name of the site" what="site" :fresh="draft.version === 0" :save-state="saveState" :draft="draft" back="All sites" back-to="/sites"
+      @remove="remove('/sites', `/sites/${id}`)" @keep="keepMine" @take="takeTheirs"
+    >
+      <UButton label="Add an area" :disabled="!stored" aria-keyshortcuts="a" @click="addArea" />
+      <UButton label="New job here" color="primary" variant="solid" :disabled="areas.length === 0" aria-keyshortcuts="Control+Enter" @click="newJob" />
+    </RoomHead>
+    <div class="columns">
+      <div class="space-y-4">
+        <PlanSketch v-if="drawn.length > 0" :lawns="drawn" :width="560" :height="210" />
+        <AreaTable v-if="areas.length > 0" :measured="measured" :ledger="ledger" :site-id="id" />
+        <EmptyState v-else-if="stored" words="Nothing is measured here yet. Measure an area and every job can draw on it." action="Measure the first area" @act="addArea" />
+        <p v-else class="soft">Give the site its name; then measure its areas.</p>
+        <div class="grid gap-3 sm:grid-cols-2">
+          <FormText path="place" label="Place" :text="draft.place" placeholder="street, town" />
+          <FormText path="document.contact" label="Contact" :text="draft.document.contact" />
+          <FormNotes path="document.notices" label="Notices and gates" :text="draft.document.notices" />
+          <FormNotes path="document.water" label="Water and buffers" :text="draft.document.water" />
+          <FormNotes path="document.notes" label="Notes" :text="draft.document.notes" class="sm:col-span-2" />
+        </div>
+        <p class="soft small">Buffers, notices and what may be applied where: the label and local rules decide.</p>
+      </div>
+      <SiteLedger :ledger="ledger" :areas="areas" />
+    </div>
+  </main>
+  <EmptyState v-else :words="loadProblem ?? 'Opening …'" action="See all sites" to="/sites" />
+</template>

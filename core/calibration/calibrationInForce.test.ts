@@ -1,0 +1,47 @@
+import { expect, test } from 'vitest'
+import { blankCalibration, blankEquipment } from './blankEquipment'
+import { calibrationInForce, type KeptCalibration } from './calibrationInForce'
+import { nozzleWidth, readEquipment, type SprayerDocument } from './equipmentDocument'
+import { fieldReader } from '../quantity/fieldReader'
+import { typed } from '../../demo/typed'
+
+const spread = (id: string, on: string, product: string): KeptCalibration => {
+  const blank = blankCalibration('spread', 'r', 'us-1000')
+  return blank.kind === 'spread' ? { id, version: 1, document: { ...blank, course: { ...blank.course, on, product } } } : { id, version: 1, document: blank }
+}
+const spray = (id: string, on: string): KeptCalibration => {
+  const blank = blankCalibration('spray', 'r', 'us-1000')
+  return { id, version: 1, document: { ...blank, course: { ...blank.course, on } } as KeptCalibration['document'] }
+}
+const kept = [spread('old', '2025-04-15', 'Slow feed'), spread('new', '2026-04-21', 'slow feed '), spread('other', '2026-05-04', 'Granule B'), spread('undated', '', 'Slow feed'), spread('ahead', '2026-06-01', 'Slow feed')]
+
+test.each([
+  ['the latest with this product, however it is written', 'Slow Feed', '2026-05-06', 'new'],
+  ['before that one was made, the older', 'Slow feed', '2026-04-01', 'old'],
+  ['with none for the product, the latest of all: the sheet will warn', 'Granule C', '2026-05-06', 'other'],
+  ['before any was made, none', 'Slow feed', '2025-01-01', undefined],
+] as const)('%s', (_, product, day, id) => {
+  expect(calibrationInForce(kept, day, product)?.id).toBe(id)
+})
+
+test('water is water: of a sprayer the latest counts; two of one day are settled the same way everywhere', () => {
+  expect(calibrationInForce([spray('a', '2026-04-13'), spray('b', '2026-04-02')], '2026-05-06', 'Iron')?.id).toBe('a')
+  const twins = [spray('b', '2026-04-13'), spray('a', '2026-04-13')]
+  expect(calibrationInForce(twins, '2026-05-06', '')?.id).toBe(calibrationInForce(twins.toReversed(), '2026-05-06', '')?.id)
+})
+
+test('a tank is not filled beyond what it holds, and something must come out of it', () => {
+  const problems = (fields: Partial<SprayerDocument>) => {
+    const reader = fieldReader()
+    readEquipment({ ...(blankEquipment('sprayer', 'us-1000') as SprayerDocument), tank: typed('26', 'gal'), ...fields }, reader)
+    return reader.problems.map(({ path }) => path)
+  }
+  expect(problems({})).toEqual([])
+  expect(problems({ fillTo: typed('100', 'L') })).toEqual(['document.fillTo'])
+  expect(problems({ fillTo: typed('98', 'L') })).toEqual([])
+  expect(problems({ fillTo: typed('5', 'gal'), dead: typed('5', 'gal') })).toEqual(['document.dead'])
+  // Seven nozzles 20 in apart: 140 in = 3.556 m.
+  const boom = { ...(blankEquipment('sprayer', 'us-1000') as SprayerDocument), nozzles: { count: '7', spacing: typed('20', 'in' as const), what: '' } }
+  expect(nozzleWidth(boom, fieldReader())).toBeCloseTo(3.556, 12)
+  expect(nozzleWidth({ ...boom, nozzles: { ...boom.nozzles, count: 'seven' } }, fieldReader())).toBeUndefined()
+})

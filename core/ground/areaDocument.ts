@@ -1,0 +1,65 @@
+import type { Entered } from '../quantity/entered'
+import type { LengthUnit } from '../quantity/units'
+import type { FieldReader } from '../quantity/fieldReader'
+import type { WorkingBook } from '../working/working'
+import type { FieldNotes } from './fieldNotes'
+import { GRASSES, type GrassName } from './grasses'
+import { readFieldNotes, type MeasuredGround } from './readFieldNotes'
+
+/** What an area is: turf is treated, a bed or a strip only where a label allows it. */
+export const AREA_USES = ['turf', 'bed', 'strip'] as const
+export const CLIPPINGS = ['', 'kept', 'collected'] as const
+export const SUNS = ['', 'full sun', 'part shade', 'shade'] as const
+export const PRIORITIES = ['normal', 'high', 'low'] as const
+
+export interface GrassShare {
+  readonly id: string
+  readonly species: GrassName
+  readonly share: Entered<'%'>
+  readonly cultivar: string
+}
+
+/** An area of a site as written down: how it was measured and what grows there (trade.md 2). */
+export interface AreaDocument extends FieldNotes {
+  readonly schema: 1
+  readonly slope: Entered<'%'>
+  readonly use: (typeof AREA_USES)[number]
+  readonly grass: readonly GrassShare[]
+  /** YYYY-MM-DD or blank, as are the days below. */
+  readonly established: string
+  readonly overseeding: string
+  readonly cover: Entered<'%'>
+  readonly cut: Entered<LengthUnit>
+  readonly thatch: Entered<LengthUnit>
+  readonly clippings: (typeof CLIPPINGS)[number]
+  readonly sun: (typeof SUNS)[number]
+  readonly irrigation: {
+    readonly kind: 'none' | 'zone'
+    readonly zone: string
+    /** Depth that falls in an hour, as caught. */
+    readonly output: Entered<LengthUnit>
+  }
+  readonly soil: string
+  readonly priority: (typeof PRIORITIES)[number]
+  readonly notes: string
+}
+
+/** Measures an area and reads its attributes. @param day YYYY-MM-DD; dated exclusions lapse */
+export function readArea(document: AreaDocument, name: string, day: string, fields: FieldReader, book: WorkingBook): MeasuredGround {
+  const ground = readFieldNotes(document, { path: 'document', name: name.trim() || 'this area', figure: 'area.size', day }, fields, book)
+  fields.optional('document.cover', document.cover, 'percent', 'Cover', 'zero-too')
+  fields.optional('document.cut', document.cut, 'length', 'Height of cut', 'above-zero')
+  fields.optional('document.thatch', document.thatch, 'length', 'Thatch depth', 'zero-too')
+  if (document.irrigation.kind === 'zone') fields.optional('document.irrigation.output', document.irrigation.output, 'length', 'Output in an hour', 'above-zero')
+  const shares = document.grass.map(({ share }, i) => fields.optional(`document.grass.${i}.share`, share, 'percent', 'Share', 'above-zero')?.value ?? 0)
+  const sum = shares.reduce((total, share) => total + share, 0)
+  if (sum > 100 + 1e-9) fields.wrong(`document.grass.${shares.length - 1}.share`, `The shares of the grasses come to ${Math.round(sum)} %: together they are at most 100 %.`)
+  return ground
+}
+
+/** Cool, warm or both, by the grasses that stand there; undefined where none is written down. */
+export function seasonOf({ grass }: Pick<AreaDocument, 'grass'>): 'cool' | 'warm' | 'mixed' | undefined {
+  const seasons = new Set(grass.map(({ species }) => GRASSES[species].season))
+  if (seasons.size === 0) return undefined
+  return seasons.size > 1 ? 'mixed' : [...seasons][0]
+}

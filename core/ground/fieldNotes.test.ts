@@ -1,0 +1,44 @@
+import { expect, test } from 'vitest'
+import { figure, readTable } from '../../test/support/readTable'
+import { part } from '../../test/support/documents'
+import { typed } from '../../demo/typed'
+import { fieldReader } from '../quantity/fieldReader'
+import { closedWorkingBook, openWorkingBook } from '../working/working'
+import { readArea, seasonOf } from './areaDocument'
+import { blankArea } from './blankArea'
+import { nitrogenWanted } from './grasses'
+import { readFieldNotes } from './readFieldNotes'
+
+const patch = { ...part('subtract', 'rectangle', { length: '10', width: '12' }), until: '2026-05-20' }
+const notes = (slope: string) => ({ instrument: 'tape' as const, parts: [part('add', 'rectangle', { length: '100', width: '50' }), patch], slope: typed(slope, '%' as const) })
+
+test.each(readTable('fieldNotes.csv', import.meta.url))('$name: $words', (row) => {
+  const measured = readFieldNotes(notes(row.slope ?? ''), { path: 'p', name: 'Front', figure: 'f', day: row.day ?? '' }, fieldReader(), closedWorkingBook)
+  expect(measured.size).toBeCloseTo(figure(row, 'net'), 9)
+})
+
+test('a slope steepens the uncertainty as it does the area, and its working says so', () => {
+  const place = { path: 'p', name: 'Front', figure: 'f', day: '2026-05-06' }
+  const flat = readFieldNotes(notes(''), place, fieldReader(), closedWorkingBook)
+  const book = openWorkingBook()
+  const steep = readFieldNotes(notes('100'), place, fieldReader(), book)
+  expect((steep.sd ?? 0) / (steep.size ?? 1)).toBeCloseTo((flat.sd ?? 0) / (flat.size ?? 1), 12)
+  expect(book.pages()[0]?.lines.join('\n')).toContain('on a slope of 100 %')
+})
+
+test('problems stand at their own fields', () => {
+  const document = { ...blankArea('p1', 'us-1000'), slope: typed('-3', '%' as const), grass: [{ id: 'a', species: 'tall fescue', share: typed('70', '%'), cultivar: '' }, { id: 'b', species: 'zoysia', share: typed('40', '%'), cultivar: '' }] } as const
+  const fields = fieldReader()
+  readArea(document, 'Front', '2026-05-06', fields, closedWorkingBook)
+  const paths = fields.problems.map(({ path, kind }) => `${kind} ${path}`)
+  expect(paths).toContain('missing document.parts.0.lengths.length')
+  expect(paths).toContain('wrong document.slope')
+  expect(paths).toContain('wrong document.grass.1.share')
+  expect(seasonOf(document)).toBe('mixed')
+})
+
+test('in a mixed stand the most limiting grass rules', () => {
+  expect(nitrogenWanted([])).toBeUndefined()
+  expect(nitrogenWanted(['tall fescue'])).toEqual([2, 4])
+  expect(nitrogenWanted(['tall fescue', 'centipede'])).toEqual([0.5, 1])
+})

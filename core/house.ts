@@ -1,0 +1,13 @@
+/** What a crew holds itself to where the label leaves it free; each a default that a crew may change. */
+export interface House {
+  /** A calibration older than this many days is not trusted. */
+  readonly calibrationDays: number
+  /** Actual over planned rate, less one: up to here good, up to there acceptable. */
+  readonly good: number
+  readonly acceptable: number
+  /** A repeat is planned this share of the label's interval early. */
+  readonly repeatMargin: number
+}
+
+/** Source: trade.md 6 (60 days), 9 (5 % and 10 %), 10 (10 % early). */
+export const DEFAULT_HOUSE: House = { calibrationDays: 60, good: 0.05, acceptable: 0.1, repeatMargin: 0.1 }

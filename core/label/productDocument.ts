@@ -1,0 +1,89 @@
+import type { Entered } from '../quantity/entered'
+import type { FieldReader } from '../quantity/fieldReader'
+import { rateUnitParts } from '../quantity/rateUnit'
+import type { AmountUnit, ContentUnit, DensityUnit, RateUnit, TimeUnit } from '../quantity/units'
+import type { Form, RateBasis } from './label'
+
+export const PRODUCT_KINDS = [
+  'fertilizer', 'iron', 'fungicide', 'insecticide', 'pre-emergent herbicide', 'post-emergent herbicide', 'growth regulator', 'wetting agent', 'adjuvant', 'dye', 'soil conditioner',
+] as const
+export type ProductKind = (typeof PRODUCT_KINDS)[number]
+
+/** One line of a label: a use, its rate, and what limits it. Rates stay in the unit they were printed in. */
+export interface RateLine {
+  readonly id: string
+  readonly use: string
+  readonly basis: RateBasis
+  readonly rate: Entered<RateUnit>
+  readonly low: Entered<RateUnit>
+  readonly high: Entered<RateUnit>
+  /** Most per application, and most in a year. */
+  readonly most: Entered<RateUnit>
+  readonly year: Entered<RateUnit>
+  readonly repeatFrom: Entered<TimeUnit>
+  readonly repeatTo: Entered<TimeUnit>
+}
+
+export interface Package {
+  readonly id: string
+  readonly size: Entered<AmountUnit>
+  /** In the crew's currency. */
+  readonly price: string
+}
+
+/** A product as its label has it (trade.md 5). */
+export interface ProductDocument {
+  readonly schema: 1
+  readonly kind: ProductKind
+  readonly form: Form
+  readonly registration: string
+  readonly density: Entered<DensityUnit>
+  readonly analysis: Readonly<Record<'n' | 'p2o5' | 'k2o' | 'fe' | 'slowN', Entered<'%'>>>
+  readonly actives: readonly { readonly id: string; readonly name: string; readonly content: Entered<ContentUnit>; readonly group: string }[]
+  readonly lines: readonly RateLine[]
+  readonly packages: readonly Package[]
+  /** Nobody goes back before this; blank: once dry, as the label says. */
+  readonly reentry: Entered<TimeUnit>
+  /** Stock at or under this is to be bought. */
+  readonly reorderAt: Entered<AmountUnit>
+  readonly signal: '' | 'caution' | 'warning' | 'danger'
+  readonly label: 'own' | 'sample'
+  readonly notes: string
+}
+
+/** Reads every figure of a label; what is wrong lands in the reader's problems, at its field. */
+export function readProduct(document: ProductDocument, fields: FieldReader): void {
+  fields.optional('document.density', document.density, 'density', 'Density', 'above-zero')
+  for (const [name, what] of [['n', 'N'], ['p2o5', 'P2O5'], ['k2o', 'K2O'], ['fe', 'Fe'], ['slowN', 'Slow share of N']] as const) {
+    fields.optional(`document.analysis.${name}`, document.analysis[name], 'percent', what, 'zero-too')
+  }
+  document.actives.forEach(({ content }, i) => fields.optional(`document.actives.${i}.content`, content, 'content', 'Active content', 'above-zero'))
+  document.lines.forEach((line, i) => readLine(line, `document.lines.${i}`, fields))
+  document.packages.forEach(({ size, price }, i) => {
+    fields.optional(`document.packages.${i}.size`, size, 'amount', 'Package', 'above-zero')
+    if (price.trim() !== '' && priceOf(price) === undefined) fields.wrong(`document.packages.${i}.price`, 'A price is a figure above zero, such as 48.50.')
+  })
+  fields.optional('document.reentry', document.reentry, 'time', 'Re-entry', 'zero-too')
+  fields.optional('document.reorderAt', document.reorderAt, 'amount', 'Reorder at', 'zero-too')
+}
+
+function readLine(line: RateLine, path: string, fields: FieldReader): void {
+  fields.optional(`${path}.rate`, line.rate, 'rate', 'Usual rate', 'above-zero')
+  const low = fields.optional(`${path}.low`, line.low, 'rate', 'Lowest rate', 'above-zero')
+  const high = fields.optional(`${path}.high`, line.high, 'rate', 'Highest rate', 'above-zero')
+  fields.optional(`${path}.most`, line.most, 'rate', 'Most per application', 'above-zero')
+  fields.optional(`${path}.year`, line.year, 'rate', 'Most in a year', 'above-zero')
+  fields.optional(`${path}.repeatFrom`, line.repeatFrom, 'time', 'Repeat from', 'above-zero')
+  fields.optional(`${path}.repeatTo`, line.repeatTo, 'time', 'Repeat to', 'above-zero')
+  if (!low || !high) return
+  const [from, to] = [rateUnitParts(low.unit), rateUnitParts(high.unit)]
+  if (from.dimension === to.dimension && from.per === to.per && low.value * from.factor > high.value * to.factor * (1 + 1e-9)) {
+    fields.wrong(`${path}.low`, `The lowest rate (${line.low.text} ${low.unit}) is above the highest (${line.high.text} ${high.unit}): check both.`)
+  }
+}
+
+/** A typed price; undefined if it is not one. */
+export function priceOf(typed: string): number | undefined {
+  const value = Number(typed.trim().replaceAll(',', ''))
+  return typed.trim() !== '' && Number.isFinite(value) && value > 0 && value < 1e9 ? value : undefined
+}

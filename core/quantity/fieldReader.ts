@@ -1,0 +1,43 @@
+import { readNotNegative, readPositive, type Entered, type EnteredProblem } from './entered'
+import type { Kind, KindUnits } from './parseQuantity'
+import type { Quantity } from './quantity'
+
+/** What is wrong with, or missing from, one field of a document; the path is the field's, dotted. */
+export interface FieldProblem {
+  readonly path: string
+  readonly kind: 'missing' | 'wrong'
+  readonly message: string
+}
+
+/** Reads fields of a document and gathers their problems, so that one bad field does not hide the next. */
+export interface FieldReader {
+  readonly problems: FieldProblem[]
+  positive: <K extends Kind>(path: string, entered: Entered<KindUnits[K]> | undefined, kind: K, what: string) => Quantity<KindUnits[K]> | undefined
+  /** Blank is fine and reads as undefined; `zero` says whether nought may be typed. */
+  optional: <K extends Kind>(path: string, entered: Entered<KindUnits[K]>, kind: K, what: string, zero: 'zero-too' | 'above-zero') => Quantity<KindUnits[K]> | undefined
+  wrong: (path: string, message: string) => void
+  missing: (path: string, message: string) => void
+}
+
+export function fieldReader(): FieldReader {
+  const problems: FieldProblem[] = []
+  const complain = (path: string, { kind, message }: EnteredProblem) => {
+    problems.push({ path, kind: kind === 'missing' ? 'missing' : 'wrong', message })
+    return undefined
+  }
+  return {
+    problems,
+    positive: (path, entered, kind, what) => {
+      if (!entered) return complain(path, { kind: 'missing', message: `${what} is still missing.` })
+      const read = readPositive(entered, kind, what)
+      return read.ok ? read.value : complain(path, read.error)
+    },
+    optional: (path, entered, kind, what, zero) => {
+      if (entered.text.trim() === '') return undefined
+      const read = zero === 'zero-too' ? readNotNegative(entered, kind, what) : readPositive(entered, kind, what)
+      return read.ok ? read.value : complain(path, read.error)
+    },
+    wrong: (path, message) => { problems.push({ path, kind: 'wrong', message }) },
+    missing: (path, message) => { problems.push({ path, kind: 'missing', message }) },
+  }
+}

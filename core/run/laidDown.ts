@@ -1,0 +1,62 @@
+import { NUTRIENTS, type Nutrient } from '../label/label'
+import { dimensionOf, type Dimension } from '../quantity/rateUnit'
+import { amountFactor, areaSi, densitySi } from '../quantity/quantity'
+import type { RunRecord } from './foldRun'
+
+/** One product on one area, as the ledger keeps it: what limits and intervals are counted from. */
+export interface LaidDown {
+  readonly areaId: string
+  readonly productId: string
+  readonly dimension: Dimension
+  /** Kg or m3 of product. */
+  readonly amount: number
+  readonly sizeM2: number
+  /** Kg of each nutrient; undefined where the label does not tell (a liquid without its density). */
+  readonly nutrients: Readonly<Record<Nutrient, number>> | undefined
+}
+
+/**
+ * What a finished run laid down, area by area: each product's used amount shared out by size over the areas that were planned.
+ * Where more or less lawn was treated than planned, every area carries its share of the difference.
+ * @returns empty until the outcome is known
+ */
+export function laidDown({ frozen, used, outcomes }: RunRecord): readonly LaidDown[] {
+  if (!used) return []
+  const sizes = frozen.request.areas.map(({ id, size }) => ({ id, size: areaSi(size) }))
+  const planned = sizes.reduce((sum, { size }) => sum + size, 0)
+  const treated = areaSi(used.treated)
+  return sizes.flatMap(({ id: areaId, size }) => outcomes.map((outcome): LaidDown => {
+    const share = size / planned
+    const dimension = dimensionOf(outcome.used.unit)
+    const amount = outcome.used.value * amountFactor(outcome.used.unit) * share
+    const product = frozen.request.products.find(({ id }) => id === outcome.productId)
+    const density = product?.density
+    const kilograms = dimension === 'mass' ? amount : density && amount * densitySi(density)
+    const analysis = product?.analysis
+    const nutrients = kilograms === undefined && analysis
+      ? undefined
+      : Object.fromEntries(NUTRIENTS.map((name) => [name, ((kilograms ?? 0) * (analysis?.[name] ?? 0)) / 100])) as Record<Nutrient, number>
+    return { areaId, productId: outcome.productId, dimension, amount, sizeM2: treated * share, nutrients }
+  }))
+}
+
+/**
+ * What has to be added to the ledger so that it says `after` where it said `before`: the ledger is never rewritten.
+ * Rows that did not change are left out; sizes of a mere correction are the difference too.
+ */
+export function ledgerChange(before: readonly LaidDown[], after: readonly LaidDown[]): readonly LaidDown[] {
+  const key = ({ areaId, productId, dimension }: LaidDown) => `${areaId} ${productId} ${dimension}`
+  const stood = new Map(before.map((row) => [key(row), row]))
+  const changed = after.map((row) => difference(row, stood.get(key(row))))
+  const gone = before.filter((row) => !after.some((other) => key(other) === key(row))).map((row) => difference({ ...row, amount: 0, sizeM2: 0, nutrients: zero(row) }, row))
+  return [...changed, ...gone].filter(({ amount, sizeM2 }) => amount !== 0 || sizeM2 !== 0)
+}
+
+const zero = ({ nutrients }: LaidDown) => nutrients && ({ n: 0, p2o5: 0, k2o: 0, fe: 0 })
+
+function difference(row: LaidDown, stood: LaidDown | undefined): LaidDown {
+  if (!stood) return row
+  const nutrients = row.nutrients && stood.nutrients
+    && (Object.fromEntries(NUTRIENTS.map((name) => [name, (row.nutrients?.[name] ?? 0) - (stood.nutrients?.[name] ?? 0)])) as Record<Nutrient, number>)
+  return { ...row, amount: row.amount - stood.amount, sizeM2: row.sizeM2 - stood.sizeM2, nutrients }
+}

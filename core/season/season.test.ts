@@ -1,0 +1,33 @@
+import { expect, test } from 'vitest'
+import fc from 'fast-check'
+import { figure, readTable } from '../../test/support/readTable'
+import { openWorkingBook } from '../working/working'
+import { daysAfter, daysBetween } from '../calendar/daysBetween'
+import { nitrogenLaid } from './nitrogenLaid'
+import { repeatDue } from './repeatDue'
+
+test.each(readTable('repeatDue.csv', import.meta.url))('$name: $words', (row) => {
+  const due = repeatDue(row.on ?? '', figure(row, 'interval'), figure(row, 'margin'), row.today ?? '')
+  expect(due).toEqual({ due: row.due, lastDay: row.lastDay, state: row.state, inDays: figure(row, 'inDays') })
+})
+
+test.each(readTable('nitrogenLaid.csv', import.meta.url))('$name: $words', (row) => {
+  const rows = (row.rows ?? '').split(' ').filter(Boolean).map((one) => {
+    const [on = '', n = ''] = one.split(':')
+    return { on, n: n === '?' ? null : Number(n) }
+  })
+  const book = openWorkingBook()
+  const laid = nitrogenLaid(rows, figure(row, 'sizeM2'), row.year ?? '', 'n', book)
+  expect(book.pages()[0]?.lines.at(-1)).toMatch(/^nitrogen in 2026 = [\d.]+ lb\/1000 ft2$/)
+  expect(laid.units).toBeCloseTo(figure(row, 'units'), 9)
+  expect(laid.unknown).toBe(figure(row, 'unknown'))
+})
+
+test('days after and between are each other’s way back, and a margin never makes a repeat later', () => {
+  const day = fc.integer({ min: 0, max: 20_000 }).map((days) => daysAfter('1990-01-01', days))
+  fc.assert(fc.property(day, fc.integer({ min: -4000, max: 4000 }), (from, days) => daysBetween(from, daysAfter(from, days)) === days))
+  fc.assert(fc.property(day, fc.integer({ min: 1, max: 400 }), fc.double({ min: 0, max: 0.9, noNaN: true }), (on, interval, margin) => {
+    const { due, lastDay } = repeatDue(on, interval, margin, on)
+    return due <= lastDay && due >= on && lastDay === daysAfter(on, interval)
+  }))
+})

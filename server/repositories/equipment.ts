@@ -1,0 +1,18 @@
+import type { Calibration, Equipment, SaveCalibration, SaveEquipment } from '#shared/schemas/equipment'
+import type { CalibrationModel, EquipmentModel } from '../database/models'
+import { editableRows, type EditableRows } from './editableRows'
+import type { Scope } from './scope'
+
+export interface EquipmentFields extends Omit<SaveEquipment, 'version'> { readonly kind: SaveEquipment['document']['kind'] }
+export interface CalibrationFields extends Omit<SaveCalibration, 'version'> { readonly onDay: string | null; readonly product: string; readonly perPass: number | null }
+
+export type EquipmentRepository = EditableRows<Equipment, EquipmentFields>
+export type CalibrationsRepository = EditableRows<Calibration, CalibrationFields>
+
+export const equipmentRepository = (scope: Scope): EquipmentRepository =>
+  editableRows<EquipmentModel, Equipment, EquipmentFields>(scope, scope.database.models.equipment,
+    ({ id, version, name, document, updatedAt }) => ({ id, version, name, document, updatedAt: updatedAt.toISOString() }), ['kind', 'name'])
+
+export const calibrationsRepository = (scope: Scope): CalibrationsRepository =>
+  editableRows<CalibrationModel, Calibration, CalibrationFields>(scope, scope.database.models.calibrations,
+    ({ id, version, equipmentId, perPass, document, updatedAt }) => ({ id, version, equipmentId, perPass, document, updatedAt: updatedAt.toISOString() }), ['onDay'])

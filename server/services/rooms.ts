@@ -1,0 +1,110 @@
+import * as v from 'valibot'
+import { v7 as uuid } from 'uuid'
+import { readCalibrationDocument } from '#core/calibration/calibrationDocument'
+import { readArea } from '#core/ground/areaDocument'
+import { fieldReader } from '#core/quantity/fieldReader'
+import { closedWorkingBook } from '#core/working/working'
+import { SaveCalibrationSchema, SaveEquipmentSchema, type SaveCalibration } from '#shared/schemas/equipment'
+import { SaveAreaSchema, SaveSiteSchema, type SaveArea } from '#shared/schemas/ground'
+import { SaveProductSchema } from '#shared/schemas/product'
+import type { RoomName } from '#shared/schemas/room'
+import { failure } from '../http/failure'
+import type { Repositories } from '../repositories/forOrganization'
+import { removeRow, saveRow } from './saveRow'
+
+/** One kind of row that people edit, as the routes see it. */
+export interface Room {
+  readonly schema: v.GenericSchema
+  /** The word for one of it. */
+  readonly what: string
+  readonly list: (repositories: Repositories, query: Readonly<Record<string, unknown>>) => Promise<readonly unknown[]>
+  readonly find: (repositories: Repositories, id: string) => Promise<unknown>
+  readonly save: (repositories: Repositories, id: string, body: unknown, today: string) => Promise<unknown>
+  readonly remove: (repositories: Repositories, id: string, version: number) => Promise<void>
+  readonly restore: (repositories: Repositories, id: string) => Promise<boolean>
+}
+
+const idIn = (value: unknown): string | undefined => (typeof value === 'string' && v.is(v.pipe(v.string(), v.uuid()), value) ? value : undefined)
+
+/** The rooms by their name in the address. */
+export const ROOMS: Readonly<Record<RoomName, Room>> = {
+  sites: {
+    schema: SaveSiteSchema, what: 'site',
+    list: ({ sites }) => sites.list(),
+    find: ({ sites }, id) => sites.find(id),
+    save: (repositories, id, body) => repositories.transaction(async ({ sites }) => (await saveRow(sites, id, v.parse(SaveSiteSchema, body), {}, 'site')).row),
+    remove: ({ sites }, id, version) => removeRow(sites, id, version, 'site'),
+    restore: ({ sites }, id) => sites.restore(id),
+  },
+  areas: {
+    schema: SaveAreaSchema, what: 'area',
+    list: ({ areas }, { siteId }) => areas.list({ siteId: idIn(siteId) ?? null }),
+    find: ({ areas }, id) => areas.find(id),
+    save: (repositories, id, body, today) => saveArea(repositories, id, v.parse(SaveAreaSchema, body), today),
+    remove: ({ areas }, id, version) => removeRow(areas, id, version, 'area'),
+    restore: ({ areas }, id) => areas.restore(id),
+  },
+  equipment: {
+    schema: SaveEquipmentSchema, what: 'piece of equipment',
+    list: ({ equipment }) => equipment.list(),
+    find: ({ equipment }, id) => equipment.find(id),
+    save: (repositories, id, body) => repositories.transaction(async ({ equipment }) => {
+      const input = v.parse(SaveEquipmentSchema, body)
+      return (await saveRow(equipment, id, input, { kind: input.document.kind }, 'piece of equipment')).row
+    }),
+    remove: ({ equipment }, id, version) => removeRow(equipment, id, version, 'piece of equipment'),
+    restore: ({ equipment }, id) => equipment.restore(id),
+  },
+  calibrations: {
+    schema: SaveCalibrationSchema, what: 'calibration',
+    list: ({ calibrations }, { equipmentId }) => calibrations.list(idIn(equipmentId) ? { equipmentId: idIn(equipmentId) } : {}),
+    find: ({ calibrations }, id) => calibrations.find(id),
+    save: (repositories, id, body) => saveCalibration(repositories, id, v.parse(SaveCalibrationSchema, body)),
+    remove: ({ calibrations }, id, version) => removeRow(calibrations, id, version, 'calibration'),
+    restore: ({ calibrations }, id) => calibrations.restore(id),
+  },
+  products: {
+    schema: SaveProductSchema, what: 'product',
+    list: async ({ products, stock }) => {
+      const [list, sums] = await Promise.all([products.list(), stock.sums()])
+      return list.map((product) => ({ ...product, onHand: sums.get(product.id) ?? [] }))
+    },
+    find: ({ products }, id) => products.find(id),
+    save: (repositories, id, body) => repositories.transaction(async ({ products }) => {
+      const input = v.parse(SaveProductSchema, body)
+      return (await saveRow(products, id, input, { kind: input.document.kind }, 'product')).row
+    }),
+    remove: ({ products }, id, version) => removeRow(products, id, version, 'product'),
+    restore: ({ products }, id) => products.restore(id),
+  },
+}
+
+/** Measures the area again on the server, and keeps every size it has had. */
+export async function saveArea(repositories: Repositories, id: string, input: SaveArea, today: string) {
+  const { size, sd } = readArea(input.document, input.name, today, fieldReader(), closedWorkingBook)
+  return repositories.transaction(async ({ areas, sites }) => {
+    if (!await sites.find(input.siteId)) throw failure('not-found', 'There is no such site.')
+    const before = await areas.find(id)
+    const { row, written } = await saveRow(areas, id, input, { sizeM2: size ?? null, sdM2: sd ?? null }, 'area')
+    if (written && size !== undefined && sd !== undefined && before?.sizeM2 !== size) {
+      const { instrument, parts, slope } = input.document
+      await areas.addSize({ id: uuid(), areaId: id, on: today, sizeM2: size, sdM2: sd, notes: { instrument, parts, slope } })
+    }
+    return row
+  })
+}
+
+/** Works out what the calibration comes to; one that can't be worked out yet is kept without a figure. */
+export async function saveCalibration(repositories: Repositories, id: string, input: SaveCalibration) {
+  const { document } = input
+  const measured = readCalibrationDocument(document, fieldReader(), closedWorkingBook)
+  return repositories.transaction(async ({ calibrations, equipment }) => {
+    const owner = await equipment.find(input.equipmentId)
+    if (!owner) throw failure('not-found', 'There is no such piece of equipment.')
+    if (owner.document.kind !== (document.kind === 'spread' ? 'spreader' : 'sprayer')) {
+      throw failure('invalid', [{ path: 'document.kind', message: `must be the calibration of a ${owner.document.kind}` }])
+    }
+    const derived = { onDay: document.course.on || null, product: document.kind === 'spread' ? document.course.product : '', perPass: measured?.measured.mean ?? null }
+    return (await saveRow(calibrations, id, input, derived, 'calibration')).row
+  })
+}

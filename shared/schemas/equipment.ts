@@ -1,0 +1,57 @@
+import * as v from 'valibot'
+import { SPRAYER_TYPES, SPREADER_TYPES, TOOL_TYPES, type EquipmentDocument } from '#core/calibration/equipmentDocument'
+import type { CalibrationDocument } from '#core/calibration/calibrationDocument'
+import { AMOUNT_UNITS, LENGTH_UNITS, MASS_UNITS, SPEED_UNITS, VOLUME_UNITS } from '#core/quantity/units'
+import { enteredOf } from './quantity'
+import { BlankOrDay, Line, Name, Notes, Uuid, Version } from './texts'
+
+const Length = enteredOf(LENGTH_UNITS)
+const Mass = enteredOf(MASS_UNITS)
+const Volume = enteredOf(VOLUME_UNITS)
+
+const EquipmentDocumentSchema = v.variant('kind', [
+  v.strictObject({
+    schema: v.literal(1), kind: v.literal('spreader'), type: v.picklist(SPREADER_TYPES), hopper: Mass, reserve: Mass, swath: Length,
+    dial: v.strictObject({ low: Line, high: Line }), notes: Notes,
+  }),
+  v.strictObject({
+    schema: v.literal(1), kind: v.literal('sprayer'), type: v.picklist(SPRAYER_TYPES), tank: Volume, fillTo: Volume, dead: Volume, agitate: Volume,
+    nozzles: v.strictObject({ count: Line, spacing: Length, what: Line }), notes: Notes,
+  }),
+  v.strictObject({
+    schema: v.literal(1), kind: v.literal('tool'), type: v.picklist(TOOL_TYPES), step: enteredOf(AMOUNT_UNITS), capacity: enteredOf(AMOUNT_UNITS), tare: Mass,
+    length: Length, factor: Line, notes: Notes,
+  }),
+]) as unknown as v.GenericSchema<EquipmentDocument>
+
+export const SaveEquipmentSchema = v.strictObject({ version: Version, name: Name, document: EquipmentDocumentSchema })
+export type SaveEquipment = v.InferOutput<typeof SaveEquipmentSchema>
+
+export interface Equipment extends SaveEquipment {
+  readonly id: string
+  readonly updatedAt: string
+}
+
+const runs = <const E extends v.ObjectEntries>(entries: E) => v.pipe(v.array(v.strictObject({ id: Uuid, ...entries })), v.minLength(1), v.maxLength(20))
+const course = { on: BlankOrDay, length: Length, width: Length, speed: enteredOf(SPEED_UNITS) }
+
+/** The two courses, as they stand in a calibration and, with what they were copied from, in a job. */
+export const spreaderCourse = { ...course, setting: Line, product: Line, runs: runs({ start: Mass, left: Mass }) }
+export const sprayerCourse = { ...course, runs: runs({ used: Volume }) }
+
+const remarks = { schema: v.literal(1), heldBy: Line, by: Line, notes: Notes }
+const CalibrationDocumentSchema = v.variant('kind', [
+  v.strictObject({ ...remarks, kind: v.literal('spread'), course: v.strictObject(spreaderCourse) }),
+  v.strictObject({ ...remarks, kind: v.literal('spray'), course: v.strictObject(sprayerCourse) }),
+]) as unknown as v.GenericSchema<CalibrationDocument>
+
+export const SaveCalibrationSchema = v.strictObject({ version: Version, equipmentId: Uuid, document: CalibrationDocumentSchema })
+export type SaveCalibration = v.InferOutput<typeof SaveCalibrationSchema>
+
+/** A calibration as it is stored; what it comes to was computed by the server, null until it can be. */
+export interface Calibration extends SaveCalibration {
+  readonly id: string
+  /** Kg or m3 on each m2 in one pass. */
+  readonly perPass: number | null
+  readonly updatedAt: string
+}

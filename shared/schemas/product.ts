@@ -1,0 +1,60 @@
+import * as v from 'valibot'
+import { FORMS, RATE_BASES } from '#core/label/label'
+import { PRODUCT_KINDS, type ProductDocument } from '#core/label/productDocument'
+import { AMOUNT_UNITS, CONTENT_UNITS, DENSITY_UNITS, RATE_UNITS, TIME_UNITS } from '#core/quantity/units'
+import { MOVEMENT_KINDS, type MovementKind, type OnHand } from '#core/stock/onHand'
+import type { Entered } from '#core/quantity/entered'
+import type { AmountUnit } from '#core/quantity/units'
+import { Share } from './ground'
+import { enteredOf } from './quantity'
+import { Day, Line, Name, Notes, Uuid, Version } from './texts'
+
+const Rate = enteredOf(RATE_UNITS)
+const Amount = enteredOf(AMOUNT_UNITS)
+const Time = enteredOf(TIME_UNITS)
+
+const LineSchema = v.strictObject({
+  id: Uuid, use: Line, basis: v.picklist(RATE_BASES), rate: Rate, low: Rate, high: Rate, most: Rate, year: Rate, repeatFrom: Time, repeatTo: Time,
+})
+
+const ProductDocumentSchema = v.strictObject({
+  schema: v.literal(1), kind: v.picklist(PRODUCT_KINDS), form: v.picklist(FORMS), registration: Line, density: enteredOf(DENSITY_UNITS),
+  analysis: v.strictObject({ n: Share, p2o5: Share, k2o: Share, fe: Share, slowN: Share }),
+  actives: v.pipe(v.array(v.strictObject({ id: Uuid, name: Line, content: enteredOf(CONTENT_UNITS), group: Line })), v.maxLength(8)),
+  lines: v.pipe(v.array(LineSchema), v.minLength(1), v.maxLength(40)),
+  packages: v.pipe(v.array(v.strictObject({ id: Uuid, size: Amount, price: Line })), v.maxLength(20)),
+  reentry: Time, reorderAt: Amount, signal: v.picklist(['', 'caution', 'warning', 'danger']), label: v.picklist(['own', 'sample']), notes: Notes,
+}) as unknown as v.GenericSchema<ProductDocument>
+
+export const SaveProductSchema = v.strictObject({ version: Version, name: Name, document: ProductDocumentSchema })
+export type SaveProduct = v.InferOutput<typeof SaveProductSchema>
+
+export interface Product extends SaveProduct {
+  readonly id: string
+  readonly updatedAt: string
+  readonly onHand: readonly OnHand[]
+}
+
+/** A movement of stock as it is typed; `used` is booked by runs alone. */
+export const NewMovementSchema = v.strictObject({
+  id: Uuid, kind: v.picklist(MOVEMENT_KINDS.filter((kind) => kind !== 'used')), entered: Amount, lot: Line, remarks: Line, on: Day,
+})
+export type NewMovement = v.InferOutput<typeof NewMovementSchema>
+
+export interface StockMovement {
+  readonly id: string
+  readonly kind: MovementKind
+  readonly dimension: OnHand['dimension']
+  /** Signed, kg or m3. */
+  readonly amount: number
+  readonly entered: Entered<AmountUnit>
+  readonly lot: string
+  readonly remarks: string
+  readonly applicationId: string | null
+  readonly on: string
+}
+
+export interface Stock {
+  readonly onHand: readonly OnHand[]
+  readonly movements: readonly StockMovement[]
+}

@@ -1,0 +1,46 @@
+import type { RepeatDue } from '#core/season/repeatDue'
+import type { JobRow } from './job'
+
+/** What the crew faces this morning. */
+export interface Today {
+  readonly day: string
+  readonly now: string
+  readonly running: readonly RunningApplication[]
+  /** Planned for today, and what was planned for days gone by and never done. */
+  readonly jobs: readonly JobRow[]
+  readonly ahead: readonly JobRow[]
+  readonly due: readonly DueRow[]
+  readonly reentry: readonly ReentryRow[]
+  readonly stale: readonly StaleRow[]
+  readonly low: readonly LowRow[]
+  /** How much there is in each room, so that an empty one can teach. */
+  readonly rooms: { readonly sites: number; readonly equipment: number; readonly products: number; readonly jobs: number }
+}
+
+export interface RunningApplication { readonly jobId: string; readonly applicationId: string; readonly site: string; readonly purpose: string; readonly products: string; readonly startedAt: string }
+
+export interface DueRow extends RepeatDue {
+  readonly siteId: string | null
+  readonly site: string
+  readonly areas: string
+  readonly product: string
+  readonly on: string
+  readonly repeatDays: number
+  /** The job that is already planned for it. */
+  readonly jobId: string | null
+  readonly applicationId: string
+}
+
+export interface ReentryRow { readonly applicationId: string; readonly site: string; readonly products: string; readonly until: string }
+export interface StaleRow { readonly equipmentId: string; readonly equipment: string; readonly on: string; readonly days: number }
+export interface LowRow { readonly productId: string; readonly product: string; readonly dimension: 'mass' | 'volume'; readonly amount: number }
+
+/** One thing the palette can open. */
+export interface Found {
+  readonly kind: 'site' | 'area' | 'equipment' | 'product' | 'job' | 'record'
+  readonly to: string
+  readonly label: string
+  readonly more: string
+  /** YYYY-MM-DD, blank where it has none. */
+  readonly day: string
+}
