@@ -3,7 +3,7 @@ import type { LengthUnit } from '../quantity/units'
 import type { FieldReader } from '../quantity/fieldReader'
 import type { WorkingBook } from '../working/working'
 import type { FieldNotes } from './fieldNotes'
-import { GRASSES, type GrassName } from './grasses'
+import type { GrassName } from './grasses'
 import { readFieldNotes, type MeasuredGround } from './readFieldNotes'
 
 /** What an area is: turf is treated, a bed or a strip only where a label allows it. */
@@ -55,11 +55,4 @@ export function readArea(document: AreaDocument, name: string, day: string, fiel
   const sum = shares.reduce((total, share) => total + share, 0)
   if (sum > 100 + 1e-9) fields.wrong(`document.grass.${shares.length - 1}.share`, `The shares of the grasses come to ${Math.round(sum)} %: together they are at most 100 %.`)
   return ground
-}
-
-/** Cool, warm or both, by the grasses that stand there; undefined where none is written down. */
-export function seasonOf({ grass }: Pick<AreaDocument, 'grass'>): 'cool' | 'warm' | 'mixed' | undefined {
-  const seasons = new Set(grass.map(({ species }) => GRASSES[species].season))
-  if (seasons.size === 0) return undefined
-  return seasons.size > 1 ? 'mixed' : [...seasons][0]
 }

@@ -4,7 +4,7 @@ import { part } from '../../test/support/documents'
 import { typed } from '../../demo/typed'
 import { fieldReader } from '../quantity/fieldReader'
 import { closedWorkingBook, openWorkingBook } from '../working/working'
-import { readArea, seasonOf } from './areaDocument'
+import { readArea } from './areaDocument'
 import { blankArea } from './blankArea'
 import { nitrogenWanted } from './grasses'
 import { readFieldNotes } from './readFieldNotes'
@@ -34,7 +34,6 @@ test('problems stand at their own fields', () => {
   expect(paths).toContain('missing document.parts.0.lengths.length')
   expect(paths).toContain('wrong document.slope')
   expect(paths).toContain('wrong document.grass.1.share')
-  expect(seasonOf(document)).toBe('mixed')
 })
 
 test('in a mixed stand the most limiting grass rules', () => {

@@ -1,5 +1,5 @@
 import { QueryTypes } from 'sequelize'
-import { onHand, type OnHand } from '#core/stock/onHand'
+import type { OnHand } from '#core/stock/onHand'
 import type { Product, SaveProduct, StockMovement } from '#shared/schemas/product'
 import type { ProductModel, StockMovementModel } from '../database/models'
 import { editableRows, type EditableRows } from './editableRows'
@@ -42,6 +42,3 @@ export function stockRepository({ database, organizationId, options }: Scope): S
 
 const plain = ({ id, kind, dimension, amount, entered, lot, remarks, applicationId, onDay }: StockMovementModel): StockMovement =>
   ({ id, kind, dimension, amount, entered, lot, remarks, applicationId, on: onDay })
-
-/** A product with what is on hand of it. */
-export const withStock = (product: StoredProduct, movements: readonly StockMovement[]): Product => ({ ...product, onHand: onHand(movements) })

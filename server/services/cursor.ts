@@ -6,7 +6,7 @@ import type { Cursor } from '../repositories/scope'
 const CursorSchema = v.strictObject({ at: v.pipe(v.string(), v.maxLength(400)), id: Uuid })
 
 /** Where the next page begins, in a form for the address. */
-export const writeCursor = (cursor: Cursor): string => Buffer.from(JSON.stringify(cursor)).toString('base64url')
+const writeCursor = (cursor: Cursor): string => Buffer.from(JSON.stringify(cursor)).toString('base64url')
 
 /** @param kind what the place of the list is: an instant or day must be one, a word may be anything */
 export function readCursor(after: unknown, kind: 'instant' | 'day' | 'word'): Cursor | undefined {

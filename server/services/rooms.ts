@@ -80,7 +80,7 @@ export const ROOMS: Readonly<Record<RoomName, Room>> = {
 }
 
 /** Measures the area again on the server, and keeps every size it has had. */
-export async function saveArea(repositories: Repositories, id: string, input: SaveArea, today: string) {
+async function saveArea(repositories: Repositories, id: string, input: SaveArea, today: string) {
   const { size, sd } = readArea(input.document, input.name, today, fieldReader(), closedWorkingBook)
   return repositories.transaction(async ({ areas, sites }) => {
     if (!await sites.find(input.siteId)) throw failure('not-found', 'There is no such site.')
@@ -95,7 +95,7 @@ export async function saveArea(repositories: Repositories, id: string, input: Sa
 }
 
 /** Works out what the calibration comes to; one that can't be worked out yet is kept without a figure. */
-export async function saveCalibration(repositories: Repositories, id: string, input: SaveCalibration) {
+async function saveCalibration(repositories: Repositories, id: string, input: SaveCalibration) {
   const { document } = input
   const measured = readCalibrationDocument(document, fieldReader(), closedWorkingBook)
   return repositories.transaction(async ({ calibrations, equipment }) => {
