@@ -150,8 +150,13 @@ async function firstLoad(chrome: Browser) {
 /** Seconds from `npm start`'s script to a healthy server; with `keep` it stays up for what comes next. */
 async function startSeconds(keep?: 'keep'): Promise<number> {
   const begun = performance.now()
-  const child = spawn(process.execPath, ['scripts/start.mjs'], { cwd: PROJECT, env: { ...process.env, PORT: String(port), HECTARUM_DATA: data, DATABASE_URL: '' }, stdio: 'ignore' })
-  while (!(await fetch(`http://127.0.0.1:${port}/api/health`).then((answer) => answer.ok, () => false))) await new Promise((resolve) => { setTimeout(resolve, 20) })
+  const child = spawn(process.execPath, ['scripts/start.mjs'], { cwd: PROJECT, env: { ...process.env, PORT: String(port), HECTARUM_DATA: data, DATABASE_URL: '' }, stdio: ['ignore', 'pipe', 'inherit'] })
+  let said = ''
+  child.stdout?.on('data', (chunk: Buffer) => { said = (said + chunk.toString()).slice(-4000) })
+  while (!(await fetch(`http://127.0.0.1:${port}/api/health`).then((answer) => answer.ok, () => false))) {
+    if (child.exitCode !== null) throw new Error(`the start ended: ${said}`)
+    await new Promise((resolve) => { setTimeout(resolve, 20) })
+  }
   const seconds = round((performance.now() - begun) / 1000)
   if (!keep) {
     child.kill('SIGTERM')

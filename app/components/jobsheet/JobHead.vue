@@ -7,7 +7,7 @@ import type { JobDraft } from '~/composables/useJobDraft'
 
 /** Where, what for, when; how it stands; and the one thing to do next. */
 const props = defineProps<{ draft: JobDraft, state: JobState, saveState: SaveState, action: string, locked: boolean }>()
-const emit = defineEmits<{ change: [fields: Partial<JobDraft>], site: [id: string, name: string], act: [], loadSheet: [], remove: [] }>()
+const emit = defineEmits<{ change: [fields: Partial<JobDraft>], site: [id: string, name: string], act: [], loadSheet: [], repeat: [], remove: [] }>()
 const listId = useId()
 const sites = shallowRef<SitePage['rows']>([])
 const WAIT_MS = 120
@@ -27,7 +27,7 @@ function name(typed: string) {
 
 <template>
   <div class="flex flex-wrap items-center gap-x-4 gap-y-2">
-    <div class="min-w-0 flex-1">
+    <div class="naming min-w-0 flex-1">
       <h1 class="sr-only">{{ draft.site || 'New job' }}</h1>
       <div class="flex flex-wrap items-baseline gap-x-3">
         <input
@@ -45,6 +45,7 @@ function name(typed: string) {
         <span>{{ state }}</span>
         <SaveMark :state="saveState" />
         <NuxtLink v-if="draft.siteId" :to="`/sites/${draft.siteId}`" class="way-out">The site</NuxtLink>
+        <button v-if="draft.version > 0" type="button" class="plain-button way-out" @click="emit('repeat')">Repeat</button>
         <button v-if="!locked" type="button" class="plain-button way-out" @click="emit('remove')">Delete</button>
       </div>
     </div>
@@ -59,4 +60,5 @@ function name(typed: string) {
 .title-field.soft { color: var(--soft); }
 .title-field::placeholder { color: var(--soft); opacity: 1; }
 .title-field:hover:not(:disabled), .title-field:placeholder-shown { border-bottom-color: var(--rule-strong); }
+@media (max-width: 760px) { .naming { flex-basis: 100%; } }
 </style>

@@ -84,7 +84,7 @@ useScreenCommands(() => [
     <header class="head">
       <JobHead
         :draft="draft" :state="state" :save-state="saveState" :action="mainAction.label" :locked="locked"
-        @change="emit('change', $event)" @site="takeSite" @act="mainAction.act" @load-sheet="openLoadSheet" @remove="emit('remove')"
+        @change="emit('change', $event)" @site="takeSite" @act="mainAction.act" @load-sheet="openLoadSheet" @repeat="repeatJob(draft)" @remove="emit('remove')"
       />
       <ChainTape class="mt-2" :links="chain" @go="followLink" />
     </header>
