@@ -9,7 +9,7 @@ export default defineConfig({
     projects: [
       { resolve: { alias }, test: { name: 'unit', include: ['core/**/*.test.ts', 'shared/**/*.test.ts', 'demo/**/*.test.ts'] } },
       { resolve: { alias }, test: { name: 'api', include: ['test/api/**/*.test.ts'], globalSetup: ['test/support/clusterSetup.ts'], testTimeout: 60_000, hookTimeout: 120_000, fileParallelism: false } },
-      { resolve: { alias }, test: { name: 'journeys', include: ['test/journeys/**/*.test.ts'], globalSetup: ['test/support/clusterSetup.ts'], testTimeout: 180_000, hookTimeout: 180_000, fileParallelism: false } },
+      { resolve: { alias }, test: { name: 'journeys', include: ['test/journeys/**/*.test.ts'], expect: { poll: { timeout: 10_000 } }, globalSetup: ['test/support/clusterSetup.ts'], testTimeout: 180_000, hookTimeout: 180_000, fileParallelism: false } },
       { resolve: { alias }, test: { name: 'start', include: ['test/start/**/*.test.ts'], testTimeout: 90_000, hookTimeout: 60_000, fileParallelism: false } },
     ],
   },

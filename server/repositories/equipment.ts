@@ -1,5 +1,5 @@
 import type { Calibration, Equipment, SaveCalibration, SaveEquipment } from '#shared/schemas/equipment'
-import type { CalibrationModel, EquipmentModel } from '../database/models'
+import type { CalibrationModel, EquipmentModel } from '../database/roomModels'
 import { editableRows, type EditableRows } from './editableRows'
 import type { Scope } from './scope'
 

@@ -102,7 +102,7 @@ async function keepInStep(repositories: Repositories, job: Job, application: Job
 }
 
 /** Appends to ledger and stock what makes them say what the record says; a correction adds the difference. */
-async function book({ ledger, stock }: Repositories, job: Job, applicationId: string, record: RunRecord, on: string): Promise<void> {
+async function book({ ledger, stock, products }: Repositories, job: Job, applicationId: string, record: RunRecord, on: string): Promise<void> {
   const change = ledgerChange(await ledger.standing(applicationId), laidDown(record))
   const labelOf = (id: string) => record.frozen.labels.find(({ productId }) => productId === id)
   await ledger.append(change.map((row) => {
@@ -114,7 +114,8 @@ async function book({ ledger, stock }: Repositories, job: Job, applicationId: st
   }))
   for (const { productId, sourceId } of record.frozen.labels) {
     const used = record.outcomes.find((outcome) => outcome.productId === productId)?.used
-    if (sourceId === undefined || !used) continue
+    // What another shelf holds, or none any more, is not booked on this one.
+    if (sourceId === undefined || !used || !(await products.find(sourceId) ?? await products.findDeleted(sourceId))) continue
     const booked = (await stock.movements(sourceId)).filter((movement) => movement.applicationId === applicationId && movement.dimension === dimensionOf(used.unit))
     const amount = -used.value * amountFactor(used.unit) - booked.reduce((sum, movement) => sum + movement.amount, 0)
     if (Math.abs(amount) < NOTHING) continue

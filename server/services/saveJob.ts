@@ -24,14 +24,23 @@ export async function saveJob(repositories: Repositories, id: string, input: Sav
     if (stored?.state === 'running' || stored?.state === 'done') throw failure('locked', 'This job has been started: its plan is frozen.', stored)
     if (!stored && version > 0) throw failure('not-found', 'This job was deleted elsewhere: bring it back first, or repeat it.')
     if ((stored?.version ?? 0) !== version) throw failure('changed-elsewhere', 'This job was changed elsewhere since you opened it.', stored)
-    if (input.siteId !== null && !await inside.sites.find(input.siteId)) throw failure('invalid', [{ path: 'siteId', message: 'is not one of your sites' }])
+    // A site deleted since keeps the jobs it had.
+    if (input.siteId !== null && input.siteId !== stored?.siteId && !await inside.sites.find(input.siteId)) throw failure('invalid', [{ path: 'siteId', message: 'is not one of your sites' }])
     await refuseForeign(inside, id, applications)
+    await refuseFrozenGone(inside, stored?.applications ?? [], applications)
     if (stored) await inside.jobs.update(id, version, fields, computed)
     else await inside.jobs.insert(id, fields, computed)
     const saved = await inside.jobs.find(id)
     if (!saved) throw new Error(`job ${id} vanished while it was saved`)
     return saved
   })
+}
+
+/** A plan that was frozen is history, even if its run never began. */
+async function refuseFrozenGone({ runs }: Repositories, stored: Job['applications'], sent: SaveJob['applications']): Promise<void> {
+  for (const { id } of stored.filter((application) => !sent.some((other) => other.id === application.id))) {
+    if ((await runs.events(id)).length > 0) throw failure('locked', 'An application whose plan is frozen stays in its job.')
+  }
 }
 
 /** An application belongs to one job for good. */

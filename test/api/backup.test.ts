@@ -3,6 +3,11 @@ import { spawnSync } from 'node:child_process'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { afterAll, beforeAll, expect, test } from 'vitest'
+import pg from 'pg'
+import { Sequelize } from 'sequelize'
+import { dumpDatabase, loadDump, schemaStanding } from '../../scripts/setup/dump.mjs'
+import { migratorOf } from '../../server/database/migrate'
+import { MIGRATIONS } from '../../server/database/migrations/all'
 import { freshDatabase, query, serve } from '../support/serve'
 
 const folder = mkdtempSync(join(tmpdir(), 'hectarum-backup-test-'))
@@ -49,4 +54,17 @@ test('backed up, wiped, restored: everything is as it was', async () => {
   expect(rows).toHaveLength(1)
   // The append-only triggers came back too.
   await expect(query(url, 'DELETE FROM laid_down')).rejects.toThrow('append-only')
+})
+
+test('a database of an older version is seen as such, and its copy is whole', async () => {
+  const [older, copy] = [await freshDatabase(), await freshDatabase()]
+  const sequelize = new Sequelize(older, { dialect: 'postgres', dialectModule: pg, logging: false })
+  await migratorOf(sequelize).up({ to: '001-organizations-jobs-runs-records' })
+  await sequelize.close()
+  expect(await schemaStanding(older)).toEqual({ has: 1, known: MIGRATIONS.length })
+  expect(await schemaStanding(copy)).toBeUndefined()
+  const dump = join(folder, 'older.dump')
+  await dumpDatabase(older, dump)
+  await loadDump(dump, copy)
+  expect(await schemaStanding(copy)).toEqual({ has: 1, known: MIGRATIONS.length })
 })

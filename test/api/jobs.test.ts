@@ -139,6 +139,23 @@ async function runJob(job: SaveJob, left = 3) {
 }
 
 describe('running', () => {
+  test('a job whose label came from a shelf that is not there is still run and recorded, and nothing is booked', async () => {
+    if (!sample) throw new Error('no sample job')
+    const run = await runJob(newJob({ applications: [{ id: uuid(), document: sample.document }] }))
+    expect(await run.post(run.events)).toMatchObject({ status: 200, body: { record: { state: 'done' } } })
+    const { rows } = await query(served.databaseUrl, 'SELECT count(*)::int AS n FROM stock_movements WHERE application_id = $1', [run.applicationId])
+    expect(rows[0]?.n).toBe(0)
+  })
+
+  test('an application whose plan is frozen can’t be taken out of its job', async () => {
+    const second = { id: uuid(), document: documentOf(newJob()) }
+    const job = newJob()
+    const run = await runJob({ ...job, applications: [...job.applications, second] })
+    await run.post(run.events.slice(0, 1))
+    expect(codeOf((await client.put(`/api/jobs/${run.id}`, { ...job, version: 1, applications: [second] })).body)).toBe('locked')
+    expect((await client.put(`/api/jobs/${run.id}`, { ...job, version: 1 })).status).toBe(200)
+  })
+
   test('start freezes the plan, the outcome makes the record, a repeat changes nothing', async () => {
     const run = await runJob(newJob())
     expect(await run.post(run.events.slice(0, 2))).toMatchObject({

@@ -88,10 +88,10 @@ describe('one start after another on the same data', () => {
   test('first start is healthy with the sample open; a second says where the first runs', async () => {
     const first = start({ HECTARUM_DATA: data })
     await until('healthy', async () => (await health()) === 200, 60)
-    const jobs = (await fetch(`http://127.0.0.1:${port}/api/jobs`).then((answer) => answer.json())) as {
-      site: string
-    }[]
-    expect(jobs.map(({ site }) => site)).toContain('Cooperage Row')
+    const { rows } = (await fetch(`http://127.0.0.1:${port}/api/jobs`).then((answer) => answer.json())) as {
+      rows: { site: string }[]
+    }
+    expect(rows.map(({ site }) => site)).toContain('Cooperage Row')
     const second = start({ HECTARUM_DATA: data })
     expect(await second.ended).toBe(1)
     expect(second.printed()).toContain(`already running at http://127.0.0.1:${port}`)

@@ -21,4 +21,5 @@ const since = (instant: string) => instantText(instant, crew.organization?.timeZ
 
 <style scoped>
 .run { display: flex; justify-content: space-between; gap: 16px; align-items: center; padding: 8px 0 8px 10px; border-left: 4px solid var(--action); flex-wrap: wrap; }
+.run > span { flex: 1 1 260px; }
 </style>
