@@ -1,4 +1,5 @@
 import type { InjectionKey } from 'vue'
+import { workDay } from '#core/calendar/workDay'
 import { composeSheet, type ApplicationSheet } from '#core/jobsheet/applicationSheet'
 import type { ApplicationDocument } from '#core/jobsheet/document'
 import { sourceChecks, type RoomsNow } from '#core/jobsheet/sourceChecks'
@@ -29,7 +30,7 @@ interface SheetOptions {
 export function provideSheet(options: SheetOptions): SheetContext {
   const crew = useCrewStore()
   const document = computed(options.document)
-  const day = computed(() => (options.plannedFor() > crew.today() ? options.plannedFor() : crew.today()))
+  const day = computed(() => workDay(options.plannedFor(), crew.today()))
   const house = computed(() => crew.organization?.settings.house ?? DEFAULT_HOUSE)
   const composed = computed(() => composeSheet(document.value, day.value, undefined, house.value))
   const sources = computed(() => {

@@ -2,6 +2,8 @@ import { expect, test } from 'vitest'
 import { blankCalibration, blankEquipment } from './blankEquipment'
 import { calibrationInForce, type KeptCalibration } from './calibrationInForce'
 import { nozzleWidth, readEquipment, type SprayerDocument } from './equipmentDocument'
+import { calibrationAge, newestDay } from './calibrationAge'
+import { agreement, repeats } from './repeats'
 import { fieldReader } from '../quantity/fieldReader'
 import { typed } from '../../demo/typed'
 
@@ -44,4 +46,19 @@ test('a tank is not filled beyond what it holds, and something must come out of 
   const boom = { ...(blankEquipment('sprayer', 'us-1000') as SprayerDocument), nozzles: { count: '7', spacing: typed('20', 'in' as const), what: '' } }
   expect(nozzleWidth(boom, fieldReader())).toBeCloseTo(3.556, 12)
   expect(nozzleWidth({ ...boom, nozzles: { ...boom.nozzles, count: 'seven' } }, fieldReader())).toBeUndefined()
+})
+
+test.each([
+  ['on the last day it still holds', '2026-03-07', { days: 60, state: 'fresh' }],
+  ['a day later it does not', '2026-03-06', { days: 61, state: 'stale' }],
+  ['without a day nobody knows', '', { days: undefined, state: 'stale' }],
+] as const)('age of a calibration: %s', (_, on, expected) => {
+  expect(calibrationAge(on, '2026-05-06', 60)).toEqual(expected)
+  expect(newestDay([on, '2025-01-01', '2026-05-07', ''], '2026-05-06')).toBe(on || '2025-01-01')
+})
+
+test('runs agree up to five per cent; one run says nothing', () => {
+  // 1, 1.04, 0.96: sd 0.04 over mean 1.
+  expect(agreement(repeats([1, 1.04, 0.96])).share).toBeCloseTo(0.04, 9)
+  expect([[1, 1.04, 0.96], [1, 1.06, 0.94], [1]].map((runs) => agreement(repeats(runs)).state)).toEqual(['agree', 'uneven', 'single'])
 })

@@ -19,3 +19,12 @@ export function repeats(values: readonly number[]): Repeats {
   const squares = values.reduce((sum, value) => sum + (value - mean) ** 2, 0)
   return { mean, sd: Math.sqrt(squares / (count - 1)), count }
 }
+
+/** Runs that differ by more than this (standard deviation over mean) do not yet agree (house default). */
+export const UNEVEN_RUNS = 0.05
+
+/** How far repeated runs agree: standard deviation over mean, undefined for a single run. */
+export function agreement({ sd, mean }: Repeats): { readonly share: number | undefined; readonly state: 'single' | 'agree' | 'uneven' } {
+  if (sd === undefined) return { share: undefined, state: 'single' }
+  return { share: sd / mean, state: sd / mean > UNEVEN_RUNS ? 'uneven' : 'agree' }
+}

@@ -1,5 +1,6 @@
-import { daysBetween } from '../calendar/daysBetween'
+import { calibrationAge } from '../calibration/calibrationAge'
 import { SPEED_TRUST, speedForRate } from '../calibration/anotherSpeed'
+import { agreement, UNEVEN_RUNS } from '../calibration/repeats'
 import type { House } from '../house'
 import { formatDeviation, formatFigure } from '../quantity/format'
 import { METRES_PER_SECOND_PER, SPEED_UNITS, type SpeedUnit } from '../quantity/units'
@@ -10,8 +11,6 @@ import type { SheetCheck } from './sheetCheck'
 
 /** A setting that gives the wanted rate this closely needs no correction (house tolerance). */
 const SETTING_TOLERANCE = 0.05
-/** Runs that differ by more than this (standard deviation over mean) do not yet agree. */
-const UNEVEN_RUNS = 0.05
 /** Slower than a stroll or faster than anything that spreads evenly, m/s. */
 const SLOWEST = 0.5 * METRES_PER_SECOND_PER.mph
 const FASTEST = 12 * METRES_PER_SECOND_PER.mph
@@ -40,11 +39,11 @@ export function calibrationChecks(document: ApplicationDocument, calibration: Sh
 function ageChecks({ method }: ApplicationDocument, { on }: SheetCalibration, day: string, { calibrationDays }: House): readonly SheetCheck[] {
   const path = `${method}.calibration.on`
   if (on === '') return [{ level: 'note', code: 'calibration-undated', message: 'The calibration has no date, so its age is not known.', source: 'calibration', remedies: [{ label: 'It was today', path, value: day }] }]
-  const age = daysBetween(on, day)
-  if (age <= calibrationDays) return []
+  const { days, state } = calibrationAge(on, day, calibrationDays)
+  if (state === 'fresh') return []
   return [{
     level: 'warn', code: 'calibration-stale', source: `house limit, ${calibrationDays} days`,
-    message: `The calibration is ${age} days old; beyond ${calibrationDays} days it is not trusted.`,
+    message: `The calibration is ${days} days old; beyond ${calibrationDays} days it is not trusted.`,
     remedies: [{ label: 'Calibrate again', path: `${method}.calibration.runs.0.${method === 'spread' ? 'start' : 'used'}` }],
   }]
 }
@@ -65,8 +64,8 @@ function runChecks({ method }: ApplicationDocument, { measured }: SheetCalibrati
   if (measured.sd === undefined) {
     return [{ level: 'note', code: 'calibration-single-run', message: 'One run shows no spread: two more would tell how far to trust it.', source: 'calibration', remedies: [] }]
   }
-  const share = measured.sd / measured.mean
-  if (share <= UNEVEN_RUNS) return []
+  const { share, state } = agreement(measured)
+  if (state === 'agree' || share === undefined) return []
   return [{
     level: 'warn', code: 'calibration-uneven', source: `calibration, ${measured.count} runs`,
     message: `The runs differ by ${formatFigure(share * 100)} % (house limit ${UNEVEN_RUNS * 100} %): repeat them at one pace.`,

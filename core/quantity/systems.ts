@@ -99,6 +99,15 @@ export function showRate(perArea: number, dimension: Dimension, system: UnitSyst
 }
 const LEAST_TOLD = 0.1
 
+/** The ground a system counts in: 1,000 ft2, acre, 100 m2 or hectare. */
+const groundOf = (system: UnitSystem): AreaUnit => SYSTEM_UNITS[system].carrier.split('/')[1] as AreaUnit
+
+/** Money on the ground. @param perArea in the currency on each m2 */
+export function showCost(perArea: number, currency: string, system: UnitSystem): Shown {
+  const ground = groundOf(system)
+  return { figure: (perArea * SQUARE_METRES_PER[ground]).toFixed(2), unit: `${currency} / ${unitText(ground)}` }
+}
+
 /** Finished spray per ground (m3/m2) in the system's carrier unit. */
 export function showCarrier(perArea: number, system: UnitSystem): Shown {
   const unit = SYSTEM_UNITS[system].carrier

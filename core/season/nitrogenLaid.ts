@@ -13,6 +13,9 @@ export interface NitrogenLaid {
   readonly unknown: number
 }
 
+/** More than the grass wants in a year. @param units as laid; @param wanted from and to, lb N on 1,000 ft2 */
+export const overWanted = (units: number, [, most]: readonly [number, number]): boolean => units > most * (1 + 1e-9)
+
 /**
  * Nitrogen laid down on an area in one calendar year.
  * @param sizeM2 the area's size today; @param year YYYY

@@ -3,7 +3,8 @@ import fc from 'fast-check'
 import { figure, readTable } from '../../test/support/readTable'
 import { openWorkingBook } from '../working/working'
 import { daysAfter, daysBetween } from '../calendar/daysBetween'
-import { nitrogenLaid } from './nitrogenLaid'
+import { groundRate } from './groundRate'
+import { nitrogenLaid, overWanted } from './nitrogenLaid'
 import { repeatDue } from './repeatDue'
 
 test.each(readTable('repeatDue.csv', import.meta.url))('$name: $words', (row) => {
@@ -30,4 +31,10 @@ test('days after and between are each other’s way back, and a margin never mak
     const { due, lastDay } = repeatDue(on, interval, margin, on)
     return due <= lastDay && due >= on && lastDay === daysAfter(on, interval)
   }))
+})
+
+test('a rate over several pieces weighs them by size; at the grass’s most it is not over', () => {
+  // 3 kg on 100 m2 and 1 kg on 300 m2: 4 / 400.
+  expect(groundRate([{ amount: 3, sizeM2: 100 }, { amount: 1, sizeM2: 300 }])).toBeCloseTo(0.01, 12)
+  expect([overWanted(4, [2, 4]), overWanted(4.01, [2, 4])]).toEqual([false, true])
 })

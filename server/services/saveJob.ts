@@ -1,3 +1,4 @@
+import { workDay } from '#core/calendar/workDay'
 import type { House } from '#core/house'
 import { plannedSheet } from '#core/jobsheet/plannedSheet'
 import { sameContent } from '#core/sameContent'
@@ -12,7 +13,7 @@ import type { Repositories } from '../repositories/forOrganization'
  */
 export async function saveJob(repositories: Repositories, id: string, input: SaveJob, today: string, house: House): Promise<Job> {
   const { version, applications, ...fields } = input
-  const day = input.plannedFor > today ? input.plannedFor : today
+  const day = workDay(input.plannedFor, today)
   const computed = applications.map((application) => ({ ...application, sheet: plannedSheet(application.document, day, house) }))
   const unready = computed.findIndex(({ sheet }) => !sheet)
   if (input.state === 'planned' && unready >= 0) {

@@ -1,4 +1,5 @@
 import { daysAfter, daysBetween } from '#core/calendar/daysBetween'
+import { calibrationAge, newestDay } from '#core/calibration/calibrationAge'
 import { readNotNegative } from '#core/quantity/entered'
 import { amountFactor } from '#core/quantity/quantity'
 import { dimensionOf } from '#core/quantity/rateUnit'
@@ -48,9 +49,9 @@ function dueRows(repeats: readonly LastLaid[], margin: number, day: string): rea
 async function staleCalibrations({ equipment, calibrations }: Repositories, day: string, days: number): Promise<readonly StaleRow[]> {
   const [all, kept] = await Promise.all([equipment.list(), calibrations.list()])
   return all.filter(({ document }) => document.kind !== 'tool').flatMap(({ id, name }) => {
-    const newest = kept.filter(({ equipmentId }) => equipmentId === id).map(({ document }) => document.course.on).filter((on) => on !== '' && on <= day).toSorted().at(-1)
-    if (newest !== undefined && daysBetween(newest, day) <= days) return []
-    return [{ equipmentId: id, equipment: name, on: newest ?? '', days: newest === undefined ? 0 : daysBetween(newest, day) }]
+    const on = newestDay(kept.filter(({ equipmentId }) => equipmentId === id).map(({ document }) => document.course.on), day)
+    const age = calibrationAge(on, day, days)
+    return age.state === 'fresh' ? [] : [{ equipmentId: id, equipment: name, on, days: age.days ?? 0 }]
   })
 }
 

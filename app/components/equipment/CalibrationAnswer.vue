@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { SPEED_TRUST } from '#core/calibration/anotherSpeed'
+import { agreement, UNEVEN_RUNS } from '#core/calibration/repeats'
 import type { MeasuredCourse } from '#core/calibration/readCourse'
 import { formatFigure } from '#core/quantity/format'
 
@@ -6,10 +8,8 @@ import { formatFigure } from '#core/quantity/format'
 const props = defineProps<{ measured: MeasuredCourse | undefined, kind: 'spread' | 'spray' }>()
 const shown = useShown()
 const gives = computed(() => props.measured && (props.kind === 'spread' ? shown.rate(props.measured.measured.mean, 'mass') : shown.carrier(props.measured.measured.mean)))
-const spread = computed(() => {
-  const { sd, mean } = props.measured?.measured ?? {}
-  return sd === undefined || mean === undefined ? undefined : (100 * sd) / mean
-})
+const runs = computed(() => props.measured && agreement(props.measured.measured))
+const percent = (share: number) => `${formatFigure(share * 100)} %`
 </script>
 
 <template>
@@ -17,10 +17,10 @@ const spread = computed(() => {
     <h2 id="answer-title">One pass puts down</h2>
     <template v-if="measured && gives">
       <p class="answer" :class="kind === 'spread' ? 'dry' : 'wet'"><FigureText :shown="gives" page="calibration" label="One pass puts down" /></p>
-      <p v-if="spread !== undefined">The {{ measured.measured.count }} runs agree within <strong>{{ formatFigure(spread) }} %</strong> (standard deviation over mean).<template v-if="spread > 5"> That is more than 5 %: repeat them at one pace.</template></p>
+      <p v-if="runs?.share !== undefined">The {{ measured.measured.count }} runs agree within <strong>{{ percent(runs.share) }}</strong> (standard deviation over mean).<template v-if="runs.state === 'uneven'"> That is more than {{ UNEVEN_RUNS * 100 }} %: repeat them at one pace.</template></p>
       <p v-else>One run shows no spread: two more would tell how far to trust it.</p>
       <p v-if="measured.speed === undefined" class="soft mt-1">No speed is timed, so the pace can’t correct it later.</p>
-      <p class="soft small mt-3">{{ kind === 'spread' ? 'A setting means nothing without its product, speed and swath.' : 'It holds for this nozzle set, pressure and speed.' }} Trusted near its own speed, within 15 %.</p>
+      <p class="soft small mt-3">{{ kind === 'spread' ? 'A setting means nothing without its product, speed and swath.' : 'It holds for this nozzle set, pressure and speed.' }} Trusted near its own speed, within {{ SPEED_TRUST * 100 }} %.</p>
     </template>
     <p v-else class="soft">Type the course and one whole run: the answer stands here.</p>
   </section>

@@ -1,19 +1,20 @@
 <script setup lang="ts">
 import { dayText } from '#core/calendar/dayText'
-import { daysBetween } from '#core/calendar/daysBetween'
+import { calibrationAge } from '#core/calibration/calibrationAge'
+import { DEFAULT_HOUSE } from '#core/house'
 import type { Calibration } from '#shared/schemas/equipment'
 
 /** The calibrations of one machine, newest first, each with what it came to and whether it still holds. */
 const props = defineProps<{ calibrations: readonly Calibration[], equipmentId: string }>()
 const crew = useCrewStore()
 const shown = useShown()
-const limit = computed(() => crew.organization?.settings.house.calibrationDays ?? 60)
+const limit = computed(() => crew.organization?.settings.house.calibrationDays ?? DEFAULT_HOUSE.calibrationDays)
 const rows = computed(() => props.calibrations.toReversed().map(({ id, perPass, document }) => {
   const { on, speed } = document.course
-  const age = on === '' ? undefined : daysBetween(on, crew.today())
+  const { days, state } = calibrationAge(on, crew.today(), limit.value)
   return {
-    id, on, speed: speed.text === '' ? '' : `${speed.text} ${speed.unit}`, fresh: age !== undefined && age <= limit.value,
-    age: age === undefined ? 'no date' : age === 0 ? 'today' : `${age} days ago`,
+    id, on, speed: speed.text === '' ? '' : `${speed.text} ${speed.unit}`, fresh: state === 'fresh',
+    age: days === undefined ? 'no date' : days === 0 ? 'today' : `${days} days ago`,
     with: document.kind === 'spread' ? `${document.course.product || 'product not noted'}${document.course.setting ? `, setting ${document.course.setting}` : ''}` : 'water',
     gives: perPass === null ? undefined : document.kind === 'spread' ? shown.rate(perPass, 'mass') : shown.carrier(perPass),
   }

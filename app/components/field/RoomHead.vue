@@ -17,10 +17,10 @@ onMounted(() => { if (props.fresh && props.name === '') input.value?.focus() })
         <h1 v-if="namePath === undefined">{{ name }}</h1>
         <template v-else>
           <h1 class="sr-only">{{ name || placeholder }}</h1>
-          <input
-            ref="input" class="name title" :aria-label="`Name of the ${what}`" :placeholder="placeholder" :value="name" :data-path="namePath" maxlength="200" autocomplete="off"
-            @input="set(namePath, ($event.target as HTMLInputElement).value)"
-          >
+          <textarea
+            ref="input" rows="1" class="name title" :aria-label="`Name of the ${what}`" :placeholder="placeholder" :value="name" :data-path="namePath" maxlength="200" autocomplete="off"
+            @keydown.enter.prevent @input="set(namePath, ($event.target as HTMLTextAreaElement).value.replaceAll('\n', ' '))"
+          />
         </template>
         <p class="small flex flex-wrap items-baseline gap-x-4">
           <slot name="about" />
@@ -36,7 +36,7 @@ onMounted(() => { if (props.fresh && props.name === '') input.value?.focus() })
 
 <style scoped>
 .head { padding: 10px 24px 10px; }
-.name { background: transparent; border: 0; border-bottom: 1px dashed transparent; font-size: 25px; line-height: 1.25; font-weight: 600; width: 100%; }
+.name { background: transparent; border: 0; border-bottom: 1px dashed transparent; font-size: 25px; line-height: 1.25; font-weight: 600; width: 100%; display: block; resize: none; field-sizing: content; overflow: hidden; }
 .name::placeholder { color: var(--soft); opacity: 1; }
 .name:hover, .name:placeholder-shown { border-bottom-color: var(--rule-strong); }
 @media (max-width: 760px) { .head { padding: 10px 16px; } .naming { flex-basis: 100%; } }

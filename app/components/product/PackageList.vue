@@ -3,8 +3,8 @@ import { v7 as uuid } from 'uuid'
 import { lineCost } from '#core/jobsheet/lineCost'
 import type { KeptProduct } from '#core/jobsheet/fromRooms'
 import type { Package } from '#core/label/productDocument'
-import { AMOUNT_UNITS, SQUARE_METRES_PER } from '#core/quantity/units'
-import { SYSTEM_UNITS, unitText } from '#core/quantity/systems'
+import { AMOUNT_UNITS } from '#core/quantity/units'
+import { showCost, SYSTEM_UNITS } from '#core/quantity/systems'
 
 /** The packages it is sold in, and what each makes the first rate cost on the ground. */
 const props = defineProps<{ product: KeptProduct }>()
@@ -12,12 +12,11 @@ const { set, locked } = useForm()
 const crew = useCrewStore()
 const packages = computed(() => props.product.document.packages)
 const line = computed(() => props.product.document.lines[0])
-const ground = computed(() => (crew.units === 'us-1000' ? '1000 ft2' : crew.units === 'us-acre' ? 'ac' : crew.units === 'metric-100' ? '100 m2' : 'ha') as keyof typeof SQUARE_METRES_PER)
 const currency = computed(() => crew.organization?.settings.currency ?? 'USD')
 
 function cost(pack: Package) {
   const perArea = line.value && lineCost(props.product, line.value, pack)
-  return perArea === undefined ? undefined : { figure: (perArea * SQUARE_METRES_PER[ground.value]).toFixed(2), unit: `${currency.value} / ${unitText(ground.value)}` }
+  return perArea === undefined ? undefined : showCost(perArea, currency.value, crew.units)
 }
 const addPackage = () => set('document.packages', [...packages.value, { id: uuid(), size: { text: '', unit: SYSTEM_UNITS[crew.units].weight }, price: '' }])
 const dropPackage = (id: string) => set('document.packages', packages.value.filter((pack) => pack.id !== id))

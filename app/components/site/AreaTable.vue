@@ -2,7 +2,7 @@
 import { nitrogenWanted, type GrassName } from '#core/ground/grasses'
 import type { MeasuredGround } from '#core/ground/readFieldNotes'
 import { formatFigure, formatGive } from '#core/quantity/format'
-import { nitrogenLaid } from '#core/season/nitrogenLaid'
+import { nitrogenLaid, overWanted } from '#core/season/nitrogenLaid'
 import type { Area, LedgerRow } from '#shared/schemas/ground'
 
 /** The areas of a site: size with its give or take, grass, and nitrogen this year against what the grass wants. */
@@ -18,7 +18,7 @@ function nitrogen(area: Area, size: number | undefined) {
   const wanted = nitrogenWanted(species)
   if (!size || !wanted) return undefined
   const laid = nitrogenLaid(props.ledger.filter(({ areaId }) => areaId === area.id), size, year.value)
-  return { ...laid, wanted, over: laid.units > wanted[1] }
+  return { ...laid, wanted, over: overWanted(laid.units, wanted) }
 }
 </script>
 

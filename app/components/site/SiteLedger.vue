@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { dayText } from '#core/calendar/dayText'
+import { groundRate } from '#core/season/groundRate'
 import type { Area, LedgerRow } from '#shared/schemas/ground'
 
 /** What was put down on the site, newest visit first, with each product's rate over the ground it went on. */
@@ -10,10 +11,7 @@ const turf = computed(() => props.areas.filter(({ document }) => document.use ==
 interface Visit { readonly id: string, readonly on: string, readonly areas: ReadonlySet<string>, readonly products: readonly { readonly name: string, readonly rate: ReturnType<typeof shown.rate> }[] }
 const visits = computed<readonly Visit[]>(() => [...Map.groupBy(props.ledger, ({ applicationId }) => applicationId)].map(([id, rows]) => ({
   id, on: rows[0]?.on ?? '', areas: new Set(rows.map(({ areaId }) => areaId)),
-  products: [...Map.groupBy(rows, ({ product }) => product)].map(([name, own]) => {
-    const sum = (pick: (row: LedgerRow) => number) => own.reduce((total, row) => total + pick(row), 0)
-    return { name, rate: shown.rate(sum(({ amount }) => amount) / sum(({ sizeM2 }) => sizeM2), own[0]?.dimension ?? 'mass') }
-  }),
+  products: [...Map.groupBy(rows, ({ product }) => product)].map(([name, own]) => ({ name, rate: shown.rate(groundRate(own), own[0]?.dimension ?? 'mass') })),
 })))
 const seasons = computed(() => [...new Set(visits.value.map(({ on }) => on.slice(0, 4)))])
 function where(areas: ReadonlySet<string>): string {

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { dayText } from '#core/calendar/dayText'
-import { daysBetween } from '#core/calendar/daysBetween'
+import { calibrationAge, newestDay } from '#core/calibration/calibrationAge'
 import { blankEquipment } from '#core/calibration/blankEquipment'
 import { EQUIPMENT_KINDS, type EquipmentKind } from '#core/calibration/equipmentDocument'
+import { DEFAULT_HOUSE } from '#core/house'
 import type { Equipment } from '#shared/schemas/equipment'
 
 /** What the crew works with, and how far its calibrations can be trusted. */
@@ -12,15 +13,14 @@ const rooms = useRoomsStore()
 const begin = useNewRow()
 const { problem, loading, read } = useReading(rooms.load)
 const HEADS: Readonly<Record<EquipmentKind, string>> = { spreader: 'Spreaders', sprayer: 'Sprayers', tool: 'Measuring tools' }
-const limit = computed(() => crew.organization?.settings.house.calibrationDays ?? 60)
+const limit = computed(() => crew.organization?.settings.house.calibrationDays ?? DEFAULT_HOUSE.calibrationDays)
 
 function standing({ id, document }: Equipment) {
   if (document.kind === 'tool') return undefined
   const own = rooms.calibrations.filter(({ equipmentId }) => equipmentId === id)
-  const newest = own.map((one) => one.document.course.on).filter(Boolean).toSorted().at(-1)
-  if (newest === undefined) return { words: 'not calibrated', state: 'stale' }
-  const age = daysBetween(newest, crew.today())
-  return { words: `${dayText(newest)}, ${age === 0 ? 'today' : `${age} days ago`}`, state: age > limit.value ? 'stale' : 'fresh' }
+  const newest = newestDay(own.map((one) => one.document.course.on), crew.today())
+  const { days, state } = calibrationAge(newest, crew.today(), limit.value)
+  return { words: days === undefined ? 'not calibrated' : `${dayText(newest)}, ${days === 0 ? 'today' : `${days} days ago`}`, state }
 }
 function what({ document }: Equipment): string {
   switch (document.kind) {

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { dayText } from '#core/calendar/dayText'
+import { workDay } from '#core/calendar/workDay'
 import type { JobDraft } from '~/composables/useJobDraft'
 
 /** One job: its applications, one of them open, saved as it is typed. */
@@ -43,7 +44,7 @@ async function run() {
 /** A planned job that is changed into something that can't be worked out goes back to a draft, so that it can still be saved. */
 function take(fields: Partial<JobDraft>) {
   change(fields)
-  if (saveState.value.kind !== 'conflict' && draft.value?.state === 'planned' && fields.applications?.some(({ document }) => !isWhole(document, crew.today()))) change({ state: 'draft' })
+  if (saveState.value.kind !== 'conflict' && draft.value?.state === 'planned' && fields.applications?.some(({ document }) => !isWhole(document, workDay(draft.value?.plannedFor ?? '', crew.today())))) change({ state: 'draft' })
 }
 
 async function add() {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { workDay } from '#core/calendar/workDay'
 import { composeSheet } from '#core/jobsheet/applicationSheet'
 import { openWorkingBook } from '#core/working/working'
 
@@ -11,7 +12,7 @@ useHead({ title: () => `Load sheet · ${draft.value?.site ?? ''}` })
 const withWorking = ref(false)
 const sheets = computed(() => (draft.value?.applications ?? []).map(({ id: key, document }) => {
   const book = openWorkingBook()
-  const sheet = composeSheet(document, crew.today(), book)
+  const sheet = composeSheet(document, workDay(draft.value?.plannedFor ?? '', crew.today()), book, crew.organization?.settings.house)
   return { key, document, sheet, pages: sheet.plan ? book.pages() : [], names: figureNames(document) }
 }))
 const whole = computed(() => sheets.value.every(({ sheet }) => sheet.plan !== undefined))
