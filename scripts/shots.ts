@@ -71,6 +71,8 @@ async function take({ name, path, theme = 'paper', phone, before }: Shot): Promi
   await context.addInitScript((chosen) => localStorage.setItem('hectarum-theme', chosen), theme)
   const page = await context.newPage()
   await page.goto(`http://127.0.0.1:${port}${path}`, { waitUntil: 'networkidle' })
+  // A slow machine is waited for: a blank page is no picture.
+  await page.getByRole('heading', { level: 1 }).first().waitFor({ state: 'attached' })
   await before?.(page)
   await wait(700)
   await page.screenshot({ path: join(PROJECT, 'docs/screenshots', `${name}.png`) })
