@@ -12,7 +12,7 @@ import type { SaveJob } from '../shared/schemas/job'
 import type { StockMovement } from '../shared/schemas/product'
 import type { RoomName } from '../shared/schemas/room'
 import type { NewRunEvent } from '../shared/schemas/run'
-import { drawsFrom, normal } from './draws'
+import { drawsFrom, normal } from '../core/quantity/draws'
 import { sampleCalibrations, sampleEquipment } from './sampleEquipment'
 import { sampleProducts } from './sampleProducts'
 import { PROGRAM, VISITS, type ProgramEntry } from './sampleProgram'
@@ -52,8 +52,8 @@ export function sampleCrew(): SampleCrew {
 }
 
 function rowsOf(sites: readonly SampleSite[]): SampleCrew['rows'] {
-  const siteRows = sites.flatMap(({ id, name, place, contact, notices, water, notes, areas }) => [
-    { room: 'sites' as const, id, on: MEASURED_ON, row: { name, place, document: { schema: 1, contact, notices, water, notes } } },
+  const siteRows = sites.flatMap(({ id, name, place, contact, notices, water, notes, areas, anchor, picture }) => [
+    { room: 'sites' as const, id, on: MEASURED_ON, row: { name, place, document: { schema: 1, contact, notices, water, notes, ...(anchor && { anchor }), ...(picture && { picture }) } } },
     ...areas.map((area, position) => ({ room: 'areas' as const, id: area.id, on: MEASURED_ON, row: { siteId: id, name: area.name, position, document: area.document } })),
     ...areas.flatMap((area, position) => (area.again ? [{ room: 'areas' as const, id: area.id, on: area.again.on, row: { version: 1, siteId: id, name: area.name, position, document: area.again.document } }] : [])),
   ])

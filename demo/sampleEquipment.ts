@@ -1,6 +1,7 @@
 import { blankEquipment } from '#core/calibration/blankEquipment'
 import type { CalibrationDocument } from '#core/calibration/calibrationDocument'
 import type { EquipmentDocument, SpreaderDocument, SprayerDocument, ToolDocument } from '#core/calibration/equipmentDocument'
+import type { ToolCourse, ToolNote } from '#core/ground/toolCourse'
 import type { MassUnit, VolumeUnit } from '#core/quantity/units'
 import { field, named, typed } from './typed'
 
@@ -20,6 +21,12 @@ export const BACKPACK = '3 gal pump backpack'
 export const TOW = '26 gal tow boom'
 export const RIDE = '60 gal ride-on boom'
 
+const course = (name: string, on: string, reads: readonly string[]): ToolCourse => ({ distance: field('100 ft'), on, runs: reads.map((read, i) => ({ id: named(`run ${name} ${i}`), read: field(read) })) })
+/** The wheel as the crew's areas were measured with it. */
+export const MEASURING_WHEEL: ToolNote = {
+  id: named('equipment Measuring wheel'), version: 1, name: 'Measuring wheel', course: course('Measuring wheel', '2025-03-03', ['100.6 ft', '100.5 ft', '100.7 ft', '100.6 ft']),
+}
+
 /** What the sample crew works with; every name a plain description. */
 export const sampleEquipment = (): readonly SampleEquipment[] => [
   spreader(PUSH, { type: 'broadcast push', hopper: field('80 lb'), reserve: field('3 lb'), swath: field('11 ft'), dial: { low: '1', high: '30' } }),
@@ -34,8 +41,8 @@ export const sampleEquipment = (): readonly SampleEquipment[] => [
   tool('Cup with 5 mL marks', { type: 'cup or jug', step: field('5 mL'), capacity: field('250 mL') }),
   tool('1 L jug', { type: 'cup or jug', step: field('20 mL'), capacity: field('1 L') }),
   tool('Weighing tub', { type: 'weighing tub', tare: field('1.4 lb'), capacity: field('30 lb') }),
-  tool('Taped stride', { type: 'taped stride', length: field('2.61 ft'), factor: '1' }),
-  tool('Measuring wheel', { type: 'measuring wheel', factor: '0.994' }),
+  tool('Taped stride', { type: 'taped stride', course: course('Taped stride', '2025-03-03', ['38.5 paces', '38 paces', '38.4 paces']) }),
+  tool(MEASURING_WHEEL.name, { type: 'measuring wheel', course: MEASURING_WHEEL.course }),
 ]
 
 const runId = (key: string, i: number) => named(`run ${key} ${i}`)

@@ -8,6 +8,7 @@ import { chromium, type Browser } from 'playwright-core'
 import { build, type Rollup } from 'vite'
 import { echoServer } from '../bench/echoServer'
 import { percentile, round } from '../bench/statistics'
+import { planInBrowser, unionMs } from '../bench/ground'
 import { manyRows } from '../bench/rooms'
 import { largeDocument, largeRequest } from '../bench/workload'
 import { SAMPLE_JOBS } from '../demo/sampleLinks'
@@ -39,6 +40,8 @@ try {
     replanInBrowserMs: await replanInBrowser(browser),
     keystrokeToFiguresMs: await keystrokes(browser),
     planRouteAgainstEcho: await planRoute(),
+    unionOfExclusions: unionMs(),
+    plan: await planInBrowser(browser, `http://127.0.0.1:${port}`),
     firstLoadJavaScriptKb: await firstLoad(browser),
     firstStartSeconds,
     warmStartSeconds,

@@ -22,14 +22,24 @@ interface Shot {
 
 const job = (id: string) => `/jobs/${id}`
 const leftInTank = (page: Page) => page.getByLabel('Spray left in tank, hose and boom', { exact: true }).fill('0.9')
+async function walk(page: Page) {
+  await page.getByRole('button', { name: 'Walk it' }).first().click()
+  await page.getByRole('button', { name: 'Walk with the stand-in' }).click()
+  await wait(9000)
+  await page.getByRole('button', { name: 'Corner here' }).click()
+  await wait(4000)
+  await page.getByRole('button', { name: 'Pause' }).click()
+}
 const SHOTS: readonly Shot[] = [
   { name: 'today', path: '/today' },
   { name: 'site', path: `/sites/${SAMPLE_SITES.cooperage}` },
   { name: 'area', path: `/sites/${SAMPLE_SITES.cooperage}/areas/${SAMPLE_AREAS.green}` },
+  { name: 'plan', path: `/sites/${SAMPLE_SITES.cemetery}/plan?tool=samples`, before: (page) => page.getByRole('button', { name: 'Place them' }).click() },
+  { name: 'trace', path: `/sites/${SAMPLE_SITES.cemetery}/areas/${SAMPLE_AREAS.slope}` },
+  { name: 'walk-phone', path: `/sites/${SAMPLE_SITES.school}/areas/${SAMPLE_AREAS.field}`, phone: 'phone', before: walk },
   { name: 'equipment', path: '/equipment' },
   { name: 'machine', path: `/equipment/${SAMPLE_EQUIPMENT.push}` },
   { name: 'calibration', path: `/equipment/${SAMPLE_EQUIPMENT.push}/calibrations/${SAMPLE_CALIBRATION}` },
-  { name: 'products', path: '/products' },
   { name: 'product', path: `/products/${SAMPLE_PRODUCTS.fungicide}` },
   { name: 'job-sheet-wet', path: job(SAMPLE_JOBS.stopped) },
   { name: 'job-sheet-visit', path: job(SAMPLE_JOBS.visit) },
@@ -39,9 +49,7 @@ const SHOTS: readonly Shot[] = [
   { name: 'log', path: `${job(SAMPLE_JOBS.running)}/log`, before: leftInTank },
   { name: 'records', path: '/records' },
   { name: 'record', path: `/records/${SAMPLE_RECORDS.wet}` },
-  { name: 'palette', path: '/jobs', before: async (page) => { await page.keyboard.press('Control+k'); await page.getByPlaceholder('Find or do anything').fill('salt'); await page.getByText('Creek Road').waitFor() } },
   { name: 'job-sheet-phone', path: job(SAMPLE_JOBS.stopped), phone: 'phone', theme: 'sun' },
-  { name: 'record-phone', path: `/records/${SAMPLE_RECORDS.dry}`, phone: 'phone' },
 ]
 
 await ensurePostgres()

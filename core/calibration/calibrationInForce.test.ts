@@ -3,9 +3,10 @@ import { blankCalibration, blankEquipment } from './blankEquipment'
 import { calibrationInForce, type KeptCalibration } from './calibrationInForce'
 import { nozzleWidth, readEquipment, type SprayerDocument } from './equipmentDocument'
 import { calibrationAge, newestDay } from './calibrationAge'
-import { agreement, repeats } from './repeats'
+import { agreement, repeats } from '../quantity/repeats'
 import { fieldReader } from '../quantity/fieldReader'
 import { typed } from '../../demo/typed'
+import { closedWorkingBook } from '../working/working'
 
 const spread = (id: string, on: string, product: string): KeptCalibration => {
   const blank = blankCalibration('spread', 'r', 'us-1000')
@@ -35,7 +36,7 @@ test('water is water: of a sprayer the latest counts; two of one day are settled
 test('a tank is not filled beyond what it holds, and something must come out of it', () => {
   const problems = (fields: Partial<SprayerDocument>) => {
     const reader = fieldReader()
-    readEquipment({ ...(blankEquipment('sprayer', 'us-1000') as SprayerDocument), tank: typed('26', 'gal'), ...fields }, reader)
+    readEquipment({ ...(blankEquipment('sprayer', 'us-1000') as SprayerDocument), tank: typed('26', 'gal'), ...fields }, reader, closedWorkingBook)
     return reader.problems.map(({ path }) => path)
   }
   expect(problems({})).toEqual([])

@@ -1,7 +1,9 @@
+import { readToolCourse, type ToolCourse, type ToolReading } from '../ground/toolCourse'
 import type { Entered } from '../quantity/entered'
 import { amountFactor, lengthSi, type Quantity } from '../quantity/quantity'
 import type { FieldReader } from '../quantity/fieldReader'
 import type { AmountUnit, LengthUnit, MassUnit, VolumeUnit } from '../quantity/units'
+import type { WorkingBook } from '../working/working'
 
 export const EQUIPMENT_KINDS = ['spreader', 'sprayer', 'tool'] as const
 export type EquipmentKind = (typeof EQUIPMENT_KINDS)[number]
@@ -48,28 +50,39 @@ export interface ToolDocument {
   readonly length: Entered<LengthUnit>
   /** True over shown; 1 for a tool that reads right. */
   readonly factor: string
+  /** Runs over a taped length, for a stride or a wheel. */
+  readonly course?: ToolCourse
   readonly notes: string
 }
 
 export type EquipmentDocument = SpreaderDocument | SprayerDocument | ToolDocument
 
+/** Tools that are tried over a taped length, and what they come to. */
+export const walkedTool = (type: ToolDocument['type']): 'stride' | 'wheel' | undefined => (type === 'taped stride' ? 'stride' : type === 'measuring wheel' ? 'wheel' : undefined)
+
 /** Reads every figure of a piece of equipment; what is wrong lands in the reader's problems. */
-export function readEquipment(document: EquipmentDocument, fields: FieldReader): void {
+export function readEquipment(document: EquipmentDocument, fields: FieldReader, book: WorkingBook): ToolReading | undefined {
   switch (document.kind) {
     case 'spreader':
       fields.optional('document.hopper', document.hopper, 'mass', 'Hopper', 'above-zero')
       fields.optional('document.reserve', document.reserve, 'mass', 'Reserve', 'zero-too')
       fields.optional('document.swath', document.swath, 'length', 'Swath', 'above-zero')
-      return
-    case 'sprayer': return readSprayer(document, fields)
-    case 'tool':
-      fields.optional('document.step', document.step, 'amount', 'Smallest step', 'above-zero')
-      fields.optional('document.capacity', document.capacity, 'amount', 'Capacity', 'above-zero')
-      fields.optional('document.tare', document.tare, 'mass', 'Tare', 'zero-too')
-      fields.optional('document.length', document.length, 'length', 'Length', 'above-zero')
-      return
+      return undefined
+    case 'sprayer':
+      readSprayer(document, fields)
+      return undefined
+    case 'tool': return readTool(document, fields, book)
     default: return document satisfies never
   }
+}
+
+function readTool(document: ToolDocument, fields: FieldReader, book: WorkingBook): ToolReading | undefined {
+  const walked = walkedTool(document.type)
+  if (walked) return document.course && document.course.runs.length > 0 ? readToolCourse(document.course, walked, 'document.course', fields, 'tool', book) : undefined
+  fields.optional('document.step', document.step, 'amount', 'Smallest step', 'above-zero')
+  fields.optional('document.capacity', document.capacity, 'amount', 'Capacity', 'above-zero')
+  fields.optional('document.tare', document.tare, 'mass', 'Tare', 'zero-too')
+  return undefined
 }
 
 function readSprayer({ tank, fillTo, dead, agitate, nozzles }: SprayerDocument, fields: FieldReader): void {

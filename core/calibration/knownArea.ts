@@ -4,7 +4,7 @@ import { SQUARE_METRES_PER, type AmountUnit, type LengthUnit } from '../quantity
 import { err, ok, type Result } from '../result'
 import { asEntered, sixDigits } from '../working/figureText'
 import type { WorkingBook } from '../working/working'
-import { repeats, type Repeats } from './repeats'
+import { repeats, type Repeats } from '../quantity/repeats'
 
 /** One run over the course: weighed in and weighed back, or what it took to refill to the mark. */
 export type CourseRun<U extends AmountUnit>

@@ -4,7 +4,7 @@ import type { AmountUnit } from '../quantity/units'
 import type { WorkingBook } from '../working/working'
 import type { SpreaderCourse, SprayerCourse } from './courseNote'
 import { knownAreaRate, type CourseRun } from './knownArea'
-import type { Repeats } from './repeats'
+import type { Repeats } from '../quantity/repeats'
 
 /** What a course comes to: ground rate of one pass (kg or m3 on each m2), and how it was carried. */
 export interface MeasuredCourse {

@@ -42,6 +42,8 @@ export interface AreaDocument extends FieldNotes {
   readonly soil: string
   readonly priority: (typeof PRIORITIES)[number]
   readonly notes: string
+  /** Random places for soil samples: the same number gives the same places. */
+  readonly samples?: { readonly count: string; readonly seed: number }
 }
 
 /** Measures an area and reads its attributes. @param day YYYY-MM-DD; dated exclusions lapse */

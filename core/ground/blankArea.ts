@@ -2,17 +2,26 @@ import type { Entered } from '../quantity/entered'
 import { SYSTEM_UNITS, type UnitSystem } from '../quantity/systems'
 import type { AreaDocument } from './areaDocument'
 import type { LawnPart } from './fieldNotes'
+import { METHODS } from './methods/methods'
 
 const blank = <U extends string>(unit: U): Entered<U> => ({ text: '', unit })
 
 /** A part of a lawn with nothing typed yet, in the units of a system. */
 export function blankPart(id: string, sign: LawnPart['sign'], shape: LawnPart['shape'], system: UnitSystem): LawnPart {
-  const { length, size } = SYSTEM_UNITS[system]
+  return { id, sign, size: blank(SYSTEM_UNITS[system].size), ...blankReadings(shape, system) }
+}
+
+/** The readings a shape asks for, all blank: three radii or widths to begin with, an outline without corners. */
+export function blankReadings(shape: LawnPart['shape'], system: UnitSystem): Pick<LawnPart, 'shape' | 'lengths' | 'angle' | 'list' | 'rule' | 'outline'> {
+  const { length } = SYSTEM_UNITS[system]
+  if (shape === 'known') return { shape, lengths: {} }
+  if (shape === 'outline') return { shape, lengths: {}, outline: { from: 'drawn', points: [], pointError: { text: length === 'm' ? '3' : '10', unit: length }, origin: '' } }
+  const { fixed, angle, list, rules } = METHODS[shape]
   return {
-    id, sign, shape, size: blank(size),
-    lengths: {
-      length: blank(length), width: blank(length), base: blank(length), height: blank(length), side: blank(length), opposite: blank(length), diameter: blank(length),
-    },
+    shape, lengths: Object.fromEntries(fixed.map((name) => [name, blank(length)])),
+    ...(angle !== undefined && { angle: blank('°') }),
+    ...(list && { list: Array.from({ length: Math.max(3, list.least) }, () => blank(length)) }),
+    ...(rules && { rule: rules[0]?.rule ?? '' }),
   }
 }
 

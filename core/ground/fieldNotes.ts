@@ -1,15 +1,49 @@
 import type { Entered } from '../quantity/entered'
-import type { AreaUnit, LengthUnit } from '../quantity/units'
-import type { Instrument } from './netArea'
-import type { LengthName, ShapeKind } from './shapes'
+import type { AngleUnit, AreaUnit, LengthUnit, SpanUnit } from '../quantity/units'
+import type { Instrument } from './instruments'
+import type { ReadingName } from './methods/method'
+import type { MethodName } from './methods/methods'
+import type { PictureScale } from './pictureScale'
+import type { Place, Ring } from './plane'
+import type { ToolNote } from './toolCourse'
 
-/** One shape of a lawn as it was written down. */
+/** An instrument, and the tool's own calibration where it has one. */
+export interface MeasuredWith {
+  readonly instrument: Instrument
+  readonly tool?: ToolNote
+}
+
+/** How an outline came onto the plan. */
+export const OUTLINE_SOURCES = ['drawn', 'walked', 'traced', 'imported'] as const
+
+/** Corners on the site's plan, with what is known of how well they are placed. */
+export interface OutlineNote {
+  readonly from: (typeof OUTLINE_SOURCES)[number]
+  readonly points: Ring
+  /** One standard deviation of a position fix; for walked and imported outlines. */
+  readonly pointError: Entered<LengthUnit>
+  /** For a traced outline: the scale of its picture as it was when traced. */
+  readonly picture?: PictureScale & { readonly id: string }
+  /** Where it comes from and what was done to it, in words: file, day, corners before and after. */
+  readonly origin: string
+}
+
+/** One piece of a lawn as it was written down. */
 export interface LawnPart {
   readonly id: string
   readonly sign: 'add' | 'subtract'
-  readonly shape: ShapeKind | 'known'
-  readonly lengths: Readonly<Partial<Record<LengthName, Entered<LengthUnit>>>>
+  readonly shape: MethodName | 'known' | 'outline'
+  readonly lengths: Readonly<Partial<Record<ReadingName, Entered<SpanUnit>>>>
+  readonly angle?: Entered<AngleUnit>
+  readonly list?: readonly Entered<SpanUnit>[]
+  /** The rule a list is worked by; blank or absent: the method's first. */
+  readonly rule?: string
+  readonly outline?: OutlineNote
   readonly size: Entered<AreaUnit>
+  /** Measured with something else than the rest. */
+  readonly with?: MeasuredWith
+  /** Where it is shown on the plan when only its dimensions are known. */
+  readonly place?: Place
   /** What is taken away, in words: bed, house, seeded patch. */
   readonly what?: string
   /** Last day, YYYY-MM-DD, on which it is taken away; blank or absent for good. */
@@ -17,8 +51,7 @@ export interface LawnPart {
 }
 
 /** How a piece of ground was measured, kept as written so that it can be checked and computed again. */
-export interface FieldNotes {
-  readonly instrument: Instrument
+export interface FieldNotes extends MeasuredWith {
   readonly parts: readonly LawnPart[]
   /** Per cent; when given, the sloped surface is what is dosed. */
   readonly slope?: Entered<'%'>

@@ -1,18 +1,32 @@
-import { areaIn, type Quantity, type SquareMetres } from '../quantity/quantity'
+import { areaIn, type SquareMetres } from '../quantity/quantity'
 import { formatArea } from '../quantity/format'
 import type { FieldReader } from '../quantity/fieldReader'
-import type { LengthUnit } from '../quantity/units'
 import type { WorkingBook } from '../working/working'
-import { lapsed, type FieldNotes, type LawnPart } from './fieldNotes'
-import { netArea, type GroundPart } from './netArea'
-import { SHAPE_LENGTHS } from './shapes'
+import { combineOutlines, type CombinedOutlines } from './combineOutlines'
+import { lapsed, type FieldNotes } from './fieldNotes'
+import type { GroundPart } from './groundPart'
+import { netArea, type GroundErrors } from './netArea'
+import type { Ring } from './plane'
+import { readInstrument } from './readInstrument'
+import { readPart } from './readPart'
 
 /** Ground that could be measured, or could not yet (size undefined). */
 export interface MeasuredGround {
   readonly size: SquareMetres | undefined
   /** One standard deviation, m2. */
   readonly sd: SquareMetres | undefined
+  readonly errors: GroundErrors | undefined
   readonly parts: readonly GroundPart[]
+  /** The outlines that lie on the plan, joined and cut. */
+  readonly outlines: CombinedOutlines | undefined
+  /** Exclusions that do not lie on the lawn, by the id of their part. */
+  readonly strays: readonly GroundStray[]
+}
+
+export interface GroundStray {
+  readonly partId: string
+  readonly kind: 'outside' | 'crossing'
+  readonly message: string
 }
 
 /** Where the notes stand and what they are called. */
@@ -28,30 +42,52 @@ export interface NotesPlace {
 
 /** Reads and measures field notes; what is wrong lands in the reader's problems. */
 export function readFieldNotes(notes: FieldNotes, { path, name, figure, day }: NotesPlace, fields: FieldReader, book: WorkingBook): MeasuredGround {
-  const read = notes.parts.map((part, i) => (lapsed(part, day) ? 'lapsed' as const : readPart(part, `${path}.parts.${i}`, fields)))
+  const instrument = readInstrument(notes, path, fields)
+  const read = notes.parts.map((part, i) => {
+    if (lapsed(part, day)) return 'lapsed' as const
+    const own = `${path}.parts.${i}`
+    return readPart(part, own, part.with ? readInstrument(part.with, `${own}.with`, fields) : instrument, fields)
+  })
   const slope = notes.slope && fields.optional(`${path}.slope`, notes.slope, 'percent', 'Slope', 'zero-too')
   const parts = read.filter((part) => part !== undefined && part !== 'lapsed')
-  const bare: MeasuredGround = { size: undefined, sd: undefined, parts }
+  const bare: MeasuredGround = { size: undefined, sd: undefined, errors: undefined, parts, outlines: undefined, strays: [] }
   if (read.includes(undefined)) return bare
-  const net = netArea(parts, notes.instrument, figure, book, slope)
-  if (net.ok) return { ...net.value, parts }
-  const square = (m2: SquareMetres) => `${formatArea(areaIn(m2, 'ft2').value, 'ft2')} ft²`
+  const combined = combinedOf(parts)
+  if (combined === 'failed') {
+    fields.wrong(`${path}.parts.0`, `The outlines of ${name} can’t be joined: too many of their sides lie on each other. Move a corner a little, or remove doubled corners.`)
+    return bare
+  }
+  const strays = combined ? straysOf(parts, combined) : []
+  const net = netArea(parts, combined, figure, book, slope)
+  if (net.ok) return { ...net.value, parts, outlines: combined, strays }
   fields.wrong(`${path}.parts.${Math.max(0, notes.parts.findIndex((part) => part.sign === 'subtract'))}`,
     `What is taken away (${square(net.error.subtracted)}) is as large as ${name} itself (${square(net.error.added)}): check its lengths and units.`)
-  return bare
+  return { ...bare, outlines: combined, strays }
 }
 
-function readPart(part: LawnPart, path: string, fields: FieldReader): GroundPart | undefined {
-  if (part.shape === 'known') {
-    const size = fields.positive(`${path}.size`, part.size, 'area', 'Size')
-    return size && { sign: part.sign, kind: 'known', size }
+const square = (m2: SquareMetres | number) => `${formatArea(areaIn(m2 as SquareMetres, 'ft2').value, 'ft2')} ft²`
+
+function combinedOf(parts: readonly GroundPart[]): CombinedOutlines | undefined | 'failed' {
+  const rings = (sign: GroundPart['sign']): readonly Ring[] => parts.filter((part) => part.seat === 'plan' && part.sign === sign).flatMap((part) => part.rings)
+  const [added, taken] = [rings('add'), rings('subtract')]
+  if (added.length + taken.length === 0) return undefined
+  // An outlined bed in a lawn known by its dimensions: there is nothing on the plan to cut it with, so it is taken as it is.
+  if (added.length === 0) {
+    const alone = combineOutlines(taken, [])
+    return alone.ok ? { net: [], added: 0, taken: alone.value.added, strays: [] } : 'failed'
   }
-  const lengths: Quantity<LengthUnit>[] = []
-  for (const name of SHAPE_LENGTHS[part.shape]) {
-    const length = fields.positive(`${path}.lengths.${name}`, part.lengths[name], 'length', capital(name))
-    if (length) lengths.push(length)
-  }
-  return lengths.length === SHAPE_LENGTHS[part.shape].length ? { sign: part.sign, kind: part.shape, lengths } : undefined
+  const combined = combineOutlines(added, taken)
+  return combined.ok ? combined.value : 'failed'
 }
 
-const capital = (name: string) => name.charAt(0).toUpperCase() + name.slice(1)
+function straysOf(parts: readonly GroundPart[], { strays }: CombinedOutlines): readonly GroundStray[] {
+  const exclusions = parts.filter(({ seat, sign }) => seat === 'plan' && sign === 'subtract')
+  return strays.flatMap(({ index, kind, beyond }) => {
+    const part = exclusions[index]
+    if (!part) return []
+    return [{
+      partId: part.id, kind,
+      message: kind === 'outside' ? `This exclusion (${square(part.flat)}) lies outside the outline: nothing is taken for it.` : `${square(beyond)} of this exclusion lie beyond the outline: only what lies on the lawn is taken.`,
+    }]
+  })
+}

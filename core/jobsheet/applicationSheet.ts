@@ -6,7 +6,7 @@ import type { Plan } from '../plan/plan'
 import { sortChecks } from '../plan/planChecks'
 import type { PlanIssue } from '../plan/planIssue'
 import type { PlanProduct, PlanRequest } from '../plan/planRequest'
-import type { GroundPart } from '../ground/netArea'
+import type { GroundPart } from '../ground/groundPart'
 import { amountFactor, areaIn, type SquareMetres } from '../quantity/quantity'
 import { SQUARE_METRES_PER, type AreaUnit, type CarrierUnit, type VolumeUnit } from '../quantity/units'
 import { closedWorkingBook, type WorkingBook } from '../working/working'
@@ -54,7 +54,7 @@ export function composeSheet(document: ApplicationDocument, day: string, book: W
   const planned = request && !fields.problems.some(({ kind }) => kind === 'wrong') ? planApplication(request, book) : undefined
   if (planned && !planned.ok) planned.error.forEach((issue) => placeIssue(issue, document, fields))
   const plan = planned?.ok ? planned.value : undefined
-  const ground = treatedGround(lawns)
+  const ground = treatedGround(lawns, book)
   const first = products[0]
   const wantedPerPass = document.method === 'spread' && first ? perPassOf(first, document.spread.passes) : undefined
   const speed = calibration?.speedToday
@@ -83,10 +83,7 @@ function requestOf(
 }
 
 /** A lawn's size is quoted in the measure it was taken in. */
-function sizeUnitOf([first]: readonly GroundPart[]): AreaUnit {
-  if (!first || first.kind === 'known') return first?.size.unit ?? 'm2'
-  return first.lengths.some(({ unit }) => unit === 'm' || unit === 'cm') ? 'm2' : 'ft2'
-}
+const sizeUnitOf = ([first]: readonly GroundPart[]): AreaUnit => first?.unit ?? 'm2'
 
 function spreadMethod({ spread }: ApplicationDocument, fields: FieldReader): PlanRequest['method'] {
   const reserve = fields.optional('spread.reserve', spread.reserve, 'mass', 'Reserve', 'zero-too')

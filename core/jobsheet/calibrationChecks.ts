@@ -1,6 +1,6 @@
 import { calibrationAge } from '../calibration/calibrationAge'
 import { SPEED_TRUST, speedForRate } from '../calibration/anotherSpeed'
-import { agreement, UNEVEN_RUNS } from '../calibration/repeats'
+import { agreement, UNEVEN_RUNS } from '../quantity/repeats'
 import type { House } from '../house'
 import { formatDeviation, formatFigure } from '../quantity/format'
 import { METRES_PER_SECOND_PER, SPEED_UNITS, type SpeedUnit } from '../quantity/units'

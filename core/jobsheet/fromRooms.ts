@@ -17,8 +17,8 @@ export interface KeptSprayer { readonly id: string; readonly version: number; re
 
 /** A saved area as a lawn of a job; turf is ticked, a bed or strip waits to be asked for. */
 export function lawnFromArea({ id, version, name, document }: KeptArea, treated: LawnNote['treated'] = document.use === 'turf' ? 'yes' : 'no'): LawnNote {
-  const { instrument, parts, slope } = document
-  return { id, name, treated, instrument, parts, slope, source: { id, version } }
+  const { instrument, tool, parts, slope } = document
+  return { id, name, treated, instrument, ...(tool && { tool }), parts, slope, source: { id, version } }
 }
 
 /** How a product is carried: a granule dry, all else in water. */

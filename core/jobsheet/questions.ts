@@ -2,8 +2,6 @@ import { formatFigure, formatArea } from '../quantity/format'
 import { KILOGRAMS_PER, SQUARE_METRES_PER, CUBIC_METRES_PER } from '../quantity/units'
 import { rateUnitParts } from '../quantity/rateUnit'
 import { amountFactor } from '../quantity/quantity'
-import { netArea, type GroundPart } from '../ground/netArea'
-import { closedWorkingBook } from '../working/working'
 import type { PlanProduct } from '../plan/planRequest'
 import type { ApplicationDocument, ProductNote } from './document'
 import type { FieldReader } from '../quantity/fieldReader'
@@ -41,20 +39,16 @@ export function lawnQuestions(lawns: readonly SheetLawn[], fields: FieldReader):
       fields.wrong(path, `${lawn.name} comes to ${told}: no lawn is that large. Check the lengths and their units.`)
       return []
     }
-    const exclusion = lawn.parts.findIndex((part) => part.sign === 'subtract' && partSize(part) > LARGE_EXCLUSION)
+    const exclusion = lawn.parts.findIndex((part) => part.sign === 'subtract' && part.flat > LARGE_EXCLUSION)
     return [
       ...(size > LARGE_LAWN ? [question('lawn-unlikely', `${lawn.name} comes to ${told}: are the units right?`, path, 'Check the lengths')] : []),
       ...(size < SMALL_LAWN ? [question('lawn-unlikely', `${lawn.name} comes to only ${told}: are the units right?`, path, 'Check the lengths')] : []),
       ...(exclusion >= 0
         ? [question('lawn-unlikely', `More than an acre is taken away from ${lawn.name}: is that bed or house really so large?`, `lawns.${index}.parts.${exclusion}`, 'Check what is taken away')]
         : []),
+      ...lawn.strays.map(({ message }) => question('exclusion-astray', `${lawn.name}: ${message}`, path, 'Look at the plan')),
     ]
   })
-}
-
-function partSize(part: GroundPart): number {
-  const alone = netArea([{ ...part, sign: 'add' }], 'tape', '', closedWorkingBook)
-  return alone.ok ? alone.value.size : 0
 }
 
 /** A rate 43.56 times a label's, or a 43.56th of it, and rates that no label gives. */

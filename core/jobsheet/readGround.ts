@@ -1,6 +1,8 @@
+import { errorLines, sdOf, type GroundErrors } from '../ground/netArea'
 import { readFieldNotes, type MeasuredGround } from '../ground/readFieldNotes'
-import { squareMetres, type SquareMetres } from '../quantity/quantity'
+import { areaIn, squareMetres, type SquareMetres } from '../quantity/quantity'
 import type { FieldReader } from '../quantity/fieldReader'
+import { figureText, sixDigits } from '../working/figureText'
 import type { WorkingBook } from '../working/working'
 import type { LawnNote } from './document'
 
@@ -19,9 +21,28 @@ export function readGround(lawns: readonly LawnNote[], day: string, fields: Fiel
   })
 }
 
-/** The treated lawns together: errors of scale and reading added as if one instrument had measured them all. */
-export function treatedGround(lawns: readonly SheetLawn[]): { readonly size: SquareMetres; readonly sd: SquareMetres } {
+/**
+ * The treated lawns together. What one instrument measured is wrong the same way on all of them, so its errors add; those of different
+ * instruments, and readings, combine as independent ones do.
+ */
+export function treatedGround(lawns: readonly SheetLawn[], book: WorkingBook): { readonly size: SquareMetres; readonly sd: SquareMetres } {
   const treated = lawns.filter((lawn) => lawn.treated === 'yes')
-  const sum = (pick: (lawn: SheetLawn) => number | undefined) => squareMetres(treated.reduce((total, lawn) => total + (pick(lawn) ?? 0), 0))
-  return { size: sum(({ size }) => size), sd: sum(({ sd }) => sd) }
+  const size = treated.reduce((total, lawn) => total + (lawn.size ?? 0), 0)
+  const errors = joined(treated.flatMap((lawn) => lawn.errors ?? []))
+  const sd = sdOf(errors)
+  if (size > 0) {
+    book.note('ground.size', () => [
+      ...treated.map((lawn) => `${lawn.name}: ${sixDigits(lawn.size ?? 0)} m2`),
+      ...errorLines(errors, sd, size),
+      `carried to every amount on this ground: the same ${sixDigits((200 * sd) / size)} % of it, give or take`,
+      `ground together ${figureText(areaIn(squareMetres(size), 'ft2'))} = ${sixDigits(size)} m2`,
+    ])
+  }
+  return { size: squareMetres(size), sd: squareMetres(sd) }
+}
+
+function joined(all: readonly GroundErrors[]): GroundErrors {
+  const scales = new Map<string, { words: string; sd: number }>()
+  for (const one of all) for (const [source, { words, sd }] of one.scales) scales.set(source, { words, sd: (scales.get(source)?.sd ?? 0) + sd })
+  return { scales, readings: Math.hypot(...all.map(({ readings }) => readings)) }
 }

@@ -1,7 +1,7 @@
 import type { KeptCalibration } from '../calibration/calibrationInForce'
 import { dayText } from '../calendar/dayText'
 import { sameContent } from '../sameContent'
-import type { ApplicationDocument } from './document'
+import type { ApplicationDocument, LawnNote } from './document'
 import { inForceFor, lawnFromArea, noteFromLabel, type KeptArea, type KeptProduct } from './fromRooms'
 import type { SheetCheck } from './sheetCheck'
 
@@ -27,8 +27,7 @@ function areaChecks({ lawns }: ApplicationDocument, { areas }: RoomsNow): readon
     const area = lawn.source && areas.find(({ id }) => id === lawn.source?.id)
     if (!lawn.source || !area) return []
     const now = lawnFromArea(area, lawn.treated)
-    const { name, instrument, parts, slope } = lawn
-    if (sameContent({ name, instrument, parts, slope }, { name: now.name, instrument: now.instrument, parts: now.parts, slope: now.slope })) return []
+    if (sameContent(measuredAs(lawn), measuredAs(now))) return []
     const newer = area.version > lawn.source.version
     return [{
       level: newer ? 'warn' : 'note', code: 'size-changed', source: newer ? 'the site, changed since' : 'the site',
@@ -37,6 +36,9 @@ function areaChecks({ lawns }: ApplicationDocument, { areas }: RoomsNow): readon
     }]
   })
 }
+
+/** What a lawn's size depends on; where its pieces are shown on the plan does not count. */
+const measuredAs = ({ name, instrument, tool, parts, slope }: LawnNote) => ({ name, instrument, ...(tool && { tool }), slope, parts: parts.map(({ place: _, ...part }) => part) })
 
 function labelChecks({ products }: ApplicationDocument, rooms: RoomsNow): readonly SheetCheck[] {
   return products.flatMap((note, index): SheetCheck[] => {

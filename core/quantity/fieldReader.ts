@@ -13,6 +13,8 @@ export interface FieldProblem {
 export interface FieldReader {
   readonly problems: FieldProblem[]
   positive: <K extends Kind>(path: string, entered: Entered<KindUnits[K]> | undefined, kind: K, what: string) => Quantity<KindUnits[K]> | undefined
+  /** As positive, but nought may be typed. */
+  notNegative: <K extends Kind>(path: string, entered: Entered<KindUnits[K]> | undefined, kind: K, what: string) => Quantity<KindUnits[K]> | undefined
   /** Blank is fine and reads as undefined; `zero` says whether nought may be typed. */
   optional: <K extends Kind>(path: string, entered: Entered<KindUnits[K]>, kind: K, what: string, zero: 'zero-too' | 'above-zero') => Quantity<KindUnits[K]> | undefined
   wrong: (path: string, message: string) => void
@@ -25,13 +27,15 @@ export function fieldReader(): FieldReader {
     problems.push({ path, kind: kind === 'missing' ? 'missing' : 'wrong', message })
     return undefined
   }
+  const needed = <K extends Kind>(path: string, entered: Entered<KindUnits[K]> | undefined, kind: K, what: string, reader: typeof readPositive) => {
+    if (!entered) return complain(path, { kind: 'missing', message: `${what} is still missing.` })
+    const read = reader(entered, kind, what)
+    return read.ok ? read.value : complain(path, read.error)
+  }
   return {
     problems,
-    positive: (path, entered, kind, what) => {
-      if (!entered) return complain(path, { kind: 'missing', message: `${what} is still missing.` })
-      const read = readPositive(entered, kind, what)
-      return read.ok ? read.value : complain(path, read.error)
-    },
+    positive: (path, entered, kind, what) => needed(path, entered, kind, what, readPositive),
+    notNegative: (path, entered, kind, what) => needed(path, entered, kind, what, readNotNegative),
     optional: (path, entered, kind, what, zero) => {
       if (entered.text.trim() === '') return undefined
       const read = zero === 'zero-too' ? readNotNegative(entered, kind, what) : readPositive(entered, kind, what)

@@ -1,16 +1,18 @@
 import { err, ok, type Result } from '../result'
 import { NUMBER_PATTERN, parseNumber, spellFractions, type TypedProblem } from './parseNumber'
 import type { Quantity } from './quantity'
-import { AMOUNT_NAMES, AREA_NAMES, DENSITY_NAMES, DILUTION_NAMES, LENGTH_NAMES, SPEED_NAMES, TIME_NAMES } from './unitNames'
+import { AMOUNT_NAMES, ANGLE_NAMES, AREA_NAMES, DENSITY_NAMES, DILUTION_NAMES, LENGTH_NAMES, SPAN_NAMES, SPEED_NAMES, TIME_NAMES } from './unitNames'
 import {
   CUBIC_METRES_PER, isMassUnit, isVolumeUnit, KILOGRAMS_PER, METRES_PER,
-  type AmountUnit, type AreaRateUnit, type AreaUnit, type CarrierUnit, type ContentUnit, type DensityUnit, type LengthUnit, type MassUnit,
-  type RateUnit, type SpeedUnit, type TimeUnit, type VolumeUnit,
+  type AmountUnit, type AngleUnit, type AreaRateUnit, type AreaUnit, type CarrierUnit, type ContentUnit, type DensityUnit, type LengthUnit, type MassUnit,
+  type RateUnit, type SpanUnit, type SpeedUnit, type TimeUnit, type VolumeUnit,
 } from './units'
 
 /** The unit types that a field of each kind can hold. */
 export interface KindUnits {
   length: LengthUnit
+  span: SpanUnit
+  angle: AngleUnit
   area: AreaUnit
   mass: MassUnit
   volume: VolumeUnit
@@ -29,7 +31,7 @@ export type Kind = keyof KindUnits
 type UnitReader<K extends Kind> = (name: string) => Result<KindUnits[K], TypedProblem>
 
 const EXAMPLES: Readonly<Record<Kind, string>> = {
-  length: '34\'6", 34.5 ft or 10.5 m', area: '5,870 ft2, 0.13 acre or 545 m2', mass: '3.4 lb, 54 oz or 1.5 kg', volume: '2 gal, 12 fl oz or 3 L',
+  length: '34\'6", 34.5 ft or 10.5 m', span: '34\'6", 10.5 m or 42 paces', angle: '72°', area: '5,870 ft2, 0.13 acre or 545 m2', mass: '3.4 lb, 54 oz or 1.5 kg', volume: '2 gal, 12 fl oz or 3 L',
   amount: '3.4 lb, 12 fl oz or 1.5 kg', speed: '3.1 mph or 5 km/h', density: '10.3 lb/gal or 1.23 kg/L', content: '14.3 % or 1.3 lb/gal',
   rate: '3.4 lb/1000 ft2, 2 fl oz/1000 ft2 or 8 fl oz/gal', massRate: '3.4 lb/1000 ft2 or 166 kg/ha', carrier: '1.3 gal/1000 ft2 or 5 L/100 m2',
   percent: '21 %', time: '28 days, 4 weeks or 12 h',
@@ -88,6 +90,8 @@ const readRate: UnitReader<'rate'> = (name) => {
 
 const READERS: { readonly [K in Kind]: UnitReader<K> } = {
   length: fromTable('length', LENGTH_NAMES),
+  span: fromTable('span', SPAN_NAMES),
+  angle: fromTable('angle', ANGLE_NAMES),
   area: fromTable('area', AREA_NAMES),
   mass: readMass,
   volume: readVolume,
@@ -109,7 +113,7 @@ const TWO_PARTS = new RegExp(`^(${NUMBER_PATTERN})\\s*([a-z'"′″’”][a-z'"
 
 /** SI in one unit, for the kinds whose figures people write in two parts (34'6", 3 lb 4 oz, 1 gal 2 qt). */
 const COMPOUND_FACTORS: Readonly<Record<string, number>> = { ...METRES_PER, ...KILOGRAMS_PER, ...CUBIC_METRES_PER }
-const COMPOUND_KINDS: readonly Kind[] = ['length', 'mass', 'volume', 'amount']
+const COMPOUND_KINDS: readonly Kind[] = ['length', 'span', 'mass', 'volume', 'amount']
 
 /**
  * Reads a figure as people type it, with or without its unit.

@@ -1,4 +1,4 @@
-import type { AmountUnit, AreaUnit, DensityUnit, DilutionUnit, LengthUnit, SpeedUnit, TimeUnit } from './units'
+import type { AmountUnit, AngleUnit, AreaUnit, DensityUnit, DilutionUnit, LengthUnit, SpanUnit, SpeedUnit, TimeUnit } from './units'
 
 /** What people write for a unit; compared in lower case, blanks squeezed, without full stops. */
 export const LENGTH_NAMES: Readonly<Record<string, LengthUnit>> = {
@@ -7,6 +7,10 @@ export const LENGTH_NAMES: Readonly<Record<string, LengthUnit>> = {
   yd: 'yd', yard: 'yd', yards: 'yd', m: 'm', metre: 'm', metres: 'm', meter: 'm', meters: 'm',
   cm: 'cm', centimetre: 'cm', centimetres: 'cm', centimeter: 'cm', centimeters: 'cm',
 }
+
+export const SPAN_NAMES: Readonly<Record<string, SpanUnit>> = { ...LENGTH_NAMES, pace: 'paces', paces: 'paces', step: 'paces', steps: 'paces', stride: 'paces', strides: 'paces' }
+
+export const ANGLE_NAMES: Readonly<Record<string, AngleUnit>> = { '°': '°', deg: '°', degree: '°', degrees: '°' }
 
 export const AREA_NAMES: Readonly<Record<string, AreaUnit>> = {
   ft2: 'ft2', 'ft²': 'ft2', 'sq ft': 'ft2', sqft: 'ft2', 'square foot': 'ft2', 'square feet': 'ft2',

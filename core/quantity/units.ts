@@ -12,6 +12,9 @@ const ACRE_M2 = 43_560 * FOOT_M * FOOT_M
 /** Metres in one of each. */
 export const METRES_PER = { ft: FOOT_M, in: FOOT_M / 12, yd: FOOT_M * 3, m: 1, cm: 0.01 } as const
 
+/** Radians in one of each. */
+export const RADIANS_PER = { '°': Math.PI / 180 } as const
+
 /** Square metres in one of each; the acre is the international one, 43,560 ft2. */
 export const SQUARE_METRES_PER = {
   ft2: FOOT_M * FOOT_M,
@@ -48,6 +51,9 @@ export const METRES_PER_SECOND_PER = { mph: (5280 * FOOT_M) / 3600, 'km/h': 1 / 
 export const SECONDS_PER = { min: 60, h: 3600, d: 86_400, wk: 604_800 } as const
 
 export type LengthUnit = keyof typeof METRES_PER
+export type AngleUnit = keyof typeof RADIANS_PER
+/** A length, or a count of paces that a calibrated stride turns into one. */
+export type SpanUnit = LengthUnit | 'paces'
 export type AreaUnit = keyof typeof SQUARE_METRES_PER
 export type MassUnit = keyof typeof KILOGRAMS_PER
 export type VolumeUnit = keyof typeof CUBIC_METRES_PER
@@ -62,6 +68,7 @@ export type CarrierUnit = `${VolumeUnit}/${AreaUnit}`
 export const unitsOf = <U extends string>(table: Readonly<Record<U, number>>): readonly U[] => Object.keys(table) as U[]
 
 export const LENGTH_UNITS = unitsOf(METRES_PER)
+export const SPAN_UNITS: readonly SpanUnit[] = [...LENGTH_UNITS, 'paces']
 export const AREA_UNITS = unitsOf(SQUARE_METRES_PER)
 export const MASS_UNITS = unitsOf(KILOGRAMS_PER)
 export const VOLUME_UNITS = unitsOf(CUBIC_METRES_PER)

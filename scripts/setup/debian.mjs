@@ -30,12 +30,24 @@ export async function ensurePostgres() {
 }
 
 /** Debian's Chromium, for the journeys. */
-export async function ensureChromium() {
-  if (existsSync(CHROMIUM)) return
-  await step('Installing Chromium from Debian', async () => {
-    const apt = await aptFor('chromium')
+export const ensureChromium = () => ensurePackage(CHROMIUM, 'chromium')
+
+/** Debian's independent readers of map files and of XML, for `npm run interop`. */
+export async function ensureReaders() {
+  await ensurePackage('/usr/bin/ogrinfo', 'gdal-bin')
+  await ensurePackage('/usr/bin/xmllint', 'libxml2-utils')
+}
+
+/**
+ * @param {string} program
+ * @param {string} name
+ */
+async function ensurePackage(program, name) {
+  if (existsSync(program)) return
+  await step(`Installing ${name} from Debian`, async () => {
+    const apt = await aptFor(name)
     await apt(['update', '-qq'])
-    await apt(['install', '-y', '-qq', 'chromium'])
+    await apt(['install', '-y', '-qq', '--no-install-recommends', name])
   })
 }
 

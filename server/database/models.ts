@@ -9,6 +9,7 @@ import type { UnitSystem } from '#core/quantity/systems'
 import type { PlannedSheet } from '#core/jobsheet/plannedSheet'
 import type { Organization } from '#shared/schemas/organization'
 import type { RecordRow } from '#shared/schemas/run'
+import { AttachmentModel, defineAttachments } from './attachmentModel'
 import { figure, key, text } from './columns'
 import {
   AreaModel, AreaSizeModel, CalibrationModel, defineRooms, EquipmentModel, LaidDownModel, ProductModel, SiteModel, StockMovementModel,
@@ -99,6 +100,7 @@ export interface Models {
   readonly products: typeof ProductModel
   readonly stockMovements: typeof StockMovementModel
   readonly laidDown: typeof LaidDownModel
+  readonly attachments: typeof AttachmentModel
 }
 
 /** Binds the models to one connection. */
@@ -125,9 +127,10 @@ export function defineModels(sequelize: Sequelize): Models {
     sizeM2: figure('size_m2'), verdict: text(), document: DataTypes.JSONB, updatedAt: DataTypes.DATE,
   }, options('records'))
   defineRooms(options)
+  defineAttachments(options)
   return {
     organizations: OrganizationModel, jobs: JobModel, applications: ApplicationModel, runEvents: RunEventModel, records: RecordModel,
     sites: SiteModel, areas: AreaModel, areaSizes: AreaSizeModel, equipment: EquipmentModel, calibrations: CalibrationModel, products: ProductModel,
-    stockMovements: StockMovementModel, laidDown: LaidDownModel,
+    stockMovements: StockMovementModel, laidDown: LaidDownModel, attachments: AttachmentModel,
   }
 }

@@ -3,7 +3,7 @@ import { MOST_ISSUES, type ErrorBody, type ErrorCode, type ErrorIssue } from '#s
 
 const STATUS: Readonly<Record<ErrorCode, number>> = {
   'invalid': 400, 'too-large': 413, 'needs-analysis': 422, 'needs-active': 422, 'needs-carrier': 422, 'needs-density': 422, 'too-many-loads': 422,
-  'not-found': 404, 'changed-elsewhere': 409, 'not-ready': 422, 'locked': 409, 'foreign-origin': 403, 'media-type': 415,
+  'not-found': 404, 'changed-elsewhere': 409, 'not-ready': 422, 'not-anchored': 422, 'locked': 409, 'foreign-origin': 403, 'media-type': 415,
   'starting': 503, 'database-down': 503, 'unexpected': 500,
 }
 

@@ -1,5 +1,6 @@
 import { toJsonSchema } from '@valibot/to-json-schema'
 import type { GenericSchema } from 'valibot'
+import { CopySiteSchema, SavePlanSchema } from '#shared/schemas/ground'
 import { SaveJobSchema } from '#shared/schemas/job'
 import { ChooseOrganizationSchema, NewOrganizationSchema, SaveOrganizationSchema } from '#shared/schemas/organization'
 import { PlanRequestSchema } from '#shared/schemas/plan'
@@ -42,6 +43,14 @@ export const openApiDocument = (version: string) => ({
     ...Object.fromEntries(ROOM_NAMES.flatMap((room) => roomPaths(room))),
     '/api/sites': { get: { summary: 'Sites by name, a page at a time', parameters: asked('q', 'after'), responses: { 200: answer('sites'), ...errors(400) } } },
     '/api/sites/{id}/ledger': { parameters: [id], get: { summary: 'What was put down on a site', responses: { 200: answer('ledger rows'), ...errors(404) } } },
+    '/api/sites/{id}/plan': { parameters: [id], post: { summary: 'Change several areas of a site as one', requestBody: body(SavePlanSchema), responses: { 200: answer('the areas'), ...errors(400, 404, 409) } } },
+    '/api/sites/{id}/copy': { parameters: [id], post: { summary: 'The site again under another name', requestBody: body(CopySiteSchema), responses: { 200: answer('the copy'), ...errors(400, 404) } } },
+    '/api/sites/{id}/export': { parameters: [id], get: { summary: 'Its areas as GeoJSON, KML, GPX or CSV', parameters: asked('format'), responses: { 200: answer('a file'), ...errors(400, 404, 422) } } },
+    '/api/attachments/{id}': {
+      parameters: [id],
+      get: { summary: 'A picture', responses: { 200: answer('its bytes'), ...errors(404) } },
+      put: { summary: 'Keep a PNG or JPEG picture', requestBody: { required: true, content: { 'image/png': {}, 'image/jpeg': {} } }, responses: { 200: answer('kept'), ...errors(400, 409, 413) } },
+    },
     '/api/areas/{id}/sizes': { parameters: [id], get: { summary: 'Sizes an area has had', responses: { 200: answer('sizes'), ...errors(404) } } },
     '/api/products/{id}/stock': {
       parameters: [id],

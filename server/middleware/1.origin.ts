@@ -1,4 +1,5 @@
 import { isIP } from 'node:net'
+import { PICTURE_TYPES, type PictureType } from '#shared/schemas/picture'
 import { failure } from '../http/failure'
 
 const COMPUTES_ONLY = new Set(['/api/plan', '/api/health', '/api/openapi.json'])
@@ -18,7 +19,10 @@ export default defineEventHandler((event) => {
   if ((origin !== undefined && hostOf(origin) !== host) || (site !== undefined && site !== 'same-origin' && site !== 'none')) {
     throw failure('foreign-origin', 'A page of another origin can’t write here.')
   }
-  if (!/^application\/json\b/i.test(getRequestHeader(event, 'content-type') ?? '')) throw failure('media-type', 'Writes are sent as application/json.')
+  const type = getRequestHeader(event, 'content-type') ?? ''
+  // A picture's own type, like JSON's, is one no plain form can send.
+  if (path.startsWith('/api/attachments/') && PICTURE_TYPES.includes(type as PictureType)) return
+  if (!/^application\/json\b/i.test(type)) throw failure('media-type', 'Writes are sent as application/json.')
 })
 
 function hostOf(origin: string): string {

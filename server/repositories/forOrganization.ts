@@ -1,5 +1,6 @@
 import type { Transaction } from 'sequelize'
 import type { Database } from '../database/connection'
+import { attachmentsRepository, type AttachmentsRepository } from './attachments'
 import { calibrationsRepository, equipmentRepository, type CalibrationsRepository, type EquipmentRepository } from './equipment'
 import { finderRepository, type FinderRepository } from './finder'
 import { jobsRepository, type JobsRepository } from './jobs'
@@ -24,6 +25,7 @@ export interface Repositories {
   readonly records: RecordsRepository
   readonly ledger: LedgerRepository
   readonly finder: FinderRepository
+  readonly attachments: AttachmentsRepository
 }
 
 export function forOrganization(database: Database, organizationId: string, transaction?: Transaction): Repositories {
@@ -34,6 +36,6 @@ export function forOrganization(database: Database, organizationId: string, tran
       : database.sequelize.transaction((inner) => work(forOrganization(database, organizationId, inner)))),
     sites: sitesRepository(scope), areas: areasRepository(scope), equipment: equipmentRepository(scope), calibrations: calibrationsRepository(scope),
     products: productsRepository(scope), stock: stockRepository(scope), jobs: jobsRepository(scope), runs: runsRepository(scope), records: recordsRepository(scope),
-    ledger: ledgerRepository(scope), finder: finderRepository(scope),
+    ledger: ledgerRepository(scope), finder: finderRepository(scope), attachments: attachmentsRepository(scope),
   }
 }

@@ -1,15 +1,14 @@
 import * as v from 'valibot'
-import { v7 as uuid } from 'uuid'
 import { readCalibrationDocument } from '#core/calibration/calibrationDocument'
-import { readArea } from '#core/ground/areaDocument'
 import { fieldReader } from '#core/quantity/fieldReader'
 import { closedWorkingBook } from '#core/working/working'
 import { SaveCalibrationSchema, SaveEquipmentSchema, type SaveCalibration } from '#shared/schemas/equipment'
-import { SaveAreaSchema, SaveSiteSchema, type SaveArea } from '#shared/schemas/ground'
+import { SaveAreaSchema, SaveSiteSchema } from '#shared/schemas/ground'
 import { SaveProductSchema } from '#shared/schemas/product'
 import type { RoomName } from '#shared/schemas/room'
 import { failure } from '../http/failure'
 import type { Repositories } from '../repositories/forOrganization'
+import { saveArea } from './saveArea'
 import { removeRow, saveRow } from './saveRow'
 
 /** One kind of row that people edit, as the routes see it. */
@@ -40,7 +39,7 @@ export const ROOMS: Readonly<Record<RoomName, Room>> = {
     schema: SaveAreaSchema, what: 'area',
     list: ({ areas }, { siteId }) => areas.list({ siteId: idIn(siteId) ?? null }),
     find: ({ areas }, id) => areas.find(id),
-    save: (repositories, id, body, today) => saveArea(repositories, id, v.parse(SaveAreaSchema, body), today),
+    save: (repositories, id, body, today) => repositories.transaction((inside) => saveArea(inside, id, v.parse(SaveAreaSchema, body), today)),
     remove: ({ areas }, id, version) => removeRow(areas, id, version, 'area'),
     restore: ({ areas }, id) => areas.restore(id),
   },
@@ -77,21 +76,6 @@ export const ROOMS: Readonly<Record<RoomName, Room>> = {
     remove: ({ products }, id, version) => removeRow(products, id, version, 'product'),
     restore: ({ products }, id) => products.restore(id),
   },
-}
-
-/** Measures the area again on the server, and keeps every size it has had. */
-async function saveArea(repositories: Repositories, id: string, input: SaveArea, today: string) {
-  const { size, sd } = readArea(input.document, input.name, today, fieldReader(), closedWorkingBook)
-  return repositories.transaction(async ({ areas, sites }) => {
-    if (!await sites.find(input.siteId)) throw failure('not-found', 'There is no such site.')
-    const before = await areas.find(id)
-    const { row, written } = await saveRow(areas, id, input, { sizeM2: size ?? null, sdM2: sd ?? null }, 'area')
-    if (written && size !== undefined && sd !== undefined && before?.sizeM2 !== size) {
-      const { instrument, parts, slope } = input.document
-      await areas.addSize({ id: uuid(), areaId: id, on: today, sizeM2: size, sdM2: sd, notes: { instrument, parts, slope } })
-    }
-    return row
-  })
 }
 
 /** Works out what the calibration comes to; one that can't be worked out yet is kept without a figure. */

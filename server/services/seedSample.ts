@@ -1,4 +1,6 @@
 import { DEFAULT_HOUSE } from '#core/house'
+import { CEMETERY_PNG } from '../../demo/cemeteryPicture'
+import { CEMETERY_PICTURE } from '../../demo/sampleGround'
 import { sampleCrew, type SampleJob } from '../../demo/sampleCrew'
 import { SAMPLE_OPENS_AT, SAMPLE_TIME_ZONE } from '../../demo/sampleClock'
 import { sampleId } from '../../demo/typed'
@@ -12,6 +14,7 @@ import { forOrganization, type Repositories } from '../repositories/forOrganizat
 import { organizationsRepository } from '../repositories/organizations'
 import { appendRunEvents, type RunHouse } from './appendRunEvents'
 import { dayFor } from './clock'
+import { keepPicture } from './keepPicture'
 import { ROOMS } from './rooms'
 import { saveJob } from './saveJob'
 
@@ -37,6 +40,7 @@ async function makeSample(database: Database, id: string, transaction: Transacti
   const repositories = forOrganization(database, id, transaction)
   const of: RunHouse = { house: DEFAULT_HOUSE, dayOf: (instant) => dayFor({ timeZone: SAMPLE_TIME_ZONE }, new Date(instant)) }
   const crew = sampleCrew()
+  await keepPicture(repositories, CEMETERY_PICTURE, Buffer.from(CEMETERY_PNG, 'base64'))
   for (const { room, id: rowId, row, on } of crew.rows) await ROOMS[room].save(repositories, rowId, { version: 0, ...row }, on)
   for (const { productId, movements } of crew.stock) await repositories.stock.append(productId, movements)
   for (const job of crew.jobs) await seedJob(repositories, job, of)

@@ -2,6 +2,7 @@ import * as v from 'valibot'
 import { SPRAYER_TYPES, SPREADER_TYPES, TOOL_TYPES, type EquipmentDocument } from '#core/calibration/equipmentDocument'
 import type { CalibrationDocument } from '#core/calibration/calibrationDocument'
 import { AMOUNT_UNITS, LENGTH_UNITS, MASS_UNITS, SPEED_UNITS, VOLUME_UNITS } from '#core/quantity/units'
+import { toolCourse } from './ground'
 import { enteredOf } from './quantity'
 import { BlankOrDay, Line, Name, Notes, Uuid, Version } from './texts'
 
@@ -20,7 +21,7 @@ const EquipmentDocumentSchema = v.variant('kind', [
   }),
   v.strictObject({
     schema: v.literal(1), kind: v.literal('tool'), type: v.picklist(TOOL_TYPES), step: enteredOf(AMOUNT_UNITS), capacity: enteredOf(AMOUNT_UNITS), tare: Mass,
-    length: Length, factor: Line, notes: Notes,
+    length: Length, factor: Line, course: v.optional(toolCourse), notes: Notes,
   }),
 ]) as unknown as v.GenericSchema<EquipmentDocument>
 

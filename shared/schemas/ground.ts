@@ -1,30 +1,57 @@
 import * as v from 'valibot'
-import { INSTRUMENTS } from '#core/ground/netArea'
-import { SHAPE_KINDS } from '#core/ground/shapes'
+import { OUTLINE_SOURCES } from '#core/ground/fieldNotes'
+import type { Anchor } from '#core/ground/geodesy'
+import { INSTRUMENTS } from '#core/ground/instruments'
+import { READING_NAMES } from '#core/ground/methods/method'
+import { METHOD_NAMES } from '#core/ground/methods/methods'
+import type { PictureScale } from '#core/ground/pictureScale'
 import { AREA_USES, CLIPPINGS, PRIORITIES, SUNS, type AreaDocument } from '#core/ground/areaDocument'
 import { GRASS_NAMES } from '#core/ground/grasses'
-import { AREA_UNITS, LENGTH_UNITS } from '#core/quantity/units'
+import { AREA_UNITS, LENGTH_UNITS, SPAN_UNITS } from '#core/quantity/units'
 import { enteredOf } from './quantity'
 import { BlankOrDay, Line, Name, Notes, Uuid, Version } from './texts'
 
 const Length = enteredOf(LENGTH_UNITS)
+const Span = enteredOf(SPAN_UNITS)
 export const Share = enteredOf(['%'])
+
+/** Most corners an outline is kept with; a longer track is simplified first. */
+export const MOST_CORNERS = 5000
+const Coordinate = v.pipe(v.number(), v.minValue(-1e6), v.maxValue(1e6))
+const Pair = v.tuple([Coordinate, Coordinate])
+
+/** Runs of a stride or a wheel over a taped length. */
+export const toolCourse = v.strictObject({ distance: Length, on: BlankOrDay, runs: v.pipe(v.array(v.strictObject({ id: Uuid, read: Span })), v.maxLength(20)) })
+const pictureScale = { from: Pair, to: Pair, distance: Length }
+
+const measuredWith = {
+  instrument: v.picklist(INSTRUMENTS),
+  tool: v.optional(v.strictObject({ id: Uuid, version: Version, name: Name, course: toolCourse })),
+}
+
+const Outline = v.strictObject({
+  from: v.picklist(OUTLINE_SOURCES), points: v.pipe(v.array(Pair), v.maxLength(MOST_CORNERS)), pointError: Length,
+  picture: v.optional(v.strictObject({ id: Uuid, ...pictureScale })), origin: Line,
+})
 
 const Part = v.strictObject({
   id: Uuid,
   sign: v.picklist(['add', 'subtract']),
-  shape: v.picklist([...SHAPE_KINDS, 'known']),
-  lengths: v.strictObject({
-    length: v.optional(Length), width: v.optional(Length), base: v.optional(Length), height: v.optional(Length),
-    side: v.optional(Length), opposite: v.optional(Length), diameter: v.optional(Length),
-  }),
+  shape: v.picklist([...METHOD_NAMES, 'known', 'outline']),
+  lengths: v.strictObject(Object.fromEntries(READING_NAMES.map((name) => [name, v.optional(Span)]))),
+  angle: v.optional(enteredOf(['°'])),
+  list: v.optional(v.pipe(v.array(Span), v.maxLength(120))),
+  rule: v.optional(v.picklist(['', 'interval', 'trapezoid', 'simpson', 'rounded', 'straight'])),
+  outline: v.optional(Outline),
   size: enteredOf(AREA_UNITS),
+  with: v.optional(v.strictObject(measuredWith)),
+  place: v.optional(v.strictObject({ x: Coordinate, y: Coordinate, turn: v.pipe(v.number(), v.minValue(-360), v.maxValue(360)) })),
   what: v.optional(Line),
   until: v.optional(BlankOrDay),
 })
 
 /** Field notes, wherever they stand: on a site or in a job. */
-export const fieldNotes = { instrument: v.picklist(INSTRUMENTS), parts: v.pipe(v.array(Part), v.minLength(1), v.maxLength(40)), slope: v.optional(Share) }
+export const fieldNotes = { ...measuredWith, parts: v.pipe(v.array(Part), v.minLength(1), v.maxLength(60)), slope: v.optional(Share) }
 
 /** Version 1 of an area as written down. */
 const AreaDocumentSchema = v.strictObject({
@@ -33,6 +60,7 @@ const AreaDocumentSchema = v.strictObject({
   established: BlankOrDay, overseeding: BlankOrDay, cover: Share, cut: Length, thatch: Length, clippings: v.picklist(CLIPPINGS), sun: v.picklist(SUNS),
   irrigation: v.strictObject({ kind: v.picklist(['none', 'zone']), zone: Line, output: Length }),
   soil: Notes, priority: v.picklist(PRIORITIES), notes: Notes,
+  samples: v.optional(v.strictObject({ count: Line, seed: v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(4_294_967_295)) })),
 }) as v.GenericSchema<AreaDocument>
 
 export const SaveAreaSchema = v.strictObject({
@@ -57,16 +85,58 @@ export interface AreaSize {
   readonly at: string
 }
 
-export const SaveSiteSchema = v.strictObject({
-  version: Version, name: Name, place: Line,
-  document: v.strictObject({ schema: v.literal(1), contact: Line, notices: Notes, water: Notes, notes: Notes }),
-})
+/** A picture lying under a site's plan. */
+export interface PlanPicture extends PictureScale {
+  readonly id: string
+  readonly width: number
+  readonly height: number
+  /** Where its top left corner lies on the plan, m, and how it is turned, degrees clockwise. */
+  readonly x: number
+  readonly y: number
+  readonly turn: number
+  /** Per cent. */
+  readonly opacity: number
+}
+
+export interface SiteDocument {
+  readonly schema: 1
+  readonly contact: string
+  readonly notices: string
+  readonly water: string
+  readonly notes: string
+  /** Where the plan's zero lies on the earth; without it the plan has no position. */
+  readonly anchor?: Anchor
+  readonly picture?: PlanPicture
+}
+
+const Pixels = v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(30_000))
+const SiteDocumentSchema = v.strictObject({
+  schema: v.literal(1), contact: Line, notices: Notes, water: Notes, notes: Notes,
+  anchor: v.optional(v.strictObject({
+    lat: v.pipe(v.number(), v.minValue(-89.9), v.maxValue(89.9)), lon: v.pipe(v.number(), v.minValue(-180), v.maxValue(180)), bearing: v.pipe(v.number(), v.minValue(-360), v.maxValue(360)),
+  })),
+  picture: v.optional(v.strictObject({
+    id: Uuid, width: Pixels, height: Pixels, x: Coordinate, y: Coordinate, turn: v.pipe(v.number(), v.minValue(-360), v.maxValue(360)),
+    opacity: v.pipe(v.number(), v.minValue(0), v.maxValue(100)), ...pictureScale,
+  })),
+}) as v.GenericSchema<SiteDocument>
+
+export const SaveSiteSchema = v.strictObject({ version: Version, name: Name, place: Line, document: SiteDocumentSchema })
 export type SaveSite = v.InferOutput<typeof SaveSiteSchema>
 
 export interface Site extends SaveSite {
   readonly id: string
   readonly updatedAt: string
 }
+
+/** Several areas of a site changed as one: arranged, split, merged, brought from a file. All of it is done or none. */
+export const SavePlanSchema = v.strictObject({
+  areas: v.pipe(v.array(v.strictObject({ id: Uuid, ...SaveAreaSchema.entries })), v.maxLength(100)),
+  removed: v.pipe(v.array(v.strictObject({ id: Uuid, version: Version })), v.maxLength(100)),
+})
+export type SavePlan = v.InferOutput<typeof SavePlanSchema>
+
+export const CopySiteSchema = v.strictObject({ id: Uuid, name: Name })
 
 /** A row of the list of sites. */
 export interface SiteRow {

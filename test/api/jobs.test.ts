@@ -56,7 +56,7 @@ describe('saving', () => {
     const { rows } = await query(served.databaseUrl, 'SELECT sheet FROM applications WHERE job_id = $1', [id])
     expect(rows[0]?.sheet.plan.totals.products[0].amount).toMatchObject({
       unit: 'lb',
-      value: expect.closeTo(13.3492539, 6),
+      value: expect.closeTo(13.1905062, 6),
     })
   })
 
@@ -160,7 +160,7 @@ describe('running', () => {
     const run = await runJob(newJob())
     expect(await run.post(run.events.slice(0, 2))).toMatchObject({
       status: 200,
-      body: { record: { state: 'running', frozen: { coreVersion: '1.1.0', site: 'Cooperage Row' } } },
+      body: { record: { state: 'running', frozen: { coreVersion: '1.2.0', site: 'Cooperage Row' } } },
     })
     expect(codeOf((await client.put(`/api/jobs/${run.id}`, newJob({ version: 1, site: 'changed' }))).body)).toBe(
       'locked',

@@ -2,6 +2,7 @@ import { readdirSync } from 'node:fs'
 import Papa from 'papaparse'
 import { v7 as uuid } from 'uuid'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
+import { CEMETERY_PICTURE } from '../../demo/sampleGround'
 import { named } from '../../demo/typed'
 import type { Area, AreaSize, LedgerRow, SitePage } from '../../shared/schemas/ground'
 import type { Job, JobPage } from '../../shared/schemas/job'
@@ -245,14 +246,16 @@ test('every route answers another crew with 404 for what is not its own', async 
   const ids: Readonly<Record<string, string>> = {
     sites: siteId, areas: await put('areas', anArea(siteId)), equipment: await put('equipment', aSprayer()), products: await put('products', aProduct()),
     calibrations: await put('calibrations', aCalibration(await put('equipment', aSprayer()))),
+    attachments: CEMETERY_PICTURE,
     jobs: named('job Cooperage Row Spring feed, front strips 2026-05-06'), records: named('application The Saltings Surface insects 2026-05-05'), applications: named('application The Saltings Surface insects 2026-05-05'),
   }
-  // The three last are the sample's, which is another crew to both.
+  // The four last are the sample's, which is another crew to both.
   const files = readdirSync('server/api', { recursive: true, encoding: 'utf8' }).filter((file) => file.endsWith('.ts')).map((file) => `server/api/${file}`)
   expect(files.length).toBeGreaterThan(25)
   const bodies: Readonly<Record<string, unknown>> = {
     'delete': { version: 1 }, 'stock.post': { id: uuid(), kind: 'received', entered: { text: '1', unit: 'lb' }, lot: '', remarks: '', on: '2026-05-06' },
     'events.post': { events: [{ kind: 'started', id: uuid(), deviceId: uuid(), sequence: 1, counter: 1, at: '2026-05-06T12:00:00.000Z' }] }, 'restore.post': {},
+    'plan.post': { areas: [], removed: [] }, 'copy.post': { id: uuid(), name: 'Theirs' },
   }
   let walked = 0
   for (const file of files.filter((name) => name.includes('[id]'))) {
@@ -264,7 +267,7 @@ test('every route answers another crew with 404 for what is not its own', async 
     for (const room of rooms) {
       const id = ids[room]
       expect(id, `${file} names no row of this test: add one`).toBeDefined()
-      const address = `/api/${route.replace('[room]', room).replace('[id]', id ?? '')}`
+      const address = `/api/${route.replace('[room]', room).replace('[id]', id ?? '')}${route.endsWith('/export') ? '?format=csv' : ''}`
       const body = bodies[`${route.split('/').at(-1)}.${method}`] ?? bodies[method]
       const answer = method === 'get' ? await other.get(address) : method === 'delete' ? await other.delete(address, body) : await other.post(address, body)
       expect(answer.status, `${method} ${address}`).toBe(404)

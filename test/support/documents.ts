@@ -3,14 +3,15 @@ import type { LawnPart } from '#core/ground/fieldNotes'
 import { blankDocument, blankProduct } from '#core/jobsheet/blankDocument'
 import type { ApplicationDocument, LawnNote, ProductNote, SpreadNote, SprayNote } from '#core/jobsheet/document'
 import { sampleId, typed } from '../../demo/typed'
-import type { LengthName, ShapeKind } from '#core/ground/shapes'
+import type { ReadingName } from '#core/ground/methods/method'
+import type { MethodName } from '#core/ground/methods/methods'
 import type { Entered } from '#core/quantity/entered'
 import type { LengthUnit } from '#core/quantity/units'
 
 let counted = 1000
 const nextId = () => sampleId(counted++)
 
-export function part(sign: LawnPart['sign'], shape: ShapeKind, lengths: Partial<Record<LengthName, string>>, unit: LengthUnit = 'ft'): LawnPart {
+export function part(sign: LawnPart['sign'], shape: MethodName, lengths: Partial<Record<ReadingName, string>>, unit: LengthUnit = 'ft'): LawnPart {
   const blank = blankPart(nextId(), sign, shape, unit === 'm' ? 'metric-100' : 'us-1000')
   return { ...blank, lengths: { ...blank.lengths, ...Object.fromEntries(Object.entries(lengths).map(([name, text]) => [name, typed(text, unit)])) } }
 }

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { SPEED_TRUST } from '#core/calibration/anotherSpeed'
-import { agreement, UNEVEN_RUNS } from '#core/calibration/repeats'
+import { agreement, UNEVEN_RUNS } from '#core/quantity/repeats'
 import type { MeasuredCourse } from '#core/calibration/readCourse'
 import { formatFigure } from '#core/quantity/format'
 

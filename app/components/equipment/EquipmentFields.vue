@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { SPRAYER_TYPES, SPREADER_TYPES, TOOL_TYPES, nozzleWidth, type EquipmentDocument } from '#core/calibration/equipmentDocument'
+import { SPRAYER_TYPES, SPREADER_TYPES, TOOL_TYPES, nozzleWidth, walkedTool, type EquipmentDocument } from '#core/calibration/equipmentDocument'
+import type { ToolReading } from '#core/ground/toolCourse'
 import { fieldReader } from '#core/quantity/fieldReader'
 import { AMOUNT_UNITS, LENGTH_UNITS, MASS_UNITS, VOLUME_UNITS } from '#core/quantity/units'
 
 /** The figures of a spreader, a sprayer or a measuring tool. */
-const props = defineProps<{ document: EquipmentDocument }>()
+const props = defineProps<{ document: EquipmentDocument, tool?: ToolReading }>()
 const shown = useShown()
 const choices = <V extends string>(values: readonly V[]) => values.map((value) => ({ value, text: value }))
 const width = computed(() => (props.document.kind === 'sprayer' ? nozzleWidth(props.document, fieldReader()) : undefined))
@@ -33,11 +34,12 @@ const width = computed(() => (props.document.kind === 'sprayer' ? nozzleWidth(pr
     </template>
     <template v-else>
       <FormChoice path="document.type" label="Kind" :value="document.type" :choices="choices(TOOL_TYPES)" />
-      <FormQuantity path="document.step" label="Smallest step" kind="amount" :entered="document.step" :units="AMOUNT_UNITS" />
-      <FormQuantity path="document.capacity" label="Takes up to" kind="amount" :entered="document.capacity" :units="AMOUNT_UNITS" />
-      <FormQuantity path="document.tare" label="Tare" kind="mass" :entered="document.tare" :units="MASS_UNITS" hint="what the empty tub weighs" />
-      <FormQuantity path="document.length" label="Stride or turn" kind="length" :entered="document.length" :units="LENGTH_UNITS" />
-      <FormText path="document.factor" label="True over shown" :text="document.factor" placeholder="1" />
+      <ToolRuns v-if="walkedTool(document.type)" :document="document" :tool="tool" />
+      <template v-else>
+        <FormQuantity path="document.step" label="Smallest step" kind="amount" :entered="document.step" :units="AMOUNT_UNITS" />
+        <FormQuantity path="document.capacity" label="Takes up to" kind="amount" :entered="document.capacity" :units="AMOUNT_UNITS" />
+        <FormQuantity path="document.tare" label="Tare" kind="mass" :entered="document.tare" :units="MASS_UNITS" hint="what the empty tub weighs" />
+      </template>
     </template>
   </div>
 </template>

@@ -1,12 +1,14 @@
 <script setup lang="ts">
+import { placesOf } from '#core/ground/planLayout'
+
 /** The treated lawns of the application, drawn to scale. */
 const { sheet, document } = useSheet()
 let drawnFrom: unknown
-type Lawns = typeof sheet.value.lawns
+type Lawns = InstanceType<typeof import('../site/PlanSketch.vue')['default']>['$props']['lawns']
 const lawns = computed<Lawns>((before) => {
   if (before && drawnFrom === document.value.lawns) return before
   drawnFrom = document.value.lawns
-  return sheet.value.lawns.filter(({ treated, size }) => treated === 'yes' && size !== undefined)
+  return sheet.value.lawns.flatMap(({ id, name, treated, size, parts }, i) => (treated === 'yes' && size !== undefined ? [{ id, name, parts, places: placesOf(document.value.lawns[i]?.parts ?? []) }] : []))
 })
 </script>
 

@@ -1,8 +1,11 @@
 <script setup lang="ts">
+import { readToolCourse, toolWords } from '#core/ground/toolCourse'
+import { fieldReader } from '#core/quantity/fieldReader'
+import { closedWorkingBook } from '#core/working/working'
 import { dayText } from '#core/calendar/dayText'
 import { calibrationAge, newestDay } from '#core/calibration/calibrationAge'
 import { blankEquipment } from '#core/calibration/blankEquipment'
-import { EQUIPMENT_KINDS, type EquipmentKind } from '#core/calibration/equipmentDocument'
+import { EQUIPMENT_KINDS, walkedTool, type EquipmentKind, type ToolDocument } from '#core/calibration/equipmentDocument'
 import { DEFAULT_HOUSE } from '#core/house'
 import type { Equipment } from '#shared/schemas/equipment'
 
@@ -26,12 +29,18 @@ function what({ document }: Equipment): string {
   switch (document.kind) {
     case 'spreader': return `${document.type}${document.hopper.text ? `, hopper ${document.hopper.text} ${document.hopper.unit}` : ''}`
     case 'sprayer': return `${document.type}${document.tank.text ? `, ${document.tank.text} ${document.tank.unit}` : ''}${document.fillTo.text ? `, filled to ${document.fillTo.text} ${document.fillTo.unit}` : ''}`
-    case 'tool': return `${document.type}${document.step.text ? `, steps of ${document.step.text} ${document.step.unit}` : ''}${document.factor ? `, factor ${document.factor}` : ''}${document.length.text ? `, ${document.length.text} ${document.length.unit}` : ''}`
+    case 'tool': return `${document.type}${document.step.text ? `, steps of ${document.step.text} ${document.step.unit}` : ''}${toolText(document)}`
     default: return document satisfies never
   }
 }
 const add = (kind: EquipmentKind) => begin({ name: '', document: blankEquipment(kind, crew.units) }, (id) => `/equipment/${id}`)
 useScreenCommands(() => EQUIPMENT_KINDS.map((kind) => ({ id: `new-${kind}`, label: `Add a ${kind === 'tool' ? 'measuring tool' : kind}`, run: () => add(kind) })))
+
+function toolText({ type, course }: ToolDocument): string {
+  const kind = walkedTool(type)
+  const read = kind && course && course.runs.length > 0 ? readToolCourse(course, kind, '', fieldReader(), '', closedWorkingBook) : undefined
+  return read && course ? `, ${toolWords(read, course.distance.unit)}` : ''
+}
 </script>
 
 <template>

@@ -2,19 +2,26 @@
 import { v7 as uuid } from 'uuid'
 import { blankCalibration } from '#core/calibration/blankEquipment'
 import { readEquipment } from '#core/calibration/equipmentDocument'
+import type { ToolReading } from '#core/ground/toolCourse'
+import { fieldReader } from '#core/quantity/fieldReader'
+import { closedWorkingBook, openWorkingBook } from '#core/working/working'
 import type { Calibration, Equipment, SaveEquipment } from '#shared/schemas/equipment'
 
 /** One piece of equipment: its figures, and the calibrations made with it. */
 const id = String(useRoute().params.id)
 const crew = useCrewStore()
 const begin = useNewRow()
-const { draft, stored, saveState, loadProblem, load, keepMine, takeTheirs, remove } = useRoomForm<Equipment, SaveEquipment, undefined>('equipment', id, {
+const { draft, stored, saveState, loadProblem, load, keepMine, takeTheirs, remove, result: tool } = useRoomForm<Equipment, SaveEquipment, ToolReading | undefined>('equipment', id, {
   draftOf: ({ version, name, document }) => ({ version, name, document }),
   read: ({ document }, fields) => {
-    readEquipment(document, fields)
-    return undefined
+    return readEquipment(document, fields, closedWorkingBook)
   },
 })
+useWorkingPages(() => {
+  const book = openWorkingBook()
+  if (draft.value) readEquipment(draft.value.document, fieldReader(), book)
+  return book.pages()
+}, computed(() => new Map([['tool', `${draft.value?.name ?? 'This tool'} over a taped length`]])))
 const calibrations = shallowRef<readonly Calibration[]>([])
 await load()
 if (draft.value && draft.value.version > 0) calibrations.value = await $fetch<readonly Calibration[]>('/api/rooms/calibrations', { query: { equipmentId: id } }).catch(() => [])
@@ -42,7 +49,7 @@ useScreenCommands(() => (kind.value === 'tool' ? [] : [{ id: 'calibrate', label:
     </RoomHead>
     <div class="columns even">
       <section aria-label="Figures" class="space-y-3">
-        <EquipmentFields :document="draft.document" />
+        <EquipmentFields :document="draft.document" :tool="tool" />
         <FormNotes path="document.notes" label="Notes" :text="draft.document.notes" />
       </section>
       <CalibrationTable v-if="kind !== 'tool'" :calibrations="calibrations" :equipment-id="id" />

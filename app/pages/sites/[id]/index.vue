@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import { v7 as uuid } from 'uuid'
 import { blankArea } from '#core/ground/blankArea'
-import { readFieldNotes } from '#core/ground/readFieldNotes'
-import { fieldReader } from '#core/quantity/fieldReader'
+import { readSitePlan } from '#core/ground/sitePlan'
 import { nitrogenLaid } from '#core/season/nitrogenLaid'
 import { openWorkingBook } from '#core/working/working'
 import type { Area, LedgerRow, SaveSite, Site } from '#shared/schemas/ground'
@@ -13,15 +12,18 @@ const crew = useCrewStore()
 const rooms = useRoomsStore()
 const begin = useNewRow()
 const { startJobAt } = useNewJob()
+const notice = useNotice()
 const { draft, stored, saveState, loadProblem, load, keepMine, takeTheirs, remove } = useRoomForm<Site, SaveSite, undefined>('sites', id, {
   draftOf: ({ version, name, place, document }) => ({ version, name, place, document }), read: () => undefined,
 })
 const areas = shallowRef<readonly Area[]>([])
 const ledger = shallowRef<readonly LedgerRow[]>([])
-const measured = computed(() => measure())
+const plan = computed(() => readSitePlan(areas.value, crew.today()))
+const labels = usePlanLabels(() => plan.value.areas, () => plan.value.layout.labels)
+const shapes = computed(() => drawnShapes(plan.value.areas, () => true))
 useWorkingPages(() => {
   const book = openWorkingBook()
-  for (const { area, size } of measure(book)) if (size !== undefined) nitrogenLaid(ledger.value.filter(({ areaId }) => areaId === area.id), size, crew.today().slice(0, 4), `nitrogen.${area.id}`, book)
+  for (const { id: areaId, size } of readSitePlan(areas.value, crew.today(), book).areas) if (size !== undefined) nitrogenLaid(ledger.value.filter((row) => row.areaId === areaId), size, crew.today().slice(0, 4), `nitrogen.${areaId}`, book)
   return book.pages()
 }, computed(() => new Map(areas.value.flatMap((area) => [[`areas.${area.id}.size`, `Size of ${area.name}`], [`nitrogen.${area.id}`, `Nitrogen this year, ${area.name}`]] as const))))
 await load()
@@ -31,16 +33,24 @@ if (draft.value && draft.value.version > 0) {
 }
 useHead({ title: () => `${draft.value?.name || 'New site'} · Hectarum` })
 
-function measure(book = openWorkingBook()) {
-  return areas.value.map((area) => ({
-    area, ...readFieldNotes(area.document, { path: '', name: area.name, figure: `areas.${area.id}.size`, day: crew.today() }, fieldReader(), book),
-  }))
+/** The same ground again, under another name, without its history. */
+async function copy() {
+  const copyId = uuid()
+  try {
+    await $fetch(`/api/sites/${id}/copy`, { method: 'POST', body: { id: copyId, name: `${draft.value?.name ?? 'Site'}, copy`.slice(0, 200) } })
+    await navigateTo(`/sites/${copyId}`)
+  }
+  catch (error) {
+    notice.say('Not copied.', errorText(error))
+  }
 }
-const drawn = computed(() => measured.value.filter(({ size }) => size !== undefined).map(({ area, parts }) => ({ name: area.name, parts })))
+const measured = computed(() => areas.value.flatMap((area) => plan.value.areas.filter(({ id: of }) => of === area.id).map((ground) => ({ ...ground, area }))))
 const addArea = () => begin({ siteId: id, name: '', position: areas.value.length, document: blankArea(uuid(), crew.units) }, (areaId) => `/sites/${id}/areas/${areaId}`)
 const newJob = () => draft.value && startJobAt(id, draft.value.name, areas.value)
 useScreenCommands(() => [
   { id: 'add-area', label: 'Add an area', key: 'a', run: addArea },
+  { id: 'open-plan', label: 'Open the plan', run: () => navigateTo(`/sites/${id}/plan`) },
+  { id: 'copy-site', label: 'Copy this site', run: copy },
   { id: 'job-here', label: 'New job on this site', key: 'ctrl+enter', run: newJob },
 ])
 </script>
@@ -56,7 +66,14 @@ useScreenCommands(() => [
     </RoomHead>
     <div class="columns">
       <div class="space-y-4">
-        <PlanSketch v-if="drawn.length > 0" :lawns="drawn" :width="560" :height="210" />
+        <div v-if="areas.length > 0">
+          <PlanMap :bounds="plan.layout.bounds" :bearing="draft.document.anchor?.bearing ?? 0" :label="`Plan of ${draft.name}`" tall="clamp(240px, 38vh, 330px)">
+            <PlanUnderlay v-if="draft.document.picture" :picture="draft.document.picture" />
+            <PlanShapes :shapes="shapes" :labels="labels" @pick="navigateTo(`/sites/${id}/areas/${$event.split(' ')[0]}`)" />
+            <PlanMarks :samples="plan.areas.flatMap(({ samples }) => samples)" />
+          </PlanMap>
+          <p class="small flex flex-wrap justify-between gap-x-4"><span class="soft">To scale, north up{{ plan.areas.every(({ located }) => located) ? '' : '; broken lines: only dimensions known, place schematic' }}.</span><NuxtLink :to="`/sites/${id}/plan`" class="way-out">Open the plan</NuxtLink></p>
+        </div>
         <AreaTable v-if="areas.length > 0" :measured="measured" :ledger="ledger" :site-id="id" />
         <EmptyState v-else-if="stored" words="Nothing is measured here yet. Measure an area and every job can draw on it." action="Measure the first area" @act="addArea" />
         <p v-else class="soft">Give the site its name; then measure its areas.</p>
@@ -67,6 +84,7 @@ useScreenCommands(() => [
           <FormNotes path="document.water" label="Water and buffers" :text="draft.document.water" />
           <FormNotes path="document.notes" label="Notes" :text="draft.document.notes" class="sm:col-span-2" />
         </div>
+        <p v-if="stored" class="small"><button type="button" class="plain-button way-out" @click="copy">Copy this site</button> <span class="soft">its areas as measured, not what was put down.</span></p>
         <p class="soft small">Buffers, notices and what may be applied where: the label and local rules decide.</p>
       </div>
       <SiteLedger :ledger="ledger" :areas="areas" />

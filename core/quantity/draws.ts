@@ -1,4 +1,4 @@
-/** Repeatable draws for the sample: the same seed gives the same season. Source: mulberry32, public domain. */
+/** Repeatable draws: the same seed gives the same series. Source: mulberry32, public domain. */
 export function drawsFrom(seed: number): () => number {
   let state = seed >>> 0
   return () => {

@@ -1,0 +1,69 @@
+<script setup lang="ts">
+import type { Entered } from '#core/quantity/entered'
+import { SYSTEM_UNITS, unitText } from '#core/quantity/systems'
+import { SPAN_UNITS, type SpanUnit } from '#core/quantity/units'
+
+/** Lengths taken one after the other: Enter goes on to the next and makes it; a row of figures can be pasted. One unit for all that carry none of their own. */
+const props = defineProps<{ list: readonly Entered<SpanUnit>[], path: string, one: string, /** Fields that belong together, such as three sides. */ group?: number }>()
+const { set, locked, problemAt } = useForm()
+const crew = useCrewStore()
+const box = useTemplateRef('box')
+const unit = computed(() => props.list[0]?.unit ?? SYSTEM_UNITS[crew.units].length)
+const place = (i: number) => `${props.path}.${i}`
+const nameOf = (i: number) => (props.group ? `${Math.floor(i / props.group) + 1}${'abc'[i % props.group]}` : String(i + 1))
+const problems = computed(() => props.list.map((_, i) => problemAt(place(i))))
+const wrong = computed(() => problems.value.find((problem) => problem?.kind === 'wrong'))
+
+const put = (i: number, text: string) => set(props.path, props.list.map((entered, j) => (i === j ? { ...entered, text } : entered)))
+const setUnit = (next: SpanUnit) => set(props.path, props.list.map((entered) => ({ ...entered, unit: next })))
+async function add(count = props.group ?? 1) {
+  set(props.path, [...props.list, ...Array.from({ length: count }, () => ({ text: '', unit: unit.value }))])
+  await nextTick()
+}
+const dropLast = () => set(props.path, props.list.slice(0, -(props.group ?? 1)))
+async function next(i: number) {
+  if (i === props.list.length - 1) await add()
+  box.value?.querySelectorAll('input')[i + 1]?.focus()
+}
+function paste(event: ClipboardEvent, i: number) {
+  const figures = (event.clipboardData?.getData('text') ?? '').split(/[\s;]+/).filter(Boolean)
+  if (figures.length < 2) return
+  event.preventDefault()
+  set(props.path, [...props.list.slice(0, i), ...figures.map((text) => ({ text, unit: unit.value }))])
+}
+</script>
+
+<template>
+  <fieldset class="list">
+    <legend class="soft small">{{ one === 'Radius' ? 'Radii' : `${one}s` }}, in order; Enter for the next</legend>
+    <div ref="box" class="cells">
+      <label v-for="(entered, i) in list" :key="i" class="cell">
+        <span class="soft small" aria-hidden="true">{{ nameOf(i) }}</span>
+        <input
+          class="field" :class="{ missing: problems[i]?.kind === 'missing' }" :value="entered.text" :data-path="place(i)" :aria-label="`${one} ${nameOf(i)}, ${unitText(entered.unit)}`" :aria-invalid="problems[i]?.kind === 'wrong' ? 'true' : undefined"
+          :disabled="locked" inputmode="text" autocomplete="off" enterkeyhint="next" @input="put(i, ($event.target as HTMLInputElement).value)" @keydown.enter.prevent="next(i)" @paste="paste($event, i)"
+        >
+      </label>
+    </div>
+    <p v-if="wrong" class="problem small" role="alert">{{ wrong.message }}</p>
+    <p class="row small">
+      <select class="field unit-of" :value="unit" :aria-label="`Unit of the ${one.toLowerCase()}s`" :disabled="locked" @change="setUnit(($event.target as HTMLSelectElement).value as SpanUnit)">
+        <option v-for="choice in SPAN_UNITS" :key="choice" :value="choice">{{ unitText(choice) }}</option>
+      </select>
+      <template v-if="!locked">
+        <button type="button" class="plain-button way-out" @click="next(list.length - 1)">{{ group ? 'Another triangle' : 'Another' }}</button>
+        <button v-if="list.length > (group ?? 1)" type="button" class="plain-button way-out" @click="dropLast">Take the last away</button>
+      </template>
+    </p>
+  </fieldset>
+</template>
+
+<style scoped>
+.list { border: 0; padding: 4px 0; margin: 0; min-width: 0; }
+.cells { display: grid; grid-template-columns: repeat(auto-fill, minmax(84px, 1fr)); gap: 6px; }
+.cell { display: grid; grid-template-columns: 20px 1fr; align-items: center; gap: 3px; }
+.missing:not(:focus) { border-color: var(--action); border-style: dashed; }
+.problem { color: var(--stop); font-weight: 600; }
+.row { display: flex; flex-wrap: wrap; gap: 4px 14px; align-items: center; margin-top: 4px; }
+.unit-of { width: auto; }
+</style>

@@ -1,0 +1,109 @@
+import { performance } from 'node:perf_hooks'
+import type { Browser, Page } from 'playwright-core'
+import { v7 as uuid } from 'uuid'
+import { blankArea, blankPart } from '../core/ground/blankArea'
+import { combineOutlines, polygonArea } from '../core/ground/combineOutlines'
+import type { Point, Ring } from '../core/ground/plane'
+import { drawsFrom } from '../core/quantity/draws'
+import { percentile, round } from './statistics'
+
+const EXCLUSIONS = 500
+const CORNERS = 200
+const TRACK_POINTS = 200_000
+const DRAGGED_CORNERS = 2000
+
+/** A wobbly round outline. */
+function wobbly(x: number, y: number, radius: number, corners: number, draw: () => number): Ring {
+  return Array.from({ length: corners }, (_, i): Point => {
+    const r = radius * (0.9 + 0.1 * draw())
+    return [x + r * Math.cos((2 * Math.PI * i) / corners), y + r * Math.sin((2 * Math.PI * i) / corners)]
+  })
+}
+
+/** Five hundred exclusions of two hundred corners taken from one lawn, many of them overlapping. */
+export function unionMs() {
+  const draw = drawsFrom(1)
+  const lawn = wobbly(0, 0, 150, 400, draw)
+  const taken = Array.from({ length: EXCLUSIONS }, () => wobbly((draw() - 0.5) * 260, (draw() - 0.5) * 260, 5, CORNERS, draw))
+  const begun = performance.now()
+  const combined = combineOutlines([lawn], taken)
+  const milliseconds = performance.now() - begun
+  const again = performance.now()
+  combineOutlines([lawn], taken)
+  return {
+    exclusions: EXCLUSIONS, corners: CORNERS, ms: round(milliseconds), netM2: combined.ok ? Math.round(polygonArea(combined.value.net)) : null, strays: combined.ok ? combined.value.strays.length : null,
+    // The same rings in new arrays are worked out again; the very same arrays are not.
+    sameAgainMs: round(performance.now() - again),
+  }
+}
+
+/** Gaps between frames of the page while something is done, ms. */
+async function framesWhile(page: Page, work: () => Promise<void>) {
+  await page.evaluate(() => {
+    const holder = globalThis as unknown as { gaps: number[], going: boolean }
+    holder.gaps = []
+    holder.going = true
+    let last = performance.now()
+    const tick = (now: number) => {
+      holder.gaps.push(now - last)
+      last = now
+      if (holder.going) requestAnimationFrame(tick)
+    }
+    requestAnimationFrame(tick)
+  })
+  await work()
+  const gaps = await page.evaluate(() => {
+    const holder = globalThis as unknown as { gaps: number[], going: boolean }
+    holder.going = false
+    return holder.gaps.slice(1)
+  })
+  const sum = gaps.reduce((total, gap) => total + gap, 0)
+  return { frames: gaps.length, perSecond: round((1000 * gaps.length) / sum), p50: round(percentile(gaps, 0.5)), p99: round(percentile(gaps, 0.99)), worst: round(Math.max(...gaps)) }
+}
+
+const json = { 'content-type': 'application/json' }
+
+/** A track of two hundred thousand points read in the real page, and a corner of an outline of two thousand dragged. */
+export async function planInBrowser(chrome: Browser, url: string) {
+  const context = await chrome.newContext({ viewport: { width: 1280, height: 800 } })
+  const page = await context.newPage()
+  const [siteId, areaId] = [uuid(), uuid()]
+  const put = (path: string, body: unknown) => fetch(`${url}${path}`, { method: 'PUT', headers: json, body: JSON.stringify(body) })
+  await put(`/api/rooms/sites/${siteId}`, { version: 0, name: 'Bench', place: '', document: { schema: 1, contact: '', notices: '', water: '', notes: '', anchor: { lat: 39, lon: -70, bearing: 0 } } })
+  const points = wobbly(0, 0, 60, DRAGGED_CORNERS, drawsFrom(3)).map(([x, y]): Point => [Math.round(x * 1000) / 1000, Math.round(y * 1000) / 1000])
+  const blank = blankPart(uuid(), 'add', 'outline', 'us-1000')
+  await put(`/api/rooms/areas/${areaId}`, { version: 0, siteId, name: 'Dragged', position: 0, document: { ...blankArea(uuid(), 'us-1000'), parts: [{ ...blank, outline: { ...blank.outline, points } }] } })
+
+  const draw = drawsFrom(2)
+  const track = Array.from({ length: TRACK_POINTS }, (_, i) => {
+    const at = (2 * Math.PI * i) / TRACK_POINTS
+    return `<trkpt lat="${(39 + 0.002 * Math.sin(at) + 5e-6 * (draw() - 0.5)).toFixed(7)}" lon="${(-70 + 0.003 * Math.cos(at) + 5e-6 * (draw() - 0.5)).toFixed(7)}"/>`
+  }).join('')
+  const file = Buffer.from(`<gpx version="1.1"><trk><name>Long</name><trkseg>${track}</trkseg></trk></gpx>`)
+  await page.goto(`${url}/sites/${siteId}/plan?tool=file`)
+  await page.getByLabel('File of outlines').waitFor({ state: 'attached' })
+  let importMs = 0
+  const importFrames = await framesWhile(page, async () => {
+    const begun = performance.now()
+    await page.getByLabel('File of outlines').setInputFiles({ name: 'long.gpx', mimeType: 'application/gpx+xml', buffer: file })
+    await page.getByText(/corners kept/).waitFor({ timeout: 120_000 })
+    importMs = performance.now() - begun
+  })
+
+  await page.goto(`${url}/sites/${siteId}/areas/${areaId}`)
+  await page.locator('.marker-icon').first().waitFor()
+  await page.waitForTimeout(1000)
+  const handle = await page.locator('.marker-icon:not(.marker-icon-middle)').first().boundingBox()
+  if (!handle) throw new Error('no corner to drag')
+  await page.mouse.move(handle.x + handle.width / 2, handle.y + handle.height / 2)
+  await page.mouse.down()
+  const dragFrames = await framesWhile(page, async () => {
+    for (let i = 0; i < 180; i++) {
+      await page.mouse.move(handle.x + 60 * Math.sin(i / 15), handle.y + 40 * Math.cos(i / 11))
+      await page.waitForTimeout(12)
+    }
+  })
+  await page.mouse.up()
+  await context.close()
+  return { trackImport: { points: TRACK_POINTS, megabytes: round(file.length / 1024 / 1024), ms: Math.round(importMs), pageFramesMs: importFrames }, drag: { corners: DRAGGED_CORNERS, framesMs: dragFrames } }
+}
