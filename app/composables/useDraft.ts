@@ -42,7 +42,7 @@ export function useDraft<Stored extends Versioned, Draft extends Versioned>({ id
       return
     }
     try {
-      const found = await $fetch(url) as Stored
+      const found = await $fetch<Stored>(url) as Stored
       stored.value = found
       const current = kept && kept.version === found.version && isOpen(found) ? kept : draftOf(found)
       draft.value = current
@@ -83,7 +83,7 @@ export function useDraft<Stored extends Versioned, Draft extends Versioned>({ id
 
   async function send(sent: Draft): Promise<void> {
     try {
-      const saved = await $fetch(url, { method: 'PUT', body: sent as Record<string, unknown> }) as Stored
+      const saved = await $fetch<Stored>(url, { method: 'PUT', body: sent as Record<string, unknown> }) as Stored
       stored.value = saved
       const untouched = draft.value === sent
       if (draft.value) draft.value = { ...draft.value, version: saved.version }

@@ -22,12 +22,13 @@ const known = new WeakMap<Ring, readonly Crossing[]>()
 export function crossings(ring: Ring): readonly Crossing[] {
   const before = known.get(ring)
   if (before) return before
-  const found = sweep(ring)
+  const found = firstCrossings(ring, MOST)
   known.set(ring, found)
   return found
 }
 
-function sweep(ring: Ring): readonly Crossing[] {
+/** The same, up to a number of one's own, worked out anew. */
+export function firstCrossings(ring: Ring, most: number): readonly Crossing[] {
   if (ring.length <= 3) return []
   const sides = ring.map((a, index): Side => {
     const b = ring[(index + 1) % ring.length]!
@@ -42,7 +43,7 @@ function sweep(ring: Ring): readonly Crossing[] {
       const at = meeting(side, other, ring.length)
       if (!at) continue
       found.push({ at, sides: side.index < other.index ? [side.index, other.index] : [other.index, side.index] })
-      if (found.length >= MOST) return found
+      if (found.length >= most) return found
     }
     active.push(side)
   }

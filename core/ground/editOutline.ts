@@ -37,15 +37,3 @@ export function withLeg(ring: Ring, length: number, turn: number): Ring {
   const heading = (before ? Math.atan2(start[0] - before[0], start[1] - before[1]) : 0) + (turn * Math.PI) / 180
   return [...(ring.length === 0 ? [start] : ring), toMillimetre([start[0] + length * Math.sin(heading), start[1] + length * Math.cos(heading)])]
 }
-
-/** A dragged corner within reach of a corner of a neighbour takes its place, so that shared borders are one line. @param reach m */
-export function snapped(point: Point, neighbours: readonly Ring[], reach: number): Point {
-  let [nearest, gap] = [point, reach]
-  for (const ring of neighbours) {
-    for (const corner of ring) {
-      const away = distance(point, corner)
-      if (away < gap) [nearest, gap] = [corner, away]
-    }
-  }
-  return nearest
-}

@@ -30,7 +30,7 @@ const totals = computed<readonly Total[]>(() => {
     const laid = plan.nutrients?.[name]
     return laid && laid.value > 0 ? [{ label: `${NUTRIENT_NAMES[name]} laid down`, shown: { figure: formatFigure(laid.value), unit: unitText(laid.unit) }, page: `nutrients.${name}` }] : []
   })
-  return [{ label: 'Lawn', shown: shown.size(size), give: giveOrTake(Number(shown.size(size).figure.replaceAll(',', ''))) }, ...wet, ...products, ...nutrients]
+  return [{ label: 'Lawn', shown: shown.size(size), page: 'ground.size', give: giveOrTake(Number(shown.size(size).figure.replaceAll(',', ''))) }, ...wet, ...products, ...nutrients]
 })
 </script>
 

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { crossings } from '#core/ground/crossings'
-import type { OutlineNote } from '#core/ground/fieldNotes'
+import { v7 as uuid } from 'uuid'
+import { blankPart } from '#core/ground/blankArea'
+import type { LawnPart, OutlineNote } from '#core/ground/fieldNotes'
 import { formatFigure } from '#core/quantity/format'
 import { METRES_PER } from '#core/quantity/units'
 import { SYSTEM_UNITS } from '#core/quantity/systems'
@@ -61,7 +63,13 @@ function walked({ points: ring, pointError, origin, anchor }: WalkedOutline) {
 function brought([outline]: readonly BroughtOutline[], anchor: Anchor) {
   if (!outline) return
   emit('anchor', anchor)
-  put({ from: 'imported', points: outline.points, origin: outline.origin })
+  const { picture: _, ...before } = part.value?.outline ?? blankPart('', 'add', 'outline', crew.units).outline!
+  const parts = props.area.document.parts.map((one, i) => (i === index.value ? { ...one, outline: { ...before, from: 'imported' as const, points: outline.points, origin: outline.origin } } : one))
+  const holes = outline.holes.map((points_): LawnPart => {
+    const hole = blankPart(uuid(), part.value?.sign === 'subtract' ? 'add' : 'subtract', 'outline', crew.units)
+    return { ...hole, outline: { ...hole.outline!, from: 'imported', points: points_, origin: outline.origin } }
+  })
+  set('document.parts', [...parts, ...holes])
   settle()
 }
 // On a phone the plan stands above the notes it was asked from.

@@ -1,77 +1,126 @@
-import { XMLParser, XMLValidator } from 'fast-xml-parser'
+import { SaxesParser } from 'saxes'
 import { err, ok, type Result } from '../../result'
 import type { Position } from '../geodesy'
 import { asRing } from './checkPlaces'
 import type { FileProblem, FoundGround, FoundShape } from './foundGround'
 
-type Node = Readonly<Record<string, unknown>>
-const isNode = (value: unknown): value is Node => typeof value === 'object' && value !== null && !Array.isArray(value)
-const all = (value: unknown): readonly unknown[] => (value === undefined || value === '' ? [] : Array.isArray(value) ? value : [value])
-const nodes = (value: unknown): readonly Node[] => all(value).filter(isNode)
-const words = (value: unknown): string => (typeof value === 'string' ? value : typeof value === 'number' ? String(value) : '').trim()
+/** What gathers shapes while a file goes by: told of every element as it opens and closes, with the names of those around it. */
+export interface ShapeReader {
+  readonly open: (name: string, attributes: Readonly<Record<string, string>>) => void
+  /** @param text what stood directly in the element; @param around names of the elements it lies in, the nearest last */
+  readonly close: (name: string, text: string, around: readonly string[]) => void
+  readonly found: () => FoundGround
+}
+
+/** Elements lie no deeper than this in any file of places. */
+const DEEPEST = 60
+/** The elements whose text matters; the rest is not kept. */
+const SPOKEN = new Set(['name', 'coordinates', 'coord'])
 
 /**
- * Outlines and tracks of a KML or GPX text. A document type or entities are refused before anything is read: no such file needs them, and
- * they are how a small file grows without end or reaches for others.
+ * Outlines and tracks of a KML or GPX text, read as it goes by. A document type or entities are refused before anything is read: no such
+ * file needs them, and they are how a small file grows without end or reaches for others.
  */
 export function readXml(text: string): Result<FoundGround, FileProblem> {
   if (/<!(DOCTYPE|ENTITY)/i.test(text)) return err({ kind: 'hostile', message: 'This file declares a document type or entities. No track or outline needs them, so it is not read: export it again from a program you trust.' })
-  const valid = XMLValidator.validate(text)
-  if (valid !== true) return err({ kind: 'notRead', message: `This is not complete XML (line ${valid.err.line}): the file may have been cut short. Export it again.` })
-  const parser = new XMLParser({ ignoreAttributes: false, attributeNamePrefix: '@', parseTagValue: false, parseAttributeValue: false, removeNSPrefix: true, processEntities: true, htmlEntities: false })
-  const root: unknown = parser.parse(text)
-  if (!isNode(root)) return err({ kind: 'notRead', message: 'There is nothing in this file.' })
-  if (isNode(root.gpx)) return ok(gpx(root.gpx))
-  if (isNode(root.kml)) return ok(kml(root.kml))
-  return err({ kind: 'notRead', message: 'This XML is neither KML nor GPX.' })
+  const parser = new SaxesParser({ xmlns: false, position: true })
+  const around: string[] = []
+  let spoken = ''
+  let reader: ShapeReader | undefined
+  let problem: FileProblem | undefined
+  parser.on('opentag', ({ name, attributes }) => {
+    const local = name.slice(name.indexOf(':') + 1)
+    if (around.length === 0) {
+      reader = local === 'gpx' ? gpxReader() : local === 'kml' ? kmlReader() : undefined
+      if (!reader) problem ??= { kind: 'notRead', message: 'This XML is neither KML nor GPX.' }
+    }
+    if (around.length > DEEPEST) problem ??= { kind: 'notRead', message: 'This file nests its elements without end: it is no file of places.' }
+    around.push(local)
+    spoken = ''
+    reader?.open(local, attributes)
+  })
+  parser.on('text', (part) => { if (SPOKEN.has(around.at(-1) ?? '')) spoken += part })
+  parser.on('cdata', (part) => { if (SPOKEN.has(around.at(-1) ?? '')) spoken += part })
+  parser.on('closetag', () => {
+    const name = around.pop() ?? ''
+    reader?.close(name, spoken.trim(), around)
+    spoken = ''
+  })
+  parser.on('error', () => { problem ??= { kind: 'notRead', message: `This is not complete XML (line ${parser.line}): the file may have been cut short. Export it again.` } })
+  parser.write(text).close()
+  if (problem) return err(problem)
+  return reader ? ok(reader.found()) : err({ kind: 'notRead', message: 'There is nothing in this file.' })
 }
 
 /** Source: GPX 1.1 schema: tracks of segments, routes, single waypoints. */
-function gpx(root: Node): FoundGround {
+function gpxReader(): ShapeReader {
   const shapes: FoundShape[] = []
-  let skipped = all(root.wpt).length
-  const add = (name: string, points: unknown) => {
-    const line = asRing(nodes(points).map((point) => [Number(point['@lon']), Number(point['@lat'])] as const))
+  let [skipped, name, points] = [0, '', [] as Position[]]
+  const add = () => {
+    const line = asRing(points)
     if (line.places.length < 3) skipped++
     else shapes.push({ name, ...line, holes: [] })
+    points = []
   }
-  for (const track of nodes(root.trk)) for (const segment of nodes(track.trkseg)) add(words(track.name), segment.trkpt)
-  for (const route of nodes(root.rte)) add(words(route.name), route.rtept)
-  return { kind: 'GPX', shapes, skipped }
+  return {
+    open: (tag, attributes) => {
+      if (tag === 'trk' || tag === 'rte') [name, points] = ['', []]
+      else if (tag === 'trkpt' || tag === 'rtept') points.push([Number(attributes.lon), Number(attributes.lat)])
+      else if (tag === 'wpt') skipped++
+    },
+    close: (tag, text, around) => {
+      if (tag === 'name' && (around.at(-1) === 'trk' || around.at(-1) === 'rte')) name = text
+      else if (tag === 'trkseg' || tag === 'rte') add()
+    },
+    found: () => ({ kind: 'GPX', shapes, skipped }),
+  }
 }
 
-const DEEPEST = 12
-
-/** Source: OGC KML 2.2: placemarks in documents and folders, with polygons, rings, lines, and recorded tracks. */
-function kml(root: Node): FoundGround {
+/** Source: OGC KML 2.2: placemarks with polygons, rings, lines and recorded tracks, however they are grouped. */
+function kmlReader(): ShapeReader {
   const shapes: FoundShape[] = []
   let skipped = 0
-  const walk = (node: Node, depth: number) => {
-    if (depth > DEEPEST) return
-    for (const placemark of nodes(node.Placemark)) skipped += geometries(placemark, words(placemark.name), 0, shapes)
-    for (const folder of [...nodes(node.Document), ...nodes(node.Folder)]) walk(folder, depth + 1)
+  let name = ''
+  /** Of the placemark in hand; its name may come after its ground. */
+  let own: Omit<FoundShape, 'name'>[] = []
+  let outer: readonly Position[] | undefined
+  let holes: (readonly Position[])[] = []
+  let track: Position[] = []
+  const line = (places: readonly Position[]) => {
+    const read = asRing(places)
+    if (read.places.length < 3) skipped++
+    else own.push({ ...read, holes: [] })
   }
-  walk(root, 0)
-  return { kind: 'KML', shapes, skipped }
-}
-
-function geometries(node: Node, name: string, depth: number, shapes: FoundShape[]): number {
-  if (depth > DEEPEST) return 1
-  let skipped = all(node.Point).length
-  const ring = (holder: unknown) => nodes(holder).flatMap((one) => nodes(one.LinearRing)).map((one) => asRing(coordinates(one.coordinates)).places)
-  for (const polygon of nodes(node.Polygon)) {
-    const [outer] = ring(polygon.outerBoundaryIs)
-    if (!outer || outer.length < 3) skipped++
-    else shapes.push({ name, kind: 'ring', places: outer, holes: ring(polygon.innerBoundaryIs).filter((hole) => hole.length >= 3) })
+  const coordinates = (text: string, around: readonly string[]) => {
+    const places = text.split(/\s+/).filter((one) => one !== '').map((one) => place(one.split(',')))
+    const [boundary, holder] = around.slice(-2)
+    if (holder === 'Point') skipped++
+    else if (holder === 'LinearRing' && boundary === 'outerBoundaryIs') outer = asRing(places).places
+    else if (holder === 'LinearRing' && boundary === 'innerBoundaryIs') holes.push(asRing(places).places)
+    else line(places)
   }
-  const lines = [...nodes(node.LineString), ...nodes(node.LinearRing)].map((one) => coordinates(one.coordinates))
-  const tracks = nodes(node.Track).map((one) => all(one.coord).map((coord) => place(words(coord).split(/\s+/))))
-  for (const line of [...lines, ...tracks].map(asRing)) {
-    if (line.places.length < 3) skipped++
-    else shapes.push({ name, ...line, holes: [] })
+  return {
+    open: (tag) => {
+      if (tag === 'Placemark') [name, own] = ['', []]
+      else if (tag === 'Polygon') [outer, holes] = [undefined, []]
+      else if (tag === 'Track') track = []
+    },
+    close: (tag, text, around) => {
+      if (tag === 'name' && around.at(-1) === 'Placemark') name = text
+      else if (tag === 'coordinates') coordinates(text, around)
+      else if (tag === 'coord') track.push(place(text.split(/\s+/)))
+      else if (tag === 'Track') line(track)
+      else if (tag === 'Polygon') {
+        if (!outer || outer.length < 3) skipped++
+        else own.push({ kind: 'ring', places: outer, holes: holes.filter((hole) => hole.length >= 3) })
+      }
+      else if (tag === 'Placemark') {
+        for (const shape of own) shapes.push({ name, ...shape })
+        own = []
+      }
+    },
+    found: () => ({ kind: 'KML', shapes, skipped }),
   }
-  return [...nodes(node.MultiGeometry), ...nodes(node.MultiTrack)].reduce((sum, one) => sum + geometries(one, name, depth + 1, shapes), skipped)
 }
 
 const place = ([lon, lat]: readonly string[]): Position => [Number(lon), Number(lat)]
-const coordinates = (value: unknown): readonly Position[] => words(value).split(/\s+/).filter((one) => one !== '').map((one) => place(one.split(',')))

@@ -1,0 +1,184 @@
+import { err, ok, type Result } from '../result'
+import { sixDigits } from '../working/figureText'
+import type { WorkingBook } from '../working/working'
+
+/** One calibration as the curve sees it. */
+export interface SettingPoint {
+  /** Number on the dial. */
+  readonly setting: number
+  /** Flow through the gate, kg/s. */
+  readonly flow: number
+  /** Days since it was made; older ones count for less. */
+  readonly age: number
+}
+
+/** One distinct setting: its points' weighted mean flow and what spread they had. */
+export interface SettingMean {
+  readonly setting: number
+  readonly flow: number
+  readonly points: number
+}
+
+export interface SettingCurve {
+  readonly means: readonly SettingMean[]
+  /** Slopes of the curve at the means, kg/s per mark. */
+  readonly slopes: readonly number[]
+  /** One standard deviation of a flow read off it, as a share: the points' own spread about their means. Undefined without repeats. */
+  readonly spread: number | undefined
+  /** Neighbouring settings where more open lets less through. */
+  readonly impossible: readonly (readonly [number, number])[]
+}
+
+/** A calibration's weight halves in so many days (house default, the age at which it counts as stale). */
+const HALF_LIFE_DAYS = 60
+/** How far beyond the tested settings an answer is still given, as a share of their range. */
+export const MARGIN = 0.1
+/** Half the flow is near two thirds of the setting on an untried spreader (trade.md 3): flow grows with the setting to this power. */
+const UNTRIED_POWER = Math.log(1 / 2) / Math.log(2 / 3)
+
+/** Settings this near to each other are one mark of the dial. */
+const SAME_SETTING = 1e-6
+
+/**
+ * Flow against setting through the means of all calibrations of one spreader with one product.
+ * Source: shape-preserving cubic interpolation (Fritsch and Carlson 1980; slopes as harmonic means): never above or below its neighbours.
+ */
+export function settingCurve(points: readonly SettingPoint[]): SettingCurve {
+  const means = meansOf(points)
+  const steps = means.slice(1).map(({ setting, flow }, i) => (flow - means[i]!.flow) / (setting - means[i]!.setting))
+  return {
+    means, slopes: slopesOf(means, steps), spread: spreadOf(points, means),
+    impossible: means.slice(1).flatMap(({ setting, flow }, i) => (flow < means[i]!.flow ? [[means[i]!.setting, setting] as const] : [])),
+  }
+}
+
+const weightOf = ({ age }: SettingPoint) => 2 ** (-Math.max(0, age) / HALF_LIFE_DAYS)
+
+function meansOf(points: readonly SettingPoint[]): readonly SettingMean[] {
+  const sorted = points.toSorted((a, b) => a.setting - b.setting)
+  const means: SettingMean[] = []
+  for (let i = 0; i < sorted.length;) {
+    let [weights, sum, next] = [0, 0, i]
+    for (; next < sorted.length && sorted[next]!.setting - sorted[i]!.setting <= SAME_SETTING; next++) {
+      const weight = weightOf(sorted[next]!)
+      weights += weight
+      sum += weight * sorted[next]!.flow
+    }
+    means.push({ setting: sorted[i]!.setting, flow: sum / weights, points: next - i })
+    i = next
+  }
+  return means
+}
+
+/** Pooled spread of repeats about their mean, as a share of it; sample standard deviation with one degree of freedom lost a mean. */
+function spreadOf(points: readonly SettingPoint[], means: readonly SettingMean[]): number | undefined {
+  const freedom = points.length - means.length
+  if (freedom < 1) return undefined
+  const squares = points.reduce((sum, { setting, flow }) => {
+    const mean = means.find((one) => Math.abs(one.setting - setting) <= SAME_SETTING)
+    return sum + (mean ? (flow / mean.flow - 1) ** 2 : 0)
+  }, 0)
+  return Math.sqrt(squares / freedom)
+}
+
+function slopesOf(means: readonly SettingMean[], steps: readonly number[]): readonly number[] {
+  return means.map((_, i) => {
+    const [before, after] = [steps[i - 1], steps[i]]
+    if (before === undefined) return after ?? 0
+    if (after === undefined) return before
+    if (before * after <= 0) return 0
+    const [h0, h1] = [means[i]!.setting - means[i - 1]!.setting, means[i + 1]!.setting - means[i]!.setting]
+    const [w0, w1] = [2 * h1 + h0, h1 + 2 * h0]
+    return (w0 + w1) / (w0 / before + w1 / after)
+  })
+}
+
+/** How an answer stands to what was tested. */
+export type Reach = 'tested' | 'margin' | 'guess'
+export interface CurveAnswer {
+  readonly setting: number
+  /** kg/s. */
+  readonly flow: number
+  readonly reach: Reach
+  /** One standard deviation of the flow, as a share; undefined without repeats. */
+  readonly spread: number | undefined
+}
+
+/** `noPoints`: nothing is calibrated. `outside`: beyond the tested settings and their margin, with what they reach. `impossible`: the curve turns back between two settings. */
+export type CurveError
+  = | { readonly kind: 'noPoints' }
+    | { readonly kind: 'outside'; readonly least: { readonly setting: number; readonly flow: number }; readonly most: { readonly setting: number; readonly flow: number } }
+    | { readonly kind: 'impossible'; readonly between: readonly [number, number] }
+
+/** Flow at a setting, kg/s. One tested setting gives a guess and calls it one. */
+export function flowAt(curve: SettingCurve, setting: number): Result<CurveAnswer, CurveError> {
+  const usable = usableEnds(curve)
+  if (!usable.ok) return usable
+  const { first, last } = usable.value
+  if (curve.means.length === 1) return ok({ setting, flow: first.flow * (setting / first.setting) ** UNTRIED_POWER, reach: Math.abs(setting - first.setting) <= SAME_SETTING ? 'tested' : 'guess', spread: curve.spread })
+  const margin = (last.setting - first.setting) * MARGIN
+  if (setting < first.setting - margin || setting > last.setting + margin) return err({ kind: 'outside', least: first, most: last })
+  return ok({ setting, flow: Math.max(0, hermite(curve, setting)), reach: setting < first.setting - SAME_SETTING || setting > last.setting + SAME_SETTING ? 'margin' : 'tested', spread: curve.spread })
+}
+
+/** The setting that gives a flow: the curve asked the other way round. @param wanted kg/s */
+export function settingFor(curve: SettingCurve, wanted: number, figure: string, book: WorkingBook): Result<CurveAnswer, CurveError> {
+  const usable = usableEnds(curve)
+  if (!usable.ok) return usable
+  const { first, last } = usable.value
+  const answer = curve.means.length === 1 ? guessed(first, wanted, curve) : solved(curve, wanted, first, last)
+  if (answer.ok) {
+    book.note(figure, () => [
+      ...curve.means.map(({ setting, flow, points }) => `setting ${sixDigits(setting)}: ${sixDigits(1000 * flow)} g/s, mean of ${points}`),
+      `wanted ${sixDigits(1000 * wanted)} g/s`,
+      answer.value.reach === 'guess' ? 'one tested setting: a guess, half the flow near two thirds of the setting' : 'monotone curve through the means, asked the other way round',
+      ...(curve.spread === undefined ? [] : [`repeats spread by ${sixDigits(100 * curve.spread)} %`]),
+      `setting ${sixDigits(answer.value.setting)}`,
+    ])
+  }
+  return answer
+}
+
+function usableEnds({ means, impossible }: SettingCurve): Result<{ readonly first: SettingMean; readonly last: SettingMean }, CurveError> {
+  const [first, last] = [means[0], means.at(-1)]
+  if (!first || !last) return err({ kind: 'noPoints' })
+  const [between] = impossible
+  return between ? err({ kind: 'impossible', between }) : ok({ first, last })
+}
+
+const guessed = (point: SettingMean, wanted: number, { spread }: SettingCurve): Result<CurveAnswer, CurveError> =>
+  ok({ setting: point.setting * (wanted / point.flow) ** (1 / UNTRIED_POWER), flow: wanted, reach: Math.abs(wanted / point.flow - 1) < 1e-9 ? 'tested' : 'guess', spread })
+
+const ROUNDS = 60
+
+/** Halves the interval: the curve rises throughout, so that there is one answer. */
+function solved(curve: SettingCurve, wanted: number, first: SettingMean, last: SettingMean): Result<CurveAnswer, CurveError> {
+  const margin = (last.setting - first.setting) * MARGIN
+  let [low, high] = [first.setting - margin, last.setting + margin]
+  if (wanted < hermite(curve, low) || wanted > hermite(curve, high)) return err({ kind: 'outside', least: first, most: last })
+  for (let round = 0; round < ROUNDS; round++) {
+    const middle = (low + high) / 2
+    if (hermite(curve, middle) < wanted) low = middle
+    else high = middle
+  }
+  const setting = (low + high) / 2
+  return ok({ setting, flow: wanted, reach: setting < first.setting - SAME_SETTING || setting > last.setting + SAME_SETTING ? 'margin' : 'tested', spread: curve.spread })
+}
+
+/** The curve itself; beyond its ends a straight line with the slope there. */
+function hermite({ means, slopes }: SettingCurve, setting: number): number {
+  const last = means.length - 1
+  if (setting <= means[0]!.setting) return means[0]!.flow + slopes[0]! * (setting - means[0]!.setting)
+  if (setting >= means[last]!.setting) return means[last]!.flow + slopes[last]! * (setting - means[last]!.setting)
+  let [low, high] = [0, last]
+  while (high - low > 1) {
+    const middle = (low + high) >> 1
+    if (means[middle]!.setting <= setting) low = middle
+    else high = middle
+  }
+  const [a, b] = [means[low]!, means[high]!]
+  const h = b.setting - a.setting
+  const t = (setting - a.setting) / h
+  const [t2, t3] = [t * t, t * t * t]
+  return a.flow * (2 * t3 - 3 * t2 + 1) + h * slopes[low]! * (t3 - 2 * t2 + t) + b.flow * (3 * t2 - 2 * t3) + h * slopes[high]! * (t3 - t2)
+}

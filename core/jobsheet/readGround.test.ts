@@ -1,0 +1,37 @@
+import { expect, test } from 'vitest'
+import { lawn, part, spreading } from '../../test/support/documents'
+import { fieldReader } from '../quantity/fieldReader'
+import { closedWorkingBook, openWorkingBook } from '../working/working'
+import type { LawnNote } from './document'
+import { lawnFromArea } from './fromRooms'
+import { readGround, treatedGround } from './readGround'
+import { sourceChecks } from './sourceChecks'
+import { blankArea } from '../ground/blankArea'
+
+const green = (name: string, rest: Partial<LawnNote> = {}) => lawn(name, [part('add', 'rectangle', { length: '40', width: '25' }, 'm')], rest)
+const together = (lawns: readonly LawnNote[], book = closedWorkingBook) => treatedGround(readGround(lawns, '2026-05-06', fieldReader(), book), book)
+/** Readings 2 cm on 40 and 25 m: sqrt((25 x 0.02)² + (40 x 0.02)²). */
+const READINGS = Math.hypot(0.5, 0.8)
+
+test('one tape is wrong the same way on every lawn, two instruments are not', () => {
+  // 1 % of 1,000 m2 each by tape, 2 % by wheel.
+  expect(together([green('A'), green('B')]).sd).toBeCloseTo(Math.hypot(10 + 10, READINGS, READINGS), 9)
+  expect(together([green('A'), green('B', { instrument: 'wheel' })]).sd).toBeCloseTo(Math.hypot(10, 20, READINGS, READINGS), 9)
+  expect(together([green('A'), green('B', { treated: 'no' })]).sd).toBeCloseTo(Math.hypot(10, READINGS), 9)
+})
+
+test('the working of the ground says which errors add and what they do to amounts', () => {
+  const book = openWorkingBook()
+  together([green('A'), green('B', { instrument: 'wheel' })], book)
+  const lines = book.pages().find(({ figure }) => figure === 'ground.size')?.lines.join('\n')
+  expect(lines).toMatch(/scale of the tape, 0\.5 %[\s\S]*scale of the wheel, 1 %[\s\S]*carried to every amount/)
+})
+
+test('a piece moved on the plan is no new size; a piece measured anew is', () => {
+  const piece = part('add', 'rectangle', { length: '40', width: '25' }, 'm')
+  const area = { id: '019df000-0000-7000-8000-000000000009', version: 1, name: 'Green', document: { ...blankArea('x', 'us-1000'), parts: [piece] } }
+  const document = spreading([lawnFromArea(area)], [], {})
+  const now = (parts: typeof area.document.parts) => sourceChecks(document, { areas: [{ ...area, version: 2, document: { ...area.document, parts } }], products: [], calibrations: [] }, '2026-05-06')
+  expect(now([{ ...piece, place: { x: 3, y: 4, turn: 90 } }])).toEqual([])
+  expect(now([{ ...piece, lengths: { ...piece.lengths, width: { text: '26', unit: 'm' } } }])).toMatchObject([{ code: 'size-changed' }])
+})
