@@ -13,7 +13,7 @@ import type { StockMovement } from '../shared/schemas/product'
 import type { RoomName } from '../shared/schemas/room'
 import type { NewRunEvent } from '../shared/schemas/run'
 import { drawsFrom, normal } from '../core/quantity/draws'
-import { sampleCalibrations, sampleEquipment } from './sampleEquipment'
+import { sampleCalibrations, sampleEquipment, sampleTrials } from './sampleEquipment'
 import { sampleProducts } from './sampleProducts'
 import { PROGRAM, VISITS, type ProgramEntry } from './sampleProgram'
 import { sampleSites, type SampleSite } from './sampleSites'
@@ -61,6 +61,7 @@ function rowsOf(sites: readonly SampleSite[]): SampleCrew['rows'] {
     ...siteRows,
     ...sampleEquipment().map(({ id, ...row }) => ({ room: 'equipment' as const, id, on: MEASURED_ON, row })),
     ...sampleCalibrations().map(({ id, ...row }) => ({ room: 'calibrations' as const, id, on: row.document.course.on, row })),
+    ...sampleTrials().map(({ id, ...row }) => ({ room: 'trials' as const, id, on: row.document.on, row })),
     ...sampleProducts().map(({ id, ...row }) => ({ room: 'products' as const, id, on: MEASURED_ON, row })),
   ]
 }

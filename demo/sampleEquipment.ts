@@ -1,8 +1,9 @@
 import { blankEquipment } from '#core/calibration/blankEquipment'
 import type { CalibrationDocument } from '#core/calibration/calibrationDocument'
 import type { EquipmentDocument, SpreaderDocument, SprayerDocument, ToolDocument } from '#core/calibration/equipmentDocument'
+import { blankNozzles, blankPattern, type TrialDocument } from '#core/calibration/trial'
 import type { ToolCourse, ToolNote } from '#core/ground/toolCourse'
-import type { MassUnit, VolumeUnit } from '#core/quantity/units'
+import type { AmountUnit, MassUnit, VolumeUnit } from '#core/quantity/units'
 import { field, named, typed } from './typed'
 
 export interface SampleEquipment { readonly id: string; readonly name: string; readonly document: EquipmentDocument }
@@ -90,6 +91,8 @@ export const sampleCalibrations = (): readonly SampleCalibration[] => [
   spread(PUSH, '2025-06-12', '8', 'Chlorantraniliprole granule', ['0.5', '0.49', '0.52'], push),
   spread(PUSH, '2025-06-16', '9.5', 'Bifenthrin granule', ['0.7', '0.73', '0.71'], push),
   spread(PUSH, '2026-03-26', '11.5', 'Dithiopyr on 19-0-4 granule', ['1.03', '1.04', '1.02'], push),
+  spread(PUSH, '2026-04-20', '10', SLOW, ['0.58', '0.6', '0.59'], push),
+  spread(PUSH, '2026-04-19', '15', SLOW, ['1.47', '1.52', '1.5'], push),
   spread(PUSH, '2026-04-21', '12', SLOW, ['0.88', '0.92', '0.9'], push),
   spread(PUSH, '2026-05-04', '9.5', 'Bifenthrin granule', ['0.71', '0.7', '0.72'], push),
   spread(DROP, '2026-04-02', '6', SLOW, ['0.33', '0.34'], { width: '2', start: 6 }),
@@ -102,4 +105,26 @@ export const sampleCalibrations = (): readonly SampleCalibration[] => [
   spray('Hose-end bottle', '2026-04-24', { length: '50', width: '6', speed: '2', unit: 'gal', heldBy: 'tap full open' }, ['1.5', '1.6']),
   spray(BACKPACK, '2025-05-16', backpack, ['34', '33.5', '34.5']),
   spray(BACKPACK, '2026-02-17', backpack, ['33', '34.5']),
+]
+
+export interface SampleTrial { readonly id: string; readonly equipmentId: string; readonly document: TrialDocument }
+const catches = <U extends AmountUnit>(unit: U, list: string) => list.split(' ').map((text) => typed(text, unit))
+
+/** A row of trays under the push spreader, a little fuller on the right; the tow boom's seven nozzles, the fifth nine per cent high. */
+export const sampleTrials = (): readonly SampleTrial[] => [
+  {
+    id: named('trial push 2026-04-20'), equipmentId: named(`equipment ${PUSH}`),
+    document: {
+      ...blankPattern('us-1000', 'broadcast'), on: '2026-04-20', by: 'T. Arkwright', product: SLOW, setting: '12', spacing: field('2 ft'), tray: { width: field('12 in'), length: field('12 in') }, passes: '6',
+      catches: catches('g', '0.4 1 1.9 2.9 3.7 4.1 4 3.5 2.5 1.4 0.5'),
+    },
+  },
+  {
+    id: named('trial tow 2026-04-12'), equipmentId: named(`equipment ${TOW}`),
+    document: {
+      ...blankNozzles('us-1000', 7), on: '2026-04-12', by: 'T. Arkwright', heldBy: 'second gear, throttle at the mark', time: field('30 s'), spacing: field('20 in'), rated: field('38.4 fl oz'),
+      catches: catches('fl oz', '19.6 19.9 19.4 19.8 21.5 19.7 19.6'), course: { length: field('132 ft'), times: [field('29.2 s'), field('28.9 s'), field('29 s')] }, wanted: field('1 gal/1000 ft2'),
+      pressure: { now: field('30 psi'), low: field('15 psi'), high: field('60 psi') },
+    },
+  },
 ]

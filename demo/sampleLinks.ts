@@ -18,3 +18,4 @@ export const SAMPLE_AREAS = { green: named('area Cooperage Row Shared green'), f
 export const SAMPLE_PRODUCTS = { fungicide: named('product Propiconazole 14.3 % concentrate'), granule: named('product Slow-feed 21-0-6 granule') } as const
 export const SAMPLE_EQUIPMENT = { push: named('equipment 80 lb broadcast push spreader'), tow: named('equipment 26 gal tow boom') } as const
 export const SAMPLE_CALIBRATION = named('calibration 80 lb broadcast push spreader 2026-04-21 Slow-feed 21-0-6 granule')
+export const SAMPLE_TRIALS = { pattern: named('trial push 2026-04-20'), nozzles: named('trial tow 2026-04-12') } as const

@@ -8,6 +8,7 @@ import { chromium, type Browser } from 'playwright-core'
 import { build, type Rollup } from 'vite'
 import { echoServer } from '../bench/echoServer'
 import { percentile, round } from '../bench/statistics'
+import { calibrationBench } from '../bench/calibration'
 import { planInBrowser, unionMs } from '../bench/ground'
 import { manyRows } from '../bench/rooms'
 import { largeDocument, largeRequest } from '../bench/workload'
@@ -40,6 +41,7 @@ try {
     replanInBrowserMs: await replanInBrowser(browser),
     keystrokeToFiguresMs: await keystrokes(browser),
     planRouteAgainstEcho: await planRoute(),
+    calibration: calibrationBench(),
     unionOfExclusions: unionMs(),
     plan: await planInBrowser(browser, `http://127.0.0.1:${port}`),
     firstLoadJavaScriptKb: await firstLoad(browser),

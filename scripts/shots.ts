@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { setTimeout as wait } from 'node:timers/promises'
 import { chromium, type Page } from 'playwright-core'
-import { SAMPLE_AREAS, SAMPLE_CALIBRATION, SAMPLE_EQUIPMENT, SAMPLE_JOBS, SAMPLE_PRODUCTS, SAMPLE_RECORDS, SAMPLE_SITES } from '../demo/sampleLinks'
+import { SAMPLE_AREAS, SAMPLE_CALIBRATION, SAMPLE_EQUIPMENT, SAMPLE_JOBS, SAMPLE_PRODUCTS, SAMPLE_RECORDS, SAMPLE_SITES, SAMPLE_TRIALS } from '../demo/sampleLinks'
 import { ensureBuilt } from './setup/build.mjs'
 import { openCluster } from './setup/cluster.mjs'
 import { CHROMIUM, ensureChromium, ensurePostgres } from './setup/debian.mjs'
@@ -38,12 +38,12 @@ const SHOTS: readonly Shot[] = [
   { name: 'trace', path: `/sites/${SAMPLE_SITES.cemetery}/areas/${SAMPLE_AREAS.slope}` },
   { name: 'walk-phone', path: `/sites/${SAMPLE_SITES.school}/areas/${SAMPLE_AREAS.field}`, phone: 'phone', before: walk },
   { name: 'equipment', path: '/equipment' },
-  { name: 'machine', path: `/equipment/${SAMPLE_EQUIPMENT.push}` },
+  { name: 'machine', path: `/equipment/${SAMPLE_EQUIPMENT.push}`, before: (page) => page.getByLabel('Rate, all passes', { exact: true }).fill('3.4') },
+  { name: 'bench-pattern', path: `/equipment/${SAMPLE_EQUIPMENT.push}/trials/${SAMPLE_TRIALS.pattern}` },
+  { name: 'bench-nozzles', path: `/equipment/${SAMPLE_EQUIPMENT.tow}/trials/${SAMPLE_TRIALS.nozzles}`, theme: 'dusk' },
   { name: 'calibration', path: `/equipment/${SAMPLE_EQUIPMENT.push}/calibrations/${SAMPLE_CALIBRATION}` },
   { name: 'product', path: `/products/${SAMPLE_PRODUCTS.fungicide}` },
   { name: 'job-sheet-wet', path: job(SAMPLE_JOBS.stopped) },
-  { name: 'job-sheet-visit', path: job(SAMPLE_JOBS.visit) },
-  { name: 'job-sheet-dusk', path: job(SAMPLE_JOBS.running), theme: 'dusk' },
   { name: 'working', path: job(SAMPLE_JOBS.stopped), before: (page) => page.getByLabel('Totals').getByRole('button', { name: /Chelated iron/ }).click() },
   { name: 'load-sheet', path: `${job(SAMPLE_JOBS.stopped)}/load-sheet` },
   { name: 'log', path: `${job(SAMPLE_JOBS.running)}/log`, before: leftInTank },

@@ -1,6 +1,7 @@
 import type * as Leaflet from 'leaflet'
 import type { InjectionKey, ShallowRef } from 'vue'
 import { toMillimetre } from '#core/ground/editOutline'
+import type { ThemeColours } from './themeColours'
 import { turned, type Point, type Ring } from '#core/ground/plane'
 
 /** The map a plan is drawn on, for the layers that stand inside it. North is up: a plan whose own axes are turned is turned back on screen. */
@@ -9,23 +10,13 @@ export interface PlanMapContext {
   readonly leaflet: ShallowRef<typeof Leaflet | undefined>
   readonly toView: (point: Point) => Leaflet.LatLngTuple
   readonly fromView: (at: Leaflet.LatLng) => Point
-  readonly colours: ComputedRef<PlanColours>
+  readonly colours: ComputedRef<ThemeColours>
 }
 
 const key: InjectionKey<PlanMapContext> = Symbol('plan map')
 
-const ROLES = ['paper', 'sheet', 'tint', 'ink', 'soft', 'rule', 'rule-strong', 'wet', 'wet-tint', 'dry', 'action', 'action-tint', 'stop'] as const
-export type PlanColours = Readonly<Record<typeof ROLES[number], string>>
-
-/** The theme's roles as plain colours: a canvas knows no variables. */
-function rolesNow(): PlanColours {
-  const style = getComputedStyle(document.documentElement)
-  return Object.fromEntries(ROLES.map((role) => [role, style.getPropertyValue(`--${role}`).trim()])) as PlanColours
-}
-
 /** Gives the layers below their map. @param bearing how the plan's upward axis is turned from north, degrees */
 export function providePlanMap(bearing: () => number): PlanMapContext {
-  const theme = useColorMode()
   const context: PlanMapContext = {
     map: shallowRef(), leaflet: shallowRef(),
     toView: (point) => {
@@ -33,10 +24,7 @@ export function providePlanMap(bearing: () => number): PlanMapContext {
       return [y, x]
     },
     fromView: ({ lat, lng }) => toMillimetre(turned([lng, lat], [0, 0], -bearing())),
-    colours: computed(() => {
-      void theme.value
-      return rolesNow()
-    }),
+    colours: useThemeColours(),
   }
   provide(key, context)
   return context

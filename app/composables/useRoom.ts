@@ -3,7 +3,7 @@ import type { RoomName } from '#shared/schemas/room'
 
 interface Row { readonly id: string, readonly version: number }
 
-const WHAT: Readonly<Record<RoomName, string>> = { sites: 'site', areas: 'area', equipment: 'piece of equipment', calibrations: 'calibration', products: 'product' }
+const WHAT: Readonly<Record<RoomName, string>> = { sites: 'site', areas: 'area', equipment: 'piece of equipment', calibrations: 'calibration', trials: 'test', products: 'product' }
 
 /** One row of a room: loaded, saved as it is typed, deleted so that it can be brought back. */
 export function useRoom<Stored extends Row, Draft extends { readonly version: number }>(room: RoomName, id: string, draftOf: (stored: Stored) => Draft) {

@@ -34,43 +34,64 @@ export function depositProfile({ catches, spacing, centre = (catches.length - 1)
   return ok({ places: catches.map((_, i) => (i - centre) * spacing), deposits: catches, spacing })
 }
 
-/** Deposit at a place: straight between trays, and falling to nothing within one spacing beyond the last. */
-export function depositAt({ places, deposits, spacing }: DepositProfile, place: number): number {
-  const at = (place - (places[0] ?? 0)) / spacing
-  const i = Math.floor(at)
-  const left = i >= 0 ? deposits[i] ?? 0 : 0
-  const right = i + 1 >= 0 ? deposits[i + 1] ?? 0 : 0
-  return left + (right - left) * (at - i)
+/** A profile laid out for reading at many places: nothing beyond either end, so that no step needs to ask where it is. */
+interface Strip { readonly deposits: Float64Array; readonly begin: number; readonly reach: number; readonly spacing: number }
+
+function stripOf({ places, deposits, spacing }: DepositProfile): Strip {
+  const padded = new Float64Array(deposits.length + 3)
+  padded.set(deposits, 1)
+  return { deposits: padded, begin: places[0]! - spacing, reach: Math.max(-places[0]!, places.at(-1)!) + spacing, spacing }
 }
 
-/** Places looked at across one period of the lanes. */
-const LOOKS = 80
+/** Straight between trays, and falling to nothing within one spacing beyond the last. */
+function readStrip({ deposits, begin, spacing }: Strip, place: number): number {
+  const at = (place - begin) / spacing
+  if (!(at >= 0 && at < deposits.length - 2)) return 0
+  const i = Math.floor(at)
+  return deposits[i]! + (deposits[i + 1]! - deposits[i]!) * (at - i)
+}
 
-/** Ground rate across one period when lanes lie so far apart: copies of the profile, summed. @param lane m between lanes */
-export function overlapped(profile: DepositProfile, lane: number, travel: Travel): { readonly places: readonly number[]; readonly rates: readonly number[] } {
-  const { places: trays, spacing } = profile
-  const reach = Math.max(-(trays[0] ?? 0), trays.at(-1) ?? 0) + spacing
-  const period = travel === 'one-way' ? lane : 2 * lane
-  const count = travel === 'one-way' ? LOOKS : 2 * LOOKS
-  const places = Array.from({ length: count }, (_, i) => ((i + 0.5) * period) / count)
-  const first = -Math.ceil(reach / lane) - 2
-  const rates = places.map((place) => {
-    let sum = 0
-    for (let k = first; k <= -first; k++) {
-      const off = place - k * lane
-      if (off < -reach || off > reach) continue
-      sum += depositAt(profile, travel === 'back-and-forth' && k % 2 !== 0 ? -off : off)
-    }
-    return sum
-  })
-  return { places, rates }
+/** Deposit of one lane at a place. */
+export const depositAt = (profile: DepositProfile, place: number): number => readStrip(stripOf(profile), place)
+
+/** Copies of the strip, every second one mirrored when driven back and forth. */
+function layered(strip: Strip, lane: number, travel: Travel, place: number): number {
+  let sum = 0
+  const last = Math.floor((place + strip.reach) / lane)
+  for (let k = Math.ceil((place - strip.reach) / lane); k <= last; k++) {
+    const off = place - k * lane
+    sum += readStrip(strip, travel === 'back-and-forth' && k % 2 !== 0 ? -off : off)
+  }
+  return sum
+}
+
+/** Ground rate at a place when lanes lie so far apart. @param lane m between lanes */
+export const groundRateAt = (profile: DepositProfile, lane: number, travel: Travel, place: number): number => layered(stripOf(profile), lane, travel, place)
+
+/** Places looked at across a lane. */
+const LOOKS = 60
+
+/**
+ * Ground rate across one period of the lanes, at the middles of equal steps. Driven back and forth the period is two lanes, but between the middles
+ * of the gaps on either side of a lane it holds all there is: the other half is its mirror.
+ */
+export const overlapped = (profile: DepositProfile, lane: number, travel: Travel): Float64Array => looksAt(stripOf(profile), lane, travel)
+
+function looksAt(strip: Strip, lane: number, travel: Travel): Float64Array {
+  const start = travel === 'back-and-forth' ? lane / 2 : 0
+  const rates = new Float64Array(LOOKS)
+  for (let i = 0; i < LOOKS; i++) rates[i] = layered(strip, lane, travel, start + ((i + 0.5) * lane) / LOOKS)
+  return rates
 }
 
 /** Evenness at a lane spacing: standard deviation over mean of the ground rate across one period. Source: trade.md 3, pattern test. */
-export function variation(profile: DepositProfile, lane: number, travel: Travel): number {
-  const { rates } = overlapped(profile, lane, travel)
-  const mean = rates.reduce((sum, rate) => sum + rate, 0) / rates.length
-  const squares = rates.reduce((sum, rate) => sum + (rate - mean) ** 2, 0)
+export const variation = (profile: DepositProfile, lane: number, travel: Travel): number => variationOf(looksAt(stripOf(profile), lane, travel))
+
+function variationOf(rates: Float64Array): number {
+  let [sum, squares] = [0, 0]
+  for (const rate of rates) sum += rate
+  const mean = sum / rates.length
+  for (const rate of rates) squares += (rate - mean) ** 2
   return Math.sqrt(squares / rates.length) / mean
 }
 
@@ -84,9 +105,10 @@ const STEPS = 400
 export function variationCurve(profile: DepositProfile, travel: Travel, steps = STEPS): readonly { readonly lane: number; readonly cv: number }[] {
   const throwWidth = (profile.places.at(-1) ?? 0) - (profile.places[0] ?? 0) + profile.spacing
   const narrowest = 2 * profile.spacing
+  const strip = stripOf(profile)
   return Array.from({ length: steps }, (_, i) => {
     const lane = narrowest + ((throwWidth - narrowest) * i) / (steps - 1)
-    return { lane, cv: variation(profile, lane, travel) }
+    return { lane, cv: variationOf(looksAt(strip, lane, travel)) }
   })
 }
 
@@ -114,9 +136,14 @@ export function effectiveSwath(profile: DepositProfile, travel: Travel, limit: n
 export function halfRateWidth(profile: DepositProfile): number | undefined {
   const half = depositAt(profile, 0) / 2
   const side = (direction: 1 | -1): number | undefined => {
-    const reach = (direction === 1 ? profile.places.at(-1) ?? 0 : -(profile.places[0] ?? 0)) + profile.spacing
-    const step = profile.spacing / 50
-    for (let off = step; off <= reach; off += step) if (depositAt(profile, direction * off) <= half) return off
+    const trays = profile.places.map((place) => direction * place).filter((place) => place > 0).toSorted((a, b) => a - b)
+    let [off, before] = [0, 2 * half]
+    for (const next of [...trays, (trays.at(-1) ?? 0) + profile.spacing]) {
+      const here = depositAt(profile, direction * next)
+      if (here <= half) return off + ((next - off) * (before - half)) / (before - here)
+      off = next
+      before = here
+    }
     return undefined
   }
   const [left, right] = [side(-1), side(1)]

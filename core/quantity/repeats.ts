@@ -4,6 +4,7 @@ export interface Repeats {
   /** Sample standard deviation (n - 1); undefined for a single run: one run shows no spread. */
   readonly sd: number | undefined
   readonly count: number
+  readonly values: readonly number[]
 }
 
 /**
@@ -15,9 +16,9 @@ export interface Repeats {
 export function repeats(values: readonly number[]): Repeats {
   const count = values.length
   const mean = values.reduce((sum, value) => sum + value, 0) / count
-  if (count < 2) return { mean, sd: undefined, count }
+  if (count < 2) return { mean, sd: undefined, count, values }
   const squares = values.reduce((sum, value) => sum + (value - mean) ** 2, 0)
-  return { mean, sd: Math.sqrt(squares / (count - 1)), count }
+  return { mean, sd: Math.sqrt(squares / (count - 1)), count, values }
 }
 
 /** Runs that differ by more than this (standard deviation over mean) do not yet agree (house default). */

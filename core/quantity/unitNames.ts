@@ -1,4 +1,4 @@
-import type { AmountUnit, AngleUnit, AreaUnit, DensityUnit, DilutionUnit, LengthUnit, SpanUnit, SpeedUnit, TimeUnit } from './units'
+import type { AmountUnit, AngleUnit, AreaUnit, DensityUnit, DilutionUnit, LengthUnit, PressureUnit, SpanUnit, SpeedUnit, StopwatchUnit, TimeUnit } from './units'
 
 /** What people write for a unit; compared in lower case, blanks squeezed, without full stops. */
 export const LENGTH_NAMES: Readonly<Record<string, LengthUnit>> = {
@@ -11,6 +11,10 @@ export const LENGTH_NAMES: Readonly<Record<string, LengthUnit>> = {
 export const SPAN_NAMES: Readonly<Record<string, SpanUnit>> = { ...LENGTH_NAMES, pace: 'paces', paces: 'paces', step: 'paces', steps: 'paces', stride: 'paces', strides: 'paces' }
 
 export const ANGLE_NAMES: Readonly<Record<string, AngleUnit>> = { '°': '°', deg: '°', degree: '°', degrees: '°' }
+
+export const STOPWATCH_NAMES: Readonly<Record<string, StopwatchUnit>> = { s: 's', sec: 's', secs: 's', second: 's', seconds: 's', min: 'min', mins: 'min', minute: 'min', minutes: 'min' }
+
+export const PRESSURE_NAMES: Readonly<Record<string, PressureUnit>> = { psi: 'psi', bar: 'bar', bars: 'bar', kpa: 'kPa' }
 
 export const AREA_NAMES: Readonly<Record<string, AreaUnit>> = {
   ft2: 'ft2', 'ft²': 'ft2', 'sq ft': 'ft2', sqft: 'ft2', 'square foot': 'ft2', 'square feet': 'ft2',

@@ -50,10 +50,18 @@ export const METRES_PER_SECOND_PER = { mph: (5280 * FOOT_M) / 3600, 'km/h': 1 / 
 /** Seconds in one of each; for intervals on a label. */
 export const SECONDS_PER = { min: 60, h: 3600, d: 86_400, wk: 604_800 } as const
 
+/** Seconds in one of each; for a stopwatch. */
+export const STOPWATCH_PER = { s: 1, min: 60 } as const
+
+/** Pascals in one of each; psi is not exact (trade.md 16). */
+export const PASCALS_PER = { psi: 6894.757293168, bar: 100_000, kPa: 1000 } as const
+
 export type LengthUnit = keyof typeof METRES_PER
 export type AngleUnit = keyof typeof RADIANS_PER
 /** A length, or a count of paces that a calibrated stride turns into one. */
 export type SpanUnit = LengthUnit | 'paces'
+export type StopwatchUnit = keyof typeof STOPWATCH_PER
+export type PressureUnit = keyof typeof PASCALS_PER
 export type AreaUnit = keyof typeof SQUARE_METRES_PER
 export type MassUnit = keyof typeof KILOGRAMS_PER
 export type VolumeUnit = keyof typeof CUBIC_METRES_PER
@@ -68,6 +76,8 @@ export type CarrierUnit = `${VolumeUnit}/${AreaUnit}`
 export const unitsOf = <U extends string>(table: Readonly<Record<U, number>>): readonly U[] => Object.keys(table) as U[]
 
 export const LENGTH_UNITS = unitsOf(METRES_PER)
+export const STOPWATCH_UNITS = unitsOf(STOPWATCH_PER)
+export const PRESSURE_UNITS = unitsOf(PASCALS_PER)
 export const SPAN_UNITS: readonly SpanUnit[] = [...LENGTH_UNITS, 'paces']
 export const AREA_UNITS = unitsOf(SQUARE_METRES_PER)
 export const MASS_UNITS = unitsOf(KILOGRAMS_PER)

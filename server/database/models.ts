@@ -12,7 +12,7 @@ import type { RecordRow } from '#shared/schemas/run'
 import { AttachmentModel, defineAttachments } from './attachmentModel'
 import { figure, key, text } from './columns'
 import {
-  AreaModel, AreaSizeModel, CalibrationModel, defineRooms, EquipmentModel, LaidDownModel, ProductModel, SiteModel, StockMovementModel,
+  AreaModel, AreaSizeModel, CalibrationModel, defineRooms, EquipmentModel, LaidDownModel, ProductModel, SiteModel, StockMovementModel, TrialModel,
 } from './roomModels'
 
 /** Columns only; rows leave the repositories as plain typed data, never as these. */
@@ -97,6 +97,7 @@ export interface Models {
   readonly areaSizes: typeof AreaSizeModel
   readonly equipment: typeof EquipmentModel
   readonly calibrations: typeof CalibrationModel
+  readonly trials: typeof TrialModel
   readonly products: typeof ProductModel
   readonly stockMovements: typeof StockMovementModel
   readonly laidDown: typeof LaidDownModel
@@ -130,7 +131,7 @@ export function defineModels(sequelize: Sequelize): Models {
   defineAttachments(options)
   return {
     organizations: OrganizationModel, jobs: JobModel, applications: ApplicationModel, runEvents: RunEventModel, records: RecordModel,
-    sites: SiteModel, areas: AreaModel, areaSizes: AreaSizeModel, equipment: EquipmentModel, calibrations: CalibrationModel, products: ProductModel,
+    sites: SiteModel, areas: AreaModel, areaSizes: AreaSizeModel, equipment: EquipmentModel, calibrations: CalibrationModel, trials: TrialModel, products: ProductModel,
     stockMovements: StockMovementModel, laidDown: LaidDownModel, attachments: AttachmentModel,
   }
 }

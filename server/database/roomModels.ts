@@ -3,6 +3,7 @@ import type { AreaDocument } from '#core/ground/areaDocument'
 import type { FieldNotes } from '#core/ground/fieldNotes'
 import type { CalibrationDocument } from '#core/calibration/calibrationDocument'
 import type { EquipmentDocument } from '#core/calibration/equipmentDocument'
+import type { TrialDocument } from '#core/calibration/trial'
 import type { ProductDocument } from '#core/label/productDocument'
 import type { Dimension } from '#core/quantity/rateUnit'
 import type { MovementKind } from '#core/stock/onHand'
@@ -47,6 +48,12 @@ export class CalibrationModel extends EditableModel<CalibrationModel> {
   declare product: string
   declare perPass: number | null
   declare document: CalibrationDocument
+}
+
+export class TrialModel extends EditableModel<TrialModel> {
+  declare equipmentId: string
+  declare onDay: string | null
+  declare document: TrialDocument
 }
 
 export class ProductModel extends EditableModel<ProductModel> {
@@ -114,6 +121,7 @@ export function defineRooms(options: (tableName: string) => InitOptions): void {
   AreaModel.init({ ...editable(), siteId: DataTypes.UUID, name: text(), position: DataTypes.INTEGER, sizeM2: figure('size_m2'), sdM2: figure('sd_m2') }, options('areas'))
   EquipmentModel.init({ ...editable(), name: text(), kind: text() }, options('equipment'))
   CalibrationModel.init({ ...editable(), equipmentId: DataTypes.UUID, onDay: DataTypes.DATEONLY, product: text(), perPass: DataTypes.DOUBLE }, options('calibrations'))
+  TrialModel.init({ ...editable(), equipmentId: DataTypes.UUID, onDay: DataTypes.DATEONLY }, options('trials'))
   ProductModel.init({ ...editable(), name: text(), kind: text() }, options('products'))
   AreaSizeModel.init({
     organizationId: key(), id: key(), areaId: DataTypes.UUID, onDay: DataTypes.DATEONLY, sizeM2: figure('size_m2'), sdM2: figure('sd_m2'), notes: DataTypes.JSONB, at: DataTypes.DATE,

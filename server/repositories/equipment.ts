@@ -1,13 +1,18 @@
 import type { Calibration, Equipment, SaveCalibration, SaveEquipment } from '#shared/schemas/equipment'
-import type { CalibrationModel, EquipmentModel } from '../database/roomModels'
+import type { SaveTrial, Trial } from '#shared/schemas/trial'
+import type { CalibrationModel, EquipmentModel, TrialModel } from '../database/roomModels'
 import { editableRows, type EditableRows } from './editableRows'
 import type { Scope } from './scope'
 
 export interface EquipmentFields extends Omit<SaveEquipment, 'version'> { readonly kind: SaveEquipment['document']['kind'] }
 export interface CalibrationFields extends Omit<SaveCalibration, 'version'> { readonly onDay: string | null; readonly product: string; readonly perPass: number | null }
 
+export interface TrialFields extends Omit<SaveTrial, 'version'> { readonly onDay: string | null }
+
 export type EquipmentRepository = EditableRows<Equipment, EquipmentFields>
 export type CalibrationsRepository = EditableRows<Calibration, CalibrationFields>
+
+export type TrialsRepository = EditableRows<Trial, TrialFields>
 
 export const equipmentRepository = (scope: Scope): EquipmentRepository =>
   editableRows<EquipmentModel, Equipment, EquipmentFields>(scope, scope.database.models.equipment,
@@ -16,3 +21,7 @@ export const equipmentRepository = (scope: Scope): EquipmentRepository =>
 export const calibrationsRepository = (scope: Scope): CalibrationsRepository =>
   editableRows<CalibrationModel, Calibration, CalibrationFields>(scope, scope.database.models.calibrations,
     ({ id, version, equipmentId, perPass, document, updatedAt }) => ({ id, version, equipmentId, perPass, document, updatedAt: updatedAt.toISOString() }), ['onDay'])
+
+export const trialsRepository = (scope: Scope): TrialsRepository =>
+  editableRows<TrialModel, Trial, TrialFields>(scope, scope.database.models.trials,
+    ({ id, version, equipmentId, document, updatedAt }) => ({ id, version, equipmentId, document, updatedAt: updatedAt.toISOString() }), ['onDay'])

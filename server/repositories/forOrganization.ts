@@ -1,7 +1,7 @@
 import type { Transaction } from 'sequelize'
 import type { Database } from '../database/connection'
 import { attachmentsRepository, type AttachmentsRepository } from './attachments'
-import { calibrationsRepository, equipmentRepository, type CalibrationsRepository, type EquipmentRepository } from './equipment'
+import { calibrationsRepository, equipmentRepository, trialsRepository, type CalibrationsRepository, type EquipmentRepository, type TrialsRepository } from './equipment'
 import { finderRepository, type FinderRepository } from './finder'
 import { jobsRepository, type JobsRepository } from './jobs'
 import { ledgerRepository, type LedgerRepository } from './ledger'
@@ -18,6 +18,7 @@ export interface Repositories {
   readonly areas: AreasRepository
   readonly equipment: EquipmentRepository
   readonly calibrations: CalibrationsRepository
+  readonly trials: TrialsRepository
   readonly products: ProductsRepository
   readonly stock: StockRepository
   readonly jobs: JobsRepository
@@ -34,7 +35,7 @@ export function forOrganization(database: Database, organizationId: string, tran
     transaction: (work) => (transaction
       ? work(forOrganization(database, organizationId, transaction))
       : database.sequelize.transaction((inner) => work(forOrganization(database, organizationId, inner)))),
-    sites: sitesRepository(scope), areas: areasRepository(scope), equipment: equipmentRepository(scope), calibrations: calibrationsRepository(scope),
+    sites: sitesRepository(scope), areas: areasRepository(scope), equipment: equipmentRepository(scope), calibrations: calibrationsRepository(scope), trials: trialsRepository(scope),
     products: productsRepository(scope), stock: stockRepository(scope), jobs: jobsRepository(scope), runs: runsRepository(scope), records: recordsRepository(scope),
     ledger: ledgerRepository(scope), finder: finderRepository(scope), attachments: attachmentsRepository(scope),
   }

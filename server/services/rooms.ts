@@ -4,6 +4,7 @@ import { fieldReader } from '#core/quantity/fieldReader'
 import { closedWorkingBook } from '#core/working/working'
 import { SaveCalibrationSchema, SaveEquipmentSchema, type SaveCalibration } from '#shared/schemas/equipment'
 import { SaveAreaSchema, SaveSiteSchema } from '#shared/schemas/ground'
+import { SaveTrialSchema, type SaveTrial } from '#shared/schemas/trial'
 import { SaveProductSchema } from '#shared/schemas/product'
 import type { RoomName } from '#shared/schemas/room'
 import { failure } from '../http/failure'
@@ -62,6 +63,14 @@ export const ROOMS: Readonly<Record<RoomName, Room>> = {
     remove: ({ calibrations }, id, version) => removeRow(calibrations, id, version, 'calibration'),
     restore: ({ calibrations }, id) => calibrations.restore(id),
   },
+  trials: {
+    schema: SaveTrialSchema, what: 'test',
+    list: ({ trials }, { equipmentId }) => trials.list(idIn(equipmentId) ? { equipmentId: idIn(equipmentId) } : {}),
+    find: ({ trials }, id) => trials.find(id),
+    save: (repositories, id, body) => saveTrial(repositories, id, v.parse(SaveTrialSchema, body)),
+    remove: ({ trials }, id, version) => removeRow(trials, id, version, 'test'),
+    restore: ({ trials }, id) => trials.restore(id),
+  },
   products: {
     schema: SaveProductSchema, what: 'product',
     list: async ({ products, stock }) => {
@@ -90,5 +99,15 @@ async function saveCalibration(repositories: Repositories, id: string, input: Sa
     }
     const derived = { onDay: document.course.on || null, product: document.kind === 'spread' ? document.course.product : '', perPass: measured?.measured.mean ?? null }
     return (await saveRow(calibrations, id, input, derived, 'calibration')).row
+  })
+}
+
+/** A tray test belongs to a spreader, a nozzle check to a sprayer. */
+async function saveTrial(repositories: Repositories, id: string, input: SaveTrial) {
+  return repositories.transaction(async ({ trials, equipment }) => {
+    const owner = await equipment.find(input.equipmentId)
+    if (!owner) throw failure('not-found', 'There is no such piece of equipment.')
+    if (owner.document.kind !== (input.document.kind === 'pattern' ? 'spreader' : 'sprayer')) throw failure('invalid', [{ path: 'document.kind', message: `is no test of a ${owner.document.kind}` }])
+    return (await saveRow(trials, id, input, { onDay: input.document.on || null }, 'test')).row
   })
 }

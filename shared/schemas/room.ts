@@ -4,5 +4,5 @@ import * as v from 'valibot'
 export const RemoveSchema = v.strictObject({ version: v.pipe(v.number(), v.integer(), v.minValue(1)) })
 
 /** Rows that people edit, by their name in the address. */
-export const ROOM_NAMES = ['sites', 'areas', 'equipment', 'calibrations', 'products'] as const
+export const ROOM_NAMES = ['sites', 'areas', 'equipment', 'calibrations', 'trials', 'products'] as const
 export type RoomName = (typeof ROOM_NAMES)[number]

@@ -11,7 +11,7 @@ import type { Stock } from '../../shared/schemas/product'
 import type { RecordPage, Run } from '../../shared/schemas/run'
 import type { Found, Today } from '../../shared/schemas/today'
 import { clientOf, type Client } from '../support/client'
-import { aCalibration, anArea, aProduct, aSite, aSprayer } from '../support/rows'
+import { aCalibration, anArea, aProduct, aSite, aSprayer, aSpreader, aTrial } from '../support/rows'
 import { query, serve, type Served } from '../support/serve'
 
 let served: Served
@@ -42,6 +42,7 @@ const ROOMS: readonly (readonly [string, () => Promise<object & { version: numbe
   ['areas', async () => anArea(await put('sites', aSite())), { name: 'Other name' }],
   ['equipment', async () => aSprayer(), { name: 'Other name' }],
   ['calibrations', async () => aCalibration(await put('equipment', aSprayer())), { document: { ...aCalibration('').document, by: 'A. Birch' } }],
+  ['trials', async () => aTrial(await put('equipment', aSpreader())), { document: { ...aTrial('').document, by: 'A. Birch' } }],
   ['products', async () => aProduct(), { name: 'Other name' }],
 ]
 
@@ -61,7 +62,7 @@ describe.each(ROOMS)('%s', (room, make, change) => {
   test('of four at once one wins', async () => {
     const body = await make()
     const id = await put(room, body)
-    const answers = await Promise.all(['a', 'b', 'c', 'd'].map((note) => client.put(path(room, id), { ...body, version: 1, ...(room === 'calibrations' ? { document: { ...(body as ReturnType<typeof aCalibration>).document, notes: note } } : { name: note }) })))
+    const answers = await Promise.all(['a', 'b', 'c', 'd'].map((note) => client.put(path(room, id), { ...body, version: 1, ...(room === 'calibrations' || room === 'trials' ? { document: { ...(body as ReturnType<typeof aCalibration>).document, notes: note } } : { name: note }) })))
     expect(answers.map(({ status }) => status).toSorted()).toEqual([200, 409, 409, 409])
   })
 
@@ -108,6 +109,7 @@ test('a calibration is worked out by the server and belongs to its own kind of m
   // 1 gal on 1,000 ft2 is 0.003785411784 m3 on 92.90304 m2.
   expect((await client.get(path('calibrations', id))).body).toMatchObject({ perPass: expect.closeTo(4.07458e-5, 10) })
   expect((await client.put(path('calibrations', uuid()), aCalibration(equipmentId, 'spread'))).body).toMatchObject({ error: { issues: [{ path: 'document.kind' }] } })
+  expect((await client.put(path('trials', uuid()), aTrial(equipmentId))).body).toMatchObject({ error: { issues: [{ path: 'document.kind' }] } })
 })
 
 test('stock is what its movements come to: a repeat is booked once, a count sets it, nothing is rewritten', async () => {
@@ -245,7 +247,7 @@ test('every route answers another crew with 404 for what is not its own', async 
   const siteId = await put('sites', aSite('Walked'))
   const ids: Readonly<Record<string, string>> = {
     sites: siteId, areas: await put('areas', anArea(siteId)), equipment: await put('equipment', aSprayer()), products: await put('products', aProduct()),
-    calibrations: await put('calibrations', aCalibration(await put('equipment', aSprayer()))),
+    calibrations: await put('calibrations', aCalibration(await put('equipment', aSprayer()))), trials: await put('trials', aTrial(await put('equipment', aSpreader()))),
     attachments: CEMETERY_PICTURE,
     jobs: named('job Cooperage Row Spring feed, front strips 2026-05-06'), records: named('application The Saltings Surface insects 2026-05-05'), applications: named('application The Saltings Surface insects 2026-05-05'),
   }
@@ -263,7 +265,7 @@ test('every route answers another crew with 404 for what is not its own', async 
     expect(method, file).not.toBe('')
     // A PUT makes a row of one's own: that it leaves the other's alone is asserted for itself below.
     if (method === 'put') continue
-    const rooms = route.includes('[room]') ? ['sites', 'areas', 'equipment', 'calibrations', 'products'] : [route.split('/')[0] ?? '']
+    const rooms = route.includes('[room]') ? ['sites', 'areas', 'equipment', 'calibrations', 'trials', 'products'] : [route.split('/')[0] ?? '']
     for (const room of rooms) {
       const id = ids[room]
       expect(id, `${file} names no row of this test: add one`).toBeDefined()
@@ -278,7 +280,7 @@ test('every route answers another crew with 404 for what is not its own', async 
   for (const list of ['/api/sites', '/api/jobs', '/api/records']) expect(((await other.get(list)).body as JobPage).rows, list).toEqual([])
   expect((await other.get('/api/find?q=walked')).body).toEqual([])
   expect(((await other.get(`/api/rooms/areas?siteId=${siteId}`)).body as Area[])).toEqual([])
-  for (const [room, id] of Object.entries(ids).slice(0, 5)) {
+  for (const [room, id] of Object.entries(ids).slice(0, 6)) {
     const body = (await client.get(path(room, id))).body as { version: number }
     await other.put(path(room, id), { ...(await ROOMS.find(([name]) => name === room)?.[1]()), version: 0 })
     expect((await client.get(path(room, id))).body, room).toEqual(body)

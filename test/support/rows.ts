@@ -1,10 +1,12 @@
 import { v7 as uuid } from 'uuid'
 import { blankCalibration, blankEquipment } from '../../core/calibration/blankEquipment'
+import { blankPattern } from '../../core/calibration/trial'
 import { blankArea } from '../../core/ground/blankArea'
 import { blankProductDocument } from '../../core/label/blankProduct'
 import { typed } from '../../demo/typed'
 import type { SaveCalibration, SaveEquipment } from '../../shared/schemas/equipment'
 import type { SaveArea, SaveSite } from '../../shared/schemas/ground'
+import type { SaveTrial } from '../../shared/schemas/trial'
 import type { SaveProduct } from '../../shared/schemas/product'
 import { part } from './documents'
 
@@ -15,6 +17,8 @@ export const anArea = (siteId: string, name = 'Front', length = '100'): SaveArea
   version: 0, siteId, name, position: 0, document: { ...blankArea(uuid(), 'us-1000'), parts: [part('add', 'rectangle', { length, width: '50' })] },
 })
 
+export const aSpreader = (name = 'Push'): SaveEquipment => ({ version: 0, name, document: blankEquipment('spreader', 'us-1000') })
+
 export const aSprayer = (name = 'Backpack'): SaveEquipment => ({ version: 0, name, document: blankEquipment('sprayer', 'us-1000') })
 
 /** 1 gal on 10 ft x 100 ft. */
@@ -24,5 +28,10 @@ export function aCalibration(equipmentId: string, kind: 'spread' | 'spray' = 'sp
   const course = { ...blank.course, on: '2026-05-01', length: typed('100', 'ft' as const), width: typed('10', 'ft' as const), runs: [{ id: uuid(), used: typed('1', 'gal' as const) }] }
   return { version: 0, equipmentId, document: { ...blank, course } }
 }
+
+/** Seven trays every 2 ft: a triangle. */
+export const aTrial = (equipmentId: string): SaveTrial => ({
+  version: 0, equipmentId, document: { ...blankPattern('us-1000', 'broadcast'), spacing: typed('2', 'ft' as const), catches: ['0', '1', '2', '3', '2', '1', '0'].map((text) => typed(text, 'g' as const)) },
+})
 
 export const aProduct = (name = 'Granule'): SaveProduct => ({ version: 0, name, document: blankProductDocument(uuid(), 'us-1000') })

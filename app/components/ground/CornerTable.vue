@@ -83,7 +83,7 @@ function nudge(event: KeyboardEvent, i: number) {
 </template>
 
 <style scoped>
-.corners { max-height: 300px; overflow: auto; }
+.corners { max-height: 340px; overflow: auto; padding-bottom: 6px; }
 .list th, .list td { padding: 2px 10px 2px 0; vertical-align: middle; }
 .side { width: 6.5em; text-align: right; }
 .short { width: 6.5em; }

@@ -53,6 +53,5 @@ const changeTool = (id: string) => put({ instrument: props.notes.instrument, too
 </template>
 
 <style scoped>
-.fields { display: grid; grid-template-columns: repeat(auto-fill, minmax(122px, 1fr)); gap: 8px; }
 .whole { grid-column: 1 / -1; }
 </style>

@@ -53,7 +53,7 @@ function changeShape(shape: LawnPart['shape']) {
     </div>
     <p v-if="METHOD_HINTS[part.shape]" class="soft small">{{ METHOD_HINTS[part.shape] }}</p>
     <template v-if="method?.list">
-      <LengthList :list="part.list ?? []" :path="`${path}.list`" :one="method.list.one" :group="part.shape === 'triangles' ? 3 : undefined" />
+      <ReadingList :list="part.list ?? []" :path="`${path}.list`" :one="method.list.one" :group="part.shape === 'triangles' ? 3 : undefined" />
       <FormChoice v-if="rules.length > 0" :path="`${path}.rule`" label="Worked by" :value="part.rule || rules[0]!.value" :choices="rules" />
       <RadiiForms v-if="part.shape === 'radii'" :part="part" />
     </template>
@@ -67,7 +67,6 @@ function changeShape(shape: LawnPart['shape']) {
 </template>
 
 <style scoped>
-.fields { display: grid; grid-template-columns: repeat(auto-fill, minmax(122px, 1fr)); gap: 8px; }
 .method { grid-column: span 2; }
 .part { padding: 6px 0; border-top: var(--rule-width) solid var(--rule); }
 .part.subtract { border-left: 3px solid var(--rule-strong); padding-left: 8px; }

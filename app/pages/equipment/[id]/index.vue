@@ -5,6 +5,8 @@ import { readEquipment } from '#core/calibration/equipmentDocument'
 import type { ToolReading } from '#core/ground/toolCourse'
 import { fieldReader } from '#core/quantity/fieldReader'
 import { closedWorkingBook, openWorkingBook } from '#core/working/working'
+import { blankNozzles, blankPattern } from '#core/calibration/trial'
+import type { Trial } from '#shared/schemas/trial'
 import type { Calibration, Equipment, SaveEquipment } from '#shared/schemas/equipment'
 
 /** One piece of equipment: its figures, and the calibrations made with it. */
@@ -25,6 +27,8 @@ useWorkingPages(() => {
 const calibrations = shallowRef<readonly Calibration[]>([])
 await load()
 if (draft.value && draft.value.version > 0) calibrations.value = await $fetch<readonly Calibration[]>('/api/rooms/calibrations', { query: { equipmentId: id } }).catch(() => [])
+const trials = shallowRef<readonly Trial[]>([])
+if (draft.value && draft.value.version > 0) trials.value = await $fetch<readonly Trial[]>('/api/rooms/trials', { query: { equipmentId: id } }).catch(() => [])
 useHead({ title: () => `${draft.value?.name || 'New equipment'} · Hectarum` })
 const WORDS = { spreader: 'spreader', sprayer: 'sprayer', tool: 'measuring tool' } as const
 const kind = computed(() => draft.value?.document.kind ?? 'tool')
@@ -36,7 +40,13 @@ function calibrate() {
   const document = { ...fresh, course: { ...fresh.course, on: crew.today(), ...(swath?.text && { width: swath }) } }
   return begin({ equipmentId: id, document }, (calibrationId) => `/equipment/${id}/calibrations/${calibrationId}`)
 }
-useScreenCommands(() => (kind.value === 'tool' ? [] : [{ id: 'calibrate', label: 'New calibration', key: 'ctrl+enter', run: calibrate }]))
+function test() {
+  const { document } = draft.value ?? {}
+  if (!document || document.kind === 'tool') return
+  const fresh = document.kind === 'spreader' ? blankPattern(crew.units, document.type === 'drop' ? 'drop' : 'broadcast') : { ...blankNozzles(crew.units, Number(document.nozzles.count) || 1), ...(document.nozzles.spacing.text && { spacing: document.nozzles.spacing }) }
+  return begin({ equipmentId: id, document: { ...fresh, on: crew.today() } }, (trialId) => `/equipment/${id}/trials/${trialId}`)
+}
+useScreenCommands(() => (kind.value === 'tool' ? [] : [{ id: 'calibrate', label: 'New calibration', key: 'ctrl+enter', run: calibrate }, { id: 'test', label: kind.value === 'spreader' ? 'New tray test' : 'New nozzle check', run: test }]))
 </script>
 
 <template>
@@ -51,8 +61,12 @@ useScreenCommands(() => (kind.value === 'tool' ? [] : [{ id: 'calibrate', label:
       <section aria-label="Figures" class="space-y-3">
         <EquipmentFields :document="draft.document" :tool="tool" />
         <FormNotes path="document.notes" label="Notes" :text="draft.document.notes" />
+        <SettingAsk v-if="draft.document.kind === 'spreader' && calibrations.length > 0" :calibrations="calibrations" :spreader="draft.document" />
       </section>
-      <CalibrationTable v-if="kind !== 'tool'" :calibrations="calibrations" :equipment-id="id" />
+      <div v-if="kind !== 'tool'">
+        <CalibrationTable :calibrations="calibrations" :equipment-id="id" />
+        <TrialTable v-if="stored" :trials="trials" :equipment-id="id" :kind="kind === 'spreader' ? 'pattern' : 'nozzles'" @begin="test" />
+      </div>
     </div>
   </main>
   <EmptyState v-else :words="loadProblem ?? 'Opening …'" action="See all equipment" to="/equipment" />

@@ -1,10 +1,17 @@
 <script setup lang="ts">
 import type { Entered } from '#core/quantity/entered'
 import { SYSTEM_UNITS, unitText } from '#core/quantity/systems'
-import { SPAN_UNITS, type SpanUnit } from '#core/quantity/units'
+import { SPAN_UNITS } from '#core/quantity/units'
 
-/** Lengths taken one after the other: Enter goes on to the next and makes it; a row of figures can be pasted. One unit for all that carry none of their own. */
-const props = defineProps<{ list: readonly Entered<SpanUnit>[], path: string, one: string, /** Fields that belong together, such as three sides. */ group?: number }>()
+/** Readings taken one after the other, lengths unless other units are given: Enter goes on to the next and makes it; a row of figures can be pasted. One unit for all that carry none of their own. */
+const props = withDefaults(defineProps<{
+  list: readonly Entered[]
+  path: string
+  one: string
+  /** Fields that belong together, such as three sides. */
+  group?: number
+  units?: readonly string[]
+}>(), { group: undefined, units: () => SPAN_UNITS })
 const { set, locked, problemAt } = useForm()
 const crew = useCrewStore()
 const box = useTemplateRef('box')
@@ -15,7 +22,7 @@ const problems = computed(() => props.list.map((_, i) => problemAt(place(i))))
 const wrong = computed(() => problems.value.find((problem) => problem?.kind === 'wrong'))
 
 const put = (i: number, text: string) => set(props.path, props.list.map((entered, j) => (i === j ? { ...entered, text } : entered)))
-const setUnit = (next: SpanUnit) => set(props.path, props.list.map((entered) => ({ ...entered, unit: next })))
+const setUnit = (next: string) => set(props.path, props.list.map((entered) => ({ ...entered, unit: next })))
 async function add(count = props.group ?? 1) {
   set(props.path, [...props.list, ...Array.from({ length: count }, () => ({ text: '', unit: unit.value }))])
   await nextTick()
@@ -47,8 +54,8 @@ function paste(event: ClipboardEvent, i: number) {
     </div>
     <p v-if="wrong" class="problem small" role="alert">{{ wrong.message }}</p>
     <p class="row small">
-      <select class="field unit-of" :value="unit" :aria-label="`Unit of the ${one.toLowerCase()}s`" :disabled="locked" @change="setUnit(($event.target as HTMLSelectElement).value as SpanUnit)">
-        <option v-for="choice in SPAN_UNITS" :key="choice" :value="choice">{{ unitText(choice) }}</option>
+      <select class="field unit-of" :value="unit" :aria-label="`Unit of the ${one.toLowerCase()}s`" :disabled="locked" @change="setUnit(($event.target as HTMLSelectElement).value)">
+        <option v-for="choice in units" :key="choice" :value="choice">{{ unitText(choice) }}</option>
       </select>
       <template v-if="!locked">
         <button type="button" class="plain-button way-out" @click="next(list.length - 1)">{{ group ? 'Another triangle' : 'Another' }}</button>

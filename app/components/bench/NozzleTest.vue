@@ -1,0 +1,47 @@
+<script setup lang="ts">
+import type { NozzleTrial } from '#core/calibration/trial'
+import { LENGTH_UNITS, PRESSURE_UNITS, STOPWATCH_UNITS, VOLUME_UNITS } from '#core/quantity/units'
+
+/** Catching nozzles and timing a course, step by step. */
+const props = defineProps<{ trial: NozzleTrial }>()
+const { set, locked } = useForm()
+const addTime = () => set('document.course.times', [...props.trial.course.times, { text: '', unit: 's' }])
+</script>
+
+<template>
+  <ol class="steps">
+    <li>
+      <h3>Fill with water, run at working pressure, catch every nozzle for the same time</h3>
+      <div class="fields">
+        <FormQuantity path="document.time" label="Caught for" kind="stopwatch" :entered="trial.time" :units="STOPWATCH_UNITS" />
+        <FormQuantity path="document.spacing" label="Nozzle spacing" kind="length" :entered="trial.spacing" :units="LENGTH_UNITS" hint="one nozzle: its width" />
+        <FormQuantity path="document.rated" label="A new one gives, a minute" kind="volume" :entered="trial.rated" :units="VOLUME_UNITS" />
+      </div>
+      <StopWatch class="mt-2" @stop="set('document.time', { text: $event, unit: 's' })" />
+      <ReadingList :list="trial.catches" path="document.catches" one="Nozzle" :units="VOLUME_UNITS" />
+    </li>
+    <li>
+      <h3>Time a taped course at working speed, tank half full</h3>
+      <div class="fields">
+        <FormQuantity path="document.course.length" label="Course length" kind="length" :entered="trial.course.length" :units="LENGTH_UNITS" />
+        <FormQuantity v-for="(time, i) in trial.course.times" :key="i" :path="`document.course.times.${i}`" :label="`Time ${i + 1}`" kind="stopwatch" :entered="time" :units="STOPWATCH_UNITS" />
+        <FormText path="document.heldBy" label="What held the speed" :text="trial.heldBy" placeholder="gear, throttle" />
+      </div>
+      <p v-if="!locked" class="small"><button type="button" class="plain-button way-out" @click="addTime">Another run</button></p>
+    </li>
+    <li>
+      <h3>What you want to reach</h3>
+      <div class="fields">
+        <FormQuantity path="document.wanted" label="Carrier wanted" kind="carrier" :entered="trial.wanted" />
+        <FormQuantity path="document.pressure.now" label="Pressure now" kind="pressure" :entered="trial.pressure.now" :units="PRESSURE_UNITS" />
+        <FormQuantity path="document.pressure.low" label="Nozzle works from" kind="pressure" :entered="trial.pressure.low" :units="PRESSURE_UNITS" />
+        <FormQuantity path="document.pressure.high" label="to" kind="pressure" :entered="trial.pressure.high" :units="PRESSURE_UNITS" />
+      </div>
+    </li>
+  </ol>
+  <div class="fields">
+    <FormDay path="document.on" label="Day" :day="trial.on" />
+    <FormText path="document.by" label="Done by" :text="trial.by" />
+  </div>
+  <FormNotes path="document.notes" label="Notes: dripping valves, worn strainers" :text="trial.notes" class="mt-2" />
+</template>

@@ -1,0 +1,53 @@
+import { daysBetween } from '../calendar/daysBetween'
+import { fieldReader } from '../quantity/fieldReader'
+import { closedWorkingBook, type WorkingBook } from '../working/working'
+import type { Result } from '../result'
+import type { KeptCalibration } from './calibrationInForce'
+import { readCalibrationDocument } from './calibrationDocument'
+import { settingCurve, settingFor, type CurveAnswer, type CurveError, type SettingCurve, type SettingPoint } from './settingCurve'
+
+export interface SpreaderCurve {
+  readonly curve: SettingCurve
+  readonly points: readonly SettingPoint[]
+  /** Day of the newest calibration in it, YYYY-MM-DD; blank without one. */
+  readonly newest: string
+  /** Calibrations that can't be on it: no speed was timed, or the setting is no number. */
+  readonly left: number
+  /** Speed and swath of the newest, SI: what a question starts from. */
+  readonly speed: number | undefined
+  readonly width: number | undefined
+}
+
+/**
+ * All calibrations of one spreader with one product as a curve of flow against setting; every run is a point.
+ * Flow = rate x swath x speed, so that calibrations at other speeds and swaths stand on one curve.
+ * @param day YYYY-MM-DD; later ones are not in it, older ones count for less
+ */
+export function spreaderCurve(calibrations: readonly KeptCalibration[], product: string, day: string): SpreaderCurve {
+  const wanted = product.trim().toLowerCase()
+  const own = calibrations.filter(({ document }) => document.kind === 'spread' && document.course.product.trim().toLowerCase() === wanted && document.course.on !== '' && document.course.on <= day)
+    .toSorted((a, b) => (a.document.course.on < b.document.course.on ? -1 : 1))
+  const read = own.flatMap(({ document }) => {
+    const measured = readCalibrationDocument(document, fieldReader(), closedWorkingBook)
+    const setting = document.kind === 'spread' && document.course.setting.trim() !== '' ? Number(document.course.setting) : Number.NaN
+    return measured?.speed && Number.isFinite(setting) ? [{ setting, on: document.course.on, speed: measured.speed, width: measured.width, rates: measured.measured.values }] : []
+  })
+  const points = read.flatMap(({ setting, on, speed, width, rates }) => rates.map((rate): SettingPoint => ({ setting, flow: rate * width * speed, age: daysBetween(on, day) })))
+  const last = read.at(-1)
+  return { curve: settingCurve(points), points, newest: last?.on ?? '', left: own.length - read.length, speed: last?.speed, width: last?.width }
+}
+
+/** What is asked of the curve; all SI. */
+export interface SettingQuestion {
+  /** kg on each m2, all passes together. */
+  readonly rate: number
+  readonly passes: number
+  /** m/s. */
+  readonly speed: number
+  /** m. */
+  readonly swath: number
+}
+
+/** The setting for a rate: each pass puts down its share, and flow = share x swath x speed. */
+export const settingForRate = ({ curve }: SpreaderCurve, { rate, passes, speed, swath }: SettingQuestion, figure: string, book: WorkingBook): Result<CurveAnswer, CurveError> =>
+  settingFor(curve, (rate / passes) * swath * speed, figure, book)

@@ -1,0 +1,77 @@
+import type { Page } from 'playwright-core'
+import { expect, test } from 'vitest'
+import { SAMPLE_EQUIPMENT } from '../../demo/sampleLinks'
+import { expectAccessible, expectQuiet, watchedPage } from '../support/browser'
+import { stage } from '../support/stage'
+
+const on = stage()
+const field = (page: Page, name: string) => page.getByLabel(name, { exact: true }).first()
+const press = (page: Page, name: string) => page.getByRole('button', { name, exact: true }).first().click()
+const saved = (page: Page) => page.getByRole('status').getByText('saved', { exact: true }).waitFor({ timeout: 10_000 })
+async function typeList(page: Page, first: RegExp, figures: readonly string[]) {
+  await page.getByLabel(first).click()
+  for (const [i, figure] of figures.entries()) {
+    await page.keyboard.type(figure)
+    if (i < figures.length - 1) await page.keyboard.press('Enter')
+  }
+}
+
+test('a row of trays to an effective swath, taken over by the spreader', async () => {
+  const watched = await watchedPage(on.browser)
+  const { page } = watched
+  await page.goto(`${on.url}/equipment/${SAMPLE_EQUIPMENT.push}`)
+  // 3.4 lb in two passes is 1.7 lb a pass: the three runs at setting 12 put down 1.705.
+  await field(page, 'Rate, all passes').fill('3.4')
+  await page.getByText(/^Setting (11\.9\d|12\.0\d), expect \d+ % either way, last tested 21 April 2026, 15 days ago/).waitFor()
+  await field(page, 'Rate, all passes').fill('40')
+  await page.getByText('beyond what was tested').waitFor()
+  await press(page, 'New tray test')
+  await field(page, 'Tray to tray, middles').fill('2 ft')
+  await typeList(page, /^Tray 1,/, ['0', '1', '2.5', '4', '5', '5.5', '5', '4', '2.5', '1', '0'])
+  await page.getByText('Left and right are even.').waitFor()
+  await page.getByRole('button', { name: /^Effective swath/ }).click()
+  await page.getByText(/the widest within 20 %/).waitFor()
+  await page.keyboard.press('Escape')
+  await page.getByRole('img', { name: /Deposit across the throw/ }).locator('svg').waitFor()
+  await field(page, 'Lanes').selectOption({ label: 'all one way' })
+  await press(page, 'Take it as this spreader’s swath')
+  await page.getByRole('button', { name: 'It is this spreader’s swath' }).waitFor()
+  await saved(page)
+  await expectAccessible(page)
+  const told = await page.getByRole('button', { name: /^Effective swath/ }).innerText()
+  await page.getByRole('link', { name: '80 lb broadcast push spreader' }).click()
+  await expect.poll(() => field(page, 'Swath').inputValue()).toBe(told.replaceAll(/[^\d.]/g, ''))
+  await page.getByText(/swath \d+(\.\d+)? ft/).first().waitFor()
+  expectQuiet(watched)
+})
+
+test('on the phone: nozzles caught, a course timed, and the speed that gives the carrier wanted', async () => {
+  const watched = await watchedPage(on.browser, { width: 390, height: 844 })
+  const { page } = watched
+  await page.goto(`${on.url}/equipment/${SAMPLE_EQUIPMENT.tow}`)
+  await press(page, 'New nozzle check')
+  await press(page, 'Start the stopwatch')
+  await page.waitForTimeout(1200)
+  await press(page, 'Stop')
+  expect(Number(await field(page, 'Caught for').inputValue())).toBeGreaterThanOrEqual(1)
+  await field(page, 'Caught for').fill('30')
+  await typeList(page, /^Nozzle 1,/, ['19.84', '19.84', '19.84', '19.84', '22', '19.84', '19.84'])
+  await page.getByText('Clean and catch again: nozzle 5.').waitFor()
+  await page.getByLabel(/^Nozzle 5,/).fill('19.84')
+  await page.getByText('All within 5 % of the mean.').waitFor()
+  await field(page, 'Course length').fill('132')
+  await field(page, 'Time 1').fill('29.03')
+  await press(page, 'Another run')
+  await field(page, 'Time 2').fill('29.04')
+  await field(page, 'Carrier wanted').fill('1')
+  // 0.31 GPM a nozzle, 3.1 mph, 20 in: 29.7 gal/ac = 0.682 gal/1,000 ft2; 1 gal asks for 3.1 x 0.682 = 2.11 mph.
+  await page.getByRole('button', { name: /^Carrier 0\.682/ }).waitFor()
+  await page.getByRole('button', { name: /^Speed for the carrier wanted 2\.11/ }).waitFor()
+  await page.getByText('far from the speed timed').waitFor()
+  await saved(page)
+  await expectAccessible(page)
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
+  await page.reload()
+  await page.getByRole('button', { name: /^Carrier 0\.682/ }).waitFor()
+  expectQuiet(watched)
+})
