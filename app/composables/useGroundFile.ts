@@ -68,6 +68,6 @@ export function useGroundFile(anchor: () => Anchor | undefined) {
     prepared.value = new Map(results.flatMap(([index, one]) => (one ? [[index, one] as const] : [])))
   })
   onScopeDispose(() => worker?.terminate())
-  const tooMany = computed(() => [...prepared.value.values()].some(({ points, holes }) => Math.max(points.length, ...holes.map(({ length }) => length)) > MOST_CORNERS))
+  const tooMany = computed(() => [...prepared.value.values()].some(({ corners, holes }) => Math.max(corners, ...holes.map(({ length }) => length)) > MOST_CORNERS))
   return { file, problem, busy, chosen, tolerance, prepared, tooMany, open, cancel }
 }

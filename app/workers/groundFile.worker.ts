@@ -5,6 +5,7 @@ import { withoutSmallLoops } from '#core/ground/cutLoops'
 import { simplify, withoutRepeats } from '#core/ground/simplify'
 import { crossings } from '#core/ground/crossings'
 import { toMillimetre } from '#core/ground/editOutline'
+import { MOST_CORNERS } from '#shared/schemas/ground'
 import type { FileKind, FoundShape } from '#core/ground/files/foundGround'
 import { readGroundText } from '#core/ground/files/readGroundText'
 
@@ -23,7 +24,9 @@ export type OpenedFile = { readonly ok: true, readonly kind: FileKind, readonly 
 
 /** An outline as it would be kept, with what simplifying changed. */
 export interface PreparedOutline {
+  /** Thinned for looking at where there are more corners than are kept. */
   readonly points: Ring
+  readonly corners: number
   readonly holes: readonly Ring[]
   readonly cornersBefore: number
   readonly areaBefore: number
@@ -55,8 +58,9 @@ const work = {
     const whole = withoutRepeats(ringToPlan(shape.places, anchor))
     const simple = simplify(whole, tolerance)
     const points = (tolerance > 0 ? withoutSmallLoops(simple).ring : simple).map(toMillimetre)
+    const every = Math.ceil(points.length / MOST_CORNERS)
     return {
-      points, holes: shape.holes.map((hole) => simplify(withoutRepeats(ringToPlan(hole, anchor)), tolerance).map(toMillimetre)), cornersBefore: whole.length,
+      points: every > 1 ? points.filter((_, i) => i % every === 0) : points, corners: points.length, holes: shape.holes.map((hole) => simplify(withoutRepeats(ringToPlan(hole, anchor)), tolerance).map(toMillimetre)), cornersBefore: whole.length,
       areaBefore: ringArea(whole), area: ringArea(points), crossed: perimeter(points) > 0 && crossings(points).length > 0,
     }
   },

@@ -18,7 +18,7 @@ onMounted(async () => {
     const { xAxis, yAxis, ...rest } = props.option
     chart.setOption({
       animation: false, textStyle: { fontFamily: 'Atkinson Hyperlegible Next Variable, sans-serif', fontSize: 13, color: colours.value.ink }, grid: { left: 52, right: 18, top: 34, bottom: 42 },
-      legend: { top: 0, textStyle: { color: colours.value.ink }, itemWidth: 18 }, ...rest, xAxis: { ...axis(), ...(xAxis as object) }, yAxis: { ...axis(), ...(yAxis as object) },
+      legend: { top: 0, right: 8, textStyle: { color: colours.value.ink }, itemWidth: 18 }, ...rest, xAxis: { ...axis(), ...(xAxis as object) }, yAxis: { ...axis(), ...(yAxis as object) },
     }, { notMerge: true })
   })
   const seen = new ResizeObserver(() => chart.resize())

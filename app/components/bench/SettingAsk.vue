@@ -80,8 +80,8 @@ const speedHint = computed(() => (curve.value.speed === undefined ? undefined : 
 <template>
   <section aria-labelledby="ask-title" class="mt-6 space-y-2">
     <h2 id="ask-title">Which setting?</h2>
-    <div class="grid grid-cols-2 gap-2 sm:grid-cols-4">
-      <label class="col-span-2 block sm:col-span-1"><span class="soft small block">Product</span><select v-model="product" class="field"><option v-for="name in products" :key="name" :value="name">{{ name }}</option></select></label>
+    <div class="grid grid-cols-2 gap-2">
+      <label class="block"><span class="soft small block">Product</span><select v-model="product" class="field"><option v-for="name in products" :key="name" :value="name">{{ name }}</option></select></label>
       <QuantityField path="ask.rate" label="Rate, all passes" kind="massRate" :entered="rate" :units="MASS_RATES" @change="rate = $event" />
       <label class="block"><span class="soft small block">Passes</span><select v-model.number="passes" class="field"><option v-for="count in 4" :key="count" :value="count">{{ count }}</option></select></label>
       <QuantityField path="ask.speed" label="Pace" kind="speed" :entered="speed" :units="SPEED_UNITS" :hint="speedHint" @change="speed = $event" />

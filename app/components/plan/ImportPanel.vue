@@ -60,7 +60,7 @@ function take() {
           </label>
           <FigureText :shown="shown.size(outline.areaM2)" />
           <p v-if="prepared.get(i) && chosen.includes(i)" class="soft small whole">
-            <template v-if="prepared.get(i)!.points.length < prepared.get(i)!.cornersBefore">{{ prepared.get(i)!.points.length.toLocaleString('en') }} corners kept; area changes by {{ formatDeviation(prepared.get(i)!.area / prepared.get(i)!.areaBefore - 1) }}.</template>
+            <template v-if="prepared.get(i)!.corners < prepared.get(i)!.cornersBefore">{{ prepared.get(i)!.corners.toLocaleString('en') }} corners kept; area changes by {{ formatDeviation(prepared.get(i)!.area / prepared.get(i)!.areaBefore - 1) }}.</template>
             <span v-if="prepared.get(i)!.crossed" class="astray"> It crosses itself: smooth more, or mend it on the plan.</span>
           </p>
           <input v-if="!one && chosen.includes(i)" class="field whole" :value="nameOf(i)" :aria-label="`Name of outline ${i + 1}`" maxlength="200" @input="names.set(i, ($event.target as HTMLInputElement).value)">

@@ -26,8 +26,9 @@ const place = (seed: number) => { if (area.value) emit('place', area.value, { co
       <UButton v-if="kept && area" label="Take them away" @click="emit('place', area, undefined)" />
     </p>
     <p class="small soft">One in each of {{ count }} equal pieces, numbered in walking order. Mix the cores of one area in one pail; follow your laboratory’s depth.</p>
+    <p v-if="planned && planned.samples.length > 0" class="soft small">Metres east, north of the plan’s zero:</p>
     <ol v-if="planned && planned.samples.length > 0" class="small places">
-      <li v-for="([x, y], i) in planned.samples" :key="i">{{ i + 1 }}: {{ x.toFixed(1) }} m east, {{ y.toFixed(1) }} m north</li>
+      <li v-for="([x, y], i) in planned.samples" :key="i">{{ i + 1 }}: {{ x.toFixed(1) }}, {{ y.toFixed(1) }}</li>
     </ol>
   </div>
 </template>
