@@ -39,7 +39,7 @@ export function useGroundFile(anchor: () => Anchor | undefined) {
     busy.value = true
     try {
       const at = anchor()
-      const opened = await begin().open(await source.text(), source.size, at && [at.lon, at.lat], at)
+      const opened = await begin().open(source, at && [at.lon, at.lat], at)
       if (!opened.ok) {
         problem.value = opened.message
         return

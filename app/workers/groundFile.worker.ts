@@ -38,8 +38,8 @@ let shapes: readonly FoundShape[] = []
 
 /** Reading, projecting and simplifying a file away from the page: a track of two hundred thousand points never reaches it. */
 const work = {
-  open(text: string, bytes: number, near: Position | undefined, anchor: Anchor | undefined): OpenedFile {
-    const found = readGroundText(text, bytes, near)
+  async open(source: File, near: Position | undefined, anchor: Anchor | undefined): Promise<OpenedFile> {
+    const found = readGroundText(await source.text(), source.size, near)
     if (!found.ok) return { ok: false, message: found.error.message }
     shapes = found.value.shapes
     const used = anchor ?? anchorFor(shapes.flatMap(({ places }) => places))
