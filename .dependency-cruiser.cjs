@@ -1,5 +1,5 @@
 /** The floors: core <- shared <- server, app; and inside core the order of the trade. A broken border fails the test run. */
-const ORDER = ['quantity', 'working', 'calendar', 'ground', 'calibration', 'label', 'plan', 'lanes', 'run', 'season', 'stock', 'jobsheet']
+const ORDER = ['quantity', 'working', 'calendar', 'ground', 'calibration', 'devices', 'practice', 'label', 'plan', 'lanes', 'run', 'season', 'stock', 'jobsheet']
 
 const coreOrder = ORDER.map((name, index) => ({
   name: `core-${name}-looks-up-only`, severity: 'error',

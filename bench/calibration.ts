@@ -2,6 +2,7 @@ import { depositProfile, effectiveSwath } from '../core/calibration/trayPattern'
 import { settingCurve, settingFor, type SettingPoint } from '../core/calibration/settingCurve'
 import { drawsFrom, normal } from '../core/quantity/draws'
 import { closedWorkingBook } from '../core/working/working'
+import { truthHeld } from '../test/support/practiceTruth'
 import { percentile, round } from './statistics'
 
 const RUNS = 300
@@ -24,19 +25,7 @@ export function calibrationBench() {
   return {
     curveOf1000PointsMs: timed(() => settingFor(settingCurve(points), 0.03, '', closedWorkingBook)),
     swathOf41TraysAt400SpacingsMs: trays.ok ? timed(() => effectiveSwath(trays.value, 'back-and-forth', 0.2, '', closedWorkingBook)) : null,
-    // How often two standard deviations hold the truth that made the points, of a thousand seeded sets of calibrations.
-    curveHoldsTruth: curveHoldsTruth(),
+    // How often two standard deviations hold the truth of the practice spreader, of a thousand seeded ones.
+    hiddenSpreaderFoundOut: { of: 1000, held: truthHeld(1000) },
   }
-}
-
-function curveHoldsTruth() {
-  const truth = (setting: number) => 0.0012 * setting ** 1.5
-  let held = 0
-  for (let seed = 1; seed <= 1000; seed++) {
-    const draw = drawsFrom(seed)
-    const points = [6, 9, 12, 15].flatMap((setting) => Array.from({ length: 3 }, (): SettingPoint => ({ setting, flow: truth(setting) * (1 + normal(draw, 0.03)), age: 0 })))
-    const asked = settingFor(settingCurve(points), truth(10.5), '', closedWorkingBook)
-    if (asked.ok && asked.value.spread !== undefined && Math.abs(truth(asked.value.setting) / truth(10.5) - 1) <= 2 * asked.value.spread) held++
-  }
-  return { of: 1000, held }
 }

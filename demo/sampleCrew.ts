@@ -1,3 +1,4 @@
+import { DEFAULT_HOUSE } from '#core/house'
 import { calibrationInForce } from '#core/calibration/calibrationInForce'
 import type { SpreaderDocument, SprayerDocument, ToolDocument } from '#core/calibration/equipmentDocument'
 import { blankDocument } from '#core/jobsheet/blankDocument'
@@ -89,7 +90,7 @@ function documentOf(site: SampleSite, { areas, products, equipment, rates = {} }
   })
   const machine = sampleEquipment().find(({ name }) => name === equipment)
   if (!machine || machine.document.kind === 'tool') throw new Error(`the sample has no equipment ${equipment}`)
-  const calibration = calibrationInForce(sampleCalibrations().filter(({ equipmentId }) => equipmentId === machine.id).map((one) => ({ ...one, version: 1 })), day, chosen[0]?.name ?? '')
+  const calibration = calibrationInForce(sampleCalibrations().filter(({ equipmentId }) => equipmentId === machine.id).map((one) => ({ ...one, version: 1 })), { day, days: DEFAULT_HOUSE.calibrationDays, product: chosen[0]?.name ?? '' })
   const method = machine.document.kind === 'spreader' ? 'spread' : 'spray'
   const blank = blankDocument({ lawn: named('blank'), part: named('blank'), product: named('blank'), run: named(`blank run ${key}`) }, method, 'us-1000')
   const turf = site.areas.filter(({ document }) => document.use === 'turf')

@@ -105,10 +105,67 @@ export const sampleCalibrations = (): readonly SampleCalibration[] => [
   spray('Hose-end bottle', '2026-04-24', { length: '50', width: '6', speed: '2', unit: 'gal', heldBy: 'tap full open' }, ['1.5', '1.6']),
   spray(BACKPACK, '2025-05-16', backpack, ['34', '33.5', '34.5']),
   spray(BACKPACK, '2026-02-17', backpack, ['33', '34.5']),
+  ...otherWays(),
+]
+
+const catches = <U extends AmountUnit>(unit: U, list: string) => list.split(' ').map((text) => typed(text, unit))
+const blankCourse = { length: typed('', 'ft' as const), speed: typed('', 'mph' as const) }
+const weighed = { start: typed('', 'lb' as const), left: typed('', 'lb' as const) }
+const refilled = { used: typed('', 'gal' as const) }
+
+/** One of every other way of calibrating, each older than the calibration its machine works by. */
+const otherWays = (): readonly SampleCalibration[] => [
+  {
+    id: named('calibration drop caught'), equipmentId: named(`equipment ${DROP}`), document: {
+      ...remarks('own pace'), kind: 'spread',
+      course: { ...blankCourse, by: 'catch', on: '2026-04-01', length: field('50 ft'), width: field('2 ft'), speed: field('3 mph'), setting: '6', product: SLOW, runs: ['160', '152', '156'].map((amount, i) => ({ id: runId('drop caught', i), ...weighed, caught: typed(amount, 'g') })) },
+    },
+  },
+  {
+    id: named('calibration crank bagged'), equipmentId: named(`equipment ${CRANK}`), document: {
+      ...remarks('a turn a step'), kind: 'spread',
+      course: {
+        ...blankCourse, by: 'timed catch', on: '2026-03-19', width: field('6 ft'), timed: { length: field('50 ft'), times: [field('17 s'), field('17.2 s')] }, setting: '2', product: 'Autumn 5-0-26 granule',
+        runs: ['1.1', '1.06'].map((amount, i) => ({ id: runId('crank bagged', i), ...weighed, caught: typed(amount, 'lb'), time: field('30 s') })),
+      },
+    },
+  },
+  {
+    id: named('calibration tow caught'), equipmentId: named(`equipment ${TOW}`), document: {
+      ...remarks('second gear, throttle at the mark'), kind: 'spray',
+      course: {
+        ...blankCourse, by: 'nozzle catch', on: '2026-04-12', width: field('20 in'), timed: { length: field('132 ft'), times: [field('29.2 s'), field('28.9 s'), field('29 s')] }, pressure: field('30 psi'), nozzles: 'seven flat fans; number 5 reads 9 % high',
+        catching: { time: field('30 s'), catches: catches('fl oz', '19.6 19.9 19.4 19.8 21.5 19.7 19.6') }, runs: [{ id: runId('tow caught', 0), ...refilled }],
+      },
+    },
+  },
+  {
+    id: named('calibration ride 128th'), equipmentId: named(`equipment ${RIDE}`), document: {
+      ...remarks('pedal stop two'), kind: 'spray',
+      course: { ...blankCourse, by: '1/128 acre', on: '2026-03-23', width: field('20 in'), count: '12', pressure: field('40 psi'), nozzles: 'twelve flat fans', runs: ['44.6', '45'].map((amount, i) => ({ id: runId('ride 128th', i), used: typed(amount, 'fl oz'), time: field('34.8 s') })) },
+    },
+  },
+  {
+    id: named('calibration backpack drained'), equipmentId: named(`equipment ${BACKPACK}`), document: {
+      ...remarks('one stroke a second'), kind: 'spray',
+      course: { ...blankCourse, by: 'drain', on: '2026-02-15', length: field('40 ft'), width: field('5.5 ft'), speed: field('2.6 mph'), runs: [{ id: runId('backpack drained', 0), ...refilled, start: field('1 gal'), left: field('94 fl oz') }] },
+    },
+  },
+  {
+    id: named('calibration backpack by hand'), equipmentId: named(`equipment ${BACKPACK}`), document: {
+      ...remarks('one stroke a second'), kind: 'spray',
+      course: { ...blankCourse, by: 'one nozzle', on: '2026-02-16', length: field('40 ft'), width: field('5.5 ft'), runs: ['33', '34'].map((amount, i) => ({ id: runId('backpack by hand', i), used: typed(amount, 'fl oz'), time: field('10.5 s') })) },
+    },
+  },
+  {
+    id: named('calibration bottle drawn'), equipmentId: named('equipment Hose-end bottle'), document: {
+      ...remarks('tap full open'), kind: 'spray',
+      course: { ...blankCourse, by: 'hose-end', on: '2026-04-23', width: field('6 ft'), product: 'Block-copolymer wetting agent', nozzles: 'dial at 2', covered: { ground: field('1000 ft2'), time: field('2 min') }, runs: [{ id: runId('bottle drawn', 0), used: field('7.9 fl oz'), time: field('2 min') }] },
+    },
+  },
 ]
 
 export interface SampleTrial { readonly id: string; readonly equipmentId: string; readonly document: TrialDocument }
-const catches = <U extends AmountUnit>(unit: U, list: string) => list.split(' ').map((text) => typed(text, unit))
 
 /** A row of trays under the push spreader, a little fuller on the right; the tow boom's seven nozzles, the fifth nine per cent high. */
 export const sampleTrials = (): readonly SampleTrial[] => [

@@ -1,7 +1,7 @@
 import { v7 as uuid } from 'uuid'
-import { calibrationInForce } from '#core/calibration/calibrationInForce'
+import { DEFAULT_HOUSE } from '#core/house'
 import type { ApplicationDocument } from '#core/jobsheet/document'
-import { lawnFromArea, methodOf, noteFromLabel, spreadFrom, sprayFrom, stepFor } from '#core/jobsheet/fromRooms'
+import { inForceFor, lawnFromArea, methodOf, noteFromLabel, nozzlesOn, spreadFrom, sprayFrom, stepFor } from '#core/jobsheet/fromRooms'
 import type { Equipment } from '#shared/schemas/equipment'
 import type { Area } from '#shared/schemas/ground'
 import type { Product } from '#shared/schemas/product'
@@ -34,11 +34,13 @@ export function useFromRooms() {
   }
 
   function withEquipment(document: ApplicationDocument, machine: Equipment, day: string): ApplicationDocument {
-    const calibration = calibrationInForce(rooms.calibrations.filter(({ equipmentId }) => equipmentId === machine.id), day, document.products[0]?.name ?? '')
     const { document: kind } = machine
-    if (kind.kind === 'spreader') return { ...document, spread: spreadFrom({ ...machine, document: kind }, calibration, document.spread, uuid(), crew.units) }
-    if (kind.kind === 'sprayer') return { ...document, spray: sprayFrom({ ...machine, document: kind }, calibration, document.spray, uuid(), crew.units) }
-    return document
+    const house = crew.organization?.settings.house ?? DEFAULT_HOUSE
+    const own = rooms.calibrations.filter(({ equipmentId }) => equipmentId === machine.id)
+    if (kind.kind === 'spreader') return { ...document, spread: spreadFrom({ ...machine, document: kind }, inForceFor(own, document, day, house), document.spread, uuid(), crew.units) }
+    if (kind.kind === 'tool') return document
+    const withNozzles = { ...document, spray: { ...document.spray, nozzles: nozzlesOn(kind.nozzles) } }
+    return { ...document, spray: sprayFrom({ ...machine, document: kind }, inForceFor(own, withNozzles, day, house), document.spray, uuid(), crew.units) }
   }
   return { withAreas, withProduct, withEquipment }
 }

@@ -35,7 +35,7 @@ export function provideSheet(options: SheetOptions): SheetContext {
   const composed = computed(() => composeSheet(document.value, day.value, undefined, house.value))
   const sources = computed(() => {
     const rooms = options.rooms()
-    return rooms && !options.locked() ? sourceChecks(document.value, rooms, day.value) : []
+    return rooms && !options.locked() ? sourceChecks(document.value, rooms, day.value, house.value) : []
   })
   const sheet = computed<ApplicationSheet>(() => (sources.value.length === 0
     ? composed.value

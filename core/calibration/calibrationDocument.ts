@@ -1,7 +1,8 @@
 import type { FieldReader } from '../quantity/fieldReader'
 import type { WorkingBook } from '../working/working'
 import type { SpreaderCourse, SprayerCourse } from './courseNote'
-import { readCourse, type MeasuredCourse } from './readCourse'
+import type { MeasuredCourse } from './measuredCourse'
+import { readCourse } from './readCourse'
 
 interface Remarks {
   readonly schema: 1

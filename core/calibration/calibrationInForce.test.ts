@@ -24,13 +24,13 @@ test.each([
   ['with none for the product, the latest of all: the sheet will warn', 'Granule C', '2026-05-06', 'other'],
   ['before any was made, none', 'Slow feed', '2025-01-01', undefined],
 ] as const)('%s', (_, product, day, id) => {
-  expect(calibrationInForce(kept, day, product)?.id).toBe(id)
+  expect(calibrationInForce(kept, { day, product, days: 60 })?.id).toBe(id)
 })
 
 test('water is water: of a sprayer the latest counts; two of one day are settled the same way everywhere', () => {
-  expect(calibrationInForce([spray('a', '2026-04-13'), spray('b', '2026-04-02')], '2026-05-06', 'Iron')?.id).toBe('a')
+  expect(calibrationInForce([spray('a', '2026-04-13'), spray('b', '2026-04-02')], { day: '2026-05-06', days: 60, product: 'Iron' })?.id).toBe('a')
   const twins = [spray('b', '2026-04-13'), spray('a', '2026-04-13')]
-  expect(calibrationInForce(twins, '2026-05-06', '')?.id).toBe(calibrationInForce(twins.toReversed(), '2026-05-06', '')?.id)
+  expect(calibrationInForce(twins, { day: '2026-05-06', days: 60, product: '' })?.id).toBe(calibrationInForce(twins.toReversed(), { day: '2026-05-06', days: 60, product: '' })?.id)
 })
 
 test('a tank is not filled beyond what it holds, and something must come out of it', () => {

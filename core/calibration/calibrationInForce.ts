@@ -1,4 +1,6 @@
 import type { CalibrationDocument } from './calibrationDocument'
+import type { Course } from './readCourse'
+import { standingOf, type Ground, type StandingQuestion } from './standing'
 
 /** A calibration with where it is kept. */
 export interface KeptCalibration {
@@ -7,15 +9,20 @@ export interface KeptCalibration {
   readonly document: CalibrationDocument
 }
 
+export const courseOf = (document: CalibrationDocument): Course => (document.kind === 'spread' ? { kind: 'spread', note: document.course } : { kind: 'spray', note: document.course })
+
+/** What a failed ground costs: no sum of lighter ones outweighs a heavier one. */
+const WEIGHTS: Readonly<Record<Ground['about'], number>> = { product: 8, nozzles: 4, day: 2, speed: 1 }
+const against = (calibration: KeptCalibration, question: StandingQuestion) =>
+  standingOf(courseOf(calibration.document), question).reduce((sum, { about, holds }) => (holds ? sum : sum + WEIGHTS[about]), 0)
+
 /**
- * The calibration to work by: of a sprayer (water) the latest; of a spreader the latest with this product, else the latest of all,
- * which the sheet then warns about. One made after the day is not in force yet.
- * @param day YYYY-MM-DD; @param product as named on the label
- * Source: trade.md 3 (a dial number means nothing without its product).
+ * The calibration to work by: the one that least speaks against, of those the newest. The sheet then warns of what does speak against it.
+ * One made after the day is not in force yet.
+ * Source: trade.md 3 (a dial number means nothing without its product), 4, 6.
  */
-export function calibrationInForce(calibrations: readonly KeptCalibration[], day: string, product: string): KeptCalibration | undefined {
-  const standing = calibrations.filter(({ document }) => document.course.on !== '' && document.course.on <= day)
-    .toSorted((a, b) => (a.document.course.on < b.document.course.on ? 1 : a.document.course.on > b.document.course.on ? -1 : a.id < b.id ? 1 : -1))
-  const wanted = product.trim().toLowerCase()
-  return standing.find(({ document }) => document.kind === 'spread' && document.course.product.trim().toLowerCase() === wanted) ?? standing[0]
+export function calibrationInForce(calibrations: readonly KeptCalibration[], question: StandingQuestion): KeptCalibration | undefined {
+  const ranked = calibrations.filter(({ document }) => document.course.on !== '' && document.course.on <= question.day)
+    .map((calibration) => ({ calibration, cost: against(calibration, question), on: calibration.document.course.on }))
+  return ranked.toSorted((a, b) => a.cost - b.cost || (a.on < b.on ? 1 : a.on > b.on ? -1 : a.calibration.id < b.calibration.id ? 1 : -1))[0]?.calibration
 }

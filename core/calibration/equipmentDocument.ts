@@ -34,7 +34,8 @@ export interface SprayerDocument {
   readonly dead: Entered<VolumeUnit>
   /** Least volume the pump agitates. */
   readonly agitate: Entered<VolumeUnit>
-  readonly nozzles: { readonly count: string; readonly spacing: Entered<LengthUnit>; readonly what: string }
+  /** `fitted` is the day this set was put on, YYYY-MM-DD: calibrations made before it no longer hold. */
+  readonly nozzles: { readonly count: string; readonly spacing: Entered<LengthUnit>; readonly what: string; readonly fitted?: string }
   readonly notes: string
 }
 

@@ -1,6 +1,6 @@
-import { lengthSi, type Quantity } from '../quantity/quantity'
+import { areaSi, lengthSi, type Quantity } from '../quantity/quantity'
 import { amountFactor } from '../quantity/quantity'
-import { SQUARE_METRES_PER, type AmountUnit, type LengthUnit } from '../quantity/units'
+import { SQUARE_METRES_PER, type AmountUnit, type AreaUnit, type LengthUnit } from '../quantity/units'
 import { err, ok, type Result } from '../result'
 import { asEntered, sixDigits } from '../working/figureText'
 import type { WorkingBook } from '../working/working'
@@ -11,13 +11,15 @@ export type CourseRun<U extends AmountUnit>
   = | { readonly start: Quantity<U>; readonly left: Quantity<U> }
     | { readonly used: Quantity<U> }
 
-/** A taped course, covered the same number of times in every run. */
-export interface Course {
-  readonly length: Quantity<LengthUnit>
-  /** Effective swath of a spreader, sprayed width of a sprayer. */
-  readonly width: Quantity<LengthUnit>
-  readonly passes: number
-}
+/** A taped course, or a lawn of known size, covered the same number of times in every run. */
+export type Course = { readonly passes: number } & (
+  | {
+    readonly length: Quantity<LengthUnit>
+    /** Effective swath of a spreader, sprayed width of a sprayer. */
+    readonly width: Quantity<LengthUnit>
+  }
+  | { readonly ground: Quantity<AreaUnit> }
+)
 
 /** `leftExceedsStart`: more came back than went in. The index is the run's. */
 export type KnownAreaError = { readonly kind: 'leftExceedsStart'; readonly run: number }
@@ -31,7 +33,7 @@ export type KnownAreaError = { readonly kind: 'leftExceedsStart'; readonly run: 
 export function knownAreaRate<U extends AmountUnit>(
   runs: readonly CourseRun<U>[], course: Course, figure: string, book: WorkingBook,
 ): Result<Repeats, KnownAreaError> {
-  const ground = lengthSi(course.length) * lengthSi(course.width) * course.passes
+  const ground = ('ground' in course ? areaSi(course.ground) : lengthSi(course.length) * lengthSi(course.width)) * course.passes
   const used = runs.map(usedSi)
   const empty = used.findIndex((amount) => !(amount > 0))
   if (empty >= 0) return err({ kind: 'leftExceedsStart', run: empty })
@@ -40,7 +42,7 @@ export function knownAreaRate<U extends AmountUnit>(
     const unit = unitOf(runs)
     const told = (perArea: number) => `${sixDigits((perArea / amountFactor(unit)) * SQUARE_METRES_PER['1000 ft2'])} ${unit}/1000 ft2`
     return [
-      `course ${asEntered(course.length)} x ${asEntered(course.width)} x ${course.passes} ${course.passes === 1 ? 'pass' : 'passes'} = ${sixDigits(ground)} m2`,
+      `${'ground' in course ? `ground ${asEntered(course.ground)}` : `course ${asEntered(course.length)} x ${asEntered(course.width)}`} x ${course.passes} ${course.passes === 1 ? 'pass' : 'passes'} = ${sixDigits(ground)} m2`,
       ...runs.map((run, i) => `run ${i + 1}: ${runText(run)}; over the course ${told((used[i] ?? 0) / ground)}`),
       result.sd === undefined ? 'one run shows no spread' : `spread of ${result.count} runs: ${sixDigits((100 * result.sd) / result.mean)} % of the mean`,
       `mean ${told(result.mean)}`,

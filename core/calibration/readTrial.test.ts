@@ -28,7 +28,7 @@ test('nozzles and a course: 29.7 gal/ac, and the speed for 1 gal on 1,000 ft2', 
   const read = readNozzles(nozzles({ wanted: field('1 gal/1000 ft2'), pressure: { now: field('30 psi'), low: field('15 psi'), high: field('60 psi') } }), fieldReader(), closedWorkingBook)
   expect((read?.carrier ?? 0) / (3.785411784e-3 / 4046.8564224)).toBeCloseTo(29.7, 4)
   // 29.7 gal/ac is 0.68182 gal/1000 ft2: 3.1 x 0.68182 = 2.11364 mph, or pressure 30 / 0.68182².
-  expect((read?.asked?.speed ?? 0) / 0.44704).toBeCloseTo(2.11364, 4)
+  expect((read?.asked?.answer.ok ? read.asked.answer.value.value : 0) / 0.44704).toBeCloseTo(2.11364, 4)
   expect((read?.asked?.pressure?.pressure ?? 0) / 6894.757293168).toBeCloseTo(64.533, 2)
   expect(read?.asked?.pressure?.within).toBe('too-high')
 })
@@ -51,4 +51,14 @@ test('no water is told; without a course there is no carrier to guess', () => {
   expect(fields.problems[0]?.message).toContain('Nothing was caught')
   const still = readNozzles(nozzles({ course: { length: typed('', 'ft'), times: [typed('', 's')] } }), fieldReader(), closedWorkingBook)
   expect(still).toMatchObject({ carrier: undefined, speed: undefined, check: { clean: [] } })
+})
+
+test('fans overlap, thin out or leave a gap by height, angle and spacing', () => {
+  // 2 x 20 in x tan 40° = 33.56 in: 20 in apart overlap by 0.404; 30 in apart by 0.106; 40 in apart leave a gap.
+  const fan = (spacing: string) => readNozzles(nozzles({ spacing: typed(spacing, 'in'), fan: { height: typed('20', 'in'), angle: typed('80', '°') } }), fieldReader(), closedWorkingBook)?.fan
+  expect((fan('20')?.width ?? 0) / 0.0254).toBeCloseTo(33.564, 3)
+  expect([fan('20'), fan('30'), fan('40')].map((one) => `${one?.state} ${one?.overlap?.toFixed(3)}`)).toEqual(['covered 0.404', 'thin 0.106', 'gap -0.192'])
+  const fields = fieldReader()
+  readNozzles(nozzles({ fan: { height: typed('20', 'in'), angle: typed('180', '°') }, ask: { unknown: 'speed', speed: typed('', 'mph'), spacing: typed('', 'in'), pressure: typed('', 'psi'), gravity: '13' } }), fields, closedWorkingBook)
+  expect(fields.problems.filter(({ kind }) => kind === 'wrong').map(({ path }) => path)).toEqual(['document.ask.gravity', 'document.fan.angle'])
 })

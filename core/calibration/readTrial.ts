@@ -1,11 +1,13 @@
-import { amountFactor, lengthSi, metresPerSecond, type MetresPerSecond, type Quantity } from '../quantity/quantity'
+import { amountFactor, lengthSi, type Quantity } from '../quantity/quantity'
 import type { FieldReader } from '../quantity/fieldReader'
-import { repeats, type Repeats } from '../quantity/repeats'
-import { CUBIC_METRES_PER, isMassUnit, PASCALS_PER, SQUARE_METRES_PER, STOPWATCH_PER, type AmountUnit } from '../quantity/units'
+import type { Repeats } from '../quantity/repeats'
+import { CUBIC_METRES_PER, isMassUnit, SQUARE_METRES_PER, STOPWATCH_PER, type AmountUnit } from '../quantity/units'
 import type { Dimension } from '../quantity/rateUnit'
 import { asEntered, sixDigits } from '../working/figureText'
 import type { WorkingBook } from '../working/working'
-import { carrierOf, checkNozzles, pressureForFlow, speedForCarrier, flowForCarrier, type NozzleCheck } from './nozzleFlow'
+import { carrierOf, checkNozzles, type NozzleCheck } from './nozzleFlow'
+import { readBoomAsk, readFan, type BoomAsk, type Fan } from './readBoomAsk'
+import { readTimedCourse } from './readSpeed'
 import type { NozzleTrial, PatternTrial } from './trial'
 import { depositProfile, effectiveSwath, FEWEST_TRAYS, halfRateWidth, skew, variation, type DepositProfile, type Swath } from './trayPattern'
 
@@ -73,12 +75,9 @@ export interface ReadNozzles {
   readonly speed: Repeats | undefined
   /** m3 on each m2 at that speed. */
   readonly carrier: number | undefined
-  /** What reaches the carrier wanted, the rest held. */
-  readonly asked: {
-    readonly carrier: number
-    readonly speed: MetresPerSecond
-    readonly pressure: ReturnType<typeof pressureForFlow> | undefined
-  } | undefined
+  /** What reaches the carrier wanted, or what was asked for instead. */
+  readonly asked: BoomAsk | undefined
+  readonly fan: Fan | undefined
 }
 
 /** Reads a nozzle check; undefined until time and catches can be read. Speed, carrier and what is asked follow as far as they are known. */
@@ -87,7 +86,7 @@ export function readNozzles(trial: NozzleTrial, fields: FieldReader, book: Worki
   const catches = trial.catches.map((entered, i) => fields.notNegative(`document.catches.${i}`, entered, 'volume', `Nozzle ${i + 1}`))
   const rated = fields.optional('document.rated', trial.rated, 'volume', 'A new one gives', 'above-zero')
   const spacing = fields.optional('document.spacing', trial.spacing, 'length', 'Nozzle spacing', 'above-zero')
-  const speed = readSpeed(trial, fields, book)
+  const speed = readTimedCourse(trial.course, 'document.course', 'speed', fields, book)
   const read = catches.filter((one) => one !== undefined)
   if (!time || read.length < catches.length) return undefined
   const seconds = time.value * STOPWATCH_PER[time.unit]
@@ -98,37 +97,8 @@ export function readNozzles(trial: NozzleTrial, fields: FieldReader, book: Worki
   }
   const width = spacing && lengthSi(spacing) * read.length
   const carrier = width && speed ? carrierOf({ flow: check.total, width, speed: speed.mean }, 'carrier', book) : undefined
-  return { check, width, speed, carrier, asked: askedOf(trial, check.total, width, speed?.mean, fields, book) }
-}
-
-function readSpeed({ course }: NozzleTrial, fields: FieldReader, book: WorkingBook): Repeats | undefined {
-  const length = fields.optional('document.course.length', course.length, 'length', 'Course length', 'above-zero')
-  const times = course.times.map((entered, i) => fields.optional(`document.course.times.${i}`, entered, 'stopwatch', `Time ${i + 1}`, 'above-zero')).filter((time) => time !== undefined)
-  if (!length || times.length === 0) return undefined
-  const speeds = repeats(times.map((time) => lengthSi(length) / (time.value * STOPWATCH_PER[time.unit])))
-  book.note('speed', () => [
-    ...times.map((time) => `${asEntered(length)} in ${asEntered(time)}`),
-    speeds.sd === undefined ? 'one run shows no spread' : `spread of ${speeds.count} runs ${sixDigits((100 * speeds.sd) / speeds.mean)} % of the mean`,
-    `speed ${sixDigits(speeds.mean)} m/s = ${sixDigits(speeds.mean * 3.6)} km/h`,
-  ])
-  return speeds
-}
-
-function askedOf({ wanted, pressure }: NozzleTrial, flow: number, width: number | undefined, speed: number | undefined, fields: FieldReader, book: WorkingBook): ReadNozzles['asked'] {
-  const carrierWanted = fields.optional('document.wanted', wanted, 'carrier', 'Carrier wanted', 'above-zero')
-  const [now, low, high] = (['now', 'low', 'high'] as const).map((name) => fields.optional(`document.pressure.${name}`, pressure[name], 'pressure', { now: 'Pressure', low: 'Least pressure', high: 'Highest pressure' }[name], 'above-zero'))
-  if (!carrierWanted || !width) return undefined
-  const [amount, ground] = carrierWanted.unit.split('/') as [keyof typeof CUBIC_METRES_PER, keyof typeof SQUARE_METRES_PER]
-  const carrier = (carrierWanted.value * CUBIC_METRES_PER[amount]) / SQUARE_METRES_PER[ground]
-  const needed = metresPerSecond(speedForCarrier(carrier, { flow, width }))
-  const pascals = (one: typeof now) => (one ? one.value * PASCALS_PER[one.unit] : undefined)
-  const [at, least, most] = [pascals(now), pascals(low), pascals(high)]
-  book.note('asked', () => [
-    `wanted ${asEntered(carrierWanted)}`, `flow ${sixDigits(flow * 60_000)} L/min over ${sixDigits(width)} m`,
-    `speed = flow / (carrier x width) = ${sixDigits(needed)} m/s = ${sixDigits(needed * 3.6)} km/h`,
-  ])
+  const apart = spacing && lengthSi(spacing)
   return {
-    carrier, speed: needed,
-    pressure: at && least && most && speed ? pressureForFlow(flow, at, flowForCarrier(carrier, { width, speed }), { low: least, high: most }) : undefined,
+    check, width, speed, carrier, asked: readBoomAsk(trial, { flow: check.total / read.length, spacing: apart, speed: speed?.mean }, fields, book), fan: readFan(trial, apart, fields),
   }
 }

@@ -1,10 +1,9 @@
 import { daysBetween } from '../calendar/daysBetween'
 import { fieldReader } from '../quantity/fieldReader'
-import { closedWorkingBook, type WorkingBook } from '../working/working'
-import type { Result } from '../result'
+import { closedWorkingBook } from '../working/working'
 import type { KeptCalibration } from './calibrationInForce'
 import { readCalibrationDocument } from './calibrationDocument'
-import { settingCurve, settingFor, type CurveAnswer, type CurveError, type SettingCurve, type SettingPoint } from './settingCurve'
+import { settingCurve, type SettingCurve, type SettingPoint } from './settingCurve'
 
 export interface SpreaderCurve {
   readonly curve: SettingCurve
@@ -19,13 +18,13 @@ export interface SpreaderCurve {
 }
 
 /**
- * All calibrations of one spreader with one product as a curve of flow against setting; every run is a point.
+ * All calibrations of one spreader with one product, or with products of like grain, as a curve of flow against setting; every run is a point.
  * Flow = rate x swath x speed, so that calibrations at other speeds and swaths stand on one curve.
- * @param day YYYY-MM-DD; later ones are not in it, older ones count for less
+ * @param products names of the product and of those that run alike; @param day YYYY-MM-DD; later ones are not in it, older ones count for less
  */
-export function spreaderCurve(calibrations: readonly KeptCalibration[], product: string, day: string): SpreaderCurve {
-  const wanted = product.trim().toLowerCase()
-  const own = calibrations.filter(({ document }) => document.kind === 'spread' && document.course.product.trim().toLowerCase() === wanted && document.course.on !== '' && document.course.on <= day)
+export function spreaderCurve(calibrations: readonly KeptCalibration[], products: readonly string[], day: string): SpreaderCurve {
+  const wanted = products.map((product) => product.trim().toLowerCase())
+  const own = calibrations.filter(({ document }) => document.kind === 'spread' && wanted.includes(document.course.product.trim().toLowerCase()) && document.course.on !== '' && document.course.on <= day)
     .toSorted((a, b) => (a.document.course.on < b.document.course.on ? -1 : 1))
   const read = own.flatMap(({ document }) => {
     const measured = readCalibrationDocument(document, fieldReader(), closedWorkingBook)
@@ -36,18 +35,3 @@ export function spreaderCurve(calibrations: readonly KeptCalibration[], product:
   const last = read.at(-1)
   return { curve: settingCurve(points), points, newest: last?.on ?? '', left: own.length - read.length, speed: last?.speed, width: last?.width }
 }
-
-/** What is asked of the curve; all SI. */
-export interface SettingQuestion {
-  /** kg on each m2, all passes together. */
-  readonly rate: number
-  readonly passes: number
-  /** m/s. */
-  readonly speed: number
-  /** m. */
-  readonly swath: number
-}
-
-/** The setting for a rate: each pass puts down its share, and flow = share x swath x speed. */
-export const settingForRate = ({ curve }: SpreaderCurve, { rate, passes, speed, swath }: SettingQuestion, figure: string, book: WorkingBook): Result<CurveAnswer, CurveError> =>
-  settingFor(curve, (rate / passes) * swath * speed, figure, book)

@@ -1,14 +1,12 @@
-import type { Entered } from '../quantity/entered'
+import { blankIn } from '../quantity/entered'
 import { SYSTEM_UNITS, type UnitSystem } from '../quantity/systems'
 import type { AreaDocument } from './areaDocument'
 import type { LawnPart } from './fieldNotes'
 import { METHODS } from './methods/methods'
 
-const blank = <U extends string>(unit: U): Entered<U> => ({ text: '', unit })
-
 /** A part of a lawn with nothing typed yet, in the units of a system. */
 export function blankPart(id: string, sign: LawnPart['sign'], shape: LawnPart['shape'], system: UnitSystem): LawnPart {
-  return { id, sign, size: blank(SYSTEM_UNITS[system].size), ...blankReadings(shape, system) }
+  return { id, sign, size: blankIn(SYSTEM_UNITS[system].size), ...blankReadings(shape, system) }
 }
 
 /** The readings a shape asks for, all blank: three radii or widths to begin with, an outline without corners. */
@@ -18,9 +16,9 @@ export function blankReadings(shape: LawnPart['shape'], system: UnitSystem): Pic
   if (shape === 'outline') return { shape, lengths: {}, outline: { from: 'drawn', points: [], pointError: { text: length === 'm' ? '3' : '10', unit: length }, origin: '' } }
   const { fixed, angle, list, rules } = METHODS[shape]
   return {
-    shape, lengths: Object.fromEntries(fixed.map((name) => [name, blank(length)])),
-    ...(angle !== undefined && { angle: blank('°') }),
-    ...(list && { list: Array.from({ length: Math.max(3, list.least) }, () => blank(length)) }),
+    shape, lengths: Object.fromEntries(fixed.map((name) => [name, blankIn(length)])),
+    ...(angle !== undefined && { angle: blankIn('°') }),
+    ...(list && { list: Array.from({ length: Math.max(3, list.least) }, () => blankIn(length)) }),
     ...(rules && { rule: rules[0]?.rule ?? '' }),
   }
 }
@@ -29,8 +27,8 @@ export function blankReadings(shape: LawnPart['shape'], system: UnitSystem): Pic
 export function blankArea(partId: string, system: UnitSystem): AreaDocument {
   const depth = SYSTEM_UNITS[system].length === 'm' ? 'cm' as const : 'in' as const
   return {
-    schema: 1, instrument: 'tape', parts: [blankPart(partId, 'add', 'rectangle', system)], slope: blank('%'), use: 'turf', grass: [], established: '', overseeding: '',
-    cover: blank('%'), cut: blank(depth), thatch: blank(depth), clippings: '', sun: '', irrigation: { kind: 'none', zone: '', output: blank(depth) },
+    schema: 1, instrument: 'tape', parts: [blankPart(partId, 'add', 'rectangle', system)], slope: blankIn('%'), use: 'turf', grass: [], established: '', overseeding: '',
+    cover: blankIn('%'), cut: blankIn(depth), thatch: blankIn(depth), clippings: '', sun: '', irrigation: { kind: 'none', zone: '', output: blankIn(depth) },
     soil: '', priority: 'normal', notes: '',
   }
 }

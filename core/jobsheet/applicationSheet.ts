@@ -10,12 +10,14 @@ import type { GroundPart } from '../ground/groundPart'
 import { amountFactor, areaIn, type SquareMetres } from '../quantity/quantity'
 import { SQUARE_METRES_PER, type AreaUnit, type CarrierUnit, type VolumeUnit } from '../quantity/units'
 import { closedWorkingBook, type WorkingBook } from '../working/working'
+import { standingOf, type Ground } from '../calibration/standing'
+import { standingQuestion } from './fromRooms'
 import { calibrationChecks } from './calibrationChecks'
 import type { ApplicationDocument } from './document'
 import { fieldReader, type FieldProblem, type FieldReader } from '../quantity/fieldReader'
 import { withRemedies } from './planCheckRemedies'
 import { carrierQuestions, lawnQuestions, rateQuestions, tankQuestions } from './questions'
-import { readCalibration, type SheetCalibration } from './readCalibration'
+import { courseIn, readCalibration, type SheetCalibration } from './readCalibration'
 import { readGround, treatedGround, type SheetLawn } from './readGround'
 import { readProducts } from './readProducts'
 import type { SheetCheck } from './sheetCheck'
@@ -28,6 +30,8 @@ export interface ApplicationSheet {
   readonly sd: SquareMetres
   readonly products: readonly (PlanProduct | undefined)[]
   readonly calibration: SheetCalibration | undefined
+  /** What speaks for trusting that calibration today and what against. */
+  readonly standing: readonly Ground[]
   /** What was planned, in the public contract's terms; kept with the plan. */
   readonly request: PlanRequest | undefined
   readonly plan: Plan | undefined
@@ -61,14 +65,15 @@ export function composeSheet(document: ApplicationDocument, day: string, book: W
   const walk = plan && calibration && speed
     ? walkOf(ground.size, calibration.width, document.method === 'spread' ? document.spread.passes : 1, speed, book)
     : undefined
+  const standing = calibration ? standingOf(courseIn(document), standingQuestion(document, day, house)) : []
   const checks = sortChecks([
     ...(plan ? withRemedies(plan.checks, document) : []),
     ...questions,
-    ...(calibration ? calibrationChecks(document, calibration, { day, wantedPerPass, house }) : []),
-    ...(calibration && document.method === 'spray' ? wetQuestions(calibration, plan) : []),
+    ...(calibration ? calibrationChecks(document, calibration, { day, wantedPerPass, house, standing }) : []),
+    ...(calibration && document.method === 'spray' && document.spray.calibration.by !== 'hose-end' ? wetQuestions(calibration, plan) : []),
   ], document.products.map(({ id }) => id))
   return {
-    lawns, ...ground, products, calibration, request, plan: plan && { ...plan, working: book.pages() }, wantedPerPass, walk, checks, problems: fields.problems,
+    lawns, ...ground, products, calibration, standing, request, plan: plan && { ...plan, working: book.pages() }, wantedPerPass, walk, checks, problems: fields.problems,
   }
 }
 

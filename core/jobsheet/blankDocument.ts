@@ -1,10 +1,8 @@
 import { SYSTEM_UNITS, type UnitSystem } from '../quantity/systems'
-import type { Entered } from '../quantity/entered'
+import { blankIn } from '../quantity/entered'
 import { blankSpreaderCourse, blankSprayerCourse } from '../calibration/blankEquipment'
 import { blankPart } from '../ground/blankArea'
 import type { ApplicationDocument, LawnNote, ProductNote } from './document'
-
-const blank = <U extends string>(unit: U): Entered<U> => ({ text: '', unit })
 
 export const blankLawn = (ids: { readonly lawn: string; readonly part: string }, system: UnitSystem): LawnNote => ({
   id: ids.lawn, name: '', treated: 'yes', instrument: 'tape', parts: [blankPart(ids.part, 'add', 'rectangle', system)],
@@ -17,11 +15,11 @@ export function blankProduct(id: string, method: ApplicationDocument['method'], 
   const rate = method === 'spread' ? units.massRate : units.volumeRate
   return {
     id, name: '', registration: '', form: method === 'spread' ? 'granule' : 'solution', basis: 'product',
-    rate: blank(rate), low: blank(rate), high: blank(rate), most: blank(rate),
-    density: blank(metric ? 'kg/L' : 'lb/gal'),
-    analysis: { n: blank('%'), p2o5: blank('%'), k2o: blank('%'), fe: blank('%'), slowN: blank('%') },
-    active: { name: '', content: blank('%') },
-    step: method === 'spread' ? blank(metric ? 'g' : 'lb') : blank(metric ? 'mL' : 'fl oz'),
+    rate: blankIn(rate), low: blankIn(rate), high: blankIn(rate), most: blankIn(rate),
+    density: blankIn(metric ? 'kg/L' : 'lb/gal'),
+    analysis: { n: blankIn('%'), p2o5: blankIn('%'), k2o: blankIn('%'), fe: blankIn('%'), slowN: blankIn('%') },
+    active: { name: '', content: blankIn('%') },
+    step: method === 'spread' ? blankIn(metric ? 'g' : 'lb') : blankIn(metric ? 'mL' : 'fl oz'),
   }
 }
 
@@ -33,9 +31,9 @@ export function blankDocument(ids: { readonly lawn: string; readonly part: strin
     lawns: [blankLawn(ids, system)],
     products: [blankProduct(ids.product, method, system)],
     method,
-    spread: { equipment: '', passes: 2, reserve: blank(weight), speedToday: blank(speed), calibration: blankSpreaderCourse(ids.run, system) },
+    spread: { equipment: '', passes: 2, reserve: blankIn(weight), speedToday: blankIn(speed), calibration: blankSpreaderCourse(ids.run, system) },
     spray: {
-      equipment: '', tank: blank(tank), loads: 'full-then-part', dead: blank(tank), agitate: blank(tank), speedToday: blank(speed),
+      equipment: '', tank: blankIn(tank), loads: 'full-then-part', dead: blankIn(tank), agitate: blankIn(tank), speedToday: blankIn(speed),
       calibration: blankSprayerCourse(ids.run, system),
     },
   }

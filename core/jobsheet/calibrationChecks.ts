@@ -1,5 +1,6 @@
 import { calibrationAge } from '../calibration/calibrationAge'
 import { SPEED_TRUST, speedForRate } from '../calibration/anotherSpeed'
+import type { Ground } from '../calibration/standing'
 import { agreement, UNEVEN_RUNS } from '../quantity/repeats'
 import type { House } from '../house'
 import { formatDeviation, formatFigure } from '../quantity/format'
@@ -21,15 +22,17 @@ interface Wanted {
   /** Kg/m2 of one pass; undefined for wet work, where the carrier is taken as it comes. */
   readonly wantedPerPass: number | undefined
   readonly house: House
+  readonly standing: readonly Ground[]
 }
 
 /**
  * Whether the calibration can be trusted for this application.
  */
-export function calibrationChecks(document: ApplicationDocument, calibration: SheetCalibration, { day, wantedPerPass, house }: Wanted): readonly SheetCheck[] {
+export function calibrationChecks(document: ApplicationDocument, calibration: SheetCalibration, { day, wantedPerPass, house, standing }: Wanted): readonly SheetCheck[] {
   return [
     ...ageChecks(document, calibration, day, house),
     ...productChecks(document),
+    ...nozzleChecks(document, standing),
     ...runChecks(document, calibration),
     ...speedChecks(document, calibration),
     ...(wantedPerPass === undefined ? [] : settingChecks(document, calibration, wantedPerPass)),
@@ -57,6 +60,14 @@ function productChecks({ method, spread, products }: ApplicationDocument): reado
     message: `The spreader was calibrated with ${tested}; a setting means nothing for another product's grain.`,
     remedies: [{ label: `Calibrate with ${planned}`, path: 'spread.calibration.runs.0.start' }],
   }]
+}
+
+function nozzleChecks({ method }: ApplicationDocument, standing: readonly Ground[]): readonly SheetCheck[] {
+  return standing.filter(({ about, holds }) => !holds && (about === 'nozzles' || (about === 'product' && method === 'spray'))).map(({ about, words }) => ({
+    level: 'warn', code: about === 'nozzles' ? 'calibration-other-nozzles' : 'calibration-other-product', source: 'trade practice',
+    message: about === 'nozzles' ? `The calibration was made ${words}: the carrier may differ now.` : `The bottle was calibrated ${words}; each product draws differently.`,
+    remedies: [{ label: 'Calibrate again', path: `${method}.calibration.runs.0.used` }],
+  }))
 }
 
 function runChecks({ method }: ApplicationDocument, { measured }: SheetCalibration): readonly SheetCheck[] {

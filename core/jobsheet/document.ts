@@ -70,6 +70,8 @@ export interface SprayNote {
   readonly equipment: string
   readonly tank: Entered<VolumeUnit>
   readonly loads: LoadStyle
+  /** The nozzle set that was on when the job took the sprayer. */
+  readonly nozzles?: { readonly what: string; readonly fitted: string }
   readonly dead: Entered<VolumeUnit>
   readonly agitate: Entered<VolumeUnit>
   readonly speedToday: Entered<SpeedUnit>

@@ -4,6 +4,10 @@ import { blankSpreaderCourse, blankSprayerCourse } from '../calibration/blankEqu
 import type { AreaDocument } from '../ground/areaDocument'
 import type { ProductDocument, RateLine } from '../label/productDocument'
 import type { Entered } from '../quantity/entered'
+import { fieldReader } from '../quantity/fieldReader'
+import { speedSi } from '../quantity/quantity'
+import type { StandingQuestion } from '../calibration/standing'
+import type { House } from '../house'
 import { rateUnitParts } from '../quantity/rateUnit'
 import type { UnitSystem } from '../quantity/systems'
 import { isMassUnit, type AmountUnit, type RateUnit } from '../quantity/units'
@@ -58,16 +62,24 @@ export function spreadFrom(equipment: KeptSpreader, calibration: KeptCalibration
   return { ...before, equipment: equipment.name, reserve: equipment.document.reserve, calibration: course, source: { id: equipment.id, version: equipment.version } }
 }
 
+/** The set that is on, as a calibration is held against it. */
+export const nozzlesOn = ({ what, fitted = '' }: SprayerDocument['nozzles']): { readonly what: string; readonly fitted: string } => ({ what, fitted })
+
 /** A saved sprayer with its calibration in force as the method of a job. */
 export function sprayFrom({ id, version, name, document }: KeptSprayer, calibration: KeptCalibration | undefined, before: SprayNote, runId: string, system: UnitSystem): SprayNote {
   const course = calibration?.document.kind === 'spray'
     ? { ...calibration.document.course, source: { id: calibration.id, version: calibration.version } }
     : blankSprayerCourse(runId, system)
-  const { tank, fillTo, dead, agitate } = document
-  return { ...before, equipment: name, tank: fillTo.text.trim() === '' ? tank : fillTo, dead, agitate, calibration: course, source: { id, version } }
+  const { tank, fillTo, dead, agitate, nozzles } = document
+  return { ...before, equipment: name, nozzles: nozzlesOn(nozzles), tank: fillTo.text.trim() === '' ? tank : fillTo, dead, agitate, calibration: course, source: { id, version } }
 }
 
-/** The calibration in force for the equipment a job names, on its day, with its first product. */
-export function inForceFor(calibrations: readonly KeptCalibration[], document: ApplicationDocument, day: string): KeptCalibration | undefined {
-  return calibrationInForce(calibrations, day, document.products[0]?.name ?? '')
+/** What a job asks of a calibration: its day, first product, today's speed and the nozzles that are on. */
+export function standingQuestion({ method, products, spread, spray }: Pick<ApplicationDocument, 'method' | 'products' | 'spread' | 'spray'>, day: string, { calibrationDays }: House): StandingQuestion {
+  const typed = fieldReader().optional('', (method === 'spread' ? spread : spray).speedToday, 'speed', 'Speed', 'above-zero')
+  return { day, days: calibrationDays, product: products[0]?.name ?? '', ...(typed && { speed: speedSi(typed) }), ...(method === 'spray' && spray.nozzles && { nozzles: spray.nozzles }) }
 }
+
+/** The calibration in force for the equipment a job names. */
+export const inForceFor = (calibrations: readonly KeptCalibration[], document: ApplicationDocument, day: string, house: House): KeptCalibration | undefined =>
+  calibrationInForce(calibrations, standingQuestion(document, day, house))

@@ -1,5 +1,6 @@
 import { atAnotherSpeed, type AtSpeed } from '../calibration/anotherSpeed'
-import { readCourse, type MeasuredCourse } from '../calibration/readCourse'
+import type { MeasuredCourse } from '../calibration/measuredCourse'
+import { readCourse, type Course } from '../calibration/readCourse'
 import { speedSi, type MetresPerSecond } from '../quantity/quantity'
 import type { FieldReader } from '../quantity/fieldReader'
 import type { WorkingBook } from '../working/working'
@@ -14,14 +15,16 @@ export interface SheetCalibration extends MeasuredCourse {
   readonly on: string
 }
 
+/** The calibration of the document's method. */
+export const courseIn = ({ method, spread, spray }: Pick<ApplicationDocument, 'method' | 'spread' | 'spray'>): Course =>
+  (method === 'spread' ? { kind: 'spread', note: spread.calibration } : { kind: 'spray', note: spray.calibration })
+
 /** Reads the calibration of the document's method; undefined until its course and one whole run can be read. */
 export function readCalibration(document: ApplicationDocument, fields: FieldReader, book: WorkingBook): SheetCalibration | undefined {
   const { method } = document
   const { on } = document[method].calibration
   const typedToday = fields.optional(`${method}.speedToday`, document[method].speedToday, 'speed', 'Speed today', 'above-zero')
-  const course = readCourse(
-    method === 'spread' ? { kind: 'spread', note: document.spread.calibration } : { kind: 'spray', note: document.spray.calibration },
-    `${method}.calibration`, fields, book)
+  const course = readCourse(courseIn(document), `${method}.calibration`, fields, book)
   if (!course) return undefined
   const { measured, speed } = course
   const speedToday = typedToday ? speedSi(typedToday) : speed

@@ -3,7 +3,7 @@ import type { Entered } from '../quantity/entered'
 import type { ApplicationDocument, LawnNote, ProductNote } from './document'
 
 export type SheetCheckCode
-  = | PlanCheckCode | 'calibration-stale' | 'calibration-undated' | 'calibration-other-product' | 'calibration-single-run' | 'calibration-uneven'
+  = | PlanCheckCode | 'calibration-stale' | 'calibration-undated' | 'calibration-other-product' | 'calibration-other-nozzles' | 'calibration-single-run' | 'calibration-uneven'
     | 'speed-questioned' | 'speed-unlikely' | 'setting-off' | 'rate-other-area-unit' | 'rate-unlikely' | 'lawn-unlikely' | 'carrier-unlikely' | 'products-fill-tank' | 'exclusion-astray' | 'size-changed' | 'label-changed' | 'calibration-newer'
 
 /** A way out of a check: a new value for one field of the document, or (no value) the field to look at. */

@@ -1,5 +1,6 @@
 import type { KeptCalibration } from '../calibration/calibrationInForce'
 import { dayText } from '../calendar/dayText'
+import { DEFAULT_HOUSE, type House } from '../house'
 import { sameContent } from '../sameContent'
 import type { ApplicationDocument, LawnNote } from './document'
 import { inForceFor, lawnFromArea, noteFromLabel, type KeptArea, type KeptProduct } from './fromRooms'
@@ -18,8 +19,8 @@ export interface RoomsNow {
  * planned with; each check offers the replan as its remedy.
  * @param day the day of the job, YYYY-MM-DD
  */
-export function sourceChecks(document: ApplicationDocument, rooms: RoomsNow, day: string): readonly SheetCheck[] {
-  return [...areaChecks(document, rooms), ...labelChecks(document, rooms), ...calibrationChecks(document, rooms, day)]
+export function sourceChecks(document: ApplicationDocument, rooms: RoomsNow, day: string, house: House = DEFAULT_HOUSE): readonly SheetCheck[] {
+  return [...areaChecks(document, rooms), ...labelChecks(document, rooms), ...calibrationChecks(document, rooms, day, house)]
 }
 
 function areaChecks({ lawns }: ApplicationDocument, { areas }: RoomsNow): readonly SheetCheck[] {
@@ -56,10 +57,10 @@ function labelChecks({ products }: ApplicationDocument, rooms: RoomsNow): readon
   })
 }
 
-function calibrationChecks(document: ApplicationDocument, { calibrations }: RoomsNow, day: string): readonly SheetCheck[] {
+function calibrationChecks(document: ApplicationDocument, { calibrations }: RoomsNow, day: string, house: House): readonly SheetCheck[] {
   const { method } = document
   const { source } = document[method].calibration
-  const now = calibrations && source && inForceFor(calibrations, document, day)
+  const now = calibrations && source && inForceFor(calibrations, document, day, house)
   if (!now || !source || (now.id === source.id && now.version <= source.version) || now.document.kind !== method) return []
   const { source: _, ...course } = document[method].calibration
   if (sameContent(course, now.document.course)) return []

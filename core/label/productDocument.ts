@@ -38,6 +38,8 @@ export interface ProductDocument {
   readonly form: Form
   readonly registration: string
   readonly density: Entered<DensityUnit>
+  /** Middle grain size of a granule; products of like grain share a spreader's curve. */
+  readonly grain?: Entered<'mm'>
   readonly analysis: Readonly<Record<'n' | 'p2o5' | 'k2o' | 'fe' | 'slowN', Entered<'%'>>>
   readonly actives: readonly { readonly id: string; readonly name: string; readonly content: Entered<ContentUnit>; readonly group: string }[]
   readonly lines: readonly RateLine[]
@@ -54,6 +56,7 @@ export interface ProductDocument {
 /** Reads every figure of a label; what is wrong lands in the reader's problems, at its field. */
 export function readProduct(document: ProductDocument, fields: FieldReader): void {
   fields.optional('document.density', document.density, 'density', 'Density', 'above-zero')
+  if (document.grain) fields.optional('document.grain', document.grain, 'grain', 'Grain size', 'above-zero')
   for (const [name, what] of [['n', 'N'], ['p2o5', 'P2O5'], ['k2o', 'K2O'], ['fe', 'Fe'], ['slowN', 'Slow share of N']] as const) {
     fields.optional(`document.analysis.${name}`, document.analysis[name], 'percent', what, 'zero-too')
   }

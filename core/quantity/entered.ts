@@ -9,6 +9,9 @@ export interface Entered<U extends string = string> {
   readonly unit: U
 }
 
+/** A field with nothing typed yet. */
+export const blankIn = <U extends string>(unit: U): Entered<U> => ({ text: '', unit })
+
 /** A field that is needed and still empty, against one that holds something wrong. */
 export interface EnteredProblem {
   readonly kind: 'missing' | TypedProblem['kind'] | 'notPositive' | 'negative' | 'tooLarge' | 'tooMuchPercent'

@@ -1,5 +1,6 @@
 import { toJsonSchema } from '@valibot/to-json-schema'
 import type { GenericSchema } from 'valibot'
+import { ImportCalibrationsSchema } from '#shared/schemas/calibrationFile'
 import { CopySiteSchema, SavePlanSchema } from '#shared/schemas/ground'
 import { SaveJobSchema } from '#shared/schemas/job'
 import { ChooseOrganizationSchema, NewOrganizationSchema, SaveOrganizationSchema } from '#shared/schemas/organization'
@@ -50,6 +51,16 @@ export const openApiDocument = (version: string) => ({
       parameters: [id],
       get: { summary: 'A picture', responses: { 200: answer('its bytes'), ...errors(404) } },
       put: { summary: 'Keep a PNG or JPEG picture', requestBody: { required: true, content: { 'image/png': {}, 'image/jpeg': {} } }, responses: { 200: answer('kept'), ...errors(400, 409, 413) } },
+    },
+    '/api/equipment/{id}/calibrations': {
+      parameters: [id],
+      get: { summary: 'Its calibrations as CSV or JSON', parameters: asked('format'), responses: { 200: answer('a file'), ...errors(400, 404) } },
+      post: { summary: 'Take calibrations in, all or none; those already stored stay', requestBody: body(ImportCalibrationsSchema), responses: { 200: answer('how many were added and kept'), ...errors(400, 404) } },
+    },
+    '/api/devices': { get: { summary: 'Instruments that can be read', responses: { 200: answer('instruments') } } },
+    '/api/devices/{device}/lines': {
+      parameters: [{ name: 'device', in: 'path', required: true, schema: { type: 'string' } }],
+      get: { summary: 'An instrument’s readings as lines of text', parameters: asked('seed', 'acts', 'cable'), responses: { 200: answer('lines (docs/device-lines.md)'), ...errors(400, 404) } },
     },
     '/api/areas/{id}/sizes': { parameters: [id], get: { summary: 'Sizes an area has had', responses: { 200: answer('sizes'), ...errors(404) } } },
     '/api/products/{id}/stock': {

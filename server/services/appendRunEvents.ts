@@ -1,4 +1,5 @@
 import { v7 as uuid } from 'uuid'
+import { spreadMethodOf, sprayMethodOf } from '#core/calibration/courseNote'
 import { dayText } from '#core/calendar/dayText'
 import type { House } from '#core/house'
 import type { ApplicationDocument, ProductNote } from '#core/jobsheet/document'
@@ -77,7 +78,8 @@ function inUnit(entered: Entered<TimeUnit> | undefined, seconds: number): number
 function calibrationWords(document: ApplicationDocument): string {
   const { on, runs } = document[document.method].calibration
   const setting = document.method === 'spread' ? `, setting ${document.spread.calibration.setting || 'not given'}` : ''
-  return `known area, ${on === '' ? 'no date' : dayText(on)}, ${runs.length} ${runs.length === 1 ? 'run' : 'runs'}${setting}`
+  const how = document.method === 'spread' ? spreadMethodOf(document.spread.calibration) : sprayMethodOf(document.spray.calibration)
+  return `${how}, ${on === '' ? 'no date' : dayText(on)}, ${runs.length} ${runs.length === 1 ? 'run' : 'runs'}${setting}`
 }
 
 /** A run starts once, ends once it has begun and its amounts are known, and is corrected only afterwards. */

@@ -1,8 +1,5 @@
 import * as v from 'valibot'
-import { readCalibrationDocument } from '#core/calibration/calibrationDocument'
-import { fieldReader } from '#core/quantity/fieldReader'
-import { closedWorkingBook } from '#core/working/working'
-import { SaveCalibrationSchema, SaveEquipmentSchema, type SaveCalibration } from '#shared/schemas/equipment'
+import { SaveCalibrationSchema, SaveEquipmentSchema } from '#shared/schemas/equipment'
 import { SaveAreaSchema, SaveSiteSchema } from '#shared/schemas/ground'
 import { SaveTrialSchema, type SaveTrial } from '#shared/schemas/trial'
 import { SaveProductSchema } from '#shared/schemas/product'
@@ -10,6 +7,7 @@ import type { RoomName } from '#shared/schemas/room'
 import { failure } from '../http/failure'
 import type { Repositories } from '../repositories/forOrganization'
 import { saveArea } from './saveArea'
+import { saveCalibration } from './saveCalibration'
 import { removeRow, saveRow } from './saveRow'
 
 /** One kind of row that people edit, as the routes see it. */
@@ -59,7 +57,7 @@ export const ROOMS: Readonly<Record<RoomName, Room>> = {
     schema: SaveCalibrationSchema, what: 'calibration',
     list: ({ calibrations }, { equipmentId }) => calibrations.list(idIn(equipmentId) ? { equipmentId: idIn(equipmentId) } : {}),
     find: ({ calibrations }, id) => calibrations.find(id),
-    save: (repositories, id, body) => saveCalibration(repositories, id, v.parse(SaveCalibrationSchema, body)),
+    save: (repositories, id, body) => repositories.transaction((inside) => saveCalibration(inside, id, v.parse(SaveCalibrationSchema, body))),
     remove: ({ calibrations }, id, version) => removeRow(calibrations, id, version, 'calibration'),
     restore: ({ calibrations }, id) => calibrations.restore(id),
   },
@@ -85,21 +83,6 @@ export const ROOMS: Readonly<Record<RoomName, Room>> = {
     remove: ({ products }, id, version) => removeRow(products, id, version, 'product'),
     restore: ({ products }, id) => products.restore(id),
   },
-}
-
-/** Works out what the calibration comes to; one that can't be worked out yet is kept without a figure. */
-async function saveCalibration(repositories: Repositories, id: string, input: SaveCalibration) {
-  const { document } = input
-  const measured = readCalibrationDocument(document, fieldReader(), closedWorkingBook)
-  return repositories.transaction(async ({ calibrations, equipment }) => {
-    const owner = await equipment.find(input.equipmentId)
-    if (!owner) throw failure('not-found', 'There is no such piece of equipment.')
-    if (owner.document.kind !== (document.kind === 'spread' ? 'spreader' : 'sprayer')) {
-      throw failure('invalid', [{ path: 'document.kind', message: `must be the calibration of a ${owner.document.kind}` }])
-    }
-    const derived = { onDay: document.course.on || null, product: document.kind === 'spread' ? document.course.product : '', perPass: measured?.measured.mean ?? null }
-    return (await saveRow(calibrations, id, input, derived, 'calibration')).row
-  })
 }
 
 /** A tray test belongs to a spreader, a nozzle check to a sprayer. */

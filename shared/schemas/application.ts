@@ -6,7 +6,7 @@ import { AMOUNT_UNITS, CONTENT_UNITS, DENSITY_UNITS, MASS_UNITS, RATE_UNITS, SPE
 import { spreaderCourse, sprayerCourse } from './equipment'
 import { fieldNotes, Share } from './ground'
 import { enteredOf } from './quantity'
-import { Line, SourceSchema, Uuid } from './texts'
+import { BlankOrDay, Line, SourceSchema, Uuid } from './texts'
 
 const Rate = enteredOf(RATE_UNITS)
 const Volume = enteredOf(VOLUME_UNITS)
@@ -39,7 +39,7 @@ export const ApplicationDocumentSchema: v.GenericSchema<ApplicationDocument> = v
     calibration: v.strictObject({ ...spreaderCourse, source }), source,
   }),
   spray: v.strictObject({
-    equipment: Line, tank: Volume, loads: v.picklist(LOAD_STYLES), dead: Volume, agitate: Volume, speedToday: Speed,
+    equipment: Line, tank: Volume, loads: v.picklist(LOAD_STYLES), dead: Volume, agitate: Volume, speedToday: Speed, nozzles: v.optional(v.strictObject({ what: Line, fitted: BlankOrDay })),
     calibration: v.strictObject({ ...sprayerCourse, source }), source,
   }),
 }) as unknown as v.GenericSchema<ApplicationDocument>

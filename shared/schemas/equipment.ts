@@ -1,7 +1,8 @@
 import * as v from 'valibot'
 import { SPRAYER_TYPES, SPREADER_TYPES, TOOL_TYPES, type EquipmentDocument } from '#core/calibration/equipmentDocument'
 import type { CalibrationDocument } from '#core/calibration/calibrationDocument'
-import { AMOUNT_UNITS, LENGTH_UNITS, MASS_UNITS, SPEED_UNITS, VOLUME_UNITS } from '#core/quantity/units'
+import { SPRAY_METHODS, SPREAD_METHODS } from '#core/calibration/courseNote'
+import { AMOUNT_UNITS, AREA_UNITS, LENGTH_UNITS, MASS_UNITS, PRESSURE_UNITS, SPEED_UNITS, STOPWATCH_UNITS, VOLUME_UNITS } from '#core/quantity/units'
 import { toolCourse } from './ground'
 import { enteredOf } from './quantity'
 import { BlankOrDay, Line, Name, Notes, Uuid, Version } from './texts'
@@ -9,6 +10,7 @@ import { BlankOrDay, Line, Name, Notes, Uuid, Version } from './texts'
 const Length = enteredOf(LENGTH_UNITS)
 const Mass = enteredOf(MASS_UNITS)
 const Volume = enteredOf(VOLUME_UNITS)
+const Stopwatch = enteredOf(STOPWATCH_UNITS)
 
 const EquipmentDocumentSchema = v.variant('kind', [
   v.strictObject({
@@ -17,7 +19,7 @@ const EquipmentDocumentSchema = v.variant('kind', [
   }),
   v.strictObject({
     schema: v.literal(1), kind: v.literal('sprayer'), type: v.picklist(SPRAYER_TYPES), tank: Volume, fillTo: Volume, dead: Volume, agitate: Volume,
-    nozzles: v.strictObject({ count: Line, spacing: Length, what: Line }), notes: Notes,
+    nozzles: v.strictObject({ count: Line, spacing: Length, what: Line, fitted: v.optional(BlankOrDay) }), notes: Notes,
   }),
   v.strictObject({
     schema: v.literal(1), kind: v.literal('tool'), type: v.picklist(TOOL_TYPES), step: enteredOf(AMOUNT_UNITS), capacity: enteredOf(AMOUNT_UNITS), tare: Mass,
@@ -34,14 +36,24 @@ export interface Equipment extends SaveEquipment {
 }
 
 const runs = <const E extends v.ObjectEntries>(entries: E) => v.pipe(v.array(v.strictObject({ id: Uuid, ...entries })), v.minLength(1), v.maxLength(20))
-const course = { on: BlankOrDay, length: Length, width: Length, speed: enteredOf(SPEED_UNITS) }
+const times = v.pipe(v.array(Stopwatch), v.minLength(1), v.maxLength(20))
+const course = { on: BlankOrDay, length: Length, width: Length, speed: enteredOf(SPEED_UNITS), timed: v.optional(v.strictObject({ length: Length, times })) }
+const Ground = enteredOf(AREA_UNITS)
 
 /** The two courses, as they stand in a calibration and, with what they were copied from, in a job. */
-export const spreaderCourse = { ...course, setting: Line, product: Line, runs: runs({ start: Mass, left: Mass }) }
-export const sprayerCourse = { ...course, runs: runs({ used: Volume }) }
+export const spreaderCourse = {
+  ...course, by: v.optional(v.picklist(SPREAD_METHODS)), setting: Line, product: Line, ground: v.optional(Ground), passes: v.optional(Line),
+  runs: runs({ start: Mass, left: Mass, caught: v.optional(Mass), time: v.optional(Stopwatch) }),
+}
+export const sprayerCourse = {
+  ...course, by: v.optional(v.picklist(SPRAY_METHODS)), pressure: v.optional(enteredOf(PRESSURE_UNITS)), nozzles: v.optional(Line), product: v.optional(Line), count: v.optional(Line),
+  catching: v.optional(v.strictObject({ time: Stopwatch, catches: v.pipe(v.array(Volume), v.minLength(1), v.maxLength(60)) })),
+  covered: v.optional(v.strictObject({ ground: Ground, time: Stopwatch })),
+  runs: runs({ used: Volume, start: v.optional(Volume), left: v.optional(Volume), time: v.optional(Stopwatch) }),
+}
 
 const remarks = { schema: v.literal(1), heldBy: Line, by: Line, notes: Notes }
-const CalibrationDocumentSchema = v.variant('kind', [
+export const CalibrationDocumentSchema = v.variant('kind', [
   v.strictObject({ ...remarks, kind: v.literal('spread'), course: v.strictObject(spreaderCourse) }),
   v.strictObject({ ...remarks, kind: v.literal('spray'), course: v.strictObject(sprayerCourse) }),
 ]) as unknown as v.GenericSchema<CalibrationDocument>

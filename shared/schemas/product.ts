@@ -18,7 +18,7 @@ const LineSchema = v.strictObject({
 })
 
 const ProductDocumentSchema = v.strictObject({
-  schema: v.literal(1), kind: v.picklist(PRODUCT_KINDS), form: v.picklist(FORMS), registration: Line, density: enteredOf(DENSITY_UNITS),
+  schema: v.literal(1), kind: v.picklist(PRODUCT_KINDS), form: v.picklist(FORMS), registration: Line, density: enteredOf(DENSITY_UNITS), grain: v.optional(enteredOf(['mm'])),
   analysis: v.strictObject({ n: Share, p2o5: Share, k2o: Share, fe: Share, slowN: Share }),
   actives: v.pipe(v.array(v.strictObject({ id: Uuid, name: Line, content: enteredOf(CONTENT_UNITS), group: Line })), v.maxLength(8)),
   lines: v.pipe(v.array(LineSchema), v.minLength(1), v.maxLength(40)),

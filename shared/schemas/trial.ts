@@ -1,7 +1,8 @@
 import * as v from 'valibot'
 import type { TrialDocument } from '#core/calibration/trial'
+import { BOOM_UNKNOWNS } from '#core/calibration/solveBoom'
 import { TRAVELS } from '#core/calibration/trayPattern'
-import { AMOUNT_UNITS, LENGTH_UNITS, PRESSURE_UNITS, STOPWATCH_UNITS, VOLUME_UNITS } from '#core/quantity/units'
+import { AMOUNT_UNITS, LENGTH_UNITS, PRESSURE_UNITS, SPEED_UNITS, STOPWATCH_UNITS, VOLUME_UNITS } from '#core/quantity/units'
 import { enteredOf } from './quantity'
 import { BlankOrDay, Line, Notes, Uuid, Version } from './texts'
 
@@ -20,6 +21,8 @@ const TrialDocumentSchema = v.variant('kind', [
   v.strictObject({
     ...remarks, kind: v.literal('nozzles'), heldBy: Line, time: Stopwatch, catches: some(Volume, 60), spacing: Length, rated: Volume,
     pressure: v.strictObject({ now: Pressure, low: Pressure, high: Pressure }), course: v.strictObject({ length: Length, times: some(Stopwatch, 20) }), wanted: enteredOf(['gal/1000 ft2', 'L/100 m2']),
+    ask: v.optional(v.strictObject({ unknown: v.picklist(BOOM_UNKNOWNS), speed: enteredOf(SPEED_UNITS), spacing: Length, pressure: Pressure, gravity: Line })),
+    fan: v.optional(v.strictObject({ height: Length, angle: enteredOf(['°']) })), dripping: v.optional(Line),
   }),
 ]) as unknown as v.GenericSchema<TrialDocument>
 

@@ -257,7 +257,7 @@ test('every route answers another crew with 404 for what is not its own', async 
   const bodies: Readonly<Record<string, unknown>> = {
     'delete': { version: 1 }, 'stock.post': { id: uuid(), kind: 'received', entered: { text: '1', unit: 'lb' }, lot: '', remarks: '', on: '2026-05-06' },
     'events.post': { events: [{ kind: 'started', id: uuid(), deviceId: uuid(), sequence: 1, counter: 1, at: '2026-05-06T12:00:00.000Z' }] }, 'restore.post': {},
-    'plan.post': { areas: [], removed: [] }, 'copy.post': { id: uuid(), name: 'Theirs' },
+    'plan.post': { areas: [], removed: [] }, 'copy.post': { id: uuid(), name: 'Theirs' }, 'calibrations.post': { calibrations: [{ id: uuid(), document: aCalibration('').document }] },
   }
   let walked = 0
   for (const file of files.filter((name) => name.includes('[id]'))) {
@@ -269,7 +269,7 @@ test('every route answers another crew with 404 for what is not its own', async 
     for (const room of rooms) {
       const id = ids[room]
       expect(id, `${file} names no row of this test: add one`).toBeDefined()
-      const address = `/api/${route.replace('[room]', room).replace('[id]', id ?? '')}${route.endsWith('/export') ? '?format=csv' : ''}`
+      const address = `/api/${route.replace('[room]', room).replace('[id]', id ?? '')}${/\/(export|calibrations)$/.test(route) ? '?format=csv' : ''}`
       const body = bodies[`${route.split('/').at(-1)}.${method}`] ?? bodies[method]
       const answer = method === 'get' ? await other.get(address) : method === 'delete' ? await other.delete(address, body) : await other.post(address, body)
       expect(answer.status, `${method} ${address}`).toBe(404)

@@ -1,6 +1,7 @@
+import { readFileSync } from 'node:fs'
 import type { Page } from 'playwright-core'
 import { expect, test } from 'vitest'
-import { SAMPLE_EQUIPMENT } from '../../demo/sampleLinks'
+import { SAMPLE_EQUIPMENT, SAMPLE_RECORDS } from '../../demo/sampleLinks'
 import { expectAccessible, expectQuiet, watchedPage } from '../support/browser'
 import { stage } from '../support/stage'
 
@@ -22,7 +23,8 @@ test('a row of trays to an effective swath, taken over by the spreader', async (
   await page.goto(`${on.url}/equipment/${SAMPLE_EQUIPMENT.push}`)
   // 3.4 lb in two passes is 1.7 lb a pass: the three runs at setting 12 put down 1.705.
   await field(page, 'Rate, all passes').fill('3.4')
-  await page.getByText(/^Setting (11\.9\d|12\.0\d), expect \d+ % either way, last tested 21 April 2026, 15 days ago/).waitFor()
+  await page.getByRole('button', { name: /^Setting (11\.9\d|12\.0\d)/ }).waitFor()
+  await page.getByText(/expect \d+ % either way, last tested 21 April 2026, 15 days ago/).waitFor()
   await field(page, 'Rate, all passes').fill('40')
   await page.getByText('beyond what was tested').waitFor()
   await press(page, 'New tray test')
@@ -67,11 +69,82 @@ test('on the phone: nozzles caught, a course timed, and the speed that gives the
   // 0.31 GPM a nozzle, 3.1 mph, 20 in: 29.7 gal/ac = 0.682 gal/1,000 ft2; 1 gal asks for 3.1 x 0.682 = 2.11 mph.
   await page.getByRole('button', { name: /^Carrier 0\.682/ }).waitFor()
   await page.getByRole('button', { name: /^Speed for the carrier wanted 2\.11/ }).waitFor()
-  await page.getByText('far from the speed timed').waitFor()
+  await page.getByText('Far from the speed timed').waitFor()
+  await field(page, 'What I want to know').selectOption({ label: 'the spacing' })
+  // 20 in at 0.682 gal: 1 gal asks for 13.6 in, 1.136 ft.
+  await page.getByRole('button', { name: /^Spacing for the carrier wanted 1\.136/ }).waitFor()
+  await field(page, 'What I want to know').selectOption({ label: 'the speed' })
   await saved(page)
   await expectAccessible(page)
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
   await page.reload()
   await page.getByRole('button', { name: /^Carrier 0\.682/ }).waitFor()
+  expectQuiet(watched)
+})
+
+test('a spreader nobody knows: weighed on a simulated scale over a bad cable, three runs, a calibration that a job trusts', async () => {
+  const watched = await watchedPage(on.browser)
+  const { page } = watched
+  await page.goto(`${on.url}/equipment/${SAMPLE_EQUIPMENT.push}`)
+  await press(page, 'New calibration')
+  await field(page, 'Course length').fill('50 ft')
+  await field(page, 'Setting').fill('11')
+  await field(page, 'Product in the hopper').fill('Slow-feed 21-0-6 granule')
+  await page.getByText('Practise with a machine').click()
+  await press(page, 'Charge the hopper')
+  await field(page, 'Cable').selectOption({ label: 'bad: noise and drops' })
+  await page.getByText(/unreadable lines? passed over/).waitFor({ timeout: 20_000 })
+  await press(page, 'Take it: Run 1: weighed in')
+  expect(await field(page, 'Run 1: weighed in').inputValue()).toBe('5000')
+  for (const run of [1, 2, 3]) {
+    if (run > 1) await press(page, 'Add a run')
+    await press(page, 'Spread the course at setting 11')
+    await page.getByRole('button', { name: `Take it: Run ${run}: weighed back`, exact: true }).and(page.locator(':enabled')).waitFor({ timeout: 20_000 })
+    await page.keyboard.press('Control+.')
+    await expect.poll(() => field(page, `Run ${run}: weighed back`).inputValue()).not.toBe('')
+  }
+  await press(page, 'Time it on a course')
+  await field(page, 'Timed over').fill('50 ft')
+  await field(page, 'Time 1').fill('11')
+  await page.getByText(/The 3 runs agree within/).waitFor()
+  await page.getByRole('button', { name: /^One pass puts down/ }).click()
+  await page.getByText(/run 3:/).waitFor()
+  await page.keyboard.press('Escape')
+  await saved(page)
+  await expectAccessible(page)
+  await page.getByRole('link', { name: '80 lb broadcast push spreader' }).click()
+  await page.getByRole('table').getByRole('link', { name: '6 May 2026' }).waitFor()
+  // Out as a file and in again: all are known already.
+  const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Export as CSV' }).click()])
+  await page.getByLabel('Take in a file').setInputFiles({ name: 'calibrations.csv', mimeType: 'text/csv', buffer: readFileSync(await file.path()) })
+  await press(page, 'Take them in')
+  await page.getByText(/0 taken in, \d+ were here already/).waitFor()
+  await page.getByLabel('Take in a file').setInputFiles({ name: 'else.csv', mimeType: 'text/csv', buffer: Buffer.from('a,b\n1,2\n') })
+  await page.getByRole('alert').getByText('is no table of calibrations').waitFor()
+  expectQuiet(watched)
+})
+
+test('a boom by a 128th of an acre, and a finished job kept as a calibration', async () => {
+  const watched = await watchedPage(on.browser, { width: 390, height: 844 })
+  const { page } = watched
+  await page.goto(`${on.url}/equipment/${SAMPLE_EQUIPMENT.tow}`)
+  await press(page, 'New calibration')
+  await field(page, 'How it is measured').selectOption({ label: 'a 128th of an acre' })
+  await field(page, 'Nozzle spacing').fill('20 in')
+  // 43,560 / 128 ft2 over 20 in: 204.2 ft.
+  await page.getByText(/Walk 204 ?ft/).waitFor()
+  await field(page, 'Run 1: caught').fill('30 fl oz')
+  await field(page, 'Run 1: time on the course').fill('46.4')
+  // 30 gal/ac = 0.6887 gal on 1,000 ft2.
+  await page.getByRole('button', { name: /^One pass puts down 0\.689/ }).waitFor()
+  await saved(page)
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
+  await page.goto(`${on.url}/records/${SAMPLE_RECORDS.dry}`)
+  await page.getByRole('button', { name: 'Keep as a calibration' }).click()
+  await page.getByRole('heading', { name: 'Calibration of 80 lb broadcast push spreader' }).waitFor()
+  expect(await field(page, 'How it is measured').inputValue()).toBe('job')
+  // 6.25 lb on 2,600 ft2 in two passes.
+  await page.getByRole('button', { name: /^One pass puts down 1\.2/ }).waitFor()
+  await saved(page)
   expectQuiet(watched)
 })

@@ -1,9 +1,8 @@
 <script setup lang="ts">
-import { SPEED_TRUST } from '#core/calibration/anotherSpeed'
 import { NOZZLE_LIMIT } from '#core/calibration/nozzleFlow'
 import type { ReadNozzles } from '#core/calibration/readTrial'
 import { formatFigure } from '#core/quantity/format'
-import { CUBIC_METRES_PER, PASCALS_PER } from '#core/quantity/units'
+import { CUBIC_METRES_PER } from '#core/quantity/units'
 import type { NozzleTrial } from '#core/calibration/trial'
 
 /** What a nozzle check says: which to clean or replace, the carrier at this speed, and what reaches the one wanted. */
@@ -28,18 +27,6 @@ const bars = computed(() => {
     }],
   }
 })
-const speedWords = computed(() => {
-  const { asked, speed } = props.read ?? {}
-  if (!asked || !speed) return ''
-  return Math.abs(asked.speed / speed.mean - 1) <= SPEED_TRUST ? 'near enough to the speed timed' : 'far from the speed timed: time the course again there'
-})
-const pressureWords = computed(() => {
-  const pressure = props.read?.asked?.pressure
-  if (!pressure) return ''
-  const { unit } = props.trial.pressure.now
-  const told = `${formatFigure(pressure.pressure / PASCALS_PER[unit])} ${unit}`
-  return pressure.within === 'range' ? `Or keep the speed and set ${told}.` : `At this speed it would need ${told}, ${pressure.within === 'too-high' ? 'above' : 'below'} what this nozzle works at: change speed or nozzles.`
-})
 </script>
 
 <template>
@@ -51,7 +38,8 @@ const pressureWords = computed(() => {
       <p v-if="read.check.replace === 'set'" class="stop"><span aria-hidden="true">■ </span>At least one is worn by more than 10 %: replace the set.</p>
       <p v-else-if="read.check.clean.length > 0" class="astray"><span aria-hidden="true">▲ </span>Clean and catch again: {{ read.check.clean.length === 1 ? 'nozzle' : 'nozzles' }} {{ read.check.clean.join(', ') }}.</p>
       <p v-else class="good"><span aria-hidden="true">● </span>All within {{ 100 * NOZZLE_LIMIT }} % of the mean.</p>
-      <p v-if="read.asked">For <FigureText :shown="shown.carrier(read.asked.carrier)" /> drive <strong><FigureText :shown="shown.speed(read.asked.speed)" page="asked" label="Speed for the carrier wanted" /></strong><template v-if="speedWords">, {{ speedWords }}</template>. {{ pressureWords }}</p>
+      <p v-if="trial.dripping?.trim()" class="astray"><span aria-hidden="true">▲ </span>Dripping: {{ trial.dripping }}. A check valve that drips spots the lawn at every stop: clean or change it.</p>
+      <BoomReply :asked="read.asked" :fan="read.fan" :speed="read.speed?.mean" :trial="trial" />
       <BenchChart v-if="bars" :option="bars" label="Each nozzle against the mean, with the limits" />
       <table class="list small">
         <thead><tr><th scope="col">Nozzle</th><th scope="col" class="num">Flow</th><th scope="col" class="num">off the mean</th><th scope="col">It is</th></tr></thead>

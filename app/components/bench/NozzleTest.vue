@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { NozzleTrial } from '#core/calibration/trial'
-import { LENGTH_UNITS, PRESSURE_UNITS, STOPWATCH_UNITS, VOLUME_UNITS } from '#core/quantity/units'
+import { LENGTH_UNITS, STOPWATCH_UNITS, VOLUME_UNITS } from '#core/quantity/units'
 
 /** Catching nozzles and timing a course, step by step. */
 const props = defineProps<{ trial: NozzleTrial }>()
@@ -18,7 +18,7 @@ const addTime = () => set('document.course.times', [...props.trial.course.times,
         <FormQuantity path="document.rated" label="A new one gives, a minute" kind="volume" :entered="trial.rated" :units="VOLUME_UNITS" />
       </div>
       <StopWatch class="mt-2" @stop="set('document.time', { text: $event, unit: 's' })" />
-      <ReadingList :list="trial.catches" path="document.catches" one="Nozzle" :units="VOLUME_UNITS" />
+      <ReadingList :list="trial.catches" path="document.catches" one="Nozzle" kind="volume" :units="VOLUME_UNITS" />
     </li>
     <li>
       <h3>Time a taped course at working speed, tank half full</h3>
@@ -31,17 +31,13 @@ const addTime = () => set('document.course.times', [...props.trial.course.times,
     </li>
     <li>
       <h3>What you want to reach</h3>
-      <div class="fields">
-        <FormQuantity path="document.wanted" label="Carrier wanted" kind="carrier" :entered="trial.wanted" />
-        <FormQuantity path="document.pressure.now" label="Pressure now" kind="pressure" :entered="trial.pressure.now" :units="PRESSURE_UNITS" />
-        <FormQuantity path="document.pressure.low" label="Nozzle works from" kind="pressure" :entered="trial.pressure.low" :units="PRESSURE_UNITS" />
-        <FormQuantity path="document.pressure.high" label="to" kind="pressure" :entered="trial.pressure.high" :units="PRESSURE_UNITS" />
-      </div>
+      <NozzleAsk :trial="trial" />
     </li>
   </ol>
   <div class="fields">
     <FormDay path="document.on" label="Day" :day="trial.on" />
     <FormText path="document.by" label="Done by" :text="trial.by" />
+    <FormText path="document.dripping" label="Valves that drip" :text="trial.dripping ?? ''" placeholder="2, 5" />
   </div>
-  <FormNotes path="document.notes" label="Notes: dripping valves, worn strainers" :text="trial.notes" class="mt-2" />
+  <FormNotes path="document.notes" label="Notes" :text="trial.notes" class="mt-2" />
 </template>

@@ -28,7 +28,7 @@ const travels = [{ value: 'back-and-forth', text: 'back and forth' }, { value: '
     </li>
     <li>
       <h3>Weigh or measure each tray, left to right as you walked</h3>
-      <ReadingList :list="trial.catches" path="document.catches" one="Tray" :units="AMOUNT_UNITS" />
+      <ReadingList :list="trial.catches" path="document.catches" one="Tray" kind="amount" :units="AMOUNT_UNITS" />
     </li>
     <li>
       <h3>How the lanes are driven</h3>

@@ -2,6 +2,10 @@
 import { dayText } from '#core/calendar/dayText'
 import { calibrationAge } from '#core/calibration/calibrationAge'
 import { DEFAULT_HOUSE } from '#core/house'
+import { spreadMethodOf, sprayMethodOf } from '#core/calibration/courseNote'
+import { readSpeed } from '#core/calibration/readSpeed'
+import { fieldReader } from '#core/quantity/fieldReader'
+import { closedWorkingBook } from '#core/working/working'
 import type { Calibration } from '#shared/schemas/equipment'
 
 /** The calibrations of one machine, newest first, each with what it came to and whether it still holds. */
@@ -10,13 +14,15 @@ const crew = useCrewStore()
 const shown = useShown()
 const limit = computed(() => crew.organization?.settings.house.calibrationDays ?? DEFAULT_HOUSE.calibrationDays)
 const rows = computed(() => props.calibrations.toReversed().map(({ id, perPass, document }) => {
-  const { on, speed } = document.course
+  const { on } = document.course
+  const speed = readSpeed(document.course, '', fieldReader(), closedWorkingBook)
   const { days, state } = calibrationAge(on, crew.today(), limit.value)
   return {
-    id, on, speed: speed.text === '' ? '' : `${speed.text} ${speed.unit}`, fresh: state === 'fresh',
+    id, on, speed: speed === undefined ? undefined : shown.speed(speed), fresh: state === 'fresh',
     age: days === undefined ? 'no date' : days === 0 ? 'today' : `${days} days ago`,
-    with: document.kind === 'spread' ? `${document.course.product || 'product not noted'}${document.course.setting ? `, setting ${document.course.setting}` : ''}` : 'water',
-    gives: perPass === null ? undefined : document.kind === 'spread' ? shown.rate(perPass, 'mass') : shown.carrier(perPass),
+    with: document.kind === 'spread' ? `${document.course.product || 'product not noted'}${document.course.setting ? `, setting ${document.course.setting}` : ''}` : document.course.product || 'water',
+    how: document.kind === 'spread' ? SPREAD_WORDS[spreadMethodOf(document.course)].text : SPRAY_WORDS[sprayMethodOf(document.course)].text,
+    gives: perPass === null ? undefined : document.kind === 'spread' ? shown.rate(perPass, 'mass') : document.course.by === 'hose-end' ? shown.rate(perPass, 'volume') : shown.carrier(perPass),
   }
 }))
 </script>
@@ -30,9 +36,9 @@ const rows = computed(() => props.calibrations.toReversed().map(({ id, perPass, 
       <tbody>
         <tr v-for="row in rows" :key="row.id">
           <th scope="row" class="whitespace-nowrap"><NuxtLink :to="`/equipment/${equipmentId}/calibrations/${row.id}`" class="way-out">{{ dayText(row.on) }}</NuxtLink><span class="small block" :class="row.fresh ? 'soft' : 'stale'"><template v-if="!row.fresh">▲ </template>{{ row.age }}</span></th>
-          <td>{{ row.with }}</td>
+          <td>{{ row.with }}<span class="soft small block">{{ row.how }}</span></td>
           <td class="num" data-label="one pass"><FigureText v-if="row.gives" :shown="row.gives" /><span v-else class="soft">not worked out</span></td>
-          <td class="whitespace-nowrap">{{ row.speed }}</td>
+          <td class="whitespace-nowrap"><FigureText v-if="row.speed" :shown="row.speed" /></td>
         </tr>
       </tbody>
     </table>

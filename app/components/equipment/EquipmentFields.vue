@@ -30,6 +30,7 @@ const width = computed(() => (props.document.kind === 'sprayer' ? nozzleWidth(pr
       <FormText path="document.nozzles.count" label="Nozzles" :text="document.nozzles.count" />
       <FormQuantity path="document.nozzles.spacing" label="Nozzle spacing" kind="length" :entered="document.nozzles.spacing" :units="LENGTH_UNITS" />
       <FormText path="document.nozzles.what" label="Which nozzles" :text="document.nozzles.what" />
+      <FormDay path="document.nozzles.fitted" label="Fitted on" :day="document.nozzles.fitted ?? ''" />
       <p v-if="width !== undefined" class="soft small self-end">together they cover <FigureText :shown="shown.distance(width)" /></p>
     </template>
     <template v-else>

@@ -43,7 +43,7 @@ function settle() {
     <label :for="id" class="soft small block truncate">{{ label }}</label>
     <div class="relative flex items-stretch">
       <input
-        :id="id" class="field" :class="{ missing }" :value="entered.text" :data-path="path" :disabled="locked" inputmode="text" autocomplete="off" spellcheck="false"
+        :id="id" class="field" :class="{ missing }" :value="entered.text" :data-path="path" :data-kind="kind" :disabled="locked" inputmode="text" autocomplete="off" spellcheck="false"
         :style="{ paddingRight: `${unitText(entered.unit).length * 0.4 + (choices.length > 1 ? 1.9 : 0.9)}em` }"
         :aria-invalid="shownProblem ? 'true' : undefined" :aria-describedby="shownProblem || hint ? `${id}-note` : undefined"
         @input="type" @focus="focused = true" @blur="settle"

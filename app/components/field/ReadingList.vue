@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Entered } from '#core/quantity/entered'
+import type { Kind } from '#core/quantity/parseQuantity'
 import { SYSTEM_UNITS, unitText } from '#core/quantity/systems'
 import { SPAN_UNITS } from '#core/quantity/units'
 
@@ -11,7 +12,9 @@ const props = withDefaults(defineProps<{
   /** Fields that belong together, such as three sides. */
   group?: number
   units?: readonly string[]
-}>(), { group: undefined, units: () => SPAN_UNITS })
+  /** What an instrument must measure to fill one. */
+  kind?: Kind
+}>(), { group: undefined, kind: 'span', units: () => SPAN_UNITS })
 const { set, locked, problemAt } = useForm()
 const crew = useCrewStore()
 const box = useTemplateRef('box')
@@ -47,7 +50,7 @@ function paste(event: ClipboardEvent, i: number) {
       <label v-for="(entered, i) in list" :key="i" class="cell">
         <span class="soft small" aria-hidden="true">{{ nameOf(i) }}</span>
         <input
-          class="field" :class="{ missing: problems[i]?.kind === 'missing' }" :value="entered.text" :data-path="place(i)" :aria-label="`${one} ${nameOf(i)}, ${unitText(entered.unit)}`" :aria-invalid="problems[i]?.kind === 'wrong' ? 'true' : undefined"
+          class="field" :class="{ missing: problems[i]?.kind === 'missing' }" :value="entered.text" :data-path="place(i)" :data-kind="kind" :aria-label="`${one} ${nameOf(i)}, ${unitText(entered.unit)}`" :aria-invalid="problems[i]?.kind === 'wrong' ? 'true' : undefined"
           :disabled="locked" inputmode="text" autocomplete="off" enterkeyhint="next" @input="put(i, ($event.target as HTMLInputElement).value)" @keydown.enter.prevent="next(i)" @paste="paste($event, i)"
         >
       </label>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { dayText } from '#core/calendar/dayText'
+import { courseIn } from '#core/jobsheet/readCalibration'
 import { MASS_UNITS, SPEED_UNITS, VOLUME_UNITS } from '#core/quantity/units'
 
 /** The equipment of this application and the calibration in force. */
@@ -67,9 +68,10 @@ const sentence = computed(() => {
           {{ sentence.runs }} {{ sentence.runs === 1 ? 'run' : 'runs' }}<template v-if="sentence.within">, within {{ sentence.within }}</template>.
           <span class="soft">{{ dayText(document[document.method].calibration.on) }}</span>
         </p>
-        <p v-else class="soft">Not calibrated yet: spread or spray a taped course and say what it took.</p>
+        <p v-if="sentence && sheet.standing.length > 0" class="small standing"><span class="sr-only">Whether it can be trusted: </span><span v-for="ground in sheet.standing" :key="ground.about" :class="ground.holds ? 'soft' : 'against'"><span aria-hidden="true">{{ ground.holds ? '●' : '▲' }} </span>{{ ground.words }}</span></p>
+        <p v-if="!sentence" class="soft">Not calibrated yet: spread or spray a taped course and say what it took.</p>
       </template>
-      <CourseFields :course="document.method === 'spread' ? { kind: 'spread', note: document.spread.calibration } : { kind: 'spray', note: document.spray.calibration }" :path="`${document.method}.calibration`" :product="document.products[0]?.name" />
+      <CourseFields :course="courseIn(document)" :path="`${document.method}.calibration`" :product="document.products[0]?.name" />
     </FormFold>
     <button
       v-if="!locked && document[document.method].calibration.on === '' && sheet.calibration" type="button" class="plain-button way-out small"
@@ -81,6 +83,9 @@ const sentence = computed(() => {
 </template>
 
 <style scoped>
+.standing { display: flex; flex-wrap: wrap; gap: 0 12px; }
+.standing [aria-hidden] { margin-right: 4px; }
+.against { color: var(--warn); font-weight: 600; }
 .machine { background: transparent; border: 0; border-bottom: 1px dashed transparent; width: 100%; font-weight: 600; min-height: 28px; text-overflow: ellipsis; }
 .machine::placeholder { color: var(--soft); opacity: 1; font-weight: 400; }
 .machine:hover:not(:disabled), .machine:placeholder-shown { border-bottom-color: var(--rule-strong); }

@@ -21,6 +21,7 @@ const dropActive = (id: string) => set('document.actives', props.document.active
       <FormChoice path="document.kind" label="Kind" :value="document.kind" :choices="choices(PRODUCT_KINDS)" />
       <FormChoice path="document.form" label="Form" :value="document.form" :choices="choices(FORMS)" />
       <FormQuantity path="document.density" label="Density" kind="density" :entered="document.density" :units="DENSITY_UNITS" />
+      <FormQuantity v-if="document.form === 'granule'" path="document.grain" label="Grain size, middle" kind="grain" :entered="document.grain ?? { text: '', unit: 'mm' }" hint="alike share a curve" />
       <FormText path="document.registration" label="Registration no." :text="document.registration" placeholder="as on the label" />
       <FormQuantity path="document.reentry" label="Nobody back for" kind="time" :entered="document.reentry" :units="TIME_UNITS" hint="blank: once dry" />
       <FormChoice path="document.signal" label="Signal word" :value="document.signal" :choices="signals" />

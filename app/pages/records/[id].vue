@@ -1,4 +1,7 @@
 <script setup lang="ts">
+import { v7 as uuid } from 'uuid'
+import { calibrationFromJob } from '#core/jobsheet/calibrationFromJob'
+import type { Job } from '#shared/schemas/job'
 import { foldRun } from '#core/run/foldRun'
 import { openWorkingBook } from '#core/working/working'
 import type { Run } from '#shared/schemas/run'
@@ -8,6 +11,8 @@ const id = String(useRoute().params.id)
 const stored = ref<Run>()
 const problem = ref<string>()
 const correcting = ref(false)
+const keep = useKeepCalibration()
+const crew = useCrewStore()
 
 async function open() {
   try {
@@ -31,6 +36,15 @@ useWorkingPages(() => {
   lawns: record.value?.frozen.request.areas.map(({ id: lawnId, name = '' }) => ({ id: lawnId, name })) ?? [],
 })))
 
+/** A dry job that was weighed back is a calibration of its spreader (start low, weigh back). */
+const job = shallowRef<Job>()
+if (stored.value && record.value?.frozen.request.method.kind === 'spread') job.value = await $fetch<Job>(`/api/jobs/${stored.value.jobId}`).catch(() => undefined)
+const calibration = computed(() => {
+  const application = job.value?.applications.find((one) => one.id === stored.value?.applicationId)
+  const { used, finishedAt, details } = record.value ?? {}
+  return application && used && finishedAt ? calibrationFromJob(application.document, used, calendarDay(finishedAt, crew.organization?.timeZone), details?.by ?? '', uuid()) : undefined
+})
+
 const print = () => window.print()
 useScreenCommands(() => [
   { id: 'print', label: 'Print', key: 'p', run: print },
@@ -43,6 +57,7 @@ useScreenCommands(() => [
     <div class="no-print mb-4 flex flex-wrap gap-3">
       <UButton label="All records" to="/records" />
       <UButton v-if="stored" label="The job" :to="`/jobs/${stored.jobId}`" />
+      <UButton v-if="calibration" label="Keep as a calibration" @click="keep(calibration.equipmentId, calibration.document)" />
       <UButton label="Correct" @click="correcting = true" />
       <UButton label="Print" color="primary" variant="solid" aria-keyshortcuts="p" @click="print" />
     </div>

@@ -4,7 +4,7 @@ import { blankCalibration } from '#core/calibration/blankEquipment'
 import { readEquipment } from '#core/calibration/equipmentDocument'
 import type { ToolReading } from '#core/ground/toolCourse'
 import { fieldReader } from '#core/quantity/fieldReader'
-import { closedWorkingBook, openWorkingBook } from '#core/working/working'
+import { closedWorkingBook, openWorkingBook, type WorkingBook } from '#core/working/working'
 import { blankNozzles, blankPattern } from '#core/calibration/trial'
 import type { Trial } from '#shared/schemas/trial'
 import type { Calibration, Equipment, SaveEquipment } from '#shared/schemas/equipment'
@@ -19,14 +19,19 @@ const { draft, stored, saveState, loadProblem, load, keepMine, takeTheirs, remov
     return readEquipment(document, fields, closedWorkingBook)
   },
 })
+const asking = useTemplateRef<{ note: (book: WorkingBook) => unknown }>('asking')
 useWorkingPages(() => {
   const book = openWorkingBook()
   if (draft.value) readEquipment(draft.value.document, fieldReader(), book)
+  asking.value?.note(book)
   return book.pages()
-}, computed(() => new Map([['tool', `${draft.value?.name ?? 'This tool'} over a taped length`]])))
+}, computed(() => new Map([['tool', `${draft.value?.name ?? 'This tool'} over a taped length`], ['ask', 'What the curve answers']])))
 const calibrations = shallowRef<readonly Calibration[]>([])
 await load()
-if (draft.value && draft.value.version > 0) calibrations.value = await $fetch<readonly Calibration[]>('/api/rooms/calibrations', { query: { equipmentId: id } }).catch(() => [])
+async function reload() {
+  calibrations.value = await $fetch<readonly Calibration[]>('/api/rooms/calibrations', { query: { equipmentId: id } }).catch(() => [])
+}
+if (draft.value && draft.value.version > 0) await reload()
 const trials = shallowRef<readonly Trial[]>([])
 if (draft.value && draft.value.version > 0) trials.value = await $fetch<readonly Trial[]>('/api/rooms/trials', { query: { equipmentId: id } }).catch(() => [])
 useHead({ title: () => `${draft.value?.name || 'New equipment'} · Hectarum` })
@@ -37,7 +42,8 @@ function calibrate() {
   if (kind.value === 'tool') return
   const fresh = blankCalibration(kind.value === 'spreader' ? 'spread' : 'spray', uuid(), crew.units)
   const swath = draft.value?.document.kind === 'spreader' ? draft.value.document.swath : undefined
-  const document = { ...fresh, course: { ...fresh.course, on: crew.today(), ...(swath?.text && { width: swath }) } }
+  const set = draft.value?.document.kind === 'sprayer' ? draft.value.document.nozzles : undefined
+  const document = { ...fresh, course: { ...fresh.course, on: crew.today(), ...(swath?.text && { width: swath }), ...(set?.what && { nozzles: set.what }) } }
   return begin({ equipmentId: id, document }, (calibrationId) => `/equipment/${id}/calibrations/${calibrationId}`)
 }
 function test() {
@@ -61,10 +67,11 @@ useScreenCommands(() => (kind.value === 'tool' ? [] : [{ id: 'calibrate', label:
       <section aria-label="Figures" class="space-y-3">
         <EquipmentFields :document="draft.document" :tool="tool" />
         <FormNotes path="document.notes" label="Notes" :text="draft.document.notes" />
-        <SettingAsk v-if="draft.document.kind === 'spreader' && calibrations.length > 0" :calibrations="calibrations" :spreader="draft.document" />
+        <SettingAsk v-if="draft.document.kind === 'spreader' && calibrations.length > 0" :calibrations="calibrations" :spreader="draft.document" ref="asking" />
       </section>
       <div v-if="kind !== 'tool'">
         <CalibrationTable :calibrations="calibrations" :equipment-id="id" />
+        <CalibrationFiles v-if="stored" :equipment-id="id" :kind="kind === 'spreader' ? 'spread' : 'spray'" @taken="reload" />
         <TrialTable v-if="stored" :trials="trials" :equipment-id="id" :kind="kind === 'spreader' ? 'pattern' : 'nozzles'" @begin="test" />
       </div>
     </div>

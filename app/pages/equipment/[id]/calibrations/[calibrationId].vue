@@ -1,10 +1,12 @@
 <script setup lang="ts">
 import { readCalibrationDocument } from '#core/calibration/calibrationDocument'
+import { courseOf } from '#core/calibration/calibrationInForce'
+import { practiceActs } from '#core/practice/practiceActs'
 import { fieldReader } from '#core/quantity/fieldReader'
 import { closedWorkingBook, openWorkingBook } from '#core/working/working'
 import type { Calibration, Equipment, SaveCalibration } from '#shared/schemas/equipment'
 
-/** One calibration by known area: the course, its runs, and what one pass puts down. */
+/** One calibration by whichever method: the procedure on the left, what one pass puts down and the instruments on the right. */
 const route = useRoute()
 const [id, equipmentId] = [String(route.params.calibrationId), String(route.params.id)]
 const rooms = useRoomsStore()
@@ -16,17 +18,14 @@ useWorkingPages(() => {
   const book = openWorkingBook()
   if (draft.value) readCalibrationDocument(draft.value.document, fieldReader(), book)
   return book.pages()
-}, ref(new Map([['calibration', 'What one pass puts down']])))
+}, ref(new Map([['calibration', 'What one pass puts down'], ['calibration.speed', 'Speed']])))
 const machine = shallowRef<Equipment>()
 await load()
 await rooms.load().catch(() => undefined)
 machine.value = rooms.equipment.find((one) => one.id === equipmentId)
 useHead({ title: () => `Calibration, ${machine.value?.name ?? ''} · Hectarum` })
-const course = computed(() => {
-  const document = draft.value?.document
-  if (!document) return undefined
-  return document.kind === 'spread' ? { kind: 'spread' as const, note: document.course } : { kind: 'spray' as const, note: document.course }
-})
+const course = computed(() => draft.value && courseOf(draft.value.document))
+const nozzles = computed(() => (machine.value?.document.kind === 'sprayer' ? Number(machine.value.document.nozzles.count) || 1 : 1))
 </script>
 
 <template>
@@ -37,15 +36,18 @@ const course = computed(() => {
     />
     <div class="columns">
       <section aria-labelledby="course-title">
-        <h2 id="course-title" class="mb-2">By known area</h2>
-        <CourseFields :course="course" path="document.course" />
+        <h2 id="course-title" class="mb-2">The procedure</h2>
+        <CourseFields :course="course" path="document.course" :nozzles="nozzles" />
         <div class="grid grid-cols-2 gap-2">
           <FormText path="document.heldBy" label="What held the speed" :text="draft.document.heldBy" placeholder="gear, throttle, pace" />
           <FormText path="document.by" label="Done by" :text="draft.document.by" />
         </div>
         <FormNotes path="document.notes" label="Notes" :text="draft.document.notes" class="mt-2" />
       </section>
-      <CalibrationAnswer :measured="measured" :kind="course.kind" />
+      <div>
+        <CalibrationAnswer :measured="measured" :course="course" />
+        <InstrumentPanel :machine-id="equipmentId" :offered="practiceActs(course)" :document="draft.document" />
+      </div>
     </div>
   </main>
   <EmptyState v-else :words="loadProblem ?? 'Opening …'" action="Back to the equipment" :to="`/equipment/${equipmentId}`" />

@@ -1,4 +1,8 @@
 <script setup lang="ts">
+import { v7 as uuid } from 'uuid'
+import { courseOf } from '#core/calibration/calibrationInForce'
+import { calibrationFromTrial } from '#core/calibration/calibrationFromTrial'
+import { practiceActs } from '#core/practice/practiceActs'
 import { readNozzles, readPattern } from '#core/calibration/readTrial'
 import { formatFigure } from '#core/quantity/format'
 import { fieldReader } from '#core/quantity/fieldReader'
@@ -22,7 +26,7 @@ useWorkingPages(() => {
   const book = openWorkingBook()
   if (draft.value) read(draft.value, fieldReader(), book)
   return book.pages()
-}, ref(new Map([['swath', 'Effective swath'], ['pattern.rate', 'What one pass puts down'], ['speed', 'Speed'], ['carrier', 'Carrier'], ['asked', 'Speed for the carrier wanted']])))
+}, ref(new Map([['swath', 'Effective swath'], ['pattern.rate', 'What one pass puts down'], ['speed', 'Speed'], ['carrier', 'Carrier'], ['asked', 'What is asked of the boom']])))
 await load()
 machine.value = await $fetch<Equipment>(`/api/rooms/equipment/${equipmentId}`).catch(() => undefined)
 const what = computed(() => (draft.value?.document.kind === 'pattern' ? 'Tray test' : 'Nozzle check'))
@@ -44,6 +48,11 @@ async function take(metres: number) {
     notice.say('Not taken.', errorText(error))
   }
 }
+const nozzleSet = computed(() => (machine.value?.document.kind === 'sprayer' ? machine.value.document.nozzles.what : ''))
+const offered = computed(() => (draft.value?.document.kind === 'nozzles' ? practiceActs(courseOf(calibrationFromTrial(draft.value.document, nozzleSet.value, ''))) : []))
+const keepCalibration = useKeepCalibration()
+/** What was caught and timed here, as a calibration that jobs work by. */
+const keep = () => (draft.value?.document.kind === 'nozzles' ? keepCalibration(equipmentId, calibrationFromTrial(draft.value.document, nozzleSet.value, uuid())) : undefined)
 </script>
 
 <template>
@@ -55,7 +64,11 @@ async function take(metres: number) {
     <div class="columns even">
       <section aria-label="Procedure"><PatternTest v-if="draft.document.kind === 'pattern'" :trial="draft.document" /><NozzleTest v-else :trial="draft.document" /></section>
       <PatternAnswer v-if="draft.document.kind === 'pattern'" :read="result?.pattern" :trial="draft.document" :taken="taken" @take="take" />
-      <NozzleAnswer v-else :read="result?.nozzles" :trial="draft.document" />
+      <div v-else>
+        <NozzleAnswer :read="result?.nozzles" :trial="draft.document" />
+        <p v-if="result?.nozzles?.carrier !== undefined" class="mt-3"><UButton color="primary" variant="solid" label="Keep as a calibration" @click="keep" /></p>
+        <InstrumentPanel :machine-id="equipmentId" :offered="offered" :document="draft.document" />
+      </div>
     </div>
   </main>
   <EmptyState v-else :words="loadProblem ?? 'Opening …'" action="Back to the equipment" :to="`/equipment/${equipmentId}`" />

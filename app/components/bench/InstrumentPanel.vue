@@ -1,0 +1,74 @@
+<script setup lang="ts">
+import { DEVICE_UNITS, type DeviceReading } from '#core/devices/deviceLine'
+import type { OfferedAct } from '#core/practice/practiceActs'
+import type { PracticeAct } from '#core/practice/practiceMachine'
+import type { Kind } from '#core/quantity/parseQuantity'
+import type { Device } from '#shared/schemas/device'
+
+/** A scale, a meter or a wheel on the wire: its reading goes into the next empty field at a press. The ones that ship are simulated, with practice machines behind them. */
+const props = defineProps<{ machineId: string, offered: readonly OfferedAct[], document: unknown }>()
+const { set, locked } = useForm()
+const devices = shallowRef<readonly Device[]>([])
+const chosen = ref('')
+const cable = ref<'good' | 'bad'>('good')
+const acts = shallowRef<readonly PracticeAct[]>([])
+onMounted(async () => { devices.value = await $fetch<readonly Device[]>('/api/devices').catch(() => []) })
+
+/** The same machine hides the same truth each time. */
+const seed = computed(() => (Number.parseInt(props.machineId.replaceAll('-', '').slice(-7), 16) % 1_000_000) + 1)
+const { link, readings, unreadable } = useInstrument(() => (chosen.value === '' ? undefined : `/api/devices/${chosen.value}/lines?${new URLSearchParams({ seed: String(seed.value), cable: cable.value, acts: JSON.stringify(acts.value) })}`))
+
+const KINDS: Readonly<Record<DeviceReading['quantity'], readonly Kind[]>> = { weight: ['mass', 'amount'], volume: ['volume', 'amount'], distance: ['length', 'span'], elapsed: ['stopwatch'] }
+const shownReadings = computed(() => [...readings.value.values()])
+const target = useEmptyField(() => shownReadings.value.flatMap(({ quantity }) => KINDS[quantity]), () => props.document)
+const kindOf = (path: string) => document.querySelector<HTMLInputElement>(`input[data-path="${path}"]`)?.dataset.kind as Kind | undefined
+const fitting = computed(() => {
+  const { path } = target.value ?? {}
+  const kind = path === undefined ? undefined : kindOf(path)
+  return shownReadings.value.find(({ quantity }) => kind !== undefined && KINDS[quantity].includes(kind))
+})
+
+function take() {
+  const [reading, at] = [fitting.value, target.value]
+  if (reading && at) set(at.path, { text: String(reading.value), unit: DEVICE_UNITS[reading.quantity] })
+}
+/** Doing something with the practice machine shows on the instrument that measures it. */
+function practise({ act }: OfferedAct) {
+  acts.value = [...acts.value, act]
+  const wanted = act.act === 'walk' ? 'wheel' : act.act === 'spray' || act.act === 'jug' ? 'flow-meter' : chosen.value === 'kitchen-scale' ? 'kitchen-scale' : 'hopper-scale'
+  chosen.value = wanted
+}
+const LINK_WORDS = { off: '', connecting: 'connecting …', live: 'connected', lost: 'the line dropped: trying again …' } as const
+const STATE_WORDS = { steady: 'steady', moving: 'still moving', over: 'more than it can take' } as const
+useScreenCommands(() => (fitting.value && target.value ? [{ id: 'take-reading', label: `Take the reading into ${target.value.label}`, key: 'ctrl+.', run: take }] : []))
+</script>
+
+<template>
+  <section v-if="!locked" aria-labelledby="instruments-title" class="mt-6 space-y-2">
+    <h2 id="instruments-title">Instruments</h2>
+    <div class="grid grid-cols-2 gap-2">
+      <ChoiceField label="Read from" :value="chosen" :choices="[{ value: '', text: 'nothing: I type' }, ...devices.map(({ id, name }) => ({ value: id, text: `${name} (simulated)` }))]" @change="chosen = $event" />
+      <ChoiceField v-if="chosen" label="Cable" :value="cable" :choices="[{ value: 'good', text: 'good' }, { value: 'bad', text: 'bad: noise and drops' }]" @change="cable = $event" />
+    </div>
+    <template v-if="chosen">
+      <p v-for="reading in shownReadings" :key="reading.quantity" class="reading">
+        <strong class="figure">{{ reading.value.toLocaleString('en-US') }}<span class="unit">{{ DEVICE_UNITS[reading.quantity] }}</span></strong>
+        <span class="soft"><span aria-hidden="true">{{ reading.state === 'steady' ? '●' : reading.state === 'over' ? '■' : '◌' }}</span> {{ STATE_WORDS[reading.state] }}</span>
+      </p>
+      <p class="soft small" role="status">{{ LINK_WORDS[link] }}<template v-if="unreadable > 0">; {{ unreadable }} unreadable {{ unreadable === 1 ? 'line' : 'lines' }} passed over</template></p>
+      <p v-if="fitting && target"><UButton color="primary" variant="solid" :disabled="fitting.state !== 'steady'" :label="`Take it: ${target.label}`" aria-keyshortcuts="Control+." @click="take" /></p>
+      <p v-else class="soft small">No empty field waits for such a reading.</p>
+    </template>
+    <details>
+      <summary class="way-out small">Practise with a machine whose truth is hidden</summary>
+      <p class="soft small mt-1">A simulated machine stands behind the instruments: do a step, take the reading, and find out what it really lets through.</p>
+      <p class="mt-1 flex flex-wrap gap-2"><UButton v-for="one in offered" :key="one.words" size="sm" color="neutral" variant="outline" :label="one.words" @click="practise(one)" /></p>
+    </details>
+  </section>
+</template>
+
+<style scoped>
+.reading { display: flex; align-items: baseline; gap: 12px; }
+.figure { font-size: 28px; }
+summary { cursor: pointer; }
+</style>

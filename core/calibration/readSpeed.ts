@@ -1,0 +1,35 @@
+import { lengthSi, metresPerSecond, speedSi, type MetresPerSecond } from '../quantity/quantity'
+import type { FieldReader } from '../quantity/fieldReader'
+import { repeats, type Repeats } from '../quantity/repeats'
+import { METRES_PER_SECOND_PER, STOPWATCH_PER, type SpeedUnit } from '../quantity/units'
+import type { Entered } from '../quantity/entered'
+import { asEntered, sixDigits } from '../working/figureText'
+import type { WorkingBook } from '../working/working'
+import type { TimedCourse } from './courseNote'
+
+/**
+ * Speed of a timed course: length over time, mean and spread of its runs, m/s.
+ * @returns undefined until the length and one time can be read
+ * Source: trade.md 3, speed from a timed course.
+ */
+export function readTimedCourse({ length, times }: TimedCourse, path: string, figure: string, fields: FieldReader, book: WorkingBook): Repeats | undefined {
+  const over = fields.optional(`${path}.length`, length, 'length', 'Course length', 'above-zero')
+  const read = times.map((entered, i) => fields.optional(`${path}.times.${i}`, entered, 'stopwatch', `Time ${i + 1}`, 'above-zero')).filter((time) => time !== undefined)
+  if (!over || read.length === 0) return undefined
+  const speeds = repeats(read.map((time) => lengthSi(over) / (time.value * STOPWATCH_PER[time.unit])))
+  book.note(figure, () => [
+    ...read.map((time) => `${asEntered(over)} in ${asEntered(time)}`),
+    speeds.sd === undefined ? 'one run shows no spread' : `spread of ${speeds.count} runs ${sixDigits((100 * speeds.sd) / speeds.mean)} % of the mean`,
+    `speed ${sixDigits(speeds.mean)} m/s = ${sixDigits(speeds.mean * 3.6)} km/h = ${sixDigits(speeds.mean / METRES_PER_SECOND_PER.mph)} mph`,
+  ])
+  return speeds
+}
+
+interface SpeedNote { readonly speed: Entered<SpeedUnit>; readonly timed?: TimedCourse }
+
+/** The speed of a calibration: as timed, else as typed. */
+export function readSpeed(note: SpeedNote, path: string, fields: FieldReader, book: WorkingBook): MetresPerSecond | undefined {
+  const timed = note.timed && readTimedCourse(note.timed, `${path}.timed`, 'calibration.speed', fields, book)
+  const typed = fields.optional(`${path}.speed`, note.speed, 'speed', 'Speed', 'above-zero')
+  return timed ? metresPerSecond(timed.mean) : typed && speedSi(typed)
+}
