@@ -1,21 +1,39 @@
 import { composeSheet } from '../core/jobsheet/applicationSheet'
+import { roomChecks } from '../core/jobsheet/roomChecks'
+import { openWorkingBook } from '../core/working/working'
+import { BENCH_HOUSE, sheetWithHistory } from './history'
 import { withRate } from './withRate'
 import { largeDocument } from './workload'
 
 const WARM_UP = 300
 const RUNS = 3000
 
-/** Replans of a 40 x 6 sheet, each with another rate, timed one by one; runs in the page. */
-export function timeReplans(): readonly number[] {
-  const document = largeDocument(40, 6)
+/** Replans, each with another rate, timed one by one; runs in the page. */
+function timed(runs: number, replan: (rate: string) => unknown): readonly number[] {
   const times: number[] = []
-  for (let i = 0; i < WARM_UP + RUNS; i++) {
-    const changed = withRate(document, String(2 + (i % 300) / 100))
+  for (let i = 0; i < WARM_UP + runs; i++) {
     const begun = performance.now()
-    const sheet = composeSheet(changed, '2026-05-06')
-    const took = performance.now() - begun
-    if (!sheet.plan) throw new Error('the bench sheet does not plan')
-    if (i >= WARM_UP) times.push(took)
+    replan(String(2 + (i % 300) / 100))
+    if (i >= WARM_UP) times.push(performance.now() - begun)
   }
   return times
+}
+
+/** A 40 x 6 sheet by itself. */
+export function timeReplans(): readonly number[] {
+  const document = largeDocument(40, 6)
+  return timed(RUNS, (rate) => {
+    if (!composeSheet(withRate(document, rate), '2026-05-06').plan) throw new Error('the bench sheet does not plan')
+  })
+}
+
+/** The same with every check of labels and 5,000 applications of history. */
+export function timeChecks(working: 'with working' | 'without'): readonly number[] {
+  const { document, rooms } = sheetWithHistory()
+  return timed(1000, (rate) => {
+    const changed = withRate(document, rate)
+    const sheet = composeSheet(changed, '2026-05-06', working === 'with working' ? openWorkingBook() : undefined, BENCH_HOUSE)
+    if (!sheet.plan) throw new Error('the bench sheet does not plan')
+    return roomChecks(changed, sheet, rooms, '2026-05-06', BENCH_HOUSE)
+  })
 }

@@ -7,7 +7,9 @@ export interface House {
   readonly acceptable: number
   /** A repeat is planned this share of the label's interval early. */
   readonly repeatMargin: number
+  /** Applications in a row of one mode-of-action group before another is asked for. */
+  readonly groupRun: number
 }
 
-/** Source: trade.md 6 (60 days), 9 (5 % and 10 %), 10 (10 % early). */
-export const DEFAULT_HOUSE: House = { calibrationDays: 60, good: 0.05, acceptable: 0.1, repeatMargin: 0.1 }
+/** Source: trade.md 6 (60 days), 9 (5 % and 10 %), 10 (10 % early; two of one group, then another). */
+export const DEFAULT_HOUSE: House = { calibrationDays: 60, good: 0.05, acceptable: 0.1, repeatMargin: 0.1, groupRun: 2 }

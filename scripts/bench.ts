@@ -84,9 +84,15 @@ async function replanInBrowser(chrome: Browser) {
   if (chunk?.type !== 'chunk') throw new Error('the bench bundle is empty')
   const page = await chrome.newPage()
   await page.evaluate(`${chunk.code}; globalThis.bench = bench`)
-  const times = await page.evaluate(() => (globalThis as unknown as { bench: { timeReplans: () => readonly number[] } }).bench.timeReplans())
+  const timed = async (call: string) => {
+    const times = await page.evaluate<readonly number[]>(`bench.${call}`)
+    return { p50: round(percentile(times, 0.5)), p99: round(percentile(times, 0.99)), runs: times.length }
+  }
+  const sheet = await timed('timeReplans()')
+  const checks = await timed(`timeChecks('without')`)
+  const working = await timed(`timeChecks('with working')`)
   await page.close()
-  return { areas: 40, products: 6, p50: round(percentile(times, 0.5)), p99: round(percentile(times, 0.99)), runs: times.length }
+  return { areas: 40, products: 6, ...sheet, withChecksOf5000Applications: checks, theSameWithWorking: working }
 }
 
 /** In the real page: from a key in the rate field to the next frame with all figures in place. */

@@ -2,6 +2,8 @@ import type { InjectionKey } from 'vue'
 import { workDay } from '#core/calendar/workDay'
 import { composeSheet, type ApplicationSheet } from '#core/jobsheet/applicationSheet'
 import type { ApplicationDocument } from '#core/jobsheet/document'
+import type { CheckRooms } from '#core/jobsheet/labelContext'
+import { roomChecks } from '#core/jobsheet/roomChecks'
 import { sourceChecks, type RoomsNow } from '#core/jobsheet/sourceChecks'
 import { sortChecks } from '#core/plan/planChecks'
 import { DEFAULT_HOUSE } from '#core/house'
@@ -23,7 +25,7 @@ interface SheetOptions {
   readonly locked: () => boolean
   readonly plannedFor: () => string
   /** What stands in the rooms now, for what the job was copied from. */
-  readonly rooms: () => RoomsNow | undefined
+  readonly rooms: () => RoomsNow & Pick<CheckRooms, 'history'> | undefined
 }
 
 /** Makes the core's sheet reactive and gives it to the components below. */
@@ -35,7 +37,9 @@ export function provideSheet(options: SheetOptions): SheetContext {
   const composed = computed(() => composeSheet(document.value, day.value, undefined, house.value))
   const sources = computed(() => {
     const rooms = options.rooms()
-    return rooms && !options.locked() ? sourceChecks(document.value, rooms, day.value, house.value) : []
+    if (!rooms || options.locked()) return []
+    const { local = [], mixes = [] } = crew.organization?.settings ?? {}
+    return [...sourceChecks(document.value, rooms, day.value, house.value), ...roomChecks(document.value, composed.value, { ...rooms, local, mixes }, day.value, house.value)]
   })
   const sheet = computed<ApplicationSheet>(() => (sources.value.length === 0
     ? composed.value

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { LocalRule, MixNote } from '#core/localRules'
 import { SYSTEM_UNITS, UNIT_SYSTEMS } from '#core/quantity/systems'
 import type { Organization, SaveOrganization } from '#shared/schemas/organization'
 
@@ -9,10 +10,10 @@ const notice = useNotice()
 const problem = ref<string>()
 const zones = Intl.supportedValuesOf('timeZone')
 
-interface Entries { name: string, licence: string, units: Organization['units'], timeZone: string, currency: string, poisonCentre: string, calibrationDays: string, good: string, acceptable: string, margin: string }
+interface Entries { name: string, licence: string, units: Organization['units'], timeZone: string, currency: string, poisonCentre: string, calibrationDays: string, good: string, acceptable: string, margin: string, groupRun: string, local: readonly LocalRule[], mixes: readonly MixNote[] }
 const percent = (share: number) => String(Math.round(share * 1000) / 10)
-function entriesOf({ name, licence, units, timeZone, settings: { currency, poisonCentre, house } }: Organization): Entries {
-  return { name, licence, units, timeZone, currency, poisonCentre, calibrationDays: String(house.calibrationDays), good: percent(house.good), acceptable: percent(house.acceptable), margin: percent(house.repeatMargin) }
+function entriesOf({ name, licence, units, timeZone, settings: { currency, poisonCentre, house, local, mixes } }: Organization): Entries {
+  return { name, licence, units, timeZone, currency, poisonCentre, calibrationDays: String(house.calibrationDays), good: percent(house.good), acceptable: percent(house.acceptable), margin: percent(house.repeatMargin), groupRun: String(house.groupRun), local, mixes }
 }
 const entries = ref<Entries>()
 watch(() => crew.organization, (organization) => { if (organization) entries.value = entriesOf(organization) }, { immediate: true })
@@ -20,10 +21,10 @@ watch(() => crew.organization, (organization) => { if (organization) entries.val
 async function save() {
   const { organization } = crew
   if (!organization || !entries.value) return
-  const { name, licence, units, timeZone, currency, poisonCentre, calibrationDays, good, acceptable, margin } = entries.value
+  const { name, licence, units, timeZone, currency, poisonCentre, calibrationDays, good, acceptable, margin, groupRun, local, mixes } = entries.value
   const body: SaveOrganization = {
     version: organization.version, name, licence, units, timeZone,
-    settings: { ...organization.settings, currency: currency.toUpperCase(), poisonCentre, house: { calibrationDays: Number(calibrationDays), good: Number(good) / 100, acceptable: Number(acceptable) / 100, repeatMargin: Number(margin) / 100 } },
+    settings: { ...organization.settings, currency: currency.toUpperCase(), poisonCentre, local, mixes, house: { calibrationDays: Number(calibrationDays), good: Number(good) / 100, acceptable: Number(acceptable) / 100, repeatMargin: Number(margin) / 100, groupRun: Number(groupRun) } },
   }
   try {
     await $fetch('/api/organizations/settings', { method: 'PUT', body })
@@ -36,14 +37,14 @@ async function save() {
     if (errorCode(error) === 'changed-elsewhere') await crew.load()
   }
 }
-const HOUSE = [['calibrationDays', 'A calibration is trusted for, days'], ['good', 'Actual rate is good within, %'], ['acceptable', 'acceptable within, %'], ['margin', 'Repeats are planned early by, % of the interval']] as const
+const HOUSE = [['calibrationDays', 'A calibration is trusted for, days'], ['good', 'Actual rate is good within, %'], ['acceptable', 'acceptable within, %'], ['margin', 'Repeats are planned early by, % of the interval'], ['groupRun', 'Applications in a row of one mode-of-action group']] as const
 useScreenCommands(() => [{ id: 'save', label: 'Save the settings', key: 'ctrl+enter', run: save }])
 </script>
 
 <template>
   <main class="page">
     <h1>Settings</h1>
-    <form v-if="entries" class="mt-3 max-w-2xl space-y-5" @submit.prevent="save">
+    <form v-if="entries" class="mt-3 max-w-4xl space-y-5" @submit.prevent="save">
       <section class="grid gap-3 sm:grid-cols-2" aria-label="The crew">
         <LabelledField v-slot="{ id }" label="Name of the crew"><input :id="id" v-model="entries.name" class="field" maxlength="120"></LabelledField>
         <LabelledField v-slot="{ id }" label="Licence number, as on records"><input :id="id" v-model="entries.licence" class="field" maxlength="200"></LabelledField>
@@ -59,6 +60,8 @@ useScreenCommands(() => [{ id: 'save', label: 'Save the settings', key: 'ctrl+en
           <LabelledField v-for="[name, label] in HOUSE" :key="name" v-slot="{ id }" :label="label"><input :id="id" v-model="entries[name]" class="field" inputmode="decimal" maxlength="8"></LabelledField>
         </div>
       </section>
+      <LocalRules v-model="entries.local" />
+      <MixNotes v-model="entries.mixes" />
       <p v-if="problem" class="small" style="color: var(--stop)" role="alert">{{ problem }}</p>
       <UButton type="submit" label="Save" color="primary" variant="solid" aria-keyshortcuts="Control+Enter" />
     </form>

@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import type { ToolDocument } from '#core/calibration/equipmentDocument'
 import type { Calibration, Equipment } from '#shared/schemas/equipment'
-import type { Area } from '#shared/schemas/ground'
+import type { Area, LedgerRow } from '#shared/schemas/ground'
 import type { Product } from '#shared/schemas/product'
 
 /** What the crew keeps that every job draws on: equipment with its calibrations, labels, and the areas of a site. */
@@ -10,6 +10,8 @@ export const useRoomsStore = defineStore('rooms', () => {
   const calibrations = shallowRef<readonly Calibration[]>([])
   const products = shallowRef<readonly Product[]>([])
   const areas = shallowRef<readonly Area[]>([])
+  /** What was put down on the site in hand. */
+  const history = shallowRef<readonly LedgerRow[]>([])
   const tools = computed(() => equipment.value.flatMap(({ document }): readonly ToolDocument[] => (document.kind === 'tool' ? [document] : [])))
 
   /** Reads the shelves anew; what can't be read stays as it was. */
@@ -24,7 +26,9 @@ export const useRoomsStore = defineStore('rooms', () => {
 
   async function loadAreas(siteId: string | null) {
     areas.value = siteId === null ? [] : await $fetch<readonly Area[]>('/api/rooms/areas', { query: { siteId } })
+    // The sheet stands without its history; its checks follow when it is there.
+    history.value = siteId === null ? [] : await $fetch<readonly LedgerRow[]>(`/api/sites/${siteId}/ledger`).catch(() => [])
     return areas.value
   }
-  return { equipment, calibrations, products, areas, tools, load, loadAreas }
+  return { equipment, calibrations, products, areas, history, tools, load, loadAreas }
 })

@@ -1,4 +1,5 @@
 import type { Entered } from '../quantity/entered'
+import { figureCell as cell } from '../quantity/cells'
 import { formatFigure } from '../quantity/format'
 import { SQUARE_METRES_PER } from '../quantity/units'
 import { spreadMethodOf, sprayMethodOf } from './courseNote'
@@ -13,11 +14,6 @@ export type CalibrationColumn = (typeof CALIBRATION_COLUMNS)[number]
 export type CalibrationRow = Readonly<Record<CalibrationColumn, string>>
 export interface NamedCalibration { readonly id: string; readonly document: CalibrationDocument }
 
-/** A figure with its unit; one typed with its own (34'6") as it stands. */
-function cell(entered: Entered | undefined): string {
-  const text = entered?.text.trim() ?? ''
-  return entered === undefined || text === '' || !/^[\d\s.,/]+$/.test(text) ? text : `${text} ${entered.unit}`
-}
 const list = (entries: readonly Entered[] | undefined): string => (entries ?? []).map(cell).join('; ')
 
 /** Calibrations as rows, everything to the letter as it was typed. @param perPass kg or m3 on each m2, by id, where it could be worked out */

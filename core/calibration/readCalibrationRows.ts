@@ -1,5 +1,5 @@
-import type { Entered } from '../quantity/entered'
-import { parseQuantity, type Kind, type KindUnits } from '../quantity/parseQuantity'
+import { figureIn } from '../quantity/cells'
+import type { Kind, KindUnits } from '../quantity/parseQuantity'
 import type { CalibrationDocument } from './calibrationDocument'
 import type { CalibrationColumn, NamedCalibration } from './calibrationRows'
 import { SPRAY_METHODS, SPREAD_METHODS, type SpreadMethod, type SprayMethod } from './courseNote'
@@ -30,18 +30,6 @@ export function readCalibrationRows(rows: readonly Readonly<Partial<Record<strin
 }
 
 type RowAt = { readonly at: (column: CalibrationColumn) => string; readonly line: number }
-
-/** "48 ft" as a figure and its unit; without a unit it stands in the given one. A figure that can't be read is a problem of its line. */
-function figureIn<K extends Kind>(text: string, kind: K, unit: KindUnits[K], problem: (message: string) => void): Entered<KindUnits[K]> {
-  if (text === '') return { text, unit }
-  const read = parseQuantity(text, kind, unit)
-  if (!read.ok) {
-    problem(read.error.message)
-    return { text, unit }
-  }
-  const suffix = ` ${read.value.unit}`
-  return text.endsWith(suffix) ? { text: text.slice(0, -suffix.length), unit: read.value.unit } : { text, unit: read.value.unit }
-}
 
 function readGroup(rows: readonly RowAt[], problems: RowProblem[], newId: () => string): CalibrationDocument | undefined {
   const [first] = rows

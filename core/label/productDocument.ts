@@ -1,5 +1,7 @@
 import type { Entered } from '../quantity/entered'
 import type { FieldReader } from '../quantity/fieldReader'
+import type { GrassName } from '../ground/grasses'
+import type { Kind, KindUnits } from '../quantity/parseQuantity'
 import { rateUnitParts } from '../quantity/rateUnit'
 import type { AmountUnit, ContentUnit, DensityUnit, RateUnit, TimeUnit } from '../quantity/units'
 import type { Form, RateBasis } from './label'
@@ -8,6 +10,23 @@ export const PRODUCT_KINDS = [
   'fertilizer', 'iron', 'fungicide', 'insecticide', 'pre-emergent herbicide', 'post-emergent herbicide', 'growth regulator', 'wetting agent', 'adjuvant', 'dye', 'soil conditioner',
 ] as const
 export type ProductKind = (typeof PRODUCT_KINDS)[number]
+
+/** Ways a product goes onto the lawn; the same bottle has one rate through a hose end and another in a tank. */
+export const APPLICATION_METHODS = ['', 'spread', 'tank', 'hose-end', 'by hand'] as const
+export type ApplicationMethod = (typeof APPLICATION_METHODS)[number]
+
+/** The figures a line may print beside its rate, each with what it measures and its name; a table, so that form, schema and reader agree. */
+export const LINE_FIGURES = {
+  carrierFrom: { kind: 'carrier', unit: 'gal/1000 ft2', what: 'Spray from' }, carrierTo: { kind: 'carrier', unit: 'gal/1000 ft2', what: 'Spray to' },
+  lead: { kind: 'time', unit: 'd', what: 'Works after' }, lasts: { kind: 'time', unit: 'd', what: 'Lasts' },
+  seedAfter: { kind: 'time', unit: 'd', what: 'Wait after seeding' }, seedBefore: { kind: 'time', unit: 'd', what: 'No seeding for' },
+  rainfast: { kind: 'time', unit: 'h', what: 'Rainfast after' }, waterDepth: { kind: 'length', unit: 'in', what: 'Water in by' }, waterWithin: { kind: 'time', unit: 'h', what: 'within' },
+  mowBefore: { kind: 'time', unit: 'h', what: 'No mowing before' }, mowAfter: { kind: 'time', unit: 'h', what: 'No mowing after' }, rakeAfter: { kind: 'time', unit: 'd', what: 'No raking, coring for' },
+  windMost: { kind: 'speed', unit: 'mph', what: 'Wind up to' }, buffer: { kind: 'length', unit: 'ft', what: 'Buffer to water' },
+} as const satisfies Readonly<Record<string, { readonly kind: Kind; readonly unit: string; readonly what: string }>>
+export type LineFigure = keyof typeof LINE_FIGURES
+export const LINE_FIGURE_NAMES = Object.keys(LINE_FIGURES) as readonly LineFigure[]
+export type LineFigures = { readonly [F in LineFigure]?: Entered<KindUnits[(typeof LINE_FIGURES)[F]['kind']]> }
 
 /** One line of a label: a use, its rate, and what limits it. Rates stay in the unit they were printed in. */
 export interface RateLine {
@@ -22,6 +41,14 @@ export interface RateLine {
   readonly year: Entered<RateUnit>
   readonly repeatFrom: Entered<TimeUnit>
   readonly repeatTo: Entered<TimeUnit>
+  /** Blank: any way. */
+  readonly method?: ApplicationMethod
+  /** Grasses the line is for; none: all but those the label says it may harm. */
+  readonly grasses?: readonly GrassName[]
+  /** Most applications in a year, and most one after the other. */
+  readonly perYear?: string
+  readonly inRow?: string
+  readonly figures?: LineFigures
 }
 
 export interface Package {
@@ -43,6 +70,14 @@ export interface ProductDocument {
   readonly analysis: Readonly<Record<'n' | 'p2o5' | 'k2o' | 'fe' | 'slowN', Entered<'%'>>>
   readonly actives: readonly { readonly id: string; readonly name: string; readonly content: Entered<ContentUnit>; readonly group: string }[]
   readonly lines: readonly RateLine[]
+  /** Grasses it may harm. */
+  readonly harms?: readonly GrassName[]
+  /** How long it keeps, unopened. */
+  readonly shelfLife?: Entered<TimeUnit>
+  /** The salt the potassium comes as. */
+  readonly potassium?: '' | 'chloride' | 'sulfate'
+  /** Where it may not be used, protective equipment, bees: as printed. */
+  readonly restrictions?: string
   readonly packages: readonly Package[]
   /** Nobody goes back before this; blank: once dry, as the label says. */
   readonly reentry: Entered<TimeUnit>
@@ -68,6 +103,7 @@ export function readProduct(document: ProductDocument, fields: FieldReader): voi
   })
   fields.optional('document.reentry', document.reentry, 'time', 'Re-entry', 'zero-too')
   fields.optional('document.reorderAt', document.reorderAt, 'amount', 'Reorder at', 'zero-too')
+  if (document.shelfLife) fields.optional('document.shelfLife', document.shelfLife, 'time', 'Keeps for', 'above-zero')
 }
 
 function readLine(line: RateLine, path: string, fields: FieldReader): void {
@@ -78,11 +114,25 @@ function readLine(line: RateLine, path: string, fields: FieldReader): void {
   fields.optional(`${path}.year`, line.year, 'rate', 'Most in a year', 'above-zero')
   fields.optional(`${path}.repeatFrom`, line.repeatFrom, 'time', 'Repeat from', 'above-zero')
   fields.optional(`${path}.repeatTo`, line.repeatTo, 'time', 'Repeat to', 'above-zero')
+  for (const name of LINE_FIGURE_NAMES) {
+    const entered = line.figures?.[name]
+    const { kind, what } = LINE_FIGURES[name]
+    if (entered) fields.optional(`${path}.figures.${name}`, entered as Entered<KindUnits[typeof kind]>, kind, what, 'above-zero')
+  }
+  for (const [name, what] of [['perYear', 'Applications in a year'], ['inRow', 'Applications in a row']] as const) {
+    if (line[name]?.trim() && countIn(line[name]) === undefined) fields.wrong(`${path}.${name}`, `${what} are a whole number: 4.`)
+  }
   if (!low || !high) return
   const [from, to] = [rateUnitParts(low.unit), rateUnitParts(high.unit)]
   if (from.dimension === to.dimension && from.per === to.per && low.value * from.factor > high.value * to.factor * (1 + 1e-9)) {
     fields.wrong(`${path}.low`, `The lowest rate (${line.low.text} ${low.unit}) is above the highest (${line.high.text} ${high.unit}): check both.`)
   }
+}
+
+/** A typed count of applications; undefined if blank or none. */
+export function countIn(typed: string | undefined): number | undefined {
+  const value = Number(typed?.trim())
+  return typed?.trim() && Number.isInteger(value) && value > 0 && value < 1000 ? value : undefined
 }
 
 /** A typed price; undefined if it is not one. */

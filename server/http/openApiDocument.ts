@@ -7,6 +7,7 @@ import { ChooseOrganizationSchema, NewOrganizationSchema, SaveOrganizationSchema
 import { PlanRequestSchema } from '#shared/schemas/plan'
 import { ErrorSchema, HealthSchema, PlanResponseSchema } from '#shared/schemas/planResponse'
 import { NewMovementSchema } from '#shared/schemas/product'
+import { ImportProductsSchema } from '#shared/schemas/shelfFile'
 import { RemoveSchema, ROOM_NAMES, type RoomName } from '#shared/schemas/room'
 import { NewRunEventsSchema } from '#shared/schemas/run'
 import { ROOMS } from '../services/rooms'
@@ -63,6 +64,10 @@ export const openApiDocument = (version: string) => ({
       get: { summary: 'An instrument’s readings as lines of text', parameters: asked('seed', 'acts', 'cable'), responses: { 200: answer('lines (docs/device-lines.md)'), ...errors(400, 404) } },
     },
     '/api/areas/{id}/sizes': { parameters: [id], get: { summary: 'Sizes an area has had', responses: { 200: answer('sizes'), ...errors(404) } } },
+    '/api/products/shelf': {
+      get: { summary: 'Every product as CSV or JSON', parameters: asked('format'), responses: { 200: answer('a file'), ...errors(400) } },
+      post: { summary: 'Take products in, all or none; those already stored stay', requestBody: body(ImportProductsSchema), responses: { 200: answer('how many were added and kept'), ...errors(400) } },
+    },
     '/api/products/{id}/stock': {
       parameters: [id],
       get: { summary: 'Stock on hand and its movements', responses: { 200: answer('stock'), ...errors(404) } },

@@ -44,9 +44,9 @@ export function ledgerRepository({ database: { models, sequelize }, organization
       }))
     },
     ofSite: (siteId, from, to) => select<LedgerRow>(
-      `SELECT application_id AS "applicationId", area_id AS "areaId", product, on_day::text AS "on", dimension, sum(amount) AS amount, sum(size_m2) AS "sizeM2", sum(n_kg) AS n
+      `SELECT application_id AS "applicationId", area_id AS "areaId", product, source_id AS "sourceId", active, groups, on_day::text AS "on", dimension, sum(amount) AS amount, sum(size_m2) AS "sizeM2", sum(n_kg) AS n
        FROM laid_down WHERE organization_id = :organizationId AND site_id = :siteId AND on_day BETWEEN :from AND :to
-       GROUP BY application_id, area_id, product_id, product, on_day, dimension HAVING sum(amount) > 0 ORDER BY on_day DESC, application_id, product LIMIT 2000`, { siteId, from, to }),
+       GROUP BY application_id, area_id, product_id, product, source_id, active, groups, on_day, dimension HAVING sum(amount) > 0 ORDER BY on_day DESC, application_id, product LIMIT 2000`, { siteId, from, to }),
     lastRepeats: (from) => select<LastLaid>(
       `SELECT DISTINCT ON (l.area_id, l.product) l.application_id AS "applicationId", l.area_id AS "areaId", coalesce(a.name, '') AS area, l.site_id AS "siteId", coalesce(s.name, '') AS site,
          l.product, l.on_day::text AS "on", l.repeat_days AS "repeatDays",

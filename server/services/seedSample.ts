@@ -3,6 +3,7 @@ import { CEMETERY_PNG } from '../../demo/cemeteryPicture'
 import { CEMETERY_PICTURE } from '../../demo/sampleGround'
 import { sampleCrew, type SampleJob } from '../../demo/sampleCrew'
 import { SAMPLE_OPENS_AT, SAMPLE_TIME_ZONE } from '../../demo/sampleClock'
+import { SAMPLE_RULES } from '../../demo/sampleRules'
 import { sampleId } from '../../demo/typed'
 import type { NewRunEvent } from '#shared/schemas/run'
 import { SettingsSchema } from '#shared/schemas/organization'
@@ -35,7 +36,7 @@ export async function reopenSample(database: Database): Promise<void> {
 async function makeSample(database: Database, id: string, transaction: Transaction): Promise<void> {
   await organizationsRepository(database).createSample({
     id, name: 'Tamsin Point Grounds', licence: 'TP-0417 (sample)', units: 'us-1000', timeZone: SAMPLE_TIME_ZONE, clockShift: Date.parse(SAMPLE_OPENS_AT) - Date.now(),
-    settings: v.parse(SettingsSchema, { poisonCentre: 'sample: ask your own centre for its number' }),
+    settings: v.parse(SettingsSchema, { poisonCentre: 'sample: ask your own centre for its number', local: SAMPLE_RULES }),
   }, transaction)
   const repositories = forOrganization(database, id, transaction)
   const of: RunHouse = { house: DEFAULT_HOUSE, dayOf: (instant) => dayFor({ timeZone: SAMPLE_TIME_ZONE }, new Date(instant)) }

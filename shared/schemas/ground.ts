@@ -1,4 +1,5 @@
 import * as v from 'valibot'
+import type { HistoryRow } from '#core/season/history'
 import { OUTLINE_SOURCES } from '#core/ground/fieldNotes'
 import type { Anchor } from '#core/ground/geodesy'
 import { INSTRUMENTS } from '#core/ground/instruments'
@@ -156,14 +157,4 @@ export interface SitePage {
 }
 
 /** One product on one area, as the ledger has it. */
-export interface LedgerRow {
-  readonly applicationId: string
-  readonly areaId: string
-  readonly product: string
-  readonly on: string
-  readonly dimension: 'mass' | 'volume'
-  readonly amount: number
-  readonly sizeM2: number
-  /** Kg; null where the label does not tell. */
-  readonly n: number | null
-}
+export type LedgerRow = HistoryRow

@@ -1,5 +1,6 @@
 import * as v from 'valibot'
 import { DEFAULT_HOUSE, type House } from '#core/house'
+import { LOCAL_RULE_KINDS, type LocalRule, type MixNote } from '#core/localRules'
 import { UNIT_SYSTEMS, type UnitSystem } from '#core/quantity/systems'
 import { Line, Notes, Uuid, Version } from './texts'
 
@@ -12,16 +13,23 @@ export const ChooseOrganizationSchema = v.strictObject({ id: Uuid })
 
 const Share = v.pipe(v.number(), v.minValue(0.001, 'must be above zero'), v.maxValue(1, 'must be at most 100 %'))
 
+const MonthDay = v.pipe(v.string(), v.regex(/^(|(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01]))$/, 'must be month and day, such as 12-01'))
+
 /** What a crew settles once. Every part has its default, so that settings written before it was thought of still read. */
 export const SettingsSchema = v.strictObject({
   currency: v.optional(v.pipe(v.string(), v.regex(/^[A-Z]{3}$/, 'must be three letters, such as USD')), 'USD'),
   /** First line to call in an emergency, as the crew fills it in. */
   poisonCentre: v.optional(Line, ''),
   notes: v.optional(Notes, ''),
+  /** Rules of the place and of clients; the crew's own table. */
+  local: v.optional(v.pipe(v.array(v.strictObject({ id: Uuid, kind: v.picklist(LOCAL_RULE_KINDS), from: MonthDay, to: MonthDay, limit: Line, source: Line })), v.maxLength(40), v.readonly()), []),
+  /** What this crew found when two products met. */
+  mixes: v.optional(v.pipe(v.array(v.strictObject({ id: Uuid, a: Line, b: Line, verdict: v.picklist(['mixes', 'never']), words: Line })), v.maxLength(200), v.readonly()), []),
   house: v.optional(v.strictObject({
     calibrationDays: v.optional(v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(3650)), DEFAULT_HOUSE.calibrationDays),
     good: v.optional(Share, DEFAULT_HOUSE.good),
     acceptable: v.optional(Share, DEFAULT_HOUSE.acceptable),
+    groupRun: v.optional(v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(20)), DEFAULT_HOUSE.groupRun),
     repeatMargin: v.optional(v.pipe(v.number(), v.minValue(0), v.maxValue(0.9)), DEFAULT_HOUSE.repeatMargin),
   }), DEFAULT_HOUSE),
 })
@@ -54,7 +62,7 @@ export interface Organization {
   readonly timeZone: string
   /** Milliseconds its clock runs ahead of the real one; the sample's is shifted, an own crew's is 0. */
   readonly clockShift: number
-  readonly settings: Omit<Settings, 'house'> & { readonly house: House }
+  readonly settings: Omit<Settings, 'house' | 'local' | 'mixes'> & { readonly house: House; readonly local: readonly LocalRule[]; readonly mixes: readonly MixNote[] }
 }
 
 /** The organization in hand and those one can change to. */

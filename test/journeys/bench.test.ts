@@ -120,7 +120,7 @@ test('a spreader nobody knows: weighed on a simulated scale over a bad cable, th
   await press(page, 'Take them in')
   await page.getByText(/0 taken in, \d+ were here already/).waitFor()
   await page.getByLabel('Take in a file').setInputFiles({ name: 'else.csv', mimeType: 'text/csv', buffer: Buffer.from('a,b\n1,2\n') })
-  await page.getByRole('alert').getByText('is no table of calibrations').waitFor()
+  await page.getByRole('alert').getByText('is no such table').waitFor()
   expectQuiet(watched)
 })
 

@@ -21,7 +21,7 @@ const context = provideSheet({
   plannedFor: () => props.draft.plannedFor,
   rooms: () => {
     const { id } = application.value.document[application.value.document.method].source ?? {}
-    return { areas: rooms.areas, products: rooms.products, calibrations: id === undefined ? undefined : rooms.calibrations.filter(({ equipmentId }) => equipmentId === id) }
+    return { areas: rooms.areas, history: rooms.history, products: rooms.products, calibrations: id === undefined ? undefined : rooms.calibrations.filter(({ equipmentId }) => equipmentId === id) }
   },
 })
 const { sheet, day, go, opened } = context

@@ -2,7 +2,7 @@
 import { v7 as uuid } from 'uuid'
 import { FORMS } from '#core/label/label'
 import { PRODUCT_KINDS, type ProductDocument } from '#core/label/productDocument'
-import { AMOUNT_UNITS, CONTENT_UNITS, DENSITY_UNITS, TIME_UNITS } from '#core/quantity/units'
+import { AMOUNT_UNITS, DENSITY_UNITS, TIME_UNITS } from '#core/quantity/units'
 
 /** What the label says of the product itself: kind, form, analysis, actives with their mode-of-action group. */
 const props = defineProps<{ document: ProductDocument }>()
@@ -29,16 +29,15 @@ const dropActive = (id: string) => set('document.actives', props.document.active
     <div class="grid grid-cols-3 gap-2 sm:grid-cols-5">
       <FormQuantity v-for="[name, label] in nutrients" :key="name" :path="`document.analysis.${name}`" :label="label" kind="percent" :entered="document.analysis[name]" />
     </div>
-    <div v-for="(active, i) in document.actives" :key="active.id" class="grid grid-cols-[1.6fr_1fr_80px_auto] items-end gap-2">
-      <FormText :path="`document.actives.${i}.name`" label="Active ingredient" :text="active.name" />
-      <FormQuantity :path="`document.actives.${i}.content`" label="Content" kind="content" :entered="active.content" :units="CONTENT_UNITS" />
-      <FormText :path="`document.actives.${i}.group`" label="Group" :text="active.group" />
-      <button v-if="!locked" type="button" class="plain-button way-out small pb-1.5" @click="dropActive(active.id)">Remove<span class="sr-only"> {{ active.name }}</span></button>
-    </div>
+    <ActiveLine v-for="(active, i) in document.actives" :key="active.id" :active="active" :index="i" @drop="dropActive(active.id)" />
     <button v-if="!locked" type="button" class="plain-button way-out small" @click="addActive">Add an active ingredient</button>
     <div class="grid grid-cols-2 gap-2">
       <FormQuantity path="document.reorderAt" label="To be bought at" kind="amount" :entered="document.reorderAt" :units="AMOUNT_UNITS" hint="stock at or under this is low" />
-      <FormNotes path="document.notes" label="Notes" :text="document.notes" />
+      <FormQuantity path="document.shelfLife" label="Keeps for, unopened" kind="time" :entered="document.shelfLife ?? { text: '', unit: 'wk' }" :units="TIME_UNITS" />
+      <FormChoice v-if="document.analysis.k2o.text.trim()" path="document.potassium" label="Potassium as" :value="document.potassium ?? ''" :choices="choices(['', 'chloride', 'sulfate'] as const)" />
     </div>
+    <GrassChoice path="document.harms" label="It may harm" :chosen="document.harms ?? []" />
+    <FormNotes path="document.restrictions" label="Protective equipment, bees, places where it may not be used" :text="document.restrictions ?? ''" />
+    <FormNotes path="document.notes" label="Notes" :text="document.notes" />
   </section>
 </template>

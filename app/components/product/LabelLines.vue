@@ -2,7 +2,7 @@
 import { v7 as uuid } from 'uuid'
 import { blankRateLine } from '#core/label/blankProduct'
 import { RATE_BASES, RATE_BASIS_NAMES } from '#core/label/label'
-import type { ProductDocument } from '#core/label/productDocument'
+import type { ProductDocument, RateLine } from '#core/label/productDocument'
 import { TIME_UNITS } from '#core/quantity/units'
 import { rateUnitsFor } from '~/components/jobsheet/rateUnits'
 
@@ -12,6 +12,8 @@ const { set, locked } = useForm()
 const crew = useCrewStore()
 const units = computed(() => rateUnitsFor(props.document.form === 'granule' ? 'spread' : 'spray'))
 const bases = RATE_BASES.map((basis) => ({ value: basis, text: RATE_BASIS_NAMES[basis] }))
+/** What is typed there already is not hidden. */
+const hasMore = ({ method = '', grasses = [], perYear = '', inRow = '', figures = {} }: RateLine) => `${method}${grasses.join('')}${perYear}${inRow}${Object.values(figures).map(({ text }) => text).join('')}` !== ''
 const addLine = () => set('document.lines', [...props.document.lines, blankRateLine(uuid(), props.document.form, crew.units)])
 const dropLine = (id: string) => set('document.lines', props.document.lines.filter((line) => line.id !== id))
 </script>
@@ -36,6 +38,8 @@ const dropLine = (id: string) => set('document.lines', props.document.lines.filt
           <FormQuantity :path="`document.lines.${i}.repeatTo`" label="at the latest" kind="time" :entered="line.repeatTo" :units="TIME_UNITS" />
         </div>
       </div>
+      <PrintedRate v-if="!locked" :line="line" :path="`document.lines.${i}`" />
+      <LineLimits :line="line" :path="`document.lines.${i}`" :open="hasMore(line)" />
       <button v-if="document.lines.length > 1 && !locked" type="button" class="plain-button way-out small" @click="dropLine(line.id)">Remove this line</button>
     </div>
   </section>

@@ -21,6 +21,7 @@ const found = computed(() => {
 })
 const kinds = computed(() => [...new Set(found.value.map(({ document }) => document.kind))])
 const rate = ({ document: { lines: [line] } }: Product) => (line === undefined || line.rate.text === '' ? undefined : { figure: line.rate.text, unit: unitText(line.rate.unit) })
+const files = shelfFormat(() => crew.units)
 const newProduct = () => begin({ name: words.value, document: blankProductDocument(uuid(), crew.units) }, (id) => `/products/${id}`)
 useScreenCommands(() => [{ id: 'new-product', label: 'New product', key: 'a', run: newProduct }])
 </script>
@@ -50,6 +51,7 @@ useScreenCommands(() => [{ id: 'new-product', label: 'New product', key: 'a', ru
         </tbody>
       </table>
     </section>
+    <FileExchange v-if="!problem && !loading" address="/api/products/shelf" :format="files" :say="productsFound" @taken="read" />
   </main>
 </template>
 

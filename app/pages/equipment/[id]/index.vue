@@ -36,6 +36,7 @@ const trials = shallowRef<readonly Trial[]>([])
 if (draft.value && draft.value.version > 0) trials.value = await $fetch<readonly Trial[]>('/api/rooms/trials', { query: { equipmentId: id } }).catch(() => [])
 useHead({ title: () => `${draft.value?.name || 'New equipment'} · Hectarum` })
 const WORDS = { spreader: 'spreader', sprayer: 'sprayer', tool: 'measuring tool' } as const
+const files = calibrationFormat(id, () => (draft.value?.document.kind === 'spreader' ? 'spread' : 'spray'))
 const kind = computed(() => draft.value?.document.kind ?? 'tool')
 
 function calibrate() {
@@ -71,7 +72,7 @@ useScreenCommands(() => (kind.value === 'tool' ? [] : [{ id: 'calibrate', label:
       </section>
       <div v-if="kind !== 'tool'">
         <CalibrationTable :calibrations="calibrations" :equipment-id="id" />
-        <CalibrationFiles v-if="stored" :equipment-id="id" :kind="kind === 'spreader' ? 'spread' : 'spray'" @taken="reload" />
+        <FileExchange v-if="stored" :address="`/api/equipment/${id}/calibrations`" :format="files" :say="calibrationsFound" @taken="reload" />
         <TrialTable v-if="stored" :trials="trials" :equipment-id="id" :kind="kind === 'spreader' ? 'pattern' : 'nozzles'" @begin="test" />
       </div>
     </div>

@@ -1,13 +1,12 @@
-<script setup lang="ts">
-import { dayText } from '#core/calendar/dayText'
+<script setup lang="ts" generic="Item">
+import type { FileFormat } from '~/composables/useFileImport'
 
-/** Calibrations out as a file and in again, shown before they are taken. */
-const props = defineProps<{ equipmentId: string, kind: 'spread' | 'spray' }>()
+/** Rows out as a file and in again, shown before they are taken. */
+const props = defineProps<{ address: string, format: FileFormat<Item>, say: (items: readonly Item[]) => string }>()
 const emit = defineEmits<{ taken: [] }>()
 const notice = useNotice()
 const inputId = useId()
-const { found, problems, busy, open, take, drop } = useCalibrationFile(props.equipmentId, () => props.kind)
-const days = computed(() => found.value.map(({ document }) => document.course.on).filter((on) => on !== '').toSorted())
+const { found, problems, busy, open, take, drop } = useFileImport(props.format)
 async function choose(event: Event) {
   const input = event.target as HTMLInputElement
   const [file] = input.files ?? []
@@ -25,12 +24,12 @@ async function accept() {
 <template>
   <div class="small mt-3 space-y-2">
     <p class="flex flex-wrap gap-x-4 gap-y-1">
-      <a :href="`/api/equipment/${equipmentId}/calibrations?format=csv`" class="way-out" download>Export as CSV</a>
-      <a :href="`/api/equipment/${equipmentId}/calibrations?format=json`" class="way-out" download>as JSON</a>
+      <a :href="`${address}?format=csv`" class="way-out" download>Export as CSV</a>
+      <a :href="`${address}?format=json`" class="way-out" download>as JSON</a>
       <label :for="inputId" class="way-out pick">Take in a file<input :id="inputId" type="file" accept=".csv,.json,text/csv,application/json" class="sr-only" @change="choose"></label>
     </p>
     <div v-if="found.length > 0" role="status" class="space-y-1">
-      <p><strong>{{ found.length }} {{ found.length === 1 ? 'calibration' : 'calibrations' }}</strong><template v-if="days.length > 0">, {{ dayText(days[0] ?? '') }} to {{ dayText(days.at(-1) ?? '') }}</template>.</p>
+      <p><strong>{{ say(found) }}</strong></p>
       <p class="flex gap-2"><UButton size="sm" color="primary" variant="solid" label="Take them in" :disabled="busy" @click="accept" /><UButton size="sm" label="Leave it" @click="drop" /></p>
     </div>
     <ul v-if="problems.length > 0" role="alert" class="wrong"><li v-for="problem in problems" :key="problem">{{ problem }}</li></ul>

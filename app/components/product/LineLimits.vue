@@ -1,0 +1,36 @@
+<script setup lang="ts">
+import { APPLICATION_METHODS, LINE_FIGURE_NAMES, LINE_FIGURES, type LineFigure, type RateLine } from '#core/label/productDocument'
+import type { Entered } from '#core/quantity/entered'
+import type { KindUnits } from '#core/quantity/parseQuantity'
+import { CARRIER_UNITS, LENGTH_UNITS, SPEED_UNITS, TIME_UNITS } from '#core/quantity/units'
+
+/** What else a line of a label says: how it is applied, on which grasses, how often, and every figure beside the rate. */
+const props = defineProps<{ line: RateLine, path: string, open: boolean }>()
+const { set } = useForm()
+type FigureKind = (typeof LINE_FIGURES)[LineFigure]['kind']
+const UNITS = { time: TIME_UNITS, length: LENGTH_UNITS, speed: SPEED_UNITS, carrier: CARRIER_UNITS.filter((unit) => /^(gal|L)\/(1000 ft2|ac|100 m2|ha)$/.test(unit)) }
+const entered = (name: LineFigure) => (props.line.figures?.[name] ?? { text: '', unit: LINE_FIGURES[name].unit }) as Entered<KindUnits[FigureKind]>
+const methods = APPLICATION_METHODS.map((value) => ({ value, text: value === '' ? 'any way' : value === 'spread' ? 'spread dry' : value === 'tank' ? 'tank and boom' : value }))
+const { problemAt, locked } = useForm()
+const wrong = (path: string) => (problemAt(path)?.kind === 'wrong' ? problemAt(path)?.message : undefined)
+</script>
+
+<template>
+  <details :open="open">
+    <summary class="way-out small">Everything else this line says</summary>
+    <div class="mt-2 grid grid-cols-2 gap-2 sm:grid-cols-3">
+      <FormChoice :path="`${path}.method`" label="Applied by" :value="line.method ?? ''" :choices="methods" />
+      <FormText :path="`${path}.perYear`" label="Times a year" :text="line.perYear ?? ''" placeholder="as many as needed" />
+      <FormText :path="`${path}.inRow`" label="Times in a row" :text="line.inRow ?? ''" placeholder="house rule" />
+      <QuantityField
+        v-for="name in LINE_FIGURE_NAMES" :key="name" :path="`${path}.figures.${name}`" :label="LINE_FIGURES[name].what" :kind="LINE_FIGURES[name].kind" :entered="entered(name)" :units="UNITS[LINE_FIGURES[name].kind]"
+        :locked="locked" :problem="wrong(`${path}.figures.${name}`)" @change="set(`${path}.figures`, { ...line.figures, [name]: $event })"
+      />
+    </div>
+    <GrassChoice class="mt-2" :path="`${path}.grasses`" label="For these grasses; none ticked: all" :chosen="line.grasses ?? []" />
+  </details>
+</template>
+
+<style scoped>
+summary { cursor: pointer; }
+</style>

@@ -1,0 +1,43 @@
+import { v7 as uuid } from 'uuid'
+import { dayText } from '#core/calendar/dayText'
+import type { NamedCalibration } from '#core/calibration/calibrationRows'
+import { readCalibrationRows } from '#core/calibration/readCalibrationRows'
+import type { NamedProduct } from '#core/label/productRows'
+import { readProductRows } from '#core/label/readProductRows'
+import type { UnitSystem } from '#core/quantity/systems'
+import { CalibrationFileSchema, type ImportedCalibrations } from '#shared/schemas/calibrationFile'
+import { ShelfFileSchema, type ImportedProducts } from '#shared/schemas/shelfFile'
+import type { FileFormat } from './useFileImport'
+
+/** Calibrations of one machine. */
+export const calibrationFormat = (equipmentId: string, kind: () => 'spread' | 'spray'): FileFormat<NamedCalibration> => ({
+  column: 'kind',
+  rows: (rows) => {
+    const { calibrations, problems } = readCalibrationRows(rows, uuid)
+    return { items: calibrations, problems }
+  },
+  json: (value) => jsonItems(CalibrationFileSchema, value, ({ calibrations }) => calibrations),
+  refuse: (items) => {
+    const other = items.find(({ document }) => document.kind !== kind())
+    return other && `It holds calibrations of a ${other.document.kind === 'spread' ? 'spreader' : 'sprayer'}: take it in at that machine.`
+  },
+  send: (items) => $fetch<ImportedCalibrations>(`/api/equipment/${equipmentId}/calibrations`, { method: 'POST', body: { calibrations: items } }),
+})
+
+export function calibrationsFound(items: readonly NamedCalibration[]): string {
+  const days = items.map(({ document }) => document.course.on).filter((on) => on !== '').toSorted()
+  return `${items.length} ${items.length === 1 ? 'calibration' : 'calibrations'}${days.length > 0 ? `, ${dayText(days[0] ?? '')} to ${dayText(days.at(-1) ?? '')}` : ''}.`
+}
+
+/** Labels of a shelf. */
+export const shelfFormat = (system: () => UnitSystem): FileFormat<NamedProduct> => ({
+  column: 'name',
+  rows: (rows) => {
+    const { products, problems } = readProductRows(rows, uuid, system())
+    return { items: products, problems }
+  },
+  json: (value) => jsonItems(ShelfFileSchema, value, ({ products }) => products),
+  send: (items) => $fetch<ImportedProducts>('/api/products/shelf', { method: 'POST', body: { products: items } }),
+})
+
+export const productsFound = (items: readonly NamedProduct[]): string => `${items.length} ${items.length === 1 ? 'product' : 'products'}: ${items.slice(0, 3).map(({ name }) => name).join(', ')}${items.length > 3 ? ' and more' : ''}.`

@@ -1,0 +1,95 @@
+import { expect, test } from 'vitest'
+import { field, typed } from '../../demo/typed'
+import { part, spraying, sprayerCourse, spreaderCourse, spreading } from '../../test/support/documents'
+import { readTable } from '../../test/support/readTable'
+import { DEFAULT_HOUSE } from '../house'
+import { blankArea } from '../ground/blankArea'
+import type { GrassName } from '../ground/grasses'
+import { blankProductDocument, blankRateLine } from '../label/blankProduct'
+import type { ApplicationMethod, ProductDocument, ProductKind } from '../label/productDocument'
+import type { LocalRule, LocalRuleKind } from '../localRules'
+import { KILOGRAMS_PER, SQUARE_METRES_PER, type RateUnit } from '../quantity/units'
+import type { HistoryRow } from '../season/history'
+import { composeSheet } from './applicationSheet'
+import { lawnFromArea, noteFromLabel, type KeptArea, type KeptProduct } from './fromRooms'
+import { roomChecks } from './roomChecks'
+
+const DAY = '2026-05-06'
+const SIZE = SQUARE_METRES_PER['1000 ft2']
+const day = (text: string | undefined) => typed(text ?? '', 'd' as const)
+type Set = Readonly<Record<string, string>>
+const setOf = (text: string): Set => Object.fromEntries(text.split(';').map((pair) => [pair.slice(0, pair.indexOf('=')), pair.slice(pair.indexOf('=') + 1)]))
+
+function kept(name: string, set: Set, content = '1', active = 'stuff'): KeptProduct {
+  const blank = blankProductDocument('line', 'us-1000')
+  const [year = '', ground = '1000 ft2'] = (set.year ?? '').split('/')
+  const document: ProductDocument = {
+    ...blank, kind: (set.kind ?? 'fertilizer') as ProductKind, analysis: { ...blank.analysis, n: typed(set.n ?? '', '%'), p2o5: typed(set.p ?? '', '%') }, actives: [{ id: 'a', name: active, content: typed(content, '%'), group: set.group ?? '' }],
+    ...(set.harms && { harms: [set.harms as GrassName] }),
+    lines: [{
+      ...blankRateLine('line', 'granule', 'us-1000'), rate: typed(set.rate ?? '3', 'lb/1000 ft2'), year: typed(year, `lb/${ground}` as RateUnit), repeatFrom: day(set.repeatFrom),
+      perYear: set.perYear ?? '', inRow: set.inRow ?? '', method: (set.method ?? '') as ApplicationMethod, grasses: set.lineGrasses ? [set.lineGrasses as GrassName] : [],
+      figures: { seedAfter: day(set.seedAfter), seedBefore: day(set.seedBefore), ...(set.waterDepth && { waterDepth: typed(set.waterDepth, 'in') }) },
+    }],
+  }
+  return { id: name, version: 1, name, document }
+}
+function areaOf(set: Set): KeptArea {
+  const blank = blankArea('part', 'us-1000')
+  return {
+    id: 'area', version: 1, name: 'Front', document: {
+      ...blank, parts: [part('add', 'rectangle', { length: '40', width: '25' })], established: set.established ?? '', overseeding: set.overseeding ?? '',
+      grass: set.grass ? [{ id: 'g', species: set.grass as GrassName, share: typed('', '%'), cultivar: '' }] : [],
+    },
+  }
+}
+/** Group and active of what lies there already; `twin` holds the same active twice as strong. */
+const OTHERS: Readonly<Record<string, { readonly active: string; readonly group: string; readonly content: string }>> = {
+  own: { active: 'stuff', group: '3', content: '1' }, twin: { active: 'stuff', group: '3', content: '2' }, else: { active: 'other', group: '', content: '1' }, feed: { active: '', group: '', content: '' },
+  rival: { active: 'rival', group: '3', content: '1' }, other11: { active: 'o', group: '11', content: '1' }, premix: { active: 'x', group: '3 + 11', content: '1' },
+}
+function rowOf(text: string, i: number): HistoryRow {
+  const [on = '', name = 'own', pounds = '0', nitrogen = ''] = text.split(' ')
+  const { active = '', group = '' } = OTHERS[name] ?? {}
+  return { applicationId: `${i}`, areaId: 'area', product: name, sourceId: name, active, groups: group, on, dimension: 'mass', amount: Number(pounds) * KILOGRAMS_PER.lb, sizeM2: SIZE, n: Number(nitrogen.replace('n=', '')) * KILOGRAMS_PER.lb }
+}
+function localOf(text: string | undefined): readonly LocalRule[] {
+  if (!text) return []
+  const [kind = '', from = '', to = '', limit = ''] = text.split('/')
+  return [{ id: 'r', kind: kind as LocalRuleKind, from, to, limit, source: 'the town' }]
+}
+
+function checksOf(set: Set, history: string) {
+  const area = areaOf(set)
+  const products = [kept('own', set), ...Object.entries(OTHERS).filter(([name]) => name !== 'own').map(([name, { active, content, group }]) => kept(name, { kind: set.kind ?? 'fertilizer', group }, content, active))]
+  const own = products[0]!
+  const document = spreading([lawnFromArea(area)], [noteFromLabel(own, own.document.lines[0]!, 'note', typed('', 'lb'))], { passes: 2, calibration: spreaderCourse('2026-05-01', '12', 'own', [['10', '9']]) })
+  return roomChecks(document, composeSheet(document, DAY), { areas: [area], products, history: history.split(';').filter(Boolean).map(rowOf), local: localOf(set.local), mixes: [] }, DAY, DEFAULT_HOUSE)
+}
+
+test.each(readTable('roomChecks.csv', import.meta.url))('$name: $words', ({ set = '', history = '', expect: expected = '' }) => {
+  expect(checksOf(setOf(set), history).map(({ level, code }) => `${level} ${code}`).join(', ')).toBe(expected)
+})
+
+test('what the year leaves clears the stop when it is taken', () => {
+  const [check] = checksOf({ rate: '3', year: '9' }, '2026-03-01 own 6.5')
+  const less = check?.remedies.find(({ path }) => path === 'products.0.rate')?.value as { readonly text: string }
+  expect(less.text).toBe('2.5')
+  expect(checksOf({ rate: less.text, year: '9' }, '2026-03-01 own 6.5')).toEqual([])
+})
+
+test('partners of a tank: the crew’s own word, iron with phosphate, a jar test for what never met', () => {
+  const iron = { ...kept('iron', {}), document: { ...kept('iron', {}).document, form: 'solution' as const, analysis: { ...kept('iron', {}).document.analysis, fe: typed('6', '%') } } }
+  const feed = { ...kept('feed', { p: '4' }), document: { ...kept('feed', { p: '4' }).document, form: 'solution' as const } }
+  const area = areaOf({})
+  const notes = [iron, feed].map((product, i) => noteFromLabel(product, product.document.lines[0]!, `n${i}`, typed('', 'lb')))
+  const document = spraying([lawnFromArea(area)], notes, { tank: typed('26', 'gal'), calibration: sprayerCourse('2026-05-01', field('132 ft'), typed(`11'8"`, 'ft'), '3.1', [field('1.92 gal')]) })
+  const codes = (history: readonly HistoryRow[], verdict?: 'mixes' | 'never') => roomChecks(document, composeSheet(document, DAY), {
+    areas: [area], products: [iron, feed], history, local: [], mixes: verdict ? [{ id: 'm', a: 'FEED', b: 'iron ', verdict, words: '' }] : [],
+  }, DAY, DEFAULT_HOUSE).map(({ level, code }) => `${level} ${code}`)
+  const together = ['iron', 'feed'].map((name) => ({ ...rowOf(`2026-01-02 ${name} 1`, 7), product: name }))
+  expect(codes([])).toEqual(['warn iron-with-phosphate', 'note mix-untested'])
+  expect(codes(together)).toEqual(['warn iron-with-phosphate'])
+  expect(codes([], 'mixes')).toEqual(['warn iron-with-phosphate'])
+  expect(codes([], 'never')).toEqual(['stop mix-never'])
+})

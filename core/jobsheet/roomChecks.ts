@@ -1,0 +1,21 @@
+import type { House } from '../house'
+import type { ApplicationSheet } from './applicationSheet'
+import type { ApplicationDocument } from './document'
+import { intervalChecks } from './intervalChecks'
+import { labelContext, type CheckRooms } from './labelContext'
+import { localChecks } from './localChecks'
+import { mixChecks } from './mixChecks'
+import type { SheetCheck } from './sheetCheck'
+import { turfChecks } from './turfChecks'
+import { yearChecks } from './yearChecks'
+
+/**
+ * Every check that takes more than the sheet itself: the labels, the lawns, what was put down on them, local rules, the crew's notes.
+ * @param day the day of the job, YYYY-MM-DD
+ * @returns nothing until the amounts can be worked out
+ */
+export function roomChecks(document: ApplicationDocument, { request, plan }: Pick<ApplicationSheet, 'request' | 'plan'>, rooms: CheckRooms, day: string, house: House): readonly SheetCheck[] {
+  if (!request || !plan) return []
+  const context = labelContext(document, request, rooms, day, house)
+  return [...yearChecks(context), ...intervalChecks(context), ...turfChecks(context, plan), ...mixChecks(context), ...localChecks(context, plan)]
+}

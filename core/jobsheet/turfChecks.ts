@@ -1,0 +1,115 @@
+import { dayText } from '../calendar/dayText'
+import { daysAfter, daysBetween } from '../calendar/daysBetween'
+import { nitrogenWanted } from '../ground/grasses'
+import { formatFigure } from '../quantity/format'
+import { fieldReader } from '../quantity/fieldReader'
+import { rateUnitParts } from '../quantity/rateUnit'
+import { KILOGRAMS_PER, SQUARE_METRES_PER } from '../quantity/units'
+import { nitrogenPerArea } from '../season/history'
+import { overWanted } from '../season/nitrogenLaid'
+import type { Plan } from '../plan/plan'
+import { daysIn } from './intervalChecks'
+import { namesOf, thisYear, type KnownLawn, type LabelContext, type LabelledLine } from './labelContext'
+import type { SheetCheck } from './sheetCheck'
+
+/** Seed is left alone this long after a pre-emergent whose label says nothing (trade.md 10, residual commonly 90 days). */
+const USUAL_RESIDUAL = 90
+/** Turf younger than this is young to a root-pruning active whose label says nothing (house default). */
+const YOUNG_DAYS = 60
+
+const without = (lawns: readonly KnownLawn[]) => lawns.slice(0, 3).map(({ index, area }) => ({ label: `Leave out ${area.name}`, path: `lawns.${index}.treated`, value: 'no' }))
+
+/** What the turf itself forbids: grasses, seed and young turf, the nitrogen it wants. Source: trade.md 5, 6, 10. */
+export function turfChecks(context: LabelContext, plan: Plan): readonly SheetCheck[] {
+  return [...context.lines.flatMap((line) => [...grassChecks(line, context), ...seedChecks(line, context), ...methodChecks(line, context), ...wateringChecks(line)]), ...nitrogenYear(context, plan)]
+}
+
+function grassChecks(line: LabelledLine, { lawns }: LabelContext): readonly SheetCheck[] {
+  const { harms = [] } = line.product.document
+  const named = line.line.grasses ?? []
+  const grassesOf = ({ area }: KnownLawn) => area.document.grass.map(({ species }) => species)
+  const harmed = lawns.filter((lawn) => grassesOf(lawn).some((grass) => harms.includes(grass)))
+  const unnamed = named.length === 0 ? [] : lawns.filter((lawn) => !harmed.includes(lawn) && grassesOf(lawn).some((grass) => !named.includes(grass)))
+  const [one, other] = [harmed[0] && grassesOf(harmed[0]).find((grass) => harms.includes(grass)), unnamed[0] && grassesOf(unnamed[0]).find((grass) => !named.includes(grass))]
+  return [
+    ...(one ? [{ level: 'stop' as const, code: 'grass-harmed' as const, productId: line.note.id, source: 'label, grasses it may harm', message: `${line.product.name} may harm ${one}, which grows on ${namesOf(harmed)}.`, remedies: without(harmed) }] : []),
+    ...(other ? [{ level: 'warn' as const, code: 'grass-not-named' as const, productId: line.note.id, source: 'label, grasses of this line', message: `This line is for ${named.join(', ')}; on ${namesOf(unnamed)} grows ${other}.`, remedies: [{ label: 'Choose another line', path: `products.${line.index}.rate` }, ...without(unnamed)] }] : []),
+  ]
+}
+
+/** Sown before and to be sown after: the label's own days, else what is usual for a pre-emergent. */
+function seedChecks(line: LabelledLine, { lawns, day }: LabelContext): readonly SheetCheck[] {
+  const { figures } = line.line
+  const prevents = line.product.document.kind === 'pre-emergent herbicide'
+  const [printedAfter, printedBefore] = [daysIn(figures?.seedAfter), daysIn(figures?.seedBefore) ?? (prevents ? daysIn(figures?.lasts) : undefined)]
+  const after = printedAfter ?? (prevents ? YOUNG_DAYS : undefined)
+  const before = printedBefore ?? (prevents ? USUAL_RESIDUAL : undefined)
+  const young = after === undefined ? [] : lawns.filter(({ area: { document: { established } } }) => established !== '' && established <= day && daysBetween(established, day) < after)
+  const sown = before === undefined ? [] : lawns.filter(({ area: { document: { overseeding } } }) => overseeding !== '' && overseeding >= day && daysBetween(day, overseeding) < before)
+  const source = (own: number | undefined) => (own !== undefined ? 'label' : 'trade practice')
+  const [youngest, next] = [young[0], sown[0]]
+  return [
+    ...(youngest && after !== undefined
+      ? [{
+          level: printedAfter !== undefined ? 'stop' as const : 'warn' as const, code: 'seeding' as const, productId: line.note.id, source: source(printedAfter), remedies: without(young),
+          message: `${namesOf(young)} was sown on ${dayText(youngest.area.document.established)}: ${line.product.name} waits ${after} days, until ${dayText(daysAfter(youngest.area.document.established, Math.ceil(after)))}.`,
+        }]
+      : []),
+    ...(next && before !== undefined
+      ? [{
+          level: 'stop' as const, code: 'seeding' as const, productId: line.note.id, source: source(printedBefore), remedies: without(sown),
+          message: `${namesOf(sown)} is to be seeded on ${dayText(next.area.document.overseeding)}: ${line.product.name} would keep the seed down for ${before} days.`,
+        }]
+      : []),
+  ]
+}
+
+/** A rate printed for one way of applying means nothing for another; the volume of spray stays within what is printed. */
+function methodChecks(line: LabelledLine, { document, request }: LabelContext): readonly SheetCheck[] {
+  const { method = '', figures } = line.line
+  const way = document.method === 'spread' ? 'spread' : document.spray.calibration.by === 'hose-end' ? 'hose-end' : 'tank'
+  const checks: SheetCheck[] = []
+  if (method !== '' && method !== 'by hand' && method !== way) {
+    checks.push({ level: 'stop', code: 'other-method', productId: line.note.id, source: 'label, way of applying', message: `This rate of ${line.product.name} is printed for ${method === 'tank' ? 'a tank' : method === 'spread' ? 'spreading dry' : 'a hose end'}, not for ${way === 'tank' ? 'a tank' : way === 'spread' ? 'spreading dry' : 'a hose end'}.`, remedies: [{ label: 'Choose another line', path: `products.${line.index}.rate` }] })
+  }
+  if (request.method.kind !== 'spray' || way !== 'tank') return checks
+  const fields = fieldReader()
+  const inSi = (name: 'carrierFrom' | 'carrierTo') => {
+    const entered = figures?.[name]
+    const read = entered && fields.optional('', entered, 'carrier', 'Spray', 'above-zero')
+    return read && { told: `${read.value} ${read.unit}`, si: read.value * rateUnitParts(read.unit).factor }
+  }
+  const now = request.method.carrier.value * rateUnitParts(request.method.carrier.unit).factor
+  const [from, to] = [inSi('carrierFrom'), inSi('carrierTo')]
+  const off = from && now < from.si * (1 - 1e-9) ? `less than the label's ${from.told}` : to && now > to.si * (1 + 1e-9) ? `more than the label's ${to.told}` : undefined
+  if (off) checks.push({ level: 'warn', code: 'spray-volume', productId: line.note.id, source: 'label, volume of spray', message: `${formatFigure(request.method.carrier.value)} ${request.method.carrier.unit} of spray is ${off} for ${line.product.name}.`, remedies: [{ label: 'Look at the calibration', path: 'spray.calibration.speed' }] })
+  return checks
+}
+
+/** What is to be done with water after it, as a reminder on the sheet. */
+function wateringChecks({ line, note, product }: LabelledLine): readonly SheetCheck[] {
+  const { waterDepth, waterWithin, rainfast } = line.figures ?? {}
+  const words = [
+    ...(waterDepth?.text.trim() ? [`water in by ${waterDepth.text} ${waterDepth.unit}${waterWithin?.text.trim() ? ` within ${waterWithin.text} ${waterWithin.unit}` : ''}`] : []),
+    ...(rainfast?.text.trim() ? [`no rain or water for ${rainfast.text} ${rainfast.unit}`] : []),
+  ]
+  return words.length === 0 ? [] : [{ level: 'note', code: 'water-in', productId: note.id, source: 'label', message: `${product.name}: ${words.join('; ')}.`, remedies: [] }]
+}
+
+/** Nitrogen of the year with this job over what the grass wants. */
+function nitrogenYear(context: LabelContext, plan: Plan): readonly SheetCheck[] {
+  const now = plan.nutrients?.n.value ?? 0
+  if (!(now > 0)) return []
+  const thousand = SQUARE_METRES_PER['1000 ft2'] / KILOGRAMS_PER.lb
+  const found = context.lawns.flatMap((lawn) => {
+    const wanted = nitrogenWanted(lawn.area.document.grass.map(({ species }) => species))
+    const laid = nitrogenPerArea(thisYear(lawn.history.rows, context)) * thousand
+    return wanted && overWanted(laid + now, wanted) ? [{ ...lawn, laid, wanted }] : []
+  }).toSorted((a, b) => b.laid - a.laid)
+  const [worst] = found
+  if (!worst) return []
+  return [{
+    level: 'warn', code: 'nitrogen-over-year', source: `grass, ${worst.wanted[0]} to ${worst.wanted[1]} lb N/1000 ft2 a year`, remedies: without(found),
+    message: `${formatFigure(worst.laid)} lb N/1000 ft2 lies on ${namesOf(found)} this year; ${formatFigure(now)} more is over what its grass wants.`,
+  }]
+}

@@ -1,0 +1,119 @@
+import { activePerProduct } from '../label/activeContent'
+import { limitPerArea } from '../label/asProduct'
+import { countIn } from '../label/productDocument'
+import { carrierOf } from '../plan/carrierOf'
+import { formatFigure } from '../quantity/format'
+import { fieldReader } from '../quantity/fieldReader'
+import { rateUnitParts } from '../quantity/rateUnit'
+import type { RateUnit } from '../quantity/units'
+import { remembered } from '../remembered'
+import { applicationsIn, laidPerArea, type IndexedRow } from '../season/history'
+import type { KeptProduct } from './fromRooms'
+import { namesOf, thisYear, type KnownLawn, type LabelContext, type LabelledLine } from './labelContext'
+import type { Remedy, SheetCheck } from './sheetCheck'
+
+/** Figures this close to a limit are on it, not over it. */
+const HAIR = 1e-9
+const over = (value: number, limit: number) => value > limit * (1 + HAIR)
+
+/** Yearly limits of the label: of the product, of its active across names, and of the number of applications. Source: trade.md 5 and 6. */
+export function yearChecks(context: LabelContext): readonly SheetCheck[] {
+  return context.lines.flatMap((line) => {
+    const product = productYear(line, context)
+    return [...product, ...(product.length > 0 ? [] : activeYear(line, context)), ...countYear(line, context)]
+  })
+}
+
+const ofProduct = ({ history }: KnownLawn, { product }: LabelledLine, context: LabelContext) => thisYear(history.byProduct.get(product.id), context)
+
+/** The label's most in a year as product on the ground, SI in the dose's own dimension. */
+function yearLimit({ line, planned, dose }: LabelledLine, { request }: LabelContext): { readonly perArea: number; readonly unit: RateUnit } | undefined {
+  const read = fieldReader().optional('', line.year, 'rate', 'Most in a year', 'above-zero')
+  if (!read) return undefined
+  const limit = limitPerArea(read, 'maxPerApplication', dose.dimension, { carrier: carrierOf(request.method), density: planned.density })
+  return limit.ok ? { perArea: limit.value, unit: read.unit } : undefined
+}
+
+function productYear(line: LabelledLine, context: LabelContext): readonly SheetCheck[] {
+  const limit = yearLimit(line, context)
+  if (!limit) return []
+  const found = context.lawns.map((lawn) => ({ ...lawn, laid: laidPerArea(ofProduct(lawn, line, context))[line.dose.dimension] }))
+    .filter(({ laid }) => over(laid + line.dose.perArea, limit.perArea)).toSorted((a, b) => b.laid - a.laid)
+  const [worst] = found
+  if (!worst) return []
+  const told = (perArea: number) => `${formatFigure((perArea / limit.perArea) * Number(yearFigure(line)))} ${limit.unit}`
+  const left = limit.perArea - worst.laid
+  return [{
+    level: 'stop', code: 'above-max-per-year', productId: line.note.id, source: 'label, most in a year',
+    message: `${line.product.name}: ${told(worst.laid)} lies on ${namesOf(found)} this year; with ${told(line.dose.perArea)} now that is over the label's ${told(limit.perArea)}.`,
+    remedies: [...(left > 0 && line.note.basis === 'product' ? lessOf(line, left) : []), ...without(found)],
+  }]
+}
+
+const yearFigure = ({ line }: LabelledLine) => fieldReader().optional('', line.year, 'rate', 'Most in a year', 'above-zero')?.value ?? Number.NaN
+
+/** What the label still leaves, in the rate's own unit, rounded down so that it is not passed. */
+function lessOf({ index, note, dose }: LabelledLine, left: number): readonly Remedy[] {
+  const parts = rateUnitParts(note.rate.unit)
+  if (parts.per !== 'area' || parts.dimension !== dose.dimension) return []
+  const text = String(Math.floor((left / parts.factor) * 1000 + 1e-6) / 1000)
+  return Number(text) > 0 ? [{ label: `Take ${text} ${note.rate.unit}, what the year leaves`, path: `products.${index}.rate`, value: { text, unit: note.rate.unit } }] : []
+}
+
+const without = (lawns: readonly KnownLawn[]): readonly Remedy[] => lawns.slice(0, 3).map(({ index, area }) => ({ label: `Leave out ${area.name}`, path: `lawns.${index}.treated`, value: 'no' }))
+
+/** The same active under other names counts against the same limit. */
+function activeYear(line: LabelledLine, context: LabelContext): readonly SheetCheck[] {
+  const limit = yearLimit(line, context)
+  const [active] = line.product.document.actives
+  const content = active && fieldReader().optional('', active.content, 'content', 'Content', 'above-zero')
+  const per = content && activePerProduct(content, line.dose.dimension, line.planned.density)
+  if (!limit || !active || per === undefined) return []
+  const name = active.name.trim().toLowerCase()
+  const most = limit.perArea * per
+  const laidOf = contentsOf(name, context)
+  const found = context.lawns.map((lawn) => ({ ...lawn, laid: laidOf(thisYear(lawn.history.byActive.get(name), context)) })).filter(({ laid }) => over(laid + line.dose.perArea * per, most)).toSorted((a, b) => b.laid - a.laid)
+  const [worst] = found
+  if (!worst) return []
+  const share = (value: number) => `${formatFigure((100 * value) / most)} %`
+  return [{
+    level: 'stop', code: 'active-above-max-per-year', productId: line.note.id, source: 'label, most in a year, as active',
+    message: `${active.name} under all names: ${share(worst.laid)} of a year's most lies on ${namesOf(found)}; with this it would be ${share(worst.laid + line.dose.perArea * per)}.`, remedies: without(found),
+  }]
+}
+
+/** Kg of an active on each m2 of rows, by the contents on the shelf; those that can't be told are left out here, and told by their own label. */
+const contentsOf = (name: string, { rooms }: LabelContext) => shelfContents(rooms.products)(name)
+
+const shelfContents = remembered((products: readonly KeptProduct[]) => {
+  const known = new Map<string, (rows: readonly IndexedRow[]) => number>()
+  return (name: string) => {
+    const found = known.get(name) ?? laidAs(name, products)
+    known.set(name, found)
+    return found
+  }
+})
+
+function laidAs(name: string, products: readonly KeptProduct[]): (rows: readonly IndexedRow[]) => number {
+  const contents = new Map(products.flatMap(({ id, document }) => {
+    const active = document.actives.find((one) => one.name.trim().toLowerCase() === name)
+    const fields = fieldReader()
+    const content = active && fields.optional('', active.content, 'content', 'Content', 'above-zero')
+    const density = active && fields.optional('', document.density, 'density', 'Density', 'above-zero')
+    return content ? [[id, { mass: activePerProduct(content, 'mass', density), volume: activePerProduct(content, 'volume', density) }] as const] : []
+  }))
+  return remembered((rows) => rows.reduce((sum, { sourceId, dimension, amount, sizeM2 }) => (sizeM2 > 0 ? sum + (amount / sizeM2) * (contents.get(sourceId ?? '')?.[dimension] ?? 0) : sum), 0))
+}
+
+function countYear(line: LabelledLine, context: LabelContext): readonly SheetCheck[] {
+  const most = countIn(line.line.perYear)
+  if (most === undefined) return []
+  const found = context.lawns.map((lawn) => ({ ...lawn, times: applicationsIn(ofProduct(lawn, line, context)) })).filter(({ times }) => times + 1 > most)
+  const [first] = found.toSorted((a, b) => b.times - a.times)
+  return first
+    ? [{
+        level: 'stop', code: 'too-many-per-year', productId: line.note.id, source: 'label, applications in a year', remedies: without(found),
+        message: `${line.product.name} went down on ${namesOf(found)} ${first.times} ${first.times === 1 ? 'time' : 'times'} this year; the label allows ${most}.`,
+      }]
+    : []
+}

@@ -1,0 +1,24 @@
+/** What a region, a town or a client forbids; the crew's own table, never ours. */
+export const LOCAL_RULE_KINDS = ['no application', 'no nitrogen', 'no phosphorus', 'nitrogen in one go', 'nitrogen in a year', 'buffer to water'] as const
+export type LocalRuleKind = (typeof LOCAL_RULE_KINDS)[number]
+
+export interface LocalRule {
+  readonly id: string
+  readonly kind: LocalRuleKind
+  /** Days of the year, MM-DD, both counted; both blank: all year. */
+  readonly from: string
+  readonly to: string
+  /** Lb N on 1,000 ft2, or ft for a buffer; blank where the kind forbids outright. */
+  readonly limit: string
+  /** Where it stands: the ordinance, the contract. */
+  readonly source: string
+}
+
+/** Two products and what this crew found when they met. */
+export interface MixNote {
+  readonly id: string
+  readonly a: string
+  readonly b: string
+  readonly verdict: 'mixes' | 'never'
+  readonly words: string
+}

@@ -1,0 +1,27 @@
+import Papa from 'papaparse'
+import { PRODUCT_COLUMNS, productRows } from '#core/label/productRows'
+import type { Product, SaveProduct } from '#shared/schemas/product'
+import type { ImportProducts, ImportedProducts, ShelfFile } from '#shared/schemas/shelfFile'
+import type { Repositories } from '../repositories/forOrganization'
+import { saveRow } from './saveRow'
+
+/** The whole shelf as a file. */
+export function shelfFile(products: readonly Pick<Product, 'id' | 'name' | 'document'>[], format: 'csv' | 'json'): string {
+  if (format === 'csv') return `${Papa.unparse([...productRows(products)], { columns: [...PRODUCT_COLUMNS], escapeFormulae: true })}\r\n`
+  const file: ShelfFile = { format: 'shelf', schema: 1, products: products.map(({ id, name, document }) => ({ id, name, document })) }
+  return `${JSON.stringify(file, null, 1)}\n`
+}
+
+/** Takes products in, all or none; one that is stored under its id already stays as it is. */
+export async function importProducts(repositories: Repositories, { products }: ImportProducts): Promise<ImportedProducts> {
+  return repositories.transaction(async (inside) => {
+    let added = 0
+    for (const { id, name, document } of products) {
+      if (await inside.products.find(id)) continue
+      const input: SaveProduct = { version: 0, name, document }
+      await saveRow(inside.products, id, input, { kind: document.kind }, 'product')
+      added += 1
+    }
+    return { added, kept: products.length - added }
+  })
+}
