@@ -6,6 +6,8 @@ export default defineAppConfig({
       slots: { base: 'rounded-[3px] font-medium cursor-pointer disabled:cursor-not-allowed aria-disabled:cursor-not-allowed focus-visible:outline-2' },
       variants: { size: { md: { base: 'px-3.5 py-2 text-[15px]' }, sm: { base: 'px-2.5 py-1.5 text-[14px]' } } },
       compoundVariants: [
+        // The library's paler hover falls under AA with white on it.
+        { color: 'primary', variant: 'solid', class: 'hover:bg-primary active:bg-primary hover:underline underline-offset-4' },
         { color: 'neutral', variant: 'outline', class: 'ring-1 ring-(--rule-strong) bg-(--sheet) text-(--ink) hover:bg-(--tint)' },
         { color: 'neutral', variant: 'ghost', class: 'text-(--ink) hover:bg-(--tint)' },
         { color: 'neutral', variant: 'link', class: 'text-(--ink) underline underline-offset-2 decoration-(--rule-strong) px-0' },

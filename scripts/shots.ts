@@ -30,6 +30,11 @@ async function walk(page: Page) {
   await wait(4000)
   await page.getByRole('button', { name: 'Pause' }).click()
 }
+async function practise(page: Page) {
+  await page.getByText('Practise with a machine').click()
+  await page.getByRole('button', { name: 'Charge the hopper' }).click()
+  await wait(2500)
+}
 const SHOTS: readonly Shot[] = [
   { name: 'today', path: '/today' },
   { name: 'site', path: `/sites/${SAMPLE_SITES.cooperage}` },
@@ -41,7 +46,7 @@ const SHOTS: readonly Shot[] = [
   { name: 'machine', path: `/equipment/${SAMPLE_EQUIPMENT.push}`, before: (page) => page.getByLabel('Rate, all passes', { exact: true }).fill('3.4') },
   { name: 'bench-pattern', path: `/equipment/${SAMPLE_EQUIPMENT.push}/trials/${SAMPLE_TRIALS.pattern}` },
   { name: 'bench-nozzles', path: `/equipment/${SAMPLE_EQUIPMENT.tow}/trials/${SAMPLE_TRIALS.nozzles}`, theme: 'dusk' },
-  { name: 'calibration', path: `/equipment/${SAMPLE_EQUIPMENT.push}/calibrations/${SAMPLE_CALIBRATION}` },
+  { name: 'calibration', path: `/equipment/${SAMPLE_EQUIPMENT.push}/calibrations/${SAMPLE_CALIBRATION}`, before: practise },
   { name: 'product', path: `/products/${SAMPLE_PRODUCTS.fungicide}` },
   { name: 'job-sheet-wet', path: job(SAMPLE_JOBS.stopped) },
   { name: 'working', path: job(SAMPLE_JOBS.stopped), before: (page) => page.getByLabel('Totals').getByRole('button', { name: /Chelated iron/ }).click() },

@@ -15,10 +15,11 @@ import type { Job, JobApplication } from '#shared/schemas/job'
 import type { NewRunEvent, Run } from '#shared/schemas/run'
 import { failure } from '../http/failure'
 import type { Repositories } from '../repositories/forOrganization'
+import { refuseRoomStops, type CrewRules } from './refuseRoomStops'
 import type { RecordFields } from '../repositories/records'
 
-/** What of the organization a run needs: its house rules, frozen with the plan, and the zone its days are counted in. */
-export interface RunHouse { readonly house: House; readonly dayOf: (instant: string) => string }
+/** What of the organization a run needs: its house rules, frozen with the plan, the zone its days are counted in, and its own rules; without those (the sample's past) they are not asked. */
+export interface RunHouse { readonly house: House; readonly dayOf: (instant: string) => string; readonly rules?: CrewRules }
 
 /**
  * Takes events of one application's run, each stored once however often it is sent, and keeps job, record, ledger and stock in step.
@@ -35,6 +36,8 @@ export async function appendRunEvents(repositories: Repositories, applicationId:
     const fresh = events.filter(({ id }) => !known.has(id))
     const sheet = fresh.some(({ kind }) => kind === 'planned') ? await inside.jobs.sheet(applicationId) : null
     const complete = fresh.map((event) => withPayload(event, job, application, sheet, of))
+    const planned = fresh.find(({ kind }) => kind === 'planned')
+    if (planned && sheet && of.rules) await refuseRoomStops(inside, job.siteId, application.document, sheet, of.dayOf(planned.at), of.house, of.rules)
     const record = foldRun([...before, ...complete])
     refuseContradictions(before, complete, record, job)
     await inside.runs.append(applicationId, complete)

@@ -2,6 +2,7 @@ import { readdirSync } from 'node:fs'
 import Papa from 'papaparse'
 import { v7 as uuid } from 'uuid'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
+import { lawnFromArea, noteFromLabel } from '../../core/jobsheet/fromRooms'
 import { CEMETERY_PICTURE } from '../../demo/sampleGround'
 import { named } from '../../demo/typed'
 import type { Area, AreaSize, LedgerRow, SitePage } from '../../shared/schemas/ground'
@@ -12,6 +13,7 @@ import type { RecordPage, Run } from '../../shared/schemas/run'
 import type { Found, Today } from '../../shared/schemas/today'
 import { clientOf, type Client } from '../support/client'
 import { aCalibration, anArea, aProduct, aSite, aSprayer, aSpreader, aTrial } from '../support/rows'
+import { spreaderCourse, spreading } from '../support/documents'
 import { query, serve, type Served } from '../support/serve'
 
 let served: Served
@@ -312,4 +314,35 @@ test('a visit holds several applications in order; each is run for itself, and t
     await sample.post(`/api/applications/${application?.id}/events`, { events: [...own, { kind: 'used', ...stamp(3), payload }, { kind: 'finished', ...stamp(4), payload: { by: '', licence: '', target: '', weather: '', remarks: '' } }] })
   }
   expect((await sample.get(`/api/jobs/${job.id}`)).body).toMatchObject({ state: 'done', applications: [{ state: 'done' }, { state: 'done' }] })
+})
+
+test('a run is refused against its label, the ledger or a rule of the place, and starts once nothing stands in the way', async () => {
+  const crew = clientOf(served.url)
+  await crew.post('/api/organizations', { id: uuid(), name: 'A careful crew', units: 'us-1000' })
+  const [siteId, areaId, productId, applicationId] = [uuid(), uuid(), uuid(), uuid()]
+  await crew.put(path('sites', siteId), aSite('Held back'))
+  await crew.put(path('areas', areaId), anArea(siteId))
+  const label = aProduct('Held granule')
+  const [line] = label.document.lines
+  const product = { ...label, document: { ...label.document, lines: [{ ...line, rate: { text: '3', unit: 'lb/1000 ft2' as const }, year: { text: '5', unit: 'lb/1000 ft2' as const } }] } } as typeof label
+  await crew.put(path('products', productId), product)
+  const area = (await crew.get(path('areas', areaId))).body as Area
+  const job = (id: string, application: string) => crew.put(`/api/jobs/${id}`, {
+    version: 0, site: 'Held back', siteId, purpose: '', plannedFor: '', state: 'planned', applications: [{
+      id: application, document: spreading([lawnFromArea(area)], [{ ...noteFromLabel({ id: productId, version: 1, name: product.name, document: product.document }, product.document.lines[0]!, uuid(), { text: '', unit: 'lb' }) }], { passes: 2, calibration: spreaderCourse('2026-11-01', '12', product.name, [['10', '9']]) }),
+    }],
+  })
+  const device = uuid()
+  const event = (kind: string, sequence: number, payload?: object) => ({ kind, id: uuid(), deviceId: device, sequence, counter: sequence, at: new Date().toISOString(), ...(payload && { payload }) })
+  const run = (application: string, events: readonly object[]) => crew.post(`/api/applications/${application}/events`, { events })
+  expect((await job(uuid(), applicationId)).status).toBe(200)
+  const started = await run(applicationId, [event('planned', 1), event('started', 2)])
+  expect(started.status, JSON.stringify(started.body)).toBe(200)
+  const frozen = (started.body as Run).record?.frozen
+  // 3 lb on 1,000 ft2 of 5,000 ft2 lie there; 3 more are over the year's 5.
+  const used = { treated: { value: 5000, unit: 'ft2' }, left: { value: 0.1, unit: 'lb' }, putIn: [{ productId: frozen?.labels[0]?.productId, amount: { value: 15.1, unit: 'lb' } }] }
+  expect((await run(applicationId, [event('used', 3, used), event('finished', 4, { by: '', licence: '', target: '', weather: '', remarks: '' })])).status).toBe(200)
+  const again = uuid()
+  await job(uuid(), again)
+  expect((await run(again, [event('planned', 5), event('started', 6)])).body).toMatchObject({ error: { code: 'not-ready', issues: [{ message: expect.stringContaining('over the label') }] } })
 })

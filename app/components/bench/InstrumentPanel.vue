@@ -44,13 +44,13 @@ useScreenCommands(() => (fitting.value && target.value ? [{ id: 'take-reading', 
 </script>
 
 <template>
-  <section v-if="!locked" aria-labelledby="instruments-title" class="mt-6 space-y-2">
+  <section v-if="!locked" aria-labelledby="instruments-title" class="mt-6 space-y-2" :class="{ holding: chosen }">
     <h2 id="instruments-title">Instruments</h2>
     <div class="grid grid-cols-2 gap-2">
       <ChoiceField label="Read from" :value="chosen" :choices="[{ value: '', text: 'nothing: I type' }, ...devices.map(({ id, name }) => ({ value: id, text: `${name} (simulated)` }))]" @change="chosen = $event" />
       <ChoiceField v-if="chosen" label="Cable" :value="cable" :choices="[{ value: 'good', text: 'good' }, { value: 'bad', text: 'bad: noise and drops' }]" @change="cable = $event" />
     </div>
-    <template v-if="chosen">
+    <div v-if="chosen" class="live space-y-1">
       <p v-for="reading in shownReadings" :key="reading.quantity" class="reading">
         <strong class="figure">{{ reading.value.toLocaleString('en-US') }}<span class="unit">{{ DEVICE_UNITS[reading.quantity] }}</span></strong>
         <span class="soft"><span aria-hidden="true">{{ reading.state === 'steady' ? '●' : reading.state === 'over' ? '■' : '◌' }}</span> {{ STATE_WORDS[reading.state] }}</span>
@@ -58,7 +58,7 @@ useScreenCommands(() => (fitting.value && target.value ? [{ id: 'take-reading', 
       <p class="soft small" role="status">{{ LINK_WORDS[link] }}<template v-if="unreadable > 0">; {{ unreadable }} unreadable {{ unreadable === 1 ? 'line' : 'lines' }} passed over</template></p>
       <p v-if="fitting && target"><UButton color="primary" variant="solid" :disabled="fitting.state !== 'steady'" :label="`Take it: ${target.label}`" aria-keyshortcuts="Control+." @click="take" /></p>
       <p v-else class="soft small">No empty field waits for such a reading.</p>
-    </template>
+    </div>
     <details>
       <summary class="way-out small">Practise with a machine whose truth is hidden</summary>
       <p class="soft small mt-1">A simulated machine stands behind the instruments: do a step, take the reading, and find out what it really lets through.</p>
@@ -71,4 +71,9 @@ useScreenCommands(() => (fitting.value && target.value ? [{ id: 'take-reading', 
 .reading { display: flex; align-items: baseline; gap: 12px; }
 .figure { font-size: 28px; }
 summary { cursor: pointer; }
+/* On a phone the reading stays at the thumb while the fields scroll. */
+@media (max-width: 760px) {
+  .live { position: fixed; left: 0; right: 0; bottom: 0; z-index: 5; background: var(--sheet); border-top: 1px solid var(--rule-strong); padding: 8px 16px 12px; }
+  .holding { padding-bottom: 150px; }
+}
 </style>

@@ -3,7 +3,6 @@ import { SPEED_TRUST } from '#core/calibration/anotherSpeed'
 import { sprayMethodOf } from '#core/calibration/courseNote'
 import type { MeasuredCourse } from '#core/calibration/measuredCourse'
 import type { Course } from '#core/calibration/readCourse'
-import { formatFigure } from '#core/quantity/format'
 import { agreement, runAdvice, SURE_MEAN, UNEVEN_RUNS } from '#core/quantity/repeats'
 
 /** What the runs come to, in one sentence and one figure, how far they agree, and whether another would help. */
@@ -16,7 +15,7 @@ const gives = computed(() => {
   if (!measured) return undefined
   return dry.value ? shown.rate(measured.measured.mean, 'mass') : hoseEnd.value ? shown.rate(measured.measured.mean, 'volume') : shown.carrier(measured.measured.mean)
 })
-const percent = (share: number) => `${formatFigure(share * 100)} %`
+const percent = (share: number) => `${(share * 100).toFixed(1)} %`
 const spread = computed(() => (props.measured ? agreement(props.measured.measured).share : undefined))
 const advice = computed(() => {
   if (!props.measured) return ''

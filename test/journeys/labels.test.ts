@@ -1,0 +1,76 @@
+import { readFileSync } from 'node:fs'
+import type { Page } from 'playwright-core'
+import { expect, test } from 'vitest'
+import { SAMPLE_SITES } from '../../demo/sampleLinks'
+import { expectAccessible, expectQuiet, watchedPage } from '../support/browser'
+import { stage } from '../support/stage'
+
+const on = stage()
+const field = (page: Page, name: string) => page.getByLabel(name, { exact: true }).first()
+const press = (page: Page, name: string) => page.getByRole('button', { name, exact: true }).first().click()
+const saved = (page: Page) => page.getByRole('status').getByText('saved', { exact: true }).waitFor({ timeout: 10_000 })
+
+test('a label typed as printed stops a job that comes too soon; leaving the lawn out clears it', async () => {
+  const watched = await watchedPage(on.browser)
+  const { page } = watched
+  await page.goto(`${on.url}/products`)
+  await page.getByRole('link', { name: 'Bifenthrin granule' }).click()
+  await field(page, 'Or type it as printed').fill('2.3-4.6 lb per 1,000 sq ft, repeat in 7-10 days; no more than 2 applications per year; wear gloves')
+  await page.getByText('repeat from 7 d').waitFor()
+  await page.getByText('Not understood: wear gloves').waitFor()
+  await press(page, 'Put it in')
+  expect(await field(page, 'Repeat from').inputValue()).toBe('7')
+  expect(await field(page, 'Times a year').inputValue()).toBe('2')
+  await field(page, 'Active ingredient').fill('Carbaryl')
+  await page.getByText(/The table says group 1A: .*IRAC/).waitFor()
+  await field(page, 'Active ingredient').fill('bifenthrin')
+  await saved(page)
+  await expectAccessible(page)
+
+  await page.goto(`${on.url}/sites/${SAMPLE_SITES.saltings}`)
+  await press(page, 'New job here')
+  await field(page, 'Product 1').fill('Bifenthrin granule')
+  await page.getByRole('combobox', { name: 'Spreader', exact: true }).fill('80 lb broadcast push spreader')
+  // Two lawns were treated with it yesterday, 5 May.
+  const stop = page.getByText(/Bifenthrin granule last went down on .* on 5 May 2026, a day before; the label asks for 7 days\. It may go down from 12 May 2026\./)
+  await stop.waitFor()
+  await page.getByText('with this product').waitFor()
+  for (const name of ['Fescue front', 'Centipede side']) {
+    const out = page.getByRole('button', { name: `Leave out ${name}`, exact: true }).first()
+    if (await out.isVisible()) await out.click()
+  }
+  await stop.waitFor({ state: 'detached' })
+  expectQuiet(watched)
+})
+
+test('the shelf goes out as a table and comes back; rules of the place are the crew’s own and stop what they forbid', async () => {
+  const watched = await watchedPage(on.browser)
+  const { page } = watched
+  await page.goto(`${on.url}/products`)
+  const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Export as CSV' }).click()])
+  await page.getByLabel('Take in a file').setInputFiles({ name: 'products.csv', mimeType: 'text/csv', buffer: readFileSync(await file.path()) })
+  await press(page, 'Take them in')
+  await page.getByText(/0 taken in, \d+ were here already/).waitFor()
+  const made = 'name,kind,form,use,rate,n\nLime by the bag,soil conditioner,granule,acid ground,50 lb/1000 ft2,\nBroken,soil conditioner,paste,any,1,\n'
+  await page.getByLabel('Take in a file').setInputFiles({ name: 'mine.csv', mimeType: 'text/csv', buffer: Buffer.from(made) })
+  await page.getByRole('alert').getByText('Line 3, form: “paste” is not known here').waitFor()
+  await page.getByLabel('Take in a file').setInputFiles({ name: 'mine.csv', mimeType: 'text/csv', buffer: Buffer.from(made.split('\n').slice(0, 2).join('\n')) })
+  await page.getByText('1 product: Lime by the bag.').waitFor()
+  await press(page, 'Take them in')
+  await page.getByRole('link', { name: 'Lime by the bag' }).waitFor()
+
+  await page.goto(`${on.url}/settings`)
+  await press(page, 'Add a rule')
+  await page.getByLabel('Rule', { exact: true }).last().selectOption('no application')
+  await page.getByLabel('From', { exact: true }).last().fill('05-01')
+  await page.getByLabel('to', { exact: true }).last().fill('05-31')
+  await page.getByLabel('Where it stands', { exact: true }).last().fill('the harbour board')
+  await press(page, 'Save')
+  await page.getByText('Settings saved.').waitFor()
+  await expectAccessible(page)
+  await page.goto(`${on.url}/jobs`)
+  await page.getByRole('link', { name: /Cooperage Row/ }).first().click()
+  await page.getByText('Nothing may be applied in these days, 05-01 to 05-31.').waitFor()
+  await page.getByText('the harbour board').waitFor()
+  expectQuiet(watched)
+})
