@@ -2,8 +2,10 @@ import type { InjectionKey } from 'vue'
 import { workDay } from '#core/calendar/workDay'
 import { composeSheet, type ApplicationSheet } from '#core/jobsheet/applicationSheet'
 import type { ApplicationDocument } from '#core/jobsheet/document'
+import { dialChecks } from '#core/jobsheet/dialChecks'
 import type { CheckRooms } from '#core/jobsheet/labelContext'
-import { roomChecks } from '#core/jobsheet/roomChecks'
+import { roomChecks, sheetNitrogen } from '#core/jobsheet/roomChecks'
+import type { LawnNitrogen } from '#core/jobsheet/turfChecks'
 import { sourceChecks, type RoomsNow } from '#core/jobsheet/sourceChecks'
 import { sortChecks } from '#core/plan/planChecks'
 import { DEFAULT_HOUSE } from '#core/house'
@@ -15,6 +17,8 @@ export interface SheetContext extends FormContext {
   readonly sheet: ComputedRef<ApplicationSheet>
   /** The day it is worked out for: today, or the day it is planned for if that is later. */
   readonly day: ComputedRef<string>
+  /** Nitrogen of the year on each lawn, with this application. */
+  readonly nitrogen: ComputedRef<readonly LawnNitrogen[]>
 }
 
 const key: InjectionKey<SheetContext> = Symbol('sheet')
@@ -35,11 +39,16 @@ export function provideSheet(options: SheetOptions): SheetContext {
   const day = computed(() => workDay(options.plannedFor(), crew.today()))
   const house = computed(() => crew.organization?.settings.house ?? DEFAULT_HOUSE)
   const composed = computed(() => composeSheet(document.value, day.value, undefined, house.value))
-  const sources = computed(() => {
-    const rooms = options.rooms()
-    if (!rooms || options.locked()) return []
+  const rooms = computed(() => {
+    const now = options.rooms()
     const { local = [], mixes = [] } = crew.organization?.settings ?? {}
-    return [...sourceChecks(document.value, rooms, day.value, house.value), ...roomChecks(document.value, composed.value, { ...rooms, local, mixes }, day.value, house.value)]
+    return now && !options.locked() ? { ...now, local, mixes } : undefined
+  })
+  const nitrogen = computed(() => (rooms.value ? sheetNitrogen(document.value, composed.value, rooms.value, day.value, house.value) : []))
+  const sources = computed(() => {
+    if (!rooms.value) return []
+    return [...sourceChecks(document.value, rooms.value, day.value, house.value), ...roomChecks(document.value, composed.value, rooms.value, day.value, house.value),
+      ...dialChecks(document.value, composed.value, rooms.value.calibrations ?? [], rooms.value.products, day.value)]
   })
   const sheet = computed<ApplicationSheet>(() => (sources.value.length === 0
     ? composed.value
@@ -47,7 +56,7 @@ export function provideSheet(options: SheetOptions): SheetContext {
   const form = provideForm({
     problems: () => composed.value.problems, change: (path, value) => options.change(withValue(document.value, path, value)), locked: options.locked, sectionsOf,
   })
-  const context: SheetContext = { ...form, document, sheet, day }
+  const context: SheetContext = { ...form, document, sheet, day, nitrogen }
   provide(key, context)
   useWorkingPages(() => {
     const book = openWorkingBook()

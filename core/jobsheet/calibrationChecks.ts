@@ -11,7 +11,7 @@ import type { SheetCalibration } from './readCalibration'
 import type { SheetCheck } from './sheetCheck'
 
 /** A setting that gives the wanted rate this closely needs no correction (house tolerance). */
-const SETTING_TOLERANCE = 0.05
+export const SETTING_TOLERANCE = 0.05
 /** Slower than a stroll or faster than anything that spreads evenly, m/s. */
 const SLOWEST = 0.5 * METRES_PER_SECOND_PER.mph
 const FASTEST = 12 * METRES_PER_SECOND_PER.mph
@@ -107,6 +107,8 @@ function speedChecks({ method }: ApplicationDocument, { speed, speedToday, trust
 
 /** Dry work: does this dial, at this pace, give the wanted rate of one pass; if not, at which pace would it. */
 function settingChecks({ spread }: ApplicationDocument, { perPass, speed, speedToday }: SheetCalibration, wanted: number): readonly SheetCheck[] {
+  // Another setting for the day is a question to the curve, not to this calibration.
+  if (spread.dial?.trim()) return []
   const off = perPass / wanted - 1
   if (Math.abs(off) <= SETTING_TOLERANCE) return []
   const dial = spread.calibration.setting.trim() === '' ? 'This setting' : `Setting ${spread.calibration.setting.trim()}`

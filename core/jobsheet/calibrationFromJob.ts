@@ -3,6 +3,7 @@ import type { Used } from '../run/outcome'
 import { isMassUnit, type AmountUnit, type MassUnit } from '../quantity/units'
 import type { Quantity } from '../quantity/quantity'
 import type { Entered } from '../quantity/entered'
+import { dialOf } from './dialChecks'
 import type { ApplicationDocument } from './document'
 
 /** What was weighed in and back on a finished dry job, as a calibration of the spreader that did it. */
@@ -18,14 +19,14 @@ export function calibrationFromJob({ method, spread, products }: Pick<Applicatio
   const [putIn] = used.putIn
   const [start, left] = [putIn && weight(putIn.amount), weight(used.left)]
   if (method !== 'spread' || !spread.source || !start || !left) return undefined
-  const { width, speed, timed, setting } = spread.calibration
+  const { width, speed, timed } = spread.calibration
   const today = spread.speedToday.text.trim() !== ''
   return {
     equipmentId: spread.source.id,
     document: {
       schema: 1, kind: 'spread', by, heldBy: '', notes: 'Weighed back on a job.',
       course: {
-        by: 'job', on: day, length: { text: '', unit: width.unit }, width, speed: today ? spread.speedToday : speed, ...(timed && !today && { timed }), setting, product: products[0]?.name ?? '',
+        by: 'job', on: day, length: { text: '', unit: width.unit }, width, speed: today ? spread.speedToday : speed, ...(timed && !today && { timed }), setting: dialOf(spread), product: products[0]?.name ?? '',
         ground: { text: String(used.treated.value), unit: used.treated.unit }, passes: String(spread.passes), runs: [{ id: runId, start, left }],
       },
     },

@@ -62,6 +62,8 @@ export interface SpreadNote {
   readonly reserve: Entered<MassUnit>
   /** The speed walked today, if it is not the calibration's. */
   readonly speedToday: Entered<SpeedUnit>
+  /** Setting of the day where it is not the calibrated one: read off the spreader's curve. */
+  readonly dial?: string
   readonly calibration: SpreaderCourse & { readonly source?: Source }
   readonly source?: Source
 }

@@ -6,7 +6,7 @@ import { labelContext, type CheckRooms } from './labelContext'
 import { localChecks } from './localChecks'
 import { mixChecks } from './mixChecks'
 import type { SheetCheck } from './sheetCheck'
-import { turfChecks } from './turfChecks'
+import { nitrogenOfYear, turfChecks, type LawnNitrogen } from './turfChecks'
 import { yearChecks } from './yearChecks'
 
 /**
@@ -19,3 +19,7 @@ export function roomChecks(document: ApplicationDocument, { request, plan }: Pic
   const context = labelContext(document, request, rooms, day, house)
   return [...yearChecks(context), ...intervalChecks(context), ...turfChecks(context, plan), ...mixChecks(context), ...localChecks(context, plan)]
 }
+
+/** The nitrogen year of each treated lawn that the rooms know; empty until the amounts can be worked out. */
+export const sheetNitrogen = (document: ApplicationDocument, { request, plan }: Pick<ApplicationSheet, 'request' | 'plan'>, rooms: CheckRooms, day: string, house: House): readonly LawnNitrogen[] =>
+  (request && plan ? nitrogenOfYear(labelContext(document, request, rooms, day, house), plan) : [])

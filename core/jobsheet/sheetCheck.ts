@@ -6,7 +6,7 @@ export type SheetCheckCode
   = | PlanCheckCode | 'calibration-stale' | 'calibration-undated' | 'calibration-other-product' | 'calibration-other-nozzles' | 'calibration-single-run' | 'calibration-uneven'
     | 'speed-questioned' | 'speed-unlikely' | 'setting-off' | 'rate-other-area-unit' | 'rate-unlikely' | 'lawn-unlikely' | 'carrier-unlikely' | 'products-fill-tank' | 'exclusion-astray' | 'size-changed' | 'label-changed' | 'calibration-newer'
     | 'above-max-per-year' | 'active-above-max-per-year' | 'too-many-per-year' | 'too-soon' | 'group-run' | 'nitrogen-over-year' | 'grass-harmed' | 'grass-not-named' | 'seeding' | 'other-method' | 'mix-never' | 'mix-untested' | 'iron-with-phosphate'
-    | 'water-in' | 'spray-volume' | 'local-rule' | 'chloride-potassium'
+    | 'water-in' | 'spray-volume' | 'local-rule' | 'dial-from-curve' | 'chloride-potassium'
 
 /** A way out of a check: a new value for one field of the document, or (no value) the field to look at. */
 export interface Remedy {

@@ -96,20 +96,38 @@ function wateringChecks({ line, note, product }: LabelledLine): readonly SheetCh
   return words.length === 0 ? [] : [{ level: 'note', code: 'water-in', productId: note.id, source: 'label', message: `${product.name}: ${words.join('; ')}.`, remedies: [] }]
 }
 
+/** Nitrogen of one lawn in the year of the job, kg on each m2. */
+export interface LawnNitrogen {
+  readonly lawn: KnownLawn
+  readonly laid: number
+  readonly now: number
+  /** What its grass wants in a year, from and to; undefined where no grass is written down. */
+  readonly wanted: readonly [number, number] | undefined
+  readonly state: 'within' | 'over' | undefined
+}
+
+/** Lb on 1,000 ft2 in one kg on each m2. */
+const UNITS = SQUARE_METRES_PER['1000 ft2'] / KILOGRAMS_PER.lb
+
+/** What lies on each lawn this year, what this application adds, and what the grass wants. Source: trade.md 10. */
+export function nitrogenOfYear(context: LabelContext, plan: Plan): readonly LawnNitrogen[] {
+  const now = plan.nutrients?.n.value ?? 0
+  return context.lawns.map((lawn) => {
+    const laid = nitrogenPerArea(thisYear(lawn.history.rows, context))
+    const wanted = nitrogenWanted(lawn.area.document.grass.map(({ species }) => species))
+    return { lawn, laid, now: now / UNITS, wanted: wanted && [wanted[0] / UNITS, wanted[1] / UNITS], state: wanted && (overWanted(laid * UNITS + now, wanted) ? 'over' : 'within') }
+  })
+}
+
 /** Nitrogen of the year with this job over what the grass wants. */
 function nitrogenYear(context: LabelContext, plan: Plan): readonly SheetCheck[] {
-  const now = plan.nutrients?.n.value ?? 0
-  if (!(now > 0)) return []
-  const thousand = SQUARE_METRES_PER['1000 ft2'] / KILOGRAMS_PER.lb
-  const found = context.lawns.flatMap((lawn) => {
-    const wanted = nitrogenWanted(lawn.area.document.grass.map(({ species }) => species))
-    const laid = nitrogenPerArea(thisYear(lawn.history.rows, context)) * thousand
-    return wanted && overWanted(laid + now, wanted) ? [{ ...lawn, laid, wanted }] : []
-  }).toSorted((a, b) => b.laid - a.laid)
+  const found = nitrogenOfYear(context, plan).filter(({ now, state }) => now > 0 && state === 'over').toSorted((a, b) => b.laid - a.laid)
   const [worst] = found
   if (!worst) return []
+  const told = (perArea: number | undefined) => formatFigure((perArea ?? 0) * UNITS)
+  const lawns = found.map(({ lawn }) => lawn)
   return [{
-    level: 'warn', code: 'nitrogen-over-year', source: `grass, ${worst.wanted[0]} to ${worst.wanted[1]} lb N/1000 ft2 a year`, remedies: without(found),
-    message: `${formatFigure(worst.laid)} lb N/1000 ft2 lies on ${namesOf(found)} this year; ${formatFigure(now)} more is over what its grass wants.`,
+    level: 'warn', code: 'nitrogen-over-year', source: `grass, ${told(worst.wanted?.[0])} to ${told(worst.wanted?.[1])} lb N/1000 ft2 a year`, remedies: without(lawns),
+    message: `${told(worst.laid)} lb N/1000 ft2 lies on ${namesOf(lawns)} this year; ${told(worst.now)} more is over what its grass wants.`,
   }]
 }

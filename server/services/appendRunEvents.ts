@@ -2,6 +2,7 @@ import { v7 as uuid } from 'uuid'
 import { spreadMethodOf, sprayMethodOf } from '#core/calibration/courseNote'
 import { dayText } from '#core/calendar/dayText'
 import type { House } from '#core/house'
+import { dialOf } from '#core/jobsheet/dialChecks'
 import type { ApplicationDocument, ProductNote } from '#core/jobsheet/document'
 import type { PlannedSheet } from '#core/jobsheet/plannedSheet'
 import { amountFactor, areaSi, timeSi } from '#core/quantity/quantity'
@@ -80,7 +81,7 @@ function inUnit(entered: Entered<TimeUnit> | undefined, seconds: number): number
 
 function calibrationWords(document: ApplicationDocument): string {
   const { on, runs } = document[document.method].calibration
-  const setting = document.method === 'spread' ? `, setting ${document.spread.calibration.setting || 'not given'}` : ''
+  const setting = document.method === 'spread' ? `, setting ${dialOf(document.spread) || 'not given'}${document.spread.dial?.trim() ? ' off the curve' : ''}` : ''
   const how = document.method === 'spread' ? spreadMethodOf(document.spread.calibration) : sprayMethodOf(document.spray.calibration)
   return `${how}, ${on === '' ? 'no date' : dayText(on)}, ${runs.length} ${runs.length === 1 ? 'run' : 'runs'}${setting}`
 }

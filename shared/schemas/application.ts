@@ -35,7 +35,7 @@ export const ApplicationDocumentSchema: v.GenericSchema<ApplicationDocument> = v
   products: v.pipe(v.array(Product), v.minLength(1), v.maxLength(20)),
   method: v.picklist(['spread', 'spray']),
   spread: v.strictObject({
-    equipment: Line, passes: v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(20)), reserve: Mass, speedToday: Speed,
+    equipment: Line, passes: v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(20)), reserve: Mass, speedToday: Speed, dial: v.optional(Line),
     calibration: v.strictObject({ ...spreaderCourse, source }), source,
   }),
   spray: v.strictObject({

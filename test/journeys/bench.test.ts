@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import type { Page } from 'playwright-core'
 import { expect, test } from 'vitest'
-import { SAMPLE_EQUIPMENT, SAMPLE_RECORDS } from '../../demo/sampleLinks'
+import { SAMPLE_EQUIPMENT, SAMPLE_JOBS, SAMPLE_RECORDS } from '../../demo/sampleLinks'
 import { expectAccessible, expectQuiet, watchedPage } from '../support/browser'
 import { stage } from '../support/stage'
 
@@ -16,6 +16,23 @@ async function typeList(page: Page, first: RegExp, figures: readonly string[]) {
     if (i < figures.length - 1) await page.keyboard.press('Enter')
   }
 }
+
+test('a job whose rate the calibrated setting does not give takes its dial from the curve', async () => {
+  const watched = await watchedPage(on.browser)
+  const { page } = watched
+  await page.goto(`${on.url}/jobs/${SAMPLE_JOBS.replan}`)
+  // 1.2 lb a pass lies between 10 (1.117) and 12 (1.705).
+  const dial = page.getByRole('button', { name: /^Set the dial to 10\.\d/ })
+  const told = (await dial.innerText()).replace('Set the dial to ', '')
+  await dial.click()
+  await page.getByText(`dial at ${told}`).waitFor()
+  await page.getByText(new RegExp(`Setting ${told} is read off the curve`)).waitFor()
+  await page.getByText('Setting 12 gives').waitFor({ state: 'detached' })
+  await saved(page)
+  await page.reload()
+  await page.getByText(`dial at ${told}`).waitFor()
+  expectQuiet(watched)
+})
 
 test('a row of trays to an effective swath, taken over by the spreader', async () => {
   const watched = await watchedPage(on.browser)

@@ -50,6 +50,7 @@ function follow({ path, value }: Remedy) {
         <span class="sign" aria-hidden="true">✓</span><p>Inside every limit that has been entered.</p>
       </li>
     </ul>
+    <NitrogenYear />
     <p class="soft small mt-3">The label is the law; this sheet replaces neither it nor a licence nor local rules. Wear what the label asks for; keep people and pets off as it says.</p>
   </section>
 </template>

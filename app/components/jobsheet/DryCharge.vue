@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { dialOf } from '#core/jobsheet/dialChecks'
 import { chargeLevels } from '#core/plan/chargeLevels'
 import { showMeasured, showQuantity } from '#core/quantity/systems'
 
@@ -10,7 +11,7 @@ const name = computed(() => document.value.products[0]?.name || 'Product 1')
 const levels = computed(() => (total.value?.charge ? chargeLevels(total.value.charge, total.value.amount, document.value.spread.passes) : []))
 const wanted = computed(() => (sheet.value.wantedPerPass === undefined ? undefined : shown.rate(sheet.value.wantedPerPass, 'mass')))
 const reserve = computed(() => (total.value?.charge ? { value: total.value.charge.value - total.value.amount.value, unit: total.value.amount.unit } : undefined))
-const setting = computed(() => document.value.spread.calibration.setting)
+const setting = computed(() => dialOf(document.value.spread))
 const DIRECTIONS = ['along the long side', 'across, at right angles']
 </script>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { dialOf } from '#core/jobsheet/dialChecks'
 import { dayText } from '#core/calendar/dayText'
 import type { ApplicationSheet } from '#core/jobsheet/applicationSheet'
 import type { ApplicationDocument } from '#core/jobsheet/document'
@@ -67,7 +68,7 @@ const open = computed(() => props.sheet.checks.filter(({ level }) => level !== '
       <thead><tr><th scope="col">{{ document.products[0]?.name || 'Product' }}</th><th scope="col" class="num">weigh</th></tr></thead>
       <tbody>
         <tr><td>Weigh in, reserve included</td><td class="num big"><FigureText :shown="showQuantity(charge.charge)" /></td></tr>
-        <tr v-for="level in levels" :key="level.pass"><td>Left after pass {{ level.pass }}<template v-if="document.spread.calibration.setting">, dial at {{ document.spread.calibration.setting }}</template></td><td class="num big"><FigureText :shown="showQuantity(level.left)" /></td></tr>
+        <tr v-for="level in levels" :key="level.pass"><td>Left after pass {{ level.pass }}<template v-if="dialOf(document.spread)">, dial at {{ dialOf(document.spread) }}</template></td><td class="num big"><FigureText :shown="showQuantity(level.left)" /></td></tr>
       </tbody>
     </table>
 

@@ -47,6 +47,7 @@ const sentence = computed(() => {
         <template v-if="document.method === 'spread'">
           <FormChoice path="spread.passes" label="Passes" :value="document.spread.passes" :choices="passes" />
           <FormQuantity path="spread.reserve" label="Reserve in the hopper" kind="mass" :entered="document.spread.reserve" :units="MASS_UNITS" />
+          <FormText path="spread.dial" label="Dial today, if other" :text="document.spread.dial ?? ''" />
           <FormQuantity path="spread.speedToday" label="Speed today, if other" kind="speed" :entered="document.spread.speedToday" :units="SPEED_UNITS" />
         </template>
         <template v-else>

@@ -1,0 +1,35 @@
+<script setup lang="ts">
+import type { LawnNitrogen } from '#core/jobsheet/turfChecks'
+
+/** Nitrogen of the year on each lawn: what lies there, what this application adds, what its grass wants. Only where there is any. */
+const { nitrogen } = useSheet()
+const shown = useShown()
+const rows = computed(() => nitrogen.value.filter(({ now, wanted }) => now > 0 && wanted))
+const reach = ({ laid, now, wanted }: LawnNitrogen) => Math.max(wanted?.[1] ?? 0, laid + now)
+const share = (value: number, row: LawnNitrogen) => `${(100 * value) / reach(row)}%`
+const told = (perArea: number) => shown.rate(perArea, 'mass')
+</script>
+
+<template>
+  <section v-if="rows.length > 0" aria-labelledby="nitrogen-title" class="mt-4">
+    <h2 id="nitrogen-title">Nitrogen this year</h2>
+    <ul>
+      <li v-for="row in rows" :key="row.lawn.area.id" class="py-1">
+        <p class="small flex justify-between gap-2"><span>{{ row.lawn.area.name }}</span><span>{{ told(row.laid).figure }} + {{ told(row.now).figure }}<span class="unit">{{ told(row.now).unit }}</span></span></p>
+        <div class="bar" role="img" :aria-label="`${told(row.laid).figure} laid, ${told(row.now).figure} now, the grass wants ${told(row.wanted?.[0] ?? 0).figure} to ${told(row.wanted?.[1] ?? 0).figure} ${told(row.now).unit}`">
+          <span class="laid" :style="{ width: share(row.laid, row) }" /><span class="now" :class="{ over: row.state === 'over' }" :style="{ width: share(row.now, row) }" />
+          <span class="wanted" :style="{ left: share(row.wanted?.[0] ?? 0, row), right: `${100 - (100 * (row.wanted?.[1] ?? 0)) / reach(row)}%` }" />
+        </div>
+      </li>
+    </ul>
+    <p class="soft small">The frame is what the grass wants in a year.</p>
+  </section>
+</template>
+
+<style scoped>
+.bar { position: relative; display: flex; height: 14px; background: var(--sheet); border: var(--rule-width) solid var(--rule); }
+.laid { background: var(--soft); opacity: 0.6; }
+.now { background: var(--dry); }
+.now.over { background: var(--warn); }
+.wanted { position: absolute; top: -2px; bottom: -2px; border: 2px solid var(--ink); }
+</style>
