@@ -1,4 +1,3 @@
-import Papa from 'papaparse'
 import * as v from 'valibot'
 
 /** What a file holds, or why it is not taken; never a part of it. */
@@ -25,7 +24,7 @@ export function useFileImport<Item>({ column, rows, json, refuse, send }: FileFo
   const problems = shallowRef<readonly string[]>([])
   const busy = ref(false)
 
-  function read(name: string, text: string): FileRead<Item> {
+  async function read(name: string, text: string): Promise<FileRead<Item>> {
     if (/^\s*\{/.test(text)) {
       try {
         return json(JSON.parse(text))
@@ -34,6 +33,8 @@ export function useFileImport<Item>({ column, rows, json, refuse, send }: FileFo
         return { items: [], problems: ['The file is not whole JSON: it was cut off or changed. Export it again.'] }
       }
     }
+    // Fetched when a table is really opened: most visits never do.
+    const { default: Papa } = await import('papaparse')
     const { data } = Papa.parse<Record<string, string>>(text.trim(), { header: true, skipEmptyLines: true, transformHeader: (head) => head.trim() })
     if (data.length === 0 || !Object.hasOwn(data[0] ?? {}, column)) return { items: [], problems: [`${name} is no such table: its first line must name the columns, ${column} among them. Export one to see how.`] }
     const table = rows(data)
@@ -47,7 +48,7 @@ export function useFileImport<Item>({ column, rows, json, refuse, send }: FileFo
       problems.value = ['The file is over 1 MB, far more than one holds. Is it the right one?']
       return
     }
-    const answer = read(file.name, await file.text())
+    const answer = await read(file.name, await file.text())
     const refused = answer.items.length > 0 ? refuse?.(answer.items) : undefined
     if (refused) problems.value = [refused]
     else if (answer.problems.length > 0) problems.value = [...answer.problems.slice(0, SHOWN_PROBLEMS), ...(answer.problems.length > SHOWN_PROBLEMS ? [`and ${answer.problems.length - SHOWN_PROBLEMS} more`] : [])]
