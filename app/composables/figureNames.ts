@@ -4,7 +4,10 @@ export function figureNames({ lawns, products }: {
   readonly products: readonly { readonly id: string, readonly name: string }[]
 }): ReadonlyMap<string, string> {
   return new Map([
-    ...lawns.map(({ id, name }, i) => [`lawns.${id}.size`, `Size of ${name || `lawn ${i + 1}`}`] as const),
+    ...lawns.flatMap(({ id, name }, i) => {
+      const called = name || `lawn ${i + 1}`
+      return [[`lawns.${id}.size`, `Size of ${called}`], [`nitrogen.${id}`, `Nitrogen of the year, ${called}`]] as const
+    }),
     ...products.flatMap(({ id, name }, i) => {
       const called = name || `product ${i + 1}`
       return [

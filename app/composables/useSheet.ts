@@ -60,7 +60,8 @@ export function provideSheet(options: SheetOptions): SheetContext {
   provide(key, context)
   useWorkingPages(() => {
     const book = openWorkingBook()
-    composeSheet(document.value, day.value, book, house.value)
+    const worked = composeSheet(document.value, day.value, book, house.value)
+    if (rooms.value) sheetNitrogen(document.value, worked, rooms.value, day.value, house.value, book)
     return book.pages()
   }, computed(() => figureNames(document.value)))
   return context

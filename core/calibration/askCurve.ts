@@ -1,7 +1,7 @@
 import { err, ok, type Result } from '../result'
 import { sixDigits } from '../working/figureText'
 import type { WorkingBook } from '../working/working'
-import { SPEED_TRUST } from './anotherSpeed'
+import { paceOf } from './anotherSpeed'
 import { flowAt, settingFor, type CurveError, type Reach } from './settingCurve'
 import type { SpreaderCurve } from './spreaderCurve'
 
@@ -29,11 +29,11 @@ export interface CurveReply {
  */
 export function askCurve({ curve, speed: made }: SpreaderCurve, question: CurveQuestion, figure: string, book: WorkingBook): Result<CurveReply, CurveError> {
   const { passes, swath } = question
-  const paceOf = (speed: number) => (made === undefined || Math.abs(speed / made - 1) <= SPEED_TRUST + 1e-9 ? 'trusted' as const : 'questioned' as const)
+  const pace = (speed: number) => (made === undefined ? 'trusted' as const : paceOf(speed, made))
   if (question.find === 'setting') {
     const { rate, speed } = question
     const answer = settingFor(curve, (rate / passes) * swath * speed, figure, book)
-    return answer.ok ? ok({ setting: answer.value.setting, rate, speed, reach: answer.value.reach, spread: answer.value.spread, pace: paceOf(speed) }) : err(answer.error)
+    return answer.ok ? ok({ setting: answer.value.setting, rate, speed, reach: answer.value.reach, spread: answer.value.spread, pace: pace(speed) }) : err(answer.error)
   }
   const through = flowAt(curve, question.setting)
   if (!through.ok) return err(through.error)
@@ -45,5 +45,5 @@ export function askCurve({ curve, speed: made }: SpreaderCurve, question: CurveQ
       ? `rate = passes x flow / (swath x speed) = ${sixDigits(1000 * rate)} g/m2 at ${sixDigits(speed * 3.6)} km/h`
       : `speed = passes x flow / (swath x rate) = ${sixDigits(speed * 3.6)} km/h for ${sixDigits(1000 * rate)} g/m2`,
   ])
-  return ok({ setting, rate, speed, reach, spread, pace: paceOf(speed) })
+  return ok({ setting, rate, speed, reach, spread, pace: pace(speed) })
 }

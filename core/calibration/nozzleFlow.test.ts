@@ -3,7 +3,7 @@ import { describe, expect, test } from 'vitest'
 import { figure, readTable } from '../../test/support/readTable'
 import { closedWorkingBook, openWorkingBook } from '../working/working'
 import {
-  carrierOf, checkNozzles, flowAtPressure, flowForCarrier, flowOfSolution, hoseEndRate, hundredTwentyEighthCourse, nozzleOverlap, pressureForFlow, speedForCarrier, sprayWidth, widthForCarrier,
+  carrierOf, checkNozzles, flowAtPressure, flowForCarrier, flowOfSolution, hundredTwentyEighthCourse, nozzleOverlap, pressureForFlow, speedForCarrier, sprayWidth, widthForCarrier,
 } from './nozzleFlow'
 
 test.each(readTable('boomFlow.csv', import.meta.url))('$name: $words', (row) => {
@@ -38,7 +38,6 @@ test('the check figures of the trade: 204.2 ft and 136.1 ft of course; spray wid
   expect(nozzleOverlap(20 * inch, (110 * Math.PI) / 180, 20 * inch)).toBeCloseTo(0.65, 3)
   expect(flowOfSolution(1, 1.28)).toBeCloseTo(0.8839, 4)
   expect(pressureForFlow(1, 200_000, 2, { low: 100_000, high: 500_000 })).toEqual({ pressure: 800_000, within: 'too-high' })
-  expect(hoseEndRate(2, 40)).toBe(0.05)
   const book = openWorkingBook()
   carrierOf({ flow: 1.6 / 60_000, width: 0.5, speed: 6.4 / 3.6 }, 'carrier', book)
   expect(book.pages()[0]?.lines.at(-1)).toMatch(/= 300 L\/ha$/)

@@ -111,6 +111,3 @@ export const nozzleOverlap = (height: number, angle: number, spacing: number): n
 
 /** Length of course on which one nozzle treats a 128th of an acre, m: fluid ounces caught in the time it takes are gallons per acre. Source: trade.md 4 */
 export const hundredTwentyEighthCourse = (spacing: number): number => 4046.8564224 / 128 / spacing
-
-/** A hose-end head: product drawn on the ground it covers in the same time. @param drawn m3/s; @param covered m2/s */
-export const hoseEndRate = (drawn: number, covered: number): number => drawn / covered

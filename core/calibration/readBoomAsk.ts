@@ -3,7 +3,9 @@ import type { FieldReader } from '../quantity/fieldReader'
 import { blankIn } from '../quantity/entered'
 import { CUBIC_METRES_PER, PASCALS_PER, RADIANS_PER, SQUARE_METRES_PER } from '../quantity/units'
 import type { Result } from '../result'
+import { asEntered, sixDigits } from '../working/figureText'
 import type { WorkingBook } from '../working/working'
+import { paceOf } from './anotherSpeed'
 import { nozzleOverlap, pressureForFlow, sprayWidth } from './nozzleFlow'
 import { solveBoom, type BoomAnswer, type BoomError, type BoomUnknown, type KnownNozzle } from './solveBoom'
 import type { NozzleTrial } from './trial'
@@ -13,6 +15,8 @@ export interface BoomAsk {
   readonly answer: Result<BoomAnswer, BoomError>
   /** Carrier that is wanted, m3 on each m2; undefined where it is the unknown. */
   readonly carrier: number | undefined
+  /** Whether a speed that was asked for is near enough to the one timed; undefined where neither is known. */
+  readonly pace: 'trusted' | 'questioned' | undefined
   /** The other way out where a speed is asked for: the pressure that would do at the speed timed. */
   readonly pressure: ReturnType<typeof pressureForFlow> | undefined
 }
@@ -39,7 +43,8 @@ export function readBoomAsk({ wanted, pressure, ask }: NozzleTrial, { flow, spac
   const held = { gravity, ...(carrier !== undefined && { carrier }), ...(at !== undefined && { speed: at }), ...(apart !== undefined && { spacing: apart }), ...(pressed !== undefined && { pressure: pressed }) }
   const answer = solveBoom(unknown, nozzle, held, 'asked', book)
   const other = unknown === 'speed' && carrier && at && apart && nozzle.pressure && nozzle.range ? pressureForFlow(flow, nozzle.pressure, carrier * at * apart * Math.sqrt(gravity), nozzle.range) : undefined
-  return { unknown, answer, carrier: unknown === 'carrier' ? undefined : carrier, pressure: other }
+  const pace = unknown === 'speed' && answer.ok && speed !== undefined ? paceOf(answer.value.value, speed) : undefined
+  return { unknown, answer, pace, carrier: unknown === 'carrier' ? undefined : carrier, pressure: other }
 }
 
 function carrierSi({ value, unit }: { readonly value: number; readonly unit: string }): number {
@@ -61,7 +66,7 @@ export const LEAST_OVERLAP = 0.3
 export interface Fan { readonly width: number; readonly overlap: number | undefined; readonly state: 'covered' | 'thin' | 'gap' | undefined }
 
 /** Width of one fan at its height and angle, and how much of it its neighbours cover too. Source: trade.md 4, 2 h tan(angle / 2). */
-export function readFan({ fan }: NozzleTrial, spacing: number | undefined, fields: FieldReader): Fan | undefined {
+export function readFan({ fan }: NozzleTrial, spacing: number | undefined, fields: FieldReader, book: WorkingBook): Fan | undefined {
   const height = fields.optional('document.fan.height', fan?.height ?? blankIn('in'), 'length', 'Height', 'above-zero')
   const angle = fields.optional('document.fan.angle', fan?.angle ?? blankIn('°'), 'angle', 'Fan angle', 'above-zero')
   if (!height || !angle) return undefined
@@ -71,5 +76,10 @@ export function readFan({ fan }: NozzleTrial, spacing: number | undefined, field
   }
   const [up, open] = [lengthSi(height), angle.value * RADIANS_PER['°']]
   const overlap = spacing === undefined ? undefined : nozzleOverlap(up, open, spacing)
-  return { width: sprayWidth(up, open), overlap, state: overlap === undefined ? undefined : overlap < 0 ? 'gap' : overlap < LEAST_OVERLAP ? 'thin' : 'covered' }
+  const width = sprayWidth(up, open)
+  book.note('fan', () => [
+    `height ${asEntered(height)}, angle ${asEntered(angle)}`, `width = 2 x height x tan(angle / 2) = ${sixDigits(width)} m`,
+    ...(overlap === undefined ? [] : [`overlap = 1 - spacing / width = 1 - ${sixDigits(spacing ?? 0)} / ${sixDigits(width)} = ${sixDigits(100 * overlap)} %`]),
+  ])
+  return { width, overlap, state: overlap === undefined ? undefined : overlap < 0 ? 'gap' : overlap < LEAST_OVERLAP ? 'thin' : 'covered' }
 }

@@ -99,6 +99,6 @@ export function readNozzles(trial: NozzleTrial, fields: FieldReader, book: Worki
   const carrier = width && speed ? carrierOf({ flow: check.total, width, speed: speed.mean }, 'carrier', book) : undefined
   const apart = spacing && lengthSi(spacing)
   return {
-    check, width, speed, carrier, asked: readBoomAsk(trial, { flow: check.total / read.length, spacing: apart, speed: speed?.mean }, fields, book), fan: readFan(trial, apart, fields),
+    check, width, speed, carrier, asked: readBoomAsk(trial, { flow: check.total / read.length, spacing: apart, speed: speed?.mean }, fields, book), fan: readFan(trial, apart, fields, book),
   }
 }

@@ -1,8 +1,8 @@
 import { CUBIC_METRES_PER, METRES_PER, METRES_PER_SECOND_PER, SQUARE_METRES_PER } from '../quantity/units'
 import { err, ok, type Result } from '../result'
 import { sixDigits } from '../working/figureText'
-import type { WorkingBook } from '../working/working'
-import { flowAtPressure, flowOfSolution, pressureForFlow, type PressureRange } from './nozzleFlow'
+import { closedWorkingBook, type WorkingBook } from '../working/working'
+import { carrierOf, flowAtPressure, flowForCarrier, flowOfSolution, pressureForFlow, speedForCarrier, widthForCarrier, type PressureRange } from './nozzleFlow'
 
 export const BOOM_UNKNOWNS = ['speed', 'pressure', 'flow', 'spacing', 'carrier'] as const
 export type BoomUnknown = (typeof BOOM_UNKNOWNS)[number]
@@ -55,16 +55,25 @@ export function solveBoom(unknown: BoomUnknown, nozzle: KnownNozzle, held: BoomH
   if (missing) return err({ kind: 'missing', what: missing })
   const [on, at, apart] = [carrier ?? 0, speed ?? 0, spacing ?? 0]
   // What the nozzle must be able to give of water, for the solution to run as wanted.
-  const needed = on * at * apart * Math.sqrt(gravity)
+  const needed = flowForCarrier(on, { width: apart, speed: at }) * Math.sqrt(gravity)
   if (unknown === 'pressure') return pressureAnswer(nozzle, needed, figure, book)
   if (unknown === 'flow') return answered('flow', needed, figure, book, `flow of water = carrier x speed x spacing x root of ${sixDigits(gravity)} = ${sixDigits(needed * 60_000)} L/min`)
   const through = flowThrough(nozzle, held)
   if (!through.ok) return through
   const flow = flowOfSolution(through.value, gravity)
   switch (unknown) {
-    case 'speed': return answered('speed', flow / (on * apart), figure, book, `speed = flow / (carrier x spacing) = ${sixDigits((3.6 * flow) / (on * apart))} km/h`, flow)
-    case 'spacing': return answered('spacing', flow / (on * at), figure, book, `spacing = flow / (carrier x speed) = ${sixDigits(flow / (on * at))} m`, flow)
-    case 'carrier': return answered('carrier', flow / (at * apart), figure, book, `carrier = flow / (speed x spacing) = ${sixDigits((1e7 * flow) / (at * apart))} L/ha`, flow)
+    case 'speed': {
+      const value = speedForCarrier(on, { flow, width: apart })
+      return answered('speed', value, figure, book, `speed = flow / (carrier x spacing) = ${sixDigits(3.6 * value)} km/h`, flow)
+    }
+    case 'spacing': {
+      const value = widthForCarrier(on, { flow, speed: at })
+      return answered('spacing', value, figure, book, `spacing = flow / (carrier x speed) = ${sixDigits(value)} m`, flow)
+    }
+    case 'carrier': {
+      const value = carrierOf({ flow, width: apart, speed: at }, '', closedWorkingBook)
+      return answered('carrier', value, figure, book, `carrier = flow / (speed x spacing) = ${sixDigits(1e7 * value)} L/ha`, flow)
+    }
     default: return unknown satisfies never
   }
 }

@@ -3,7 +3,7 @@ import { formatDeviation } from '../quantity/format'
 import type { MetresPerSecond } from '../quantity/quantity'
 import { fieldReader } from '../quantity/fieldReader'
 import { closedWorkingBook } from '../working/working'
-import { SPEED_TRUST } from './anotherSpeed'
+import { paceOf } from './anotherSpeed'
 import { calibrationAge } from './calibrationAge'
 import { sprayMethodOf } from './courseNote'
 import type { Course } from './readCourse'
@@ -66,5 +66,5 @@ function speedGround({ note }: Course, { speed }: StandingQuestion): readonly Gr
   if (made === undefined) return [{ about: 'speed', holds: false, words: 'no speed timed' }]
   if (speed === undefined || Math.abs(speed / made - 1) < 0.005) return [{ about: 'speed', holds: true, words: 'at this speed' }]
   const off = speed / made - 1
-  return [{ about: 'speed', holds: Math.abs(off) <= SPEED_TRUST + 1e-9, words: `work is ${formatDeviation(off)} off its speed` }]
+  return [{ about: 'speed', holds: paceOf(speed, made) === 'trusted', words: `work is ${formatDeviation(off)} off its speed` }]
 }

@@ -7,6 +7,7 @@ import { localChecks } from './localChecks'
 import { mixChecks } from './mixChecks'
 import type { SheetCheck } from './sheetCheck'
 import { nitrogenOfYear, turfChecks, type LawnNitrogen } from './turfChecks'
+import type { WorkingBook } from '../working/working'
 import { yearChecks } from './yearChecks'
 
 /**
@@ -21,5 +22,5 @@ export function roomChecks(document: ApplicationDocument, { request, plan }: Pic
 }
 
 /** The nitrogen year of each treated lawn that the rooms know; empty until the amounts can be worked out. */
-export const sheetNitrogen = (document: ApplicationDocument, { request, plan }: Pick<ApplicationSheet, 'request' | 'plan'>, rooms: CheckRooms, day: string, house: House): readonly LawnNitrogen[] =>
-  (request && plan ? nitrogenOfYear(labelContext(document, request, rooms, day, house), plan) : [])
+export const sheetNitrogen = (document: ApplicationDocument, { request, plan }: Pick<ApplicationSheet, 'request' | 'plan'>, rooms: CheckRooms, day: string, house: House, book?: WorkingBook): readonly LawnNitrogen[] =>
+  (request && plan ? nitrogenOfYear(labelContext(document, request, rooms, day, house), plan, book) : [])

@@ -7,6 +7,8 @@ import { rateUnitParts } from '../quantity/rateUnit'
 import { KILOGRAMS_PER, SQUARE_METRES_PER } from '../quantity/units'
 import { nitrogenPerArea } from '../season/history'
 import { overWanted } from '../season/nitrogenLaid'
+import { sixDigits } from '../working/figureText'
+import { closedWorkingBook, type WorkingBook } from '../working/working'
 import type { Plan } from '../plan/plan'
 import { daysIn } from './intervalChecks'
 import { namesOf, thisYear, type KnownLawn, type LabelContext, type LabelledLine } from './labelContext'
@@ -110,11 +112,17 @@ export interface LawnNitrogen {
 const UNITS = SQUARE_METRES_PER['1000 ft2'] / KILOGRAMS_PER.lb
 
 /** What lies on each lawn this year, what this application adds, and what the grass wants. Source: trade.md 10. */
-export function nitrogenOfYear(context: LabelContext, plan: Plan): readonly LawnNitrogen[] {
+export function nitrogenOfYear(context: LabelContext, plan: Plan, book: WorkingBook = closedWorkingBook): readonly LawnNitrogen[] {
   const now = plan.nutrients?.n.value ?? 0
   return context.lawns.map((lawn) => {
     const laid = nitrogenPerArea(thisYear(lawn.history.rows, context))
+    const year = thisYear(lawn.history.rows, context)
     const wanted = nitrogenWanted(lawn.area.document.grass.map(({ species }) => species))
+    book.note(`nitrogen.${lawn.area.id}`, () => [
+      ...year.filter(({ n }) => n !== 0).map(({ on, product, n, sizeM2 }) => `${dayText(on)}, ${product}: ${n === null ? 'not known, the label gives no density' : `${sixDigits(n / KILOGRAMS_PER.lb)} lb of N on ${sixDigits(sizeM2)} m2 = ${sixDigits((n / sizeM2) * UNITS)} lb/1000 ft2`}`),
+      `this application ${sixDigits(now)} lb N/1000 ft2`, ...(wanted ? [`the grass wants ${wanted[0]} to ${wanted[1]} lb N/1000 ft2 a year`] : []),
+      `this year with it ${sixDigits(laid * UNITS + now)} lb N/1000 ft2`,
+    ])
     return { lawn, laid, now: now / UNITS, wanted: wanted && [wanted[0] / UNITS, wanted[1] / UNITS], state: wanted && (overWanted(laid * UNITS + now, wanted) ? 'over' : 'within') }
   })
 }

@@ -1,6 +1,6 @@
 import type { DeviceReading } from '../devices/deviceLine'
 import { drawsFrom, normal } from '../quantity/draws'
-import type { PracticeStand } from './practiceMachine'
+import type { PracticeAct, PracticeStand } from './practiceMachine'
 
 /** A simulated instrument: what it measures, its step, what it can take, and how it settles. */
 export interface PracticeDevice {
@@ -47,3 +47,13 @@ export function practiceReadings(device: PracticeDevice, stand: PracticeStand, a
 }
 
 const stepped = (value: number, step: number): number => Number((Math.round(value / step) * step).toFixed(4))
+
+/** The instrument that shows what an act did; a kitchen scale in use stays in use. */
+export function instrumentFor({ act }: PracticeAct, inUse: string): PracticeDevice['id'] {
+  if (act === 'walk') return 'wheel'
+  if (act === 'spray' || act === 'jug') return 'flow-meter'
+  return inUse === 'kitchen-scale' ? 'kitchen-scale' : 'hopper-scale'
+}
+
+/** The seed of a machine's hidden truth: the same machine hides the same one each time. @param id UUID */
+export const practiceSeed = (id: string): number => (Number.parseInt(id.replaceAll('-', '').slice(-7), 16) % 1_000_000) + 1

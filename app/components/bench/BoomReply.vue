@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { SPEED_TRUST } from '#core/calibration/anotherSpeed'
 import { LEAST_OVERLAP, type BoomAsk, type Fan } from '#core/calibration/readBoomAsk'
 import type { BoomUnknown } from '#core/calibration/solveBoom'
 import type { NozzleTrial } from '#core/calibration/trial'
@@ -8,7 +7,7 @@ import type { Shown } from '#core/quantity/systems'
 import { CUBIC_METRES_PER, PASCALS_PER } from '#core/quantity/units'
 
 /** The one unknown, with what is practical, and how the fans overlap. */
-const props = defineProps<{ asked: BoomAsk | undefined, fan: Fan | undefined, speed: number | undefined, trial: NozzleTrial }>()
+const props = defineProps<{ asked: BoomAsk | undefined, fan: Fan | undefined, trial: NozzleTrial }>()
 const shown = useShown()
 const inPressure = (pascals: number): Shown => ({ figure: formatFigure(pascals / PASCALS_PER[props.trial.pressure.now.unit]), unit: props.trial.pressure.now.unit })
 function perMinute(flow: number): Shown {
@@ -21,13 +20,13 @@ const LABELS: Readonly<Record<BoomUnknown, string>> = { speed: 'Speed for the ca
 const told = ({ figure, unit }: Shown) => `${figure} ${unit}`
 
 const limitWords = computed(() => {
-  const { answer, unknown } = props.asked ?? {}
+  const { answer, unknown, pace } = props.asked ?? {}
   if (!answer?.ok || !unknown) return ''
   const { state, limits } = answer.value
   const range = `${told(SHOW[unknown](limits.low))} to ${told(SHOW[unknown](limits.high))}`
   if (state !== 'practical') return `That is ${state} to be practical (${range}${unknown === 'pressure' ? ', the nozzle’s range' : ''}): change one of the others.`
-  if (unknown !== 'speed' || props.speed === undefined) return `Practical: ${range}.`
-  return Math.abs(answer.value.value / props.speed - 1) <= SPEED_TRUST ? 'Near enough to the speed timed.' : 'Far from the speed timed: time the course again there.'
+  if (pace === undefined) return `Practical: ${range}.`
+  return pace === 'trusted' ? 'Near enough to the speed timed.' : 'Far from the speed timed: time the course again there.'
 })
 const refusal = computed(() => {
   const { answer } = props.asked ?? {}
@@ -48,7 +47,7 @@ const FAN_WORDS = { covered: 'enough', thin: `less than ${100 * LEAST_OVERLAP} %
 <template>
   <p v-if="asked?.answer.ok"><template v-if="asked.carrier !== undefined">For <FigureText :shown="shown.carrier(asked.carrier)" />{{ ' ' }}</template>{{ LEADS[asked.unknown] }} <strong><FigureText :shown="SHOW[asked.unknown](asked.answer.value.value)" page="asked" :label="LABELS[asked.unknown]" /></strong>. {{ limitWords }} {{ pressureWords }}</p>
   <p v-else-if="refusal" class="soft">{{ refusal }}</p>
-  <p v-if="fan">One fan covers <FigureText :shown="shown.distance(fan.width)" /><template v-if="fan.overlap !== undefined && fan.state">, <span :class="{ astray: fan.state !== 'covered' }"><template v-if="fan.state !== 'covered'"><span aria-hidden="true">▲ </span></template>{{ fan.overlap < 0 ? '' : `${(100 * fan.overlap).toFixed(0)} % of it overlaps: ` }}{{ FAN_WORDS[fan.state] }}</span></template>.</p>
+  <p v-if="fan">One fan covers <FigureText :shown="shown.distance(fan.width)" page="fan" label="Width of a fan" /><template v-if="fan.overlap !== undefined && fan.state">, <span :class="{ astray: fan.state !== 'covered' }"><template v-if="fan.state !== 'covered'"><span aria-hidden="true">▲ </span></template>{{ fan.overlap < 0 ? '' : `${(100 * fan.overlap).toFixed(0)} % of it overlaps: ` }}{{ FAN_WORDS[fan.state] }}</span></template>.</p>
 </template>
 
 <style scoped>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { DEVICE_UNITS, type DeviceReading } from '#core/devices/deviceLine'
+import { instrumentFor, practiceSeed } from '#core/practice/practiceDevice'
 import type { OfferedAct } from '#core/practice/practiceActs'
 import type { PracticeAct } from '#core/practice/practiceMachine'
 import type { Kind } from '#core/quantity/parseQuantity'
@@ -14,9 +15,7 @@ const cable = ref<'good' | 'bad'>('good')
 const acts = shallowRef<readonly PracticeAct[]>([])
 onMounted(async () => { devices.value = await $fetch<readonly Device[]>('/api/devices').catch(() => []) })
 
-/** The same machine hides the same truth each time. */
-const seed = computed(() => (Number.parseInt(props.machineId.replaceAll('-', '').slice(-7), 16) % 1_000_000) + 1)
-const { link, readings, unreadable } = useInstrument(() => (chosen.value === '' ? undefined : `/api/devices/${chosen.value}/lines?${new URLSearchParams({ seed: String(seed.value), cable: cable.value, acts: JSON.stringify(acts.value) })}`))
+const { link, readings, unreadable } = useInstrument(() => (chosen.value === '' ? undefined : `/api/devices/${chosen.value}/lines?${new URLSearchParams({ seed: String(practiceSeed(props.machineId)), cable: cable.value, acts: JSON.stringify(acts.value) })}`))
 
 const KINDS: Readonly<Record<DeviceReading['quantity'], readonly Kind[]>> = { weight: ['mass', 'amount'], volume: ['volume', 'amount'], distance: ['length', 'span'], elapsed: ['stopwatch'] }
 const shownReadings = computed(() => [...readings.value.values()])
@@ -35,8 +34,7 @@ function take() {
 /** Doing something with the practice machine shows on the instrument that measures it. */
 function practise({ act }: OfferedAct) {
   acts.value = [...acts.value, act]
-  const wanted = act.act === 'walk' ? 'wheel' : act.act === 'spray' || act.act === 'jug' ? 'flow-meter' : chosen.value === 'kitchen-scale' ? 'kitchen-scale' : 'hopper-scale'
-  chosen.value = wanted
+  chosen.value = instrumentFor(act, chosen.value)
 }
 const LINK_WORDS = { off: '', connecting: 'connecting …', live: 'connected', lost: 'the line dropped: trying again …' } as const
 const STATE_WORDS = { steady: 'steady', moving: 'still moving', over: 'more than it can take' } as const

@@ -39,7 +39,7 @@ const bars = computed(() => {
       <p v-else-if="read.check.clean.length > 0" class="astray"><span aria-hidden="true">▲ </span>Clean and catch again: {{ read.check.clean.length === 1 ? 'nozzle' : 'nozzles' }} {{ read.check.clean.join(', ') }}.</p>
       <p v-else class="good"><span aria-hidden="true">● </span>All within {{ 100 * NOZZLE_LIMIT }} % of the mean.</p>
       <p v-if="trial.dripping?.trim()" class="astray"><span aria-hidden="true">▲ </span>Dripping: {{ trial.dripping }}. A check valve that drips spots the lawn at every stop: clean or change it.</p>
-      <BoomReply :asked="read.asked" :fan="read.fan" :speed="read.speed?.mean" :trial="trial" />
+      <BoomReply :asked="read.asked" :fan="read.fan" :trial="trial" />
       <BenchChart v-if="bars" :option="bars" label="Each nozzle against the mean, with the limits" />
       <table class="list small">
         <thead><tr><th scope="col">Nozzle</th><th scope="col" class="num">Flow</th><th scope="col" class="num">off the mean</th><th scope="col">It is</th></tr></thead>

@@ -15,7 +15,7 @@ const told = (perArea: number) => shown.rate(perArea, 'mass')
     <h2 id="nitrogen-title">Nitrogen this year</h2>
     <ul>
       <li v-for="row in rows" :key="row.lawn.area.id" class="py-1">
-        <p class="small flex justify-between gap-2"><span>{{ row.lawn.area.name }}</span><span>{{ told(row.laid).figure }} + {{ told(row.now).figure }}<span class="unit">{{ told(row.now).unit }}</span></span></p>
+        <p class="small flex justify-between gap-2"><span>{{ row.lawn.area.name }}</span><FigureText :shown="{ figure: `${told(row.laid).figure} + ${told(row.now).figure}`, unit: told(row.now).unit }" :page="`nitrogen.${row.lawn.area.id}`" :label="`Nitrogen of the year, ${row.lawn.area.name}`" /></p>
         <div class="bar" role="img" :aria-label="`${told(row.laid).figure} laid, ${told(row.now).figure} now, the grass wants ${told(row.wanted?.[0] ?? 0).figure} to ${told(row.wanted?.[1] ?? 0).figure} ${told(row.now).unit}`">
           <span class="laid" :style="{ width: share(row.laid, row) }" /><span class="now" :class="{ over: row.state === 'over' }" :style="{ width: share(row.now, row) }" />
           <span class="wanted" :style="{ left: share(row.wanted?.[0] ?? 0, row), right: `${100 - (100 * (row.wanted?.[1] ?? 0)) / reach(row)}%` }" />

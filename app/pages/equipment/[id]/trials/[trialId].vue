@@ -26,7 +26,7 @@ useWorkingPages(() => {
   const book = openWorkingBook()
   if (draft.value) read(draft.value, fieldReader(), book)
   return book.pages()
-}, ref(new Map([['swath', 'Effective swath'], ['pattern.rate', 'What one pass puts down'], ['speed', 'Speed'], ['carrier', 'Carrier'], ['asked', 'What is asked of the boom']])))
+}, ref(new Map([['swath', 'Effective swath'], ['pattern.rate', 'What one pass puts down'], ['speed', 'Speed'], ['carrier', 'Carrier'], ['asked', 'What is asked of the boom'], ['fan', 'Width and overlap of a fan']])))
 await load()
 machine.value = await $fetch<Equipment>(`/api/rooms/equipment/${equipmentId}`).catch(() => undefined)
 const what = computed(() => (draft.value?.document.kind === 'pattern' ? 'Tray test' : 'Nozzle check'))
