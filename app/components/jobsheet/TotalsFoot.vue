@@ -53,7 +53,8 @@ dl { display: flex; flex-wrap: wrap; gap: 4px 24px; min-width: 0; }
 dt { line-height: 1.2; max-width: 190px; white-space: nowrap; overflow: hidden; text-overflow: ellipsis; }
 @media (max-width: 900px) {
   .foot { padding: 8px 16px; align-items: flex-end; }
-  dl { flex-wrap: nowrap; overflow-x: auto; gap: 20px; }
+  /* Positioned, so that what is read aloud only scrolls with it. */
+  dl { position: relative; flex-wrap: nowrap; overflow-x: auto; gap: 20px; }
   dd { white-space: nowrap; }
 }
 </style>
