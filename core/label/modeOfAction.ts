@@ -3,9 +3,9 @@ import { FUNGICIDE_GROUPS } from './groups/fungicides'
 import { HERBICIDE_GROUPS } from './groups/herbicides'
 import { INSECTICIDE_GROUPS } from './groups/insecticides'
 
-/** The committees that publish the groups; a label's own print goes before the table. */
+/** The committees that publish the groups. The rows were written down without the lists at hand: they say so until somebody has compared them, and a label's own print goes before them. */
 export const GROUP_SOURCES = {
-  fungicide: 'FRAC code list 2024', insecticide: 'IRAC mode of action classification 11.1, 2024', herbicide: 'HRAC mode of action classification 2024',
+  fungicide: 'after the FRAC code list 2024, not yet compared row by row', insecticide: 'after the IRAC classification 2024, not yet compared row by row', herbicide: 'after the HRAC classification 2024, not yet compared row by row',
 } as const
 export type GroupSource = keyof typeof GROUP_SOURCES
 

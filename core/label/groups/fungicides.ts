@@ -1,6 +1,6 @@
 import { inGroup, type ActiveGroup } from './activeGroup'
 
-/** Source: FRAC code list 2024, actives with turf uses. */
+/** After: FRAC code list 2024, actives with turf uses; to be compared row by row. */
 export const FUNGICIDE_GROUPS: readonly ActiveGroup[] = [
   ...inGroup('1', 'tubulin, benzimidazoles and thiophanates', 'thiophanate-methyl', 'benomyl', 'carbendazim'),
   ...inGroup('2', 'osmotic signalling, dicarboximides', 'iprodione', 'vinclozolin'),

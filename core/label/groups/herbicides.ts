@@ -1,6 +1,6 @@
 import { inGroup, type ActiveGroup } from './activeGroup'
 
-/** Source: HRAC mode of action classification 2024 (numbers), actives with turf uses. */
+/** After: HRAC mode of action classification 2024 (numbers), actives with turf uses; to be compared row by row. */
 export const HERBICIDE_GROUPS: readonly ActiveGroup[] = [
   ...inGroup('1', 'acetyl CoA carboxylase', 'fenoxaprop', 'fluazifop', 'sethoxydim', 'clethodim', 'diclofop', 'pinoxaden'),
   ...inGroup('2', 'acetolactate synthase', 'metsulfuron', 'trifloxysulfuron', 'foramsulfuron', 'rimsulfuron', 'halosulfuron', 'sulfosulfuron', 'flazasulfuron', 'imazaquin', 'imazapic', 'bispyribac-sodium', 'penoxsulam', 'florasulam', 'thiencarbazone', 'iodosulfuron', 'chlorsulfuron', 'pyrimisulfan'),

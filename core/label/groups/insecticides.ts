@@ -1,6 +1,6 @@
 import { inGroup, type ActiveGroup } from './activeGroup'
 
-/** Source: IRAC mode of action classification 11.1, 2024, actives with turf uses. */
+/** After: IRAC mode of action classification 11.1, 2024, actives with turf uses; to be compared row by row. */
 export const INSECTICIDE_GROUPS: readonly ActiveGroup[] = [
   ...inGroup('1A', 'acetylcholinesterase, carbamates', 'carbaryl', 'methiocarb'),
   ...inGroup('1B', 'acetylcholinesterase, organophosphates', 'trichlorfon', 'chlorpyrifos', 'acephate', 'malathion'),
