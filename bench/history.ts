@@ -30,7 +30,7 @@ export function sheetWithHistory(): { readonly document: ApplicationDocument; re
     const which = Math.floor(draw() * PRODUCTS)
     return {
       applicationId: `job ${i}`, areaId: `area ${i % AREAS}`, product: `Product ${which + 1}`, sourceId: `product ${which}`, active: `active ${which % 4}`, groups: String(which),
-      on: `${2024 + (i % 3)}-0${1 + (i % 4)}-${String(1 + (i % 28)).padStart(2, '0')}`, dimension: 'volume', amount: 1e-4, sizeM2: 170, n: 0.01,
+      on: `${2024 + (i % 3)}-0${1 + (i % 4)}-${String(1 + (i % 28)).padStart(2, '0')}`, dimension: 'volume', amount: 1e-4, sizeM2: 170, n: 0.01, p2o5: 0, k2o: 0.002,
     }
   })
   const document = {

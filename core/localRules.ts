@@ -1,5 +1,5 @@
 /** What a region, a town or a client forbids; the crew's own table, never ours. */
-export const LOCAL_RULE_KINDS = ['no application', 'no nitrogen', 'no phosphorus', 'nitrogen in one go', 'nitrogen in a year', 'buffer to water'] as const
+export const LOCAL_RULE_KINDS = ['no application', 'no nitrogen', 'no phosphorus', 'nitrogen in one go', 'nitrogen in a year', 'phosphorus in one go', 'potassium in one go', 'buffer to water'] as const
 export type LocalRuleKind = (typeof LOCAL_RULE_KINDS)[number]
 
 export interface LocalRule {
@@ -8,7 +8,7 @@ export interface LocalRule {
   /** Days of the year, MM-DD, both counted; both blank: all year. */
   readonly from: string
   readonly to: string
-  /** Lb N on 1,000 ft2, or ft for a buffer; blank where the kind forbids outright. */
+  /** Lb of N, P2O5 or K2O on 1,000 ft2, or ft for a buffer; blank where the kind forbids outright. */
   readonly limit: string
   /** Where it stands: the ordinance, the contract. */
   readonly source: string

@@ -12,6 +12,10 @@ export const CLIPPINGS = ['', 'kept', 'collected'] as const
 export const SUNS = ['', 'full sun', 'part shade', 'shade'] as const
 export const PRIORITIES = ['normal', 'high', 'low'] as const
 
+/** What a laboratory says of a nutrient in the ground. */
+export const SOIL_LEVELS = ['', 'low', 'enough', 'high'] as const
+export type SoilLevel = (typeof SOIL_LEVELS)[number]
+
 export interface GrassShare {
   readonly id: string
   readonly species: GrassName
@@ -43,6 +47,8 @@ export interface AreaDocument extends FieldNotes {
   readonly priority: (typeof PRIORITIES)[number]
   readonly notes: string
   /** Random places for soil samples: the same number gives the same places. */
+  /** The last soil test: N is never on it. Words as the laboratory gives them. */
+  readonly soilTest?: { readonly on: string; readonly ph: string; readonly p: SoilLevel; readonly k: SoilLevel; readonly organic: Entered<'%'> }
   readonly samples?: { readonly count: string; readonly seed: number }
 }
 
@@ -53,6 +59,11 @@ export function readArea(document: AreaDocument, name: string, day: string, fiel
   fields.optional('document.cut', document.cut, 'length', 'Height of cut', 'above-zero')
   fields.optional('document.thatch', document.thatch, 'length', 'Thatch depth', 'zero-too')
   if (document.irrigation.kind === 'zone') fields.optional('document.irrigation.output', document.irrigation.output, 'length', 'Output in an hour', 'above-zero')
+  const { soilTest } = document
+  if (soilTest) {
+    fields.optional('document.soilTest.organic', soilTest.organic, 'percent', 'Organic matter', 'zero-too')
+    if (soilTest.ph.trim() && !(Number(soilTest.ph) > 2 && Number(soilTest.ph) < 11)) fields.wrong('document.soilTest.ph', 'A soil’s pH lies between 2 and 11, such as 6.4.')
+  }
   const shares = document.grass.map(({ share }, i) => fields.optional(`document.grass.${i}.share`, share, 'percent', 'Share', 'above-zero')?.value ?? 0)
   const sum = shares.reduce((total, share) => total + share, 0)
   if (sum > 100 + 1e-9) fields.wrong(`document.grass.${shares.length - 1}.share`, `The shares of the grasses come to ${Math.round(sum)} %: together they are at most 100 %.`)

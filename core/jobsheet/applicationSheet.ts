@@ -19,7 +19,8 @@ import { withRemedies } from './planCheckRemedies'
 import { carrierQuestions, lawnQuestions, rateQuestions, tankQuestions } from './questions'
 import { courseIn, readCalibration, type SheetCalibration } from './readCalibration'
 import { readGround, treatedGround, type SheetLawn } from './readGround'
-import { readProducts } from './readProducts'
+import { lightPasses } from '../plan/lightPasses'
+import { partOf, readProducts } from './readProducts'
 import type { SheetCheck } from './sheetCheck'
 
 /** Everything the job sheet shows of one application, as far as it can be known from what has been typed. */
@@ -60,16 +61,18 @@ export function composeSheet(document: ApplicationDocument, day: string, book: W
   const plan = planned?.ok ? planned.value : undefined
   const ground = treatedGround(lawns, book)
   const first = products[0]
-  const wantedPerPass = document.method === 'spread' && first ? perPassOf(first, document.spread.passes) : undefined
+  const untilOut = document.spread.until === 'out'
+  const passes = plan && request?.method.kind === 'spread' ? request.method.passes : document.spread.passes
+  const wantedPerPass = document.method === 'spread' && first ? perPassOf(first, passes) : undefined
   const speed = calibration?.speedToday
   const walk = plan && calibration && speed
-    ? walkOf(ground.size, calibration.width, document.method === 'spread' ? document.spread.passes : 1, speed, book)
+    ? walkOf(ground.size, calibration.width, document.method === 'spread' ? passes : 1, speed, book)
     : undefined
   const standing = calibration ? standingOf(courseIn(document), standingQuestion(document, day, house)) : []
   const checks = sortChecks([
     ...(plan ? withRemedies(plan.checks, document) : []),
     ...questions,
-    ...(calibration ? calibrationChecks(document, calibration, { day, wantedPerPass, house, standing }) : []),
+    ...(calibration ? calibrationChecks(document, calibration, { day, wantedPerPass: untilOut ? undefined : wantedPerPass, house, standing }) : []),
     ...(calibration && document.method === 'spray' && document.spray.calibration.by !== 'hose-end' ? wetQuestions(calibration, plan) : []),
   ], document.products.map(({ id }) => id))
   return {
@@ -80,8 +83,8 @@ export function composeSheet(document: ApplicationDocument, day: string, book: W
 function requestOf(
   document: ApplicationDocument, lawns: readonly SheetLawn[], calibration: SheetCalibration | undefined, products: readonly (PlanProduct | undefined)[], fields: FieldReader,
 ): PlanRequest | undefined {
-  const method = document.method === 'spread' ? spreadMethod(document, fields) : sprayMethod(document, calibration, fields)
-  const areas = lawns.flatMap(({ id, name, treated, size, parts }) => (treated === 'yes' && size !== undefined ? [{ id, name, size: areaIn(size, sizeUnitOf(parts)) }] : []))
+  const method = document.method === 'spread' ? spreadMethod(document, calibration, products[0], fields) : sprayMethod(document, calibration, fields)
+  const areas = lawns.flatMap(({ id, name, treated, size, parts }, index) => (treated === 'yes' && size !== undefined ? [{ id, name, size: areaIn(size, sizeUnitOf(parts)), ...ownRates(document, index, fields) }] : []))
   const read = products.filter((product) => product !== undefined)
   const whole = areas.length === lawns.filter(({ treated }) => treated === 'yes').length && areas.length > 0
   return method && calibration && whole && read.length === products.length ? { areas, products: read, method } : undefined
@@ -90,9 +93,20 @@ function requestOf(
 /** A lawn's size is quoted in the measure it was taken in. */
 const sizeUnitOf = ([first]: readonly GroundPart[]): AreaUnit => first?.unit ?? 'm2'
 
-function spreadMethod({ spread }: ApplicationDocument, fields: FieldReader): PlanRequest['method'] {
+function ownRates({ lawns, products }: ApplicationDocument, index: number, fields: FieldReader): Pick<PlanRequest['areas'][number], 'rates'> {
+  const rates = products.flatMap((product) => {
+    const place = lawns[index]?.own?.findIndex((one) => one.product === product.id) ?? -1
+    const own = lawns[index]?.own?.[place]
+    const rate = own && fields.optional(`lawns.${index}.own.${place}.rate`, own.rate, 'rate', 'Rate of this lawn', 'above-zero')
+    return rate ? [{ id: product.id, rate: partOf(product, rate) }] : []
+  })
+  return rates.length > 0 ? { rates } : {}
+}
+
+function spreadMethod({ spread }: ApplicationDocument, calibration: SheetCalibration | undefined, product: PlanProduct | undefined, fields: FieldReader): PlanRequest['method'] {
   const reserve = fields.optional('spread.reserve', spread.reserve, 'mass', 'Reserve', 'zero-too')
-  return { kind: 'spread', passes: spread.passes, ...(reserve && { reserve }) }
+  const whole = product && perPassOf(product, 1)
+  return { kind: 'spread', passes: spread.until === 'out' && calibration && whole !== undefined ? lightPasses(whole, calibration.perPass).passes : spread.passes, ...(reserve && { reserve }) }
 }
 
 function sprayMethod({ spray }: ApplicationDocument, calibration: SheetCalibration | undefined, fields: FieldReader): PlanRequest['method'] | undefined {
@@ -131,6 +145,7 @@ const amountIsVolume = (unit: string): boolean => !['lb', 'oz', 'g', 'kg'].inclu
 /** Paths of the public request, in the document's own words. */
 function placeIssue({ path, message }: PlanIssue, { method }: ApplicationDocument, fields: FieldReader): void {
   const place = path
+    .replace(/^areas\.(\d+)\.rates\.(\d+)\.rate/, 'lawns.$1.own.$2.rate')
     .replace(/^method\./, `${method}.`)
     .replace('.limits.maxPerApplication', '.most')
     .replace(/\.limits\.(low|high)/, '.$1')

@@ -1,9 +1,11 @@
 import type { SpreaderCourse, SprayerCourse } from '../calibration/courseNote'
 import type { FieldNotes } from '../ground/fieldNotes'
+import type { TurfState } from '../ground/turfStates'
 import type { Form, RateBasis } from '../label/label'
+import type { ProductDocument } from '../label/productDocument'
 import type { LoadStyle } from '../plan/planRequest'
 import type { Entered } from '../quantity/entered'
-import type { AmountUnit, ContentUnit, DensityUnit, MassUnit, RateUnit, SpeedUnit, TimeUnit, VolumeUnit } from '../quantity/units'
+import type { AmountUnit, ContentUnit, DensityUnit, MassUnit, RateUnit, SpeedUnit, TemperatureUnit, TimeUnit, VolumeUnit } from '../quantity/units'
 
 /**
  * One application as a person entered it: every field is the text typed and the unit it stood in, blank where nothing was typed.
@@ -16,7 +18,33 @@ export interface ApplicationDocument {
   readonly method: 'spread' | 'spray'
   readonly spread: SpreadNote
   readonly spray: SprayNote
+  /** What the turf and the weather are expected to be. */
+  readonly day?: DayNote
+  /** Where it belongs and what follows it. */
+  readonly fate?: FateNote
 }
+
+export interface DayNote {
+  readonly turf: TurfState
+  readonly air: Entered<TemperatureUnit>
+  readonly soil: Entered<TemperatureUnit>
+}
+
+export const FATES = ['', 'soil', 'leaf'] as const
+
+export interface FateNote {
+  readonly where: (typeof FATES)[number]
+  /** Before the next application of the visit. */
+  readonly wait: Entered<TimeUnit>
+  /** What waters it in, or which sprinkler run is cancelled. */
+  readonly water: string
+}
+
+/** A rate of one lawn's own. */
+export interface OwnRate { readonly product: string; readonly rate: Entered<RateUnit> }
+
+/** A label's amount over two dates: one total shared, or the listed rate each time; nobody guesses which. */
+export const SPLITS = ['', 'share', 'repeat'] as const
 
 /** What a piece of the document was copied from; the copy stands until somebody replans. */
 export interface Source {
@@ -24,11 +52,16 @@ export interface Source {
   readonly version: number
 }
 
+export const TREATED = ['yes', 'no', 'check'] as const
+export type Treated = (typeof TREATED)[number]
+
 export interface LawnNote extends FieldNotes {
   /** The saved area's own id where it came from one. */
   readonly id: string
   readonly name: string
-  readonly treated: 'yes' | 'no'
+  /** A check plot stays untreated on purpose, to show what the product did. */
+  readonly treated: Treated
+  readonly own?: readonly OwnRate[]
   readonly source?: Source
 }
 
@@ -54,11 +87,17 @@ export interface ProductNote {
   /** `line` is the label's rate line it was taken from. */
   readonly source?: Source & { readonly line: string }
   readonly step: Entered<AmountUnit>
+  readonly split?: (typeof SPLITS)[number]
+  /** As on the label: pH of the finished mix, and household measures weighed once. */
+  readonly ph?: ProductDocument['ph']
+  readonly measures?: ProductDocument['measures']
 }
 
 export interface SpreadNote {
   readonly equipment: string
   readonly passes: number
+  /** Repeated light passes: as many as the setting needs until the weighed amount is out. */
+  readonly until?: '' | 'out'
   readonly reserve: Entered<MassUnit>
   /** The speed walked today, if it is not the calibration's. */
   readonly speedToday: Entered<SpeedUnit>
@@ -78,5 +117,7 @@ export interface SprayNote {
   readonly agitate: Entered<VolumeUnit>
   readonly speedToday: Entered<SpeedUnit>
   readonly calibration: SprayerCourse & { readonly source?: Source }
+  /** One mix with other applications of the day that are sprayed alike. */
+  readonly shared?: '' | 'day'
   readonly source?: Source
 }

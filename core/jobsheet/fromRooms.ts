@@ -39,6 +39,7 @@ export function noteFromLabel({ id: productId, version, name, document }: KeptPr
     density: document.density, analysis: document.analysis,
     active: { name: names, content: active?.content ?? { text: '', unit: '%' }, group: groups },
     step, reentry: document.reentry, repeat: line.repeatTo.text.trim() === '' ? line.repeatFrom : line.repeatTo,
+    ...(document.ph && { ph: document.ph }), ...(document.measures && document.measures.length > 0 && { measures: document.measures }),
     source: { id: productId, version, line: line.id },
   }
 }

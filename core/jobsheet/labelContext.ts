@@ -1,4 +1,4 @@
-import { doseOf, type Dose } from '../label/dose'
+import { doseOf, type Carrier, type Dose } from '../label/dose'
 import type { RateLine } from '../label/productDocument'
 import { carrierOf } from '../plan/carrierOf'
 import type { PlanProduct, PlanRequest } from '../plan/planRequest'
@@ -34,6 +34,8 @@ export interface KnownLawn {
   readonly lawn: LawnNote
   readonly area: KeptArea
   readonly history: AreaHistory
+  /** Doses of this lawn's own, by product. */
+  readonly own: ReadonlyMap<string, Dose>
 }
 
 export interface LabelContext {
@@ -62,10 +64,28 @@ export function labelContext(document: ApplicationDocument, request: PlanRequest
   })
   const lawns = document.lawns.flatMap((lawn, index): KnownLawn[] => {
     const area = lawn.treated === 'yes' && lawn.source ? rooms.areas.find(({ id }) => id === lawn.source?.id) : undefined
-    return area ? [{ index, lawn, area, history: historyOf(rooms.history, area.id) }] : []
+    return area ? [{ index, lawn, area, history: historyOf(rooms.history, area.id), own: ownDoses(request, lawn.id, carrier) }] : []
   })
   return { document, request, lines, lawns, rooms, day, dayNumber: dayNumber(day), year: Number(day.slice(0, 4)), house }
 }
+
+const NONE: ReadonlyMap<string, Dose> = new Map()
+
+function ownDoses({ areas, products }: PlanRequest, lawnId: string, carrier: Carrier | undefined): ReadonlyMap<string, Dose> {
+  const rates = areas.find(({ id }) => id === lawnId)?.rates
+  if (!rates) return NONE
+  return new Map(rates.flatMap(({ id, rate }) => {
+    const product = products.find((one) => one.id === id)
+    const dose = product && doseOf({ ...product, rate }, carrier)
+    return dose?.ok ? [[id, dose.value] as const] : []
+  }))
+}
+
+/** Product on the ground of one lawn, SI on each m2 in the line's dimension. */
+export const perAreaOn = ({ own }: Pick<KnownLawn, 'own'>, { note, dose }: LabelledLine): number => own.get(note.id)?.perArea ?? dose.perArea
+
+/** Dates on which a split application goes down; the sum of both is tested against the year. */
+export const datesOf = ({ note }: LabelledLine): number => ((note.split ?? '') === '' ? 1 : 2)
 
 /** Of rows, those of the job's calendar year up to its day. */
 export const thisYear = (rows: readonly IndexedRow[] | undefined, { dayNumber: today, year }: LabelContext): readonly IndexedRow[] => (rows ? inYear(rows, year, today) : [])

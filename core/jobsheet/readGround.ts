@@ -4,13 +4,13 @@ import { areaIn, squareMetres, type SquareMetres } from '../quantity/quantity'
 import type { FieldReader } from '../quantity/fieldReader'
 import { figureText, sixDigits } from '../working/figureText'
 import type { WorkingBook } from '../working/working'
-import type { LawnNote } from './document'
+import type { LawnNote, Treated } from './document'
 
 /** A lawn of the document, measured as far as it can be. */
 export interface SheetLawn extends MeasuredGround {
   readonly id: string
   readonly name: string
-  readonly treated: 'yes' | 'no'
+  readonly treated: Treated
 }
 
 /** Reads and measures every lawn of a document for a day; what is wrong lands in the reader's problems. */

@@ -25,7 +25,7 @@ export function asPlanProduct(note: ProductNote, path: string, fields: FieldRead
   return {
     id: note.id,
     name: note.name.trim() || `Product ${path.split('.')[1] === '0' ? 1 : Number(path.split('.')[1]) + 1}`,
-    rate,
+    rate: partOf(note, rate),
     basis: note.basis,
     ...(density && { density }),
     ...(Object.values(analysis).some((value) => value !== undefined) && { analysis: definedOnly(analysis) }),
@@ -34,6 +34,9 @@ export function asPlanProduct(note: ProductNote, path: string, fields: FieldRead
     ...(measureStep && { measureStep }),
   }
 }
+
+/** A listed amount shared over two dates goes down by halves; one that is repeated goes down whole each time. */
+export const partOf = ({ split }: Pick<ProductNote, 'split'>, rate: PlanProduct['rate']): PlanProduct['rate'] => (split === 'share' ? { value: rate.value / 2, unit: rate.unit } : rate)
 
 function definedOnly<T extends object>(record: T): T {
   return Object.fromEntries(Object.entries(record).filter(([, value]) => value !== undefined)) as T

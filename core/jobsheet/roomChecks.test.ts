@@ -51,7 +51,7 @@ const OTHERS: Readonly<Record<string, { readonly active: string; readonly group:
 function rowOf(text: string, i: number): HistoryRow {
   const [on = '', name = 'own', pounds = '0', nitrogen = ''] = text.split(' ')
   const { active = '', group = '' } = OTHERS[name] ?? {}
-  return { applicationId: `${i}`, areaId: 'area', product: name, sourceId: name, active, groups: group, on, dimension: 'mass', amount: Number(pounds) * KILOGRAMS_PER.lb, sizeM2: SIZE, n: Number(nitrogen.replace('n=', '')) * KILOGRAMS_PER.lb }
+  return { applicationId: `${i}`, areaId: 'area', product: name, sourceId: name, active, groups: group, on, dimension: 'mass', amount: Number(pounds) * KILOGRAMS_PER.lb, sizeM2: SIZE, n: Number(nitrogen.replace('n=', '')) * KILOGRAMS_PER.lb, p2o5: 0, k2o: 0 }
 }
 function localOf(text: string | undefined): readonly LocalRule[] {
   if (!text) return []

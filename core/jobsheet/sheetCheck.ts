@@ -7,6 +7,8 @@ export type SheetCheckCode
     | 'speed-questioned' | 'speed-unlikely' | 'setting-off' | 'rate-other-area-unit' | 'rate-unlikely' | 'lawn-unlikely' | 'carrier-unlikely' | 'products-fill-tank' | 'exclusion-astray' | 'size-changed' | 'label-changed' | 'calibration-newer'
     | 'above-max-per-year' | 'active-above-max-per-year' | 'too-many-per-year' | 'too-soon' | 'group-run' | 'nitrogen-over-year' | 'grass-harmed' | 'grass-not-named' | 'seeding' | 'other-method' | 'mix-never' | 'mix-untested' | 'iron-with-phosphate'
     | 'water-in' | 'spray-volume' | 'local-rule' | 'dial-from-curve' | 'chloride-potassium'
+    | 'phosphorus-enough' | 'potassium-enough' | 'soil-temperature' | 'too-hot' | 'nitrogen-resting' | 'salt-in-heat' | 'nitrogen-form' | 'little-water' | 'temperature-unlikely'
+    | 'order-of-visit' | 'other-growth'
 
 /** A way out of a check: a new value for one field of the document, or (no value) the field to look at. */
 export interface Remedy {

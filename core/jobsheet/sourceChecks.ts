@@ -27,7 +27,7 @@ function areaChecks({ lawns }: ApplicationDocument, { areas }: RoomsNow): readon
   return lawns.flatMap((lawn, index): SheetCheck[] => {
     const area = lawn.source && areas.find(({ id }) => id === lawn.source?.id)
     if (!lawn.source || !area) return []
-    const now = lawnFromArea(area, lawn.treated)
+    const now = { ...lawnFromArea(area, lawn.treated), ...(lawn.own && { own: lawn.own }) }
     if (sameContent(measuredAs(lawn), measuredAs(now))) return []
     const newer = area.version > lawn.source.version
     return [{

@@ -1,17 +1,12 @@
 import { dayText } from '../calendar/dayText'
 import { daysAfter, daysBetween } from '../calendar/daysBetween'
-import { nitrogenWanted } from '../ground/grasses'
 import { formatFigure } from '../quantity/format'
 import { fieldReader } from '../quantity/fieldReader'
 import { rateUnitParts } from '../quantity/rateUnit'
-import { KILOGRAMS_PER, SQUARE_METRES_PER } from '../quantity/units'
-import { nitrogenPerArea } from '../season/history'
-import { overWanted } from '../season/nitrogenLaid'
-import { sixDigits } from '../working/figureText'
-import { closedWorkingBook, type WorkingBook } from '../working/working'
 import type { Plan } from '../plan/plan'
 import { daysIn } from './intervalChecks'
-import { namesOf, thisYear, type KnownLawn, type LabelContext, type LabelledLine } from './labelContext'
+import { NUTRIENT_UNITS, nitrogenOfYear } from './nutrientYear'
+import { namesOf, type KnownLawn, type LabelContext, type LabelledLine } from './labelContext'
 import type { SheetCheck } from './sheetCheck'
 
 /** Seed is left alone this long after a pre-emergent whose label says nothing (trade.md 10, residual commonly 90 days). */
@@ -23,7 +18,7 @@ const without = (lawns: readonly KnownLawn[]) => lawns.slice(0, 3).map(({ index,
 
 /** What the turf itself forbids: grasses, seed and young turf, the nitrogen it wants. Source: trade.md 5, 6, 10. */
 export function turfChecks(context: LabelContext, plan: Plan): readonly SheetCheck[] {
-  return [...context.lines.flatMap((line) => [...grassChecks(line, context), ...seedChecks(line, context), ...methodChecks(line, context), ...wateringChecks(line)]), ...nitrogenYear(context, plan)]
+  return [...context.lines.flatMap((line) => [...grassChecks(line, context), ...seedChecks(line, context), ...methodChecks(line, context), ...wateringChecks(line), ...growthChecks(line, context)]), ...nitrogenYear(context, plan)]
 }
 
 function grassChecks(line: LabelledLine, { lawns }: LabelContext): readonly SheetCheck[] {
@@ -37,6 +32,13 @@ function grassChecks(line: LabelledLine, { lawns }: LabelContext): readonly Shee
     ...(one ? [{ level: 'stop' as const, code: 'grass-harmed' as const, productId: line.note.id, source: 'label, grasses it may harm', message: `${line.product.name} may harm ${one}, which grows on ${namesOf(harmed)}.`, remedies: without(harmed) }] : []),
     ...(other ? [{ level: 'warn' as const, code: 'grass-not-named' as const, productId: line.note.id, source: 'label, grasses of this line', message: `This line is for ${named.join(', ')}; on ${namesOf(unnamed)} grows ${other}.`, remedies: [{ label: 'Choose another line', path: `products.${line.index}.rate` }, ...without(unnamed)] }] : []),
   ]
+}
+
+/** A rate printed for turf in one state, on turf that was noted to be in another. */
+function growthChecks({ line, note, product, index }: LabelledLine, { document }: LabelContext): readonly SheetCheck[] {
+  const [growth, turf] = [line.growth ?? '', document.day?.turf ?? '']
+  if (growth === '' || turf === '' || growth === turf) return []
+  return [{ level: 'warn', code: 'other-growth', productId: note.id, source: 'label, growth state of this line', message: `This rate of ${product.name} is for turf that is ${growth}; it is ${turf} now.`, remedies: [{ label: 'Choose another line', path: `products.${index}.rate` }] }]
 }
 
 /** Sown before and to be sown after: the label's own days, else what is usual for a pre-emergent. */
@@ -98,41 +100,12 @@ function wateringChecks({ line, note, product }: LabelledLine): readonly SheetCh
   return words.length === 0 ? [] : [{ level: 'note', code: 'water-in', productId: note.id, source: 'label', message: `${product.name}: ${words.join('; ')}.`, remedies: [] }]
 }
 
-/** Nitrogen of one lawn in the year of the job, kg on each m2. */
-export interface LawnNitrogen {
-  readonly lawn: KnownLawn
-  readonly laid: number
-  readonly now: number
-  /** What its grass wants in a year, from and to; undefined where no grass is written down. */
-  readonly wanted: readonly [number, number] | undefined
-  readonly state: 'within' | 'over' | undefined
-}
-
-/** Lb on 1,000 ft2 in one kg on each m2. */
-const UNITS = SQUARE_METRES_PER['1000 ft2'] / KILOGRAMS_PER.lb
-
-/** What lies on each lawn this year, what this application adds, and what the grass wants. Source: trade.md 10. */
-export function nitrogenOfYear(context: LabelContext, plan: Plan, book: WorkingBook = closedWorkingBook): readonly LawnNitrogen[] {
-  const now = plan.nutrients?.n.value ?? 0
-  return context.lawns.map((lawn) => {
-    const laid = nitrogenPerArea(thisYear(lawn.history.rows, context))
-    const year = thisYear(lawn.history.rows, context)
-    const wanted = nitrogenWanted(lawn.area.document.grass.map(({ species }) => species))
-    book.note(`nitrogen.${lawn.area.id}`, () => [
-      ...year.filter(({ n }) => n !== 0).map(({ on, product, n, sizeM2 }) => `${dayText(on)}, ${product}: ${n === null ? 'not known, the label gives no density' : `${sixDigits(n / KILOGRAMS_PER.lb)} lb of N on ${sixDigits(sizeM2)} m2 = ${sixDigits((n / sizeM2) * UNITS)} lb/1000 ft2`}`),
-      `this application ${sixDigits(now)} lb N/1000 ft2`, ...(wanted ? [`the grass wants ${wanted[0]} to ${wanted[1]} lb N/1000 ft2 a year`] : []),
-      `this year with it ${sixDigits(laid * UNITS + now)} lb N/1000 ft2`,
-    ])
-    return { lawn, laid, now: now / UNITS, wanted: wanted && [wanted[0] / UNITS, wanted[1] / UNITS], state: wanted && (overWanted(laid * UNITS + now, wanted) ? 'over' : 'within') }
-  })
-}
-
 /** Nitrogen of the year with this job over what the grass wants. */
 function nitrogenYear(context: LabelContext, plan: Plan): readonly SheetCheck[] {
   const found = nitrogenOfYear(context, plan).filter(({ now, state }) => now > 0 && state === 'over').toSorted((a, b) => b.laid - a.laid)
   const [worst] = found
   if (!worst) return []
-  const told = (perArea: number | undefined) => formatFigure((perArea ?? 0) * UNITS)
+  const told = (perArea: number | undefined) => formatFigure((perArea ?? 0) * NUTRIENT_UNITS)
   const lawns = found.map(({ lawn }) => lawn)
   return [{
     level: 'warn', code: 'nitrogen-over-year', source: `grass, ${told(worst.wanted?.[0])} to ${told(worst.wanted?.[1])} lb N/1000 ft2 a year`, remedies: without(lawns),

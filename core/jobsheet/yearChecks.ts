@@ -9,7 +9,7 @@ import type { RateUnit } from '../quantity/units'
 import { remembered } from '../remembered'
 import { applicationsIn, laidPerArea, type IndexedRow } from '../season/history'
 import type { KeptProduct } from './fromRooms'
-import { namesOf, thisYear, type KnownLawn, type LabelContext, type LabelledLine } from './labelContext'
+import { datesOf, namesOf, perAreaOn, thisYear, type KnownLawn, type LabelContext, type LabelledLine } from './labelContext'
 import type { Remedy, SheetCheck } from './sheetCheck'
 
 /** Figures this close to a limit are on it, not over it. */
@@ -27,7 +27,7 @@ export function yearChecks(context: LabelContext): readonly SheetCheck[] {
 const ofProduct = ({ history }: KnownLawn, { product }: LabelledLine, context: LabelContext) => thisYear(history.byProduct.get(product.id), context)
 
 /** The label's most in a year as product on the ground, SI in the dose's own dimension. */
-function yearLimit({ line, planned, dose }: LabelledLine, { request }: LabelContext): { readonly perArea: number; readonly unit: RateUnit } | undefined {
+export function yearLimit({ line, planned, dose }: LabelledLine, { request }: LabelContext): { readonly perArea: number; readonly unit: RateUnit } | undefined {
   const read = fieldReader().optional('', line.year, 'rate', 'Most in a year', 'above-zero')
   if (!read) return undefined
   const limit = limitPerArea(read, 'maxPerApplication', dose.dimension, { carrier: carrierOf(request.method), density: planned.density })
@@ -38,15 +38,16 @@ function productYear(line: LabelledLine, context: LabelContext): readonly SheetC
   const limit = yearLimit(line, context)
   if (!limit) return []
   const found = context.lawns.map((lawn) => ({ ...lawn, laid: laidPerArea(ofProduct(lawn, line, context))[line.dose.dimension] }))
-    .filter(({ laid }) => over(laid + line.dose.perArea, limit.perArea)).toSorted((a, b) => b.laid - a.laid)
+    .map((lawn) => ({ ...lawn, now: perAreaOn(lawn, line) * datesOf(line) }))
+    .filter(({ laid, now }) => over(laid + now, limit.perArea)).toSorted((a, b) => b.laid + b.now - a.laid - a.now)
   const [worst] = found
   if (!worst) return []
   const told = (perArea: number) => `${formatFigure((perArea / limit.perArea) * Number(yearFigure(line)))} ${limit.unit}`
   const left = limit.perArea - worst.laid
   return [{
     level: 'stop', code: 'above-max-per-year', productId: line.note.id, source: 'label, most in a year',
-    message: `${line.product.name}: ${told(worst.laid)} lies on ${namesOf(found)} this year; with ${told(line.dose.perArea)} now that is over the label's ${told(limit.perArea)}.`,
-    remedies: [...(left > 0 && line.note.basis === 'product' ? lessOf(line, left) : []), ...without(found)],
+    message: `${line.product.name}: ${told(worst.laid)} lies on ${namesOf(found)} this year; with ${told(worst.now)} ${datesOf(line) > 1 ? 'over both dates' : 'now'} that is over the label's ${told(limit.perArea)}.`,
+    remedies: [...(left > 0 && line.note.basis === 'product' && datesOf(line) === 1 ? lessOf(line, left) : []), ...without(found)],
   }]
 }
 
@@ -72,13 +73,13 @@ function activeYear(line: LabelledLine, context: LabelContext): readonly SheetCh
   const name = active.name.trim().toLowerCase()
   const most = limit.perArea * per
   const laidOf = contentsOf(name, context)
-  const found = context.lawns.map((lawn) => ({ ...lawn, laid: laidOf(thisYear(lawn.history.byActive.get(name), context)) })).filter(({ laid }) => over(laid + line.dose.perArea * per, most)).toSorted((a, b) => b.laid - a.laid)
+  const found = context.lawns.map((lawn) => ({ ...lawn, laid: laidOf(thisYear(lawn.history.byActive.get(name), context)), now: perAreaOn(lawn, line) * per * datesOf(line) })).filter(({ laid, now }) => over(laid + now, most)).toSorted((a, b) => b.laid + b.now - a.laid - a.now)
   const [worst] = found
   if (!worst) return []
   const share = (value: number) => `${formatFigure((100 * value) / most)} %`
   return [{
     level: 'stop', code: 'active-above-max-per-year', productId: line.note.id, source: 'label, most in a year, as active',
-    message: `${active.name} under all names: ${share(worst.laid)} of a year's most lies on ${namesOf(found)}; with this it would be ${share(worst.laid + line.dose.perArea * per)}.`, remedies: without(found),
+    message: `${active.name} under all names: ${share(worst.laid)} of a year's most lies on ${namesOf(found)}; with this it would be ${share(worst.laid + worst.now)}.`, remedies: without(found),
   }]
 }
 
@@ -108,7 +109,7 @@ function laidAs(name: string, products: readonly KeptProduct[]): (rows: readonly
 function countYear(line: LabelledLine, context: LabelContext): readonly SheetCheck[] {
   const most = countIn(line.line.perYear)
   if (most === undefined) return []
-  const found = context.lawns.map((lawn) => ({ ...lawn, times: applicationsIn(ofProduct(lawn, line, context)) })).filter(({ times }) => times + 1 > most)
+  const found = context.lawns.map((lawn) => ({ ...lawn, times: applicationsIn(ofProduct(lawn, line, context)) })).filter(({ times }) => times + datesOf(line) > most)
   const [first] = found.toSorted((a, b) => b.times - a.times)
   return first
     ? [{

@@ -1,11 +1,15 @@
 import { parseQuantity } from '../quantity/parseQuantity'
 import type { Entered } from '../quantity/entered'
+import { rateUnitParts } from '../quantity/rateUnit'
+import type { RateBasis } from './label'
 import { sixDigits } from '../working/figureText'
-import type { CarrierUnit, RateUnit, TimeUnit } from '../quantity/units'
+import { SQUARE_METRES_PER, type AreaUnit, type CarrierUnit, type RateUnit, type TimeUnit } from '../quantity/units'
 
 /** What a sentence of a label says, in the fields of a rate line; only what was understood is there. */
 export interface PrintedRate {
   readonly rate?: Entered<RateUnit>
+  /** What the rate counts, where the words say so: "0.6 lb N per 1,000 sq ft". */
+  readonly basis?: RateBasis
   readonly low?: Entered<RateUnit>
   readonly high?: Entered<RateUnit>
   readonly most?: Entered<RateUnit>
@@ -36,7 +40,7 @@ export function readPrintedRate(text: string): ReadPrinted {
   const plain = spelledOut(text)
   const pieces = plain.split(/[;\n]|,\s+|\.\s+|\.$|\s+and\s+(?=repeat|do not|no more|max)|\s+(?=in\s+(?:at least\s+)?\d[^;,]*\bwater\b)/i).map((piece) => piece.trim()).filter((piece) => piece !== '')
   return pieces.reduce<ReadPrinted>((read, piece) => {
-    const understood = repeatIn(piece) ?? countIn(piece) ?? capIn(piece) ?? carrierIn(piece) ?? rateIn(piece)
+    const understood = repeatIn(piece) ?? countIn(piece) ?? coverageIn(piece) ?? nutrientIn(piece) ?? capIn(piece) ?? carrierIn(piece) ?? rateIn(piece)
     return understood ? { ...read, found: { ...read.found, ...understood } } : { ...read, left: [...read.left, piece] }
   }, { found: {}, left: [] })
 }
@@ -66,6 +70,33 @@ function capIn(piece: string): PrintedRate | undefined {
   const read = rateText(bare.replace(YEARLY, '').replace(/\bper application\b/i, '').trim())
   if (!read) return undefined
   return YEARLY.test(bare) ? { year: read } : { most: read }
+}
+
+/** Ground a package is said to do: "a 40 lb bag covers 12,000 sq ft" is 3.33 lb on 1,000. */
+function coverageIn(piece: string): PrintedRate | undefined {
+  const match = /^(?:(?:this|the|a|each|1(?=\s+\d))\s+)?(.*?)\s*(?:\b(?:bag|bottle|jug|box|package|container|pail|can)\b\s*)?(?:covers|treats|does|feeds|is enough for|for up to)\s+(?:up to\s+|about\s+)?(.+)$/i.exec(piece)
+  const [, amount = '', ground = ''] = match ?? []
+  if (!match) return undefined
+  const [package_, area] = [parseQuantity(unitWords(amount), 'amount', 'lb'), parseQuantity(unitWords(ground), 'area', 'ft2')]
+  // Both must carry their unit: a bare figure says nothing.
+  if (!package_.ok || !area.ok || !/[a-z]/i.test(amount) || !/[a-z]/i.test(ground) || package_.value.value <= 0 || area.value.value <= 0) return undefined
+  const per: AreaUnit = /^(m2|100 m2|ha)$/.test(area.value.unit) ? '100 m2' : '1000 ft2'
+  const rate = (package_.value.value / (area.value.value * SQUARE_METRES_PER[area.value.unit])) * SQUARE_METRES_PER[per]
+  return { rate: { text: sixDigits(rate), unit: `${package_.value.unit}/${per}` } }
+}
+
+const NUTRIENT_WORDS: Readonly<Record<string, RateBasis>> = { n: 'n', nitrogen: 'n', p2o5: 'p2o5', phosphate: 'p2o5', k2o: 'k2o', potash: 'k2o', fe: 'fe', iron: 'fe' }
+
+/** A target of nutrient: "enough N for 0.6 lb per 1,000 sq ft", "0.6 lb of nitrogen per 1,000 sq ft". */
+function nutrientIn(piece: string): PrintedRate | undefined {
+  const words = Object.keys(NUTRIENT_WORDS).join('|')
+  const match = new RegExp(String.raw`\b(${words})\b`, 'i').exec(piece)
+  const basis = match?.[1] && NUTRIENT_WORDS[match[1].toLowerCase()]
+  if (!basis || !/\d/.test(piece)) return undefined
+  const bare = piece.replace(new RegExp(String.raw`^enough\s+|\b(?:of\s+)?(?:${words})\b|\bfor\b`, 'gi'), ' ').replaceAll(/\s+/g, ' ').replaceAll(/\s+\//g, '/').trim()
+  const read = rateIn(bare)
+  const mass = [read?.rate, read?.low, read?.high].every((entered) => !entered || rateUnitParts(entered.unit).dimension === 'mass')
+  return read && mass ? { ...read, basis } : undefined
 }
 
 /** Volume of water: "in 1 to 2 gallons of water per 1000 sq ft". */

@@ -1,6 +1,7 @@
 import type { Entered } from '../quantity/entered'
 import type { FieldReader } from '../quantity/fieldReader'
 import type { GrassName } from '../ground/grasses'
+import type { TurfState } from '../ground/turfStates'
 import type { Kind, KindUnits } from '../quantity/parseQuantity'
 import { rateUnitParts } from '../quantity/rateUnit'
 import type { AmountUnit, ContentUnit, DensityUnit, RateUnit, TimeUnit } from '../quantity/units'
@@ -23,6 +24,7 @@ export const LINE_FIGURES = {
   rainfast: { kind: 'time', unit: 'h', what: 'Rainfast after' }, waterDepth: { kind: 'length', unit: 'in', what: 'Water in by' }, waterWithin: { kind: 'time', unit: 'h', what: 'within' },
   mowBefore: { kind: 'time', unit: 'h', what: 'No mowing before' }, mowAfter: { kind: 'time', unit: 'h', what: 'No mowing after' }, rakeAfter: { kind: 'time', unit: 'd', what: 'No raking, coring for' },
   windMost: { kind: 'speed', unit: 'mph', what: 'Wind up to' }, buffer: { kind: 'length', unit: 'ft', what: 'Buffer to water' },
+  soilFrom: { kind: 'temperature', unit: '°F', what: 'Soil from' }, soilTo: { kind: 'temperature', unit: '°F', what: 'Soil up to' }, airMost: { kind: 'temperature', unit: '°F', what: 'Air up to' },
 } as const satisfies Readonly<Record<string, { readonly kind: Kind; readonly unit: string; readonly what: string }>>
 export type LineFigure = keyof typeof LINE_FIGURES
 export const LINE_FIGURE_NAMES = Object.keys(LINE_FIGURES) as readonly LineFigure[]
@@ -48,8 +50,24 @@ export interface RateLine {
   /** Most applications in a year, and most one after the other. */
   readonly perYear?: string
   readonly inRow?: string
+  /** Growth state of the turf the line is for; blank: any. */
+  readonly growth?: TurfState
   readonly figures?: LineFigures
 }
+
+export const NITROGEN_FORMS = ['nitrate', 'ammonium', 'urea'] as const
+export type NitrogenForm = (typeof NITROGEN_FORMS)[number]
+
+/** What one level fill of a household measure holds of a product. */
+export interface MeasuredTool {
+  readonly id: string
+  readonly tool: string
+  /** Marks that divide it evenly; blank or 1: none. */
+  readonly marks: string
+  readonly holds: Entered<AmountUnit>
+}
+
+export interface PrintedDial { readonly id: string; readonly spreader: string; readonly dial: string }
 
 export interface Package {
   readonly id: string
@@ -76,6 +94,19 @@ export interface ProductDocument {
   readonly shelfLife?: Entered<TimeUnit>
   /** The salt the potassium comes as. */
   readonly potassium?: '' | 'chloride' | 'sulfate'
+  /** Nitrogen by its form, per cent of all N; together at most 100. */
+  readonly nForms?: Readonly<Record<NitrogenForm, Entered<'%'>>>
+  /** What slows the nitrogen, and for how long. */
+  readonly coating?: string
+  readonly releases?: Entered<TimeUnit>
+  /** Salt index of the product; sodium nitrate is 100. */
+  readonly saltIndex?: string
+  /** pH that the finished mix must have, from and to; `last` goes in after the pH was set. */
+  readonly ph?: { readonly from: string; readonly to: string; readonly last: '' | 'last' }
+  /** A tool of the crew filled level, weighed or measured once for this product. */
+  readonly measures?: readonly MeasuredTool[]
+  /** Dial numbers printed on the package for some machine: guesses, kept as such. */
+  readonly dials?: readonly PrintedDial[]
   /** Where it may not be used, protective equipment, bees: as printed. */
   readonly restrictions?: string
   readonly packages: readonly Package[]
@@ -96,6 +127,7 @@ export function readProduct(document: ProductDocument, fields: FieldReader): voi
     fields.optional(`document.analysis.${name}`, document.analysis[name], 'percent', what, 'zero-too')
   }
   document.actives.forEach(({ content }, i) => fields.optional(`document.actives.${i}.content`, content, 'content', 'Active content', 'above-zero'))
+  readExtras(document, fields)
   document.lines.forEach((line, i) => readLine(line, `document.lines.${i}`, fields))
   document.packages.forEach(({ size, price }, i) => {
     fields.optional(`document.packages.${i}.size`, size, 'amount', 'Package', 'above-zero')
@@ -104,6 +136,23 @@ export function readProduct(document: ProductDocument, fields: FieldReader): voi
   fields.optional('document.reentry', document.reentry, 'time', 'Re-entry', 'zero-too')
   fields.optional('document.reorderAt', document.reorderAt, 'amount', 'Reorder at', 'zero-too')
   if (document.shelfLife) fields.optional('document.shelfLife', document.shelfLife, 'time', 'Keeps for', 'above-zero')
+}
+
+function readExtras({ nForms, releases, saltIndex, ph, measures = [] }: ProductDocument, fields: FieldReader): void {
+  if (nForms) {
+    const shares = NITROGEN_FORMS.map((form) => fields.optional(`document.nForms.${form}`, nForms[form], 'percent', `Share of ${form}`, 'zero-too')?.value ?? 0)
+    const sum = shares.reduce((total, share) => total + share, 0)
+    if (sum > 100 + 1e-9) fields.wrong('document.nForms.urea', `The forms of nitrogen come to ${Math.round(sum)} % of it: together they are at most 100 %.`)
+  }
+  if (releases) fields.optional('document.releases', releases, 'time', 'Releases over', 'above-zero')
+  if (saltIndex?.trim() && !(Number(saltIndex) >= 0)) fields.wrong('document.saltIndex', 'A salt index is a figure such as 46.')
+  const [from, to] = [ph?.from, ph?.to].map((text) => (text?.trim() ? Number(text) : undefined))
+  if ([from, to].some((value) => value !== undefined && !(value > 0 && value <= 14))) fields.wrong('document.ph.from', 'A pH lies between 0 and 14, such as 5.5.')
+  else if (from !== undefined && to !== undefined && from > to) fields.wrong('document.ph.from', 'The lower pH comes first: check both.')
+  measures.forEach(({ holds, marks }, i) => {
+    fields.optional(`document.measures.${i}.holds`, holds, 'amount', 'One level fill', 'above-zero')
+    if (marks.trim() && countIn(marks) === undefined) fields.wrong(`document.measures.${i}.marks`, 'Marks are a whole number: 4.')
+  })
 }
 
 function readLine(line: RateLine, path: string, fields: FieldReader): void {
@@ -117,7 +166,7 @@ function readLine(line: RateLine, path: string, fields: FieldReader): void {
   for (const name of LINE_FIGURE_NAMES) {
     const entered = line.figures?.[name]
     const { kind, what } = LINE_FIGURES[name]
-    if (entered) fields.optional(`${path}.figures.${name}`, entered as Entered<KindUnits[typeof kind]>, kind, what, 'above-zero')
+    if (entered) fields.optional(`${path}.figures.${name}`, entered as Entered<KindUnits[typeof kind]>, kind, what, kind === 'temperature' ? 'any-sign' : 'above-zero')
   }
   for (const [name, what] of [['perYear', 'Applications in a year'], ['inRow', 'Applications in a row']] as const) {
     if (line[name]?.trim() && countIn(line[name]) === undefined) fields.wrong(`${path}.${name}`, `${what} are a whole number: 4.`)

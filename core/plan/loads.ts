@@ -13,6 +13,8 @@ export interface Load {
   readonly size: number
   /** m2 the same spray would cover if all of it came out; what a dose in this tank is measured for. */
   readonly covers: number
+  /** Places of the areas it is for, where it ends at their bounds. */
+  readonly areas?: readonly number[]
 }
 
 /**
@@ -27,18 +29,42 @@ export const loadCount = (mix: number, tank: number): number => Math.max(1, Math
  * @param mix m3 to make; @param dead m3 that never comes out; @param carrierRate m3 on each m2
  * @returns loads whose carrier sums to the mix and whose sizes sum to the lawn
  */
-export function splitLoads(mix: number, tank: number, style: LoadStyle, dead: number, carrierRate: number): readonly Load[] {
+export function splitLoads(mix: number, tank: number, style: Exclude<LoadStyle, 'by-area'>, dead: number, carrierRate: number): readonly Load[] {
   const count = loadCount(mix, tank)
   const carriers = Array.from({ length: count }, (_, i) => {
     if (style === 'equal') return mix / count
     return i < count - 1 ? tank : mix - tank * (count - 1)
   })
+  return lessDead(carriers.map((carrier) => ({ carrier })), dead, carrierRate)
+}
+
+/**
+ * Loads that end where areas end: whole areas as long as the tank holds them; one that is larger than a tank gets equal loads of its own.
+ * The dead volume goes with the last area.
+ * @param sprays m3 of spray on each area, in the order they are treated
+ */
+export function loadsByArea(sprays: readonly number[], tank: number, dead: number, carrierRate: number): readonly Load[] {
+  const loads: { carrier: number; areas: number[] }[] = []
+  sprays.forEach((own, area) => {
+    const spray = own + (area === sprays.length - 1 ? dead : 0)
+    const open = loads.at(-1)
+    if (open && open.carrier + spray <= tank * (1 + COUNT_TOLERANCE)) {
+      open.carrier += spray
+      open.areas.push(area)
+      return
+    }
+    const count = loadCount(spray, tank)
+    if (count <= MOST_LOADS) for (let i = 0; i < count; i++) loads.push({ carrier: spray / count, areas: [area] })
+  })
+  return lessDead(loads, dead, carrierRate)
+}
+
+/** What stays in the hose is taken off the last load, and off the one before if the last is smaller. */
+function lessDead(loads: readonly Pick<Load, 'carrier' | 'areas'>[], dead: number, carrierRate: number): readonly Load[] {
   let stays = dead
-  const loads: Load[] = []
-  for (const carrier of carriers.toReversed()) {
-    const kept = Math.min(stays, carrier)
+  return loads.toReversed().map((load): Load => {
+    const kept = Math.min(stays, load.carrier)
     stays -= kept
-    loads.push({ carrier, size: (carrier - kept) / carrierRate, covers: carrier / carrierRate })
-  }
-  return loads.reverse()
+    return { ...load, size: (load.carrier - kept) / carrierRate, covers: load.carrier / carrierRate }
+  }).reverse()
 }

@@ -33,6 +33,15 @@ export interface LoadPlan {
   readonly size: Size
   readonly carrier: Volume
   readonly products: readonly { readonly id: string; readonly amount: Amount; readonly measured: Amount }[]
+  /** The areas it is for, where loads end at the areas' bounds. */
+  readonly areas?: readonly string[]
+}
+
+/** Areas that take the same rates, and what they take. */
+export interface RateGroup {
+  readonly areas: readonly string[]
+  readonly size: Size
+  readonly products: readonly { readonly id: string; readonly rate: Rate; readonly amount: Amount; readonly measured: Amount }[]
 }
 
 export const CHECK_LEVELS = ['stop', 'warn', 'note'] as const
@@ -67,4 +76,6 @@ export interface Plan {
   readonly nutrients: NutrientsLaid | null
   readonly checks: readonly PlanCheck[]
   readonly working: readonly Working[]
+  /** Only where areas have rates of their own. */
+  readonly rates?: readonly RateGroup[]
 }

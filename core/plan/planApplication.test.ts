@@ -79,7 +79,7 @@ test.each(readTable('measuredAmount.csv', import.meta.url))('$amount in steps of
 test.each(readTable('loads.csv', import.meta.url))('$name: $words', (row) => {
   const carrierRate = figure(row, 'carrierRate')
   const mix = figure(row, 'lawn') * carrierRate + figure(row, 'dead')
-  const loads = splitLoads(mix, figure(row, 'tank'), row.style as LoadStyle, figure(row, 'dead'), carrierRate)
+  const loads = splitLoads(mix, figure(row, 'tank'), row.style as Exclude<LoadStyle, 'by-area'>, figure(row, 'dead'), carrierRate)
   const numbers = (text: string | undefined) => (text ?? '').split(';').map((part) => expect.closeTo(Number(part), 10))
   expect(loads.map(({ carrier }) => carrier)).toEqual(numbers(row.carriers))
   expect(loads.map(({ size }) => size)).toEqual(numbers(row.sizes))

@@ -4,14 +4,16 @@ import { amountFactor, areaSi, type Quantity } from '../quantity/quantity'
 import { err, ok, type Result } from '../result'
 import { closedWorkingBook, type WorkingBook } from '../working/working'
 import type { Groundwork } from './groundwork'
-import { loadCount, MOST_LOADS, splitLoads, type Load } from './loads'
+import { loadCount, loadsByArea, MOST_LOADS, splitLoads, type Load } from './loads'
 import { measuredAmount } from './measuredAmount'
+import { mergePlans, type GroupPlan } from './mergePlans'
 import { nutrientsLaid } from './nutrientsLaid'
 import type { AreaPlan, LoadPlan, Plan, ProductTotal } from './plan'
 import { coarseCheck, limitChecks, measuredPairs, nutrientChecks, partLoadCheck, sortChecks } from './planChecks'
 import type { PlanIssue } from './planIssue'
 import type { PlanRequest, SpreadMethod, SprayMethod } from './planRequest'
 import { noteProduct, noteSpray } from './planWorking'
+import { hasOwnRates, rateGroups } from './rateGroups'
 import { requestProblems } from './requestProblems'
 import { resolveProducts, type ResolvedProduct } from './resolveProducts'
 
@@ -26,10 +28,27 @@ import { resolveProducts, type ResolvedProduct } from './resolveProducts'
  * @example 5,870 ft2 at 3.4 lb/1000 ft2: 19.958 lb, 9.979 lb in each of two passes
  */
 export function planApplication(request: PlanRequest, book: WorkingBook = closedWorkingBook): Result<Plan, readonly PlanIssue[]> {
-  const { method } = request
-  const carrier = carrierOf(method)
+  const carrier = carrierOf(request.method)
   const problems = requestProblems(request, carrier)
   if (problems.length > 0) return err(problems)
+  return hasOwnRates(request) ? planByRates(request, carrier, book) : planAlike(request, carrier, book)
+}
+
+/** Areas with rates of their own: a plan for each rate, then one of all. */
+function planByRates(request: PlanRequest, carrier: Carrier | undefined, book: WorkingBook): Result<Plan, readonly PlanIssue[]> {
+  const groups: GroupPlan[] = []
+  for (const group of rateGroups(request)) {
+    const planned = planAlike(group.request, carrier, book.another())
+    if (!planned.ok) return planned
+    groups.push({ ...group, plan: planned.value })
+  }
+  const plan = mergePlans(request, groups)
+  for (const { figure, lines } of plan.working) book.note(figure, () => lines)
+  return ok(plan)
+}
+
+function planAlike(request: PlanRequest, carrier: Carrier | undefined, book: WorkingBook): Result<Plan, readonly PlanIssue[]> {
+  const { method } = request
   const resolved = resolveProducts(request.products, carrier)
   if (!resolved.ok) return resolved
   const ground = groundwork(request, carrier)
@@ -56,7 +75,12 @@ function groundwork(request: PlanRequest, carrier: Carrier | undefined): Result<
       message: `This takes ${count} tank loads; the most is ${MOST_LOADS}. Check the carrier's and the tank's units.`,
     }])
   }
-  const loads = Number.isFinite(count) ? splitLoads(mix, tank, method.loads, dead, carrier.perArea) : []
+  const loads = !Number.isFinite(count)
+    ? []
+    : method.loads === 'by-area'
+      ? loadsByArea(areas.map((area) => area.size * carrier.perArea), tank, dead, carrier.perArea)
+      : splitLoads(mix, tank, method.loads, dead, carrier.perArea)
+  if (loads.length > MOST_LOADS) return err([{ code: 'too-many-loads', path: 'method.loads', message: `This takes ${loads.length} tank loads; the most is ${MOST_LOADS}. Let loads reach over the areas' bounds.` }])
   return ok({ areas, size, carrier, spray, mix: Number.isFinite(count) ? mix : Infinity, loads })
 }
 
@@ -68,6 +92,7 @@ function composePlan(products: readonly ResolvedProduct[], ground: Groundwork, m
     size: { value: load.size, unit: 'm2' },
     carrier: { value: load.carrier / (wet?.litre ?? 1), unit: wet?.carrier.unit ?? 'L' },
     products: products.map((resolved) => loadProduct(resolved, load)),
+    ...(load.areas && { areas: load.areas.flatMap((place) => ground.areas[place]?.area.id ?? []) }),
   }))
   const totals = products.map((resolved, index) => productTotal(resolved, index, ground, method, loads))
   const nutrients = nutrientsLaid(products, book)

@@ -1,4 +1,4 @@
-import type { LabelledProduct } from '../label/label'
+import type { LabelledProduct, Rate } from '../label/label'
 import type { Quantity } from '../quantity/quantity'
 import type { AmountUnit, AreaUnit, CarrierUnit, MassUnit, VolumeUnit } from '../quantity/units'
 
@@ -6,6 +6,8 @@ export interface PlanArea {
   readonly id: string
   readonly name?: string
   readonly size: Quantity<AreaUnit>
+  /** Rates of this area's own, by product; the others take the product's. */
+  readonly rates?: readonly { readonly id: string; readonly rate: Rate }[]
 }
 
 export interface PlanProduct extends LabelledProduct {
@@ -20,7 +22,7 @@ export interface SpreadMethod {
   readonly reserve?: Quantity<MassUnit>
 }
 
-export const LOAD_STYLES = ['full-then-part', 'equal'] as const
+export const LOAD_STYLES = ['full-then-part', 'equal', 'by-area'] as const
 export type LoadStyle = (typeof LOAD_STYLES)[number]
 
 export interface SprayMethod {

@@ -5,6 +5,7 @@ import { NUTRIENT_NAMES } from '../label/label'
 import { rateUnitParts } from '../quantity/rateUnit'
 import type { PlanIssue } from './planIssue'
 import type { PlanProduct, PlanRequest, SprayMethod } from './planRequest'
+import { ownRateProblems } from './rateGroups'
 
 /**
  * What in a request contradicts itself: repeated ids, a nutrient target in fluid measure, low above high, dead volume as big as
@@ -15,6 +16,7 @@ export function requestProblems(request: PlanRequest, carrier: Carrier | undefin
   return [
     ...repeatedIds(areas, 'areas'),
     ...repeatedIds(products, 'products'),
+    ...ownRateProblems(request),
     ...(method.kind === 'spray' ? tankProblems(method) : dryProblems(products)),
     ...products.flatMap((product, index) => [
       ...basisProblems(product, `products.${index}`),

@@ -38,6 +38,9 @@ export function readNotNegative<K extends Kind>(entered: Entered<KindUnits[K]>, 
   return read
 }
 
+/** Reads a field whose figure may have any sign: a temperature. */
+export const readSigned = <K extends Kind>(entered: Entered<KindUnits[K]>, kind: K, what: string): Result<Quantity<KindUnits[K]>, EnteredProblem> => readFigure(entered, kind, what)
+
 function readFigure<K extends Kind>({ text, unit }: Entered<KindUnits[K]>, kind: K, what: string): Result<Quantity<KindUnits[K]>, EnteredProblem> {
   if (text.trim() === '') return err({ kind: 'missing', message: `${what} is still missing.` })
   const read = parseQuantity(text, kind, unit)

@@ -1,4 +1,4 @@
-import { readNotNegative, readPositive, type Entered, type EnteredProblem } from './entered'
+import { readNotNegative, readPositive, readSigned, type Entered, type EnteredProblem } from './entered'
 import type { Kind, KindUnits } from './parseQuantity'
 import type { Quantity } from './quantity'
 
@@ -15,11 +15,13 @@ export interface FieldReader {
   positive: <K extends Kind>(path: string, entered: Entered<KindUnits[K]> | undefined, kind: K, what: string) => Quantity<KindUnits[K]> | undefined
   /** As positive, but nought may be typed. */
   notNegative: <K extends Kind>(path: string, entered: Entered<KindUnits[K]> | undefined, kind: K, what: string) => Quantity<KindUnits[K]> | undefined
-  /** Blank is fine and reads as undefined; `zero` says whether nought may be typed. */
-  optional: <K extends Kind>(path: string, entered: Entered<KindUnits[K]>, kind: K, what: string, zero: 'zero-too' | 'above-zero') => Quantity<KindUnits[K]> | undefined
+  /** Blank is fine and reads as undefined; `sign` says whether nought, or less, may be typed. */
+  optional: <K extends Kind>(path: string, entered: Entered<KindUnits[K]>, kind: K, what: string, sign: keyof typeof READERS) => Quantity<KindUnits[K]> | undefined
   wrong: (path: string, message: string) => void
   missing: (path: string, message: string) => void
 }
+
+const READERS = { 'zero-too': readNotNegative, 'above-zero': readPositive, 'any-sign': readSigned } as const
 
 export function fieldReader(): FieldReader {
   const problems: FieldProblem[] = []
@@ -36,9 +38,9 @@ export function fieldReader(): FieldReader {
     problems,
     positive: (path, entered, kind, what) => needed(path, entered, kind, what, readPositive),
     notNegative: (path, entered, kind, what) => needed(path, entered, kind, what, readNotNegative),
-    optional: (path, entered, kind, what, zero) => {
+    optional: (path, entered, kind, what, sign) => {
       if (entered.text.trim() === '') return undefined
-      const read = zero === 'zero-too' ? readNotNegative(entered, kind, what) : readPositive(entered, kind, what)
+      const read = READERS[sign](entered, kind, what)
       return read.ok ? read.value : complain(path, read.error)
     },
     wrong: (path, message) => { problems.push({ path, kind: 'wrong', message }) },

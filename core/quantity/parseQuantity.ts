@@ -1,11 +1,11 @@
 import { err, ok, type Result } from '../result'
 import { NUMBER_PATTERN, parseNumber, spellFractions, type TypedProblem } from './parseNumber'
 import type { Quantity } from './quantity'
-import { AMOUNT_NAMES, ANGLE_NAMES, AREA_NAMES, DENSITY_NAMES, DILUTION_NAMES, LENGTH_NAMES, PRESSURE_NAMES, SPAN_NAMES, SPEED_NAMES, STOPWATCH_NAMES, TIME_NAMES } from './unitNames'
+import { AMOUNT_NAMES, ANGLE_NAMES, AREA_NAMES, DENSITY_NAMES, DILUTION_NAMES, LENGTH_NAMES, PRESSURE_NAMES, SPAN_NAMES, SPEED_NAMES, STOPWATCH_NAMES, TEMPERATURE_NAMES, TIME_NAMES } from './unitNames'
 import {
   CUBIC_METRES_PER, isMassUnit, isVolumeUnit, KILOGRAMS_PER, METRES_PER,
   type AmountUnit, type AngleUnit, type AreaRateUnit, type AreaUnit, type CarrierUnit, type ContentUnit, type DensityUnit, type LengthUnit, type MassUnit,
-  type PressureUnit, type RateUnit, type SpanUnit, type SpeedUnit, type StopwatchUnit, type TimeUnit, type VolumeUnit,
+  type PressureUnit, type RateUnit, type SpanUnit, type SpeedUnit, type StopwatchUnit, type TemperatureUnit, type TimeUnit, type VolumeUnit,
 } from './units'
 
 /** The unit types that a field of each kind can hold. */
@@ -28,6 +28,7 @@ export interface KindUnits {
   grain: 'mm'
   pressure: PressureUnit
   time: TimeUnit
+  temperature: TemperatureUnit
 }
 export type Kind = keyof KindUnits
 
@@ -37,7 +38,7 @@ const EXAMPLES: Readonly<Record<Kind, string>> = {
   length: '34\'6", 34.5 ft or 10.5 m', span: '34\'6", 10.5 m or 42 paces', angle: '72°', area: '5,870 ft2, 0.13 acre or 545 m2', mass: '3.4 lb, 54 oz or 1.5 kg', volume: '2 gal, 12 fl oz or 3 L',
   amount: '3.4 lb, 12 fl oz or 1.5 kg', speed: '3.1 mph or 5 km/h', density: '10.3 lb/gal or 1.23 kg/L', content: '14.3 % or 1.3 lb/gal',
   rate: '3.4 lb/1000 ft2, 2 fl oz/1000 ft2 or 8 fl oz/gal', massRate: '3.4 lb/1000 ft2 or 166 kg/ha', carrier: '1.3 gal/1000 ft2 or 5 L/100 m2',
-  percent: '21 %', stopwatch: '42.5 s or 1 min', grain: '2.1 mm', pressure: '30 psi or 2 bar', time: '28 days, 4 weeks or 12 h',
+  percent: '21 %', stopwatch: '42.5 s or 1 min', grain: '2.1 mm', pressure: '30 psi or 2 bar', time: '28 days, 4 weeks or 12 h', temperature: '72 °F or 22 °C',
 }
 
 const tidy = (name: string) => name.toLowerCase().replaceAll('.', '').replaceAll(/\b1,000\b/g, '1000').replaceAll(/\s+/g, ' ').trim()
@@ -110,6 +111,7 @@ const READERS: { readonly [K in Kind]: UnitReader<K> } = {
   time: fromTable('time', TIME_NAMES),
   stopwatch: fromTable('stopwatch', STOPWATCH_NAMES),
   pressure: fromTable('pressure', PRESSURE_NAMES),
+  temperature: fromTable('temperature', TEMPERATURE_NAMES),
   grain: (name) => (name === 'mm' ? ok('mm') : err(unknown(name, 'grain'))),
   percent: (name) => (name === '%' ? ok('%') : err(unknown(name, 'percent'))),
 }

@@ -1,4 +1,4 @@
-import type { AmountUnit, AngleUnit, AreaUnit, DensityUnit, DilutionUnit, LengthUnit, PressureUnit, SpanUnit, SpeedUnit, StopwatchUnit, TimeUnit } from './units'
+import type { AmountUnit, AngleUnit, AreaUnit, DensityUnit, DilutionUnit, LengthUnit, PressureUnit, SpanUnit, SpeedUnit, StopwatchUnit, TemperatureUnit, TimeUnit } from './units'
 
 /** What people write for a unit; compared in lower case, blanks squeezed, without full stops. */
 export const LENGTH_NAMES: Readonly<Record<string, LengthUnit>> = {
@@ -15,6 +15,8 @@ export const ANGLE_NAMES: Readonly<Record<string, AngleUnit>> = { '°': '°', de
 export const STOPWATCH_NAMES: Readonly<Record<string, StopwatchUnit>> = { s: 's', sec: 's', secs: 's', second: 's', seconds: 's', min: 'min', mins: 'min', minute: 'min', minutes: 'min' }
 
 export const PRESSURE_NAMES: Readonly<Record<string, PressureUnit>> = { psi: 'psi', bar: 'bar', bars: 'bar', kpa: 'kPa' }
+
+export const TEMPERATURE_NAMES: Readonly<Record<string, TemperatureUnit>> = { f: '°F', '°f': '°F', 'deg f': '°F', fahrenheit: '°F', c: '°C', '°c': '°C', 'deg c': '°C', celsius: '°C' }
 
 export const AREA_NAMES: Readonly<Record<string, AreaUnit>> = {
   ft2: 'ft2', 'ft²': 'ft2', 'sq ft': 'ft2', sqft: 'ft2', 'square foot': 'ft2', 'square feet': 'ft2',

@@ -53,6 +53,9 @@ export const SECONDS_PER = { min: 60, h: 3600, d: 86_400, wk: 604_800 } as const
 /** Seconds in one of each; for a stopwatch. */
 export const STOPWATCH_PER = { s: 1, min: 60 } as const
 
+/** Kelvin in one degree of each, and the reading at 0 °C. */
+export const TEMPERATURE_SCALES = { '°F': { kelvin: 5 / 9, freezing: 32 }, '°C': { kelvin: 1, freezing: 0 } } as const
+
 /** Pascals in one of each; psi is not exact (trade.md 16). */
 export const PASCALS_PER = { psi: 6894.757293168, bar: 100_000, kPa: 1000 } as const
 
@@ -61,6 +64,7 @@ export type AngleUnit = keyof typeof RADIANS_PER
 /** A length, or a count of paces that a calibrated stride turns into one. */
 export type SpanUnit = LengthUnit | 'paces'
 export type StopwatchUnit = keyof typeof STOPWATCH_PER
+export type TemperatureUnit = keyof typeof TEMPERATURE_SCALES
 export type PressureUnit = keyof typeof PASCALS_PER
 export type AreaUnit = keyof typeof SQUARE_METRES_PER
 export type MassUnit = keyof typeof KILOGRAMS_PER
@@ -78,6 +82,7 @@ export const unitsOf = <U extends string>(table: Readonly<Record<U, number>>): r
 export const LENGTH_UNITS = unitsOf(METRES_PER)
 export const STOPWATCH_UNITS = unitsOf(STOPWATCH_PER)
 export const PRESSURE_UNITS = unitsOf(PASCALS_PER)
+export const TEMPERATURE_UNITS: readonly TemperatureUnit[] = ['°F', '°C']
 export const SPAN_UNITS: readonly SpanUnit[] = [...LENGTH_UNITS, 'paces']
 export const AREA_UNITS = unitsOf(SQUARE_METRES_PER)
 export const MASS_UNITS = unitsOf(KILOGRAMS_PER)

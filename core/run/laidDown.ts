@@ -1,6 +1,7 @@
 import { NUTRIENTS, type Nutrient } from '../label/label'
 import { dimensionOf, type Dimension } from '../quantity/rateUnit'
 import { amountFactor, areaSi, densitySi } from '../quantity/quantity'
+import { hasOwnRates } from '../plan/rateGroups'
 import type { RunRecord } from './foldRun'
 
 /** One product on one area, as the ledger keeps it: what limits and intervals are counted from. */
@@ -16,7 +17,7 @@ export interface LaidDown {
 }
 
 /**
- * What a finished run laid down, area by area: each product's used amount shared out by size over the areas that were planned.
+ * What a finished run laid down, area by area: each product's used amount shared out over the areas as it was planned for them.
  * Where more or less lawn was treated than planned, every area carries its share of the difference.
  * @returns empty until the outcome is known
  */
@@ -28,7 +29,7 @@ export function laidDown({ frozen, used, outcomes }: RunRecord): readonly LaidDo
   return sizes.flatMap(({ id: areaId, size }) => outcomes.map((outcome): LaidDown => {
     const share = size / planned
     const dimension = dimensionOf(outcome.used.unit)
-    const amount = outcome.used.value * amountFactor(outcome.used.unit) * share
+    const amount = outcome.used.value * amountFactor(outcome.used.unit) * sharePlanned(frozen, areaId, outcome.productId, share)
     const product = frozen.request.products.find(({ id }) => id === outcome.productId)
     const density = product?.density
     const kilograms = dimension === 'mass' ? amount : density && amount * densitySi(density)
@@ -38,6 +39,14 @@ export function laidDown({ frozen, used, outcomes }: RunRecord): readonly LaidDo
       : Object.fromEntries(NUTRIENTS.map((name) => [name, ((kilograms ?? 0) * (analysis?.[name] ?? 0)) / 100])) as Record<Nutrient, number>
     return { areaId, productId: outcome.productId, dimension, amount, sizeM2: treated * share, nutrients }
   }))
+}
+
+/** By planned amount, which is by size unless areas had rates of their own. */
+function sharePlanned({ request, plan }: RunRecord['frozen'], areaId: string, productId: string, bySize: number): number {
+  if (!hasOwnRates(request)) return bySize
+  const total = plan.totals.products.find(({ id }) => id === productId)?.amount
+  const own = plan.areas.find(({ id }) => id === areaId)?.products.find(({ id }) => id === productId)?.amount
+  return own && total ? (own.value * amountFactor(own.unit)) / (total.value * amountFactor(total.unit)) : bySize
 }
 
 /**

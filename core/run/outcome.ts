@@ -4,6 +4,7 @@ import { doseOf } from '../label/dose'
 import { carrierOf } from '../plan/carrierOf'
 import type { Plan } from '../plan/plan'
 import type { PlanRequest } from '../plan/planRequest'
+import { hasOwnRates } from '../plan/rateGroups'
 import { amountFactor, areaSi, type Quantity } from '../quantity/quantity'
 import { dimensionOf } from '../quantity/rateUnit'
 import type { AmountUnit, AreaUnit, RateUnit } from '../quantity/units'
@@ -68,12 +69,15 @@ export function outcomeOf(
     }
     const usedInPutUnit = put.amount.value * share.value
     const perArea = (usedInPutUnit * amountFactor(put.amount.unit) * conversion.value) / areaSi(entries.treated)
-    const deviation = perArea / dose.value.perArea - 1
+    // Where areas had rates of their own, what was planned is their mean over the whole ground.
+    const mean = hasOwnRates(request) ? (planned.amount.value * amountFactor(planned.amount.unit)) / plan.totals.size.value / dose.value.perArea : 1
+    const deviation = perArea / (dose.value.perArea * mean) - 1
+    const plannedRate = { value: product.rate.value * mean, unit: product.rate.unit }
     const outcome: ProductOutcome = {
       productId: product.id,
       used: { value: usedInPutUnit, unit: put.amount.unit },
-      plannedRate: product.rate,
-      actualRate: { value: product.rate.value * (1 + deviation), unit: product.rate.unit },
+      plannedRate,
+      actualRate: { value: plannedRate.value * (1 + deviation), unit: product.rate.unit },
       deviation,
       verdict: verdictOf(deviation, tolerance),
     }
@@ -81,7 +85,7 @@ export function outcomeOf(
       `put in ${asEntered(put.amount)}`,
       entries.made ? `made ${asEntered(entries.made)} of spray, left ${asEntered(entries.left)}` : `left ${asEntered(entries.left)}`,
       `used ${figureText(outcome.used)} on ${asEntered(entries.treated)}`,
-      `planned ${asEntered(product.rate)}; off by ${sixDigits(deviation * 100)} %`,
+      `planned ${figureText(plannedRate)}${mean === 1 ? '' : ', the mean of the areas’ own rates'}; off by ${sixDigits(deviation * 100)} %`,
       `actual rate ${figureText(outcome.actualRate)}`,
     ])
     return [outcome]

@@ -20,6 +20,8 @@ export interface HistoryRow {
   readonly sizeM2: number
   /** Kg; null where the label did not tell. */
   readonly n: number | null
+  readonly p2o5: number | null
+  readonly k2o: number | null
 }
 
 /** A row with its words taken apart once, for a sheet asks again at every key. */
@@ -89,6 +91,12 @@ export const applicationsIn = remembered((rows: readonly IndexedRow[]): number =
 
 /** Kg of nitrogen on each m2 of the rows together. */
 export const nitrogenPerArea = remembered((rows: readonly IndexedRow[]): number => rows.reduce((sum, { n, sizeM2 }) => (sizeM2 > 0 ? sum + (n ?? 0) / sizeM2 : sum), 0))
+
+/** Kg of phosphate and of potash on each m2 of the rows together. */
+export const nutrientPerArea = {
+  p2o5: remembered((rows: readonly IndexedRow[]): number => rows.reduce((sum, { p2o5, sizeM2 }) => (sizeM2 > 0 ? sum + (p2o5 ?? 0) / sizeM2 : sum), 0)),
+  k2o: remembered((rows: readonly IndexedRow[]): number => rows.reduce((sum, { k2o, sizeM2 }) => (sizeM2 > 0 ? sum + (k2o ?? 0) / sizeM2 : sum), 0)),
+} as const
 
 /** The groups of a printed text: "3 + 11" is two. */
 export const groupsIn = (text: string): readonly string[] => text.split(/[+,;/]/).map((group) => group.trim().toUpperCase()).filter((group) => group !== '')

@@ -11,13 +11,15 @@ export interface Working {
 export interface WorkingBook {
   note: (figure: string, lines: () => readonly string[]) => void
   pages: () => readonly Working[]
+  /** An empty book of the same kind, for pages that are put together before they are kept. */
+  another: () => WorkingBook
 }
 
 /** A book that keeps every page. */
 export function openWorkingBook(): WorkingBook {
   const pages: Working[] = []
-  return { note: (figure, lines) => pages.push({ figure, lines: lines() }), pages: () => pages }
+  return { note: (figure, lines) => pages.push({ figure, lines: lines() }), pages: () => pages, another: openWorkingBook }
 }
 
 /** A book that keeps nothing: for replanning many times a second. */
-export const closedWorkingBook: WorkingBook = { note: () => {}, pages: () => [] }
+export const closedWorkingBook: WorkingBook = { note: () => {}, pages: () => [], another: () => closedWorkingBook }

@@ -44,7 +44,7 @@ export function ledgerRepository({ database: { models, sequelize }, organization
       }))
     },
     ofSite: (siteId, from, to) => select<LedgerRow>(
-      `SELECT application_id AS "applicationId", area_id AS "areaId", product, source_id AS "sourceId", active, groups, on_day::text AS "on", dimension, sum(amount) AS amount, sum(size_m2) AS "sizeM2", sum(n_kg) AS n
+      `SELECT application_id AS "applicationId", area_id AS "areaId", product, source_id AS "sourceId", active, groups, on_day::text AS "on", dimension, sum(amount) AS amount, sum(size_m2) AS "sizeM2", sum(n_kg) AS n, sum(p2o5_kg) AS p2o5, sum(k2o_kg) AS k2o
        FROM laid_down WHERE organization_id = :organizationId AND site_id = :siteId AND on_day BETWEEN :from AND :to
        GROUP BY application_id, area_id, product_id, product, source_id, active, groups, on_day, dimension HAVING sum(amount) > 0 ORDER BY on_day DESC, application_id, product LIMIT 2000`, { siteId, from, to }),
     lastRepeats: (from) => select<LastLaid>(

@@ -6,7 +6,7 @@ import { INSTRUMENTS } from '#core/ground/instruments'
 import { READING_NAMES } from '#core/ground/methods/method'
 import { METHOD_NAMES } from '#core/ground/methods/methods'
 import type { PictureScale } from '#core/ground/pictureScale'
-import { AREA_USES, CLIPPINGS, PRIORITIES, SUNS, type AreaDocument } from '#core/ground/areaDocument'
+import { AREA_USES, CLIPPINGS, PRIORITIES, SOIL_LEVELS, SUNS, type AreaDocument } from '#core/ground/areaDocument'
 import { GRASS_NAMES } from '#core/ground/grasses'
 import { AREA_UNITS, LENGTH_UNITS, SPAN_UNITS } from '#core/quantity/units'
 import { enteredOf } from './quantity'
@@ -61,6 +61,7 @@ const AreaDocumentSchema = v.strictObject({
   established: BlankOrDay, overseeding: BlankOrDay, cover: Share, cut: Length, thatch: Length, clippings: v.picklist(CLIPPINGS), sun: v.picklist(SUNS),
   irrigation: v.strictObject({ kind: v.picklist(['none', 'zone']), zone: Line, output: Length }),
   soil: Notes, priority: v.picklist(PRIORITIES), notes: Notes,
+  soilTest: v.optional(v.strictObject({ on: BlankOrDay, ph: Line, p: v.picklist(SOIL_LEVELS), k: v.picklist(SOIL_LEVELS), organic: Share })),
   samples: v.optional(v.strictObject({ count: Line, seed: v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(4_294_967_295)) })),
 }) as v.GenericSchema<AreaDocument>
 

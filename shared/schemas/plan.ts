@@ -12,7 +12,11 @@ const Id = v.pipe(v.string('must be a text'), v.regex(/^[A-Za-z0-9_-]{1,64}$/, '
 const Name = v.pipe(v.string('must be a text'), v.maxLength(LONGEST_NAME, 'must be at most 200 characters'))
 const RateSchema = quantityOf(RATE_UNITS, Positive)
 
-const AreaSchema = v.strictObject({ id: Id, name: v.optional(Name), size: quantityOf(AREA_UNITS, Positive) })
+/** `rates` are of this area alone; added to the contract, which knows one rate for all. */
+const AreaSchema = v.strictObject({
+  id: Id, name: v.optional(Name), size: quantityOf(AREA_UNITS, Positive),
+  rates: v.optional(v.pipe(v.array(v.strictObject({ id: Id, rate: RateSchema })), v.maxLength(MOST_PRODUCTS))),
+})
 
 const ProductSchema = v.strictObject({
   id: Id,
@@ -40,7 +44,7 @@ const MethodSchema = v.variant('kind', [
     kind: v.literal('spray'),
     carrier: quantityOf(CARRIER_UNITS, Positive),
     tank: quantityOf(VOLUME_UNITS, Positive),
-    loads: v.picklist(LOAD_STYLES, 'must be full-then-part or equal'),
+    loads: v.picklist(LOAD_STYLES, 'must be full-then-part, equal or by-area'),
     dead: v.optional(quantityOf(VOLUME_UNITS, NotNegative)),
     agitate: v.optional(quantityOf(VOLUME_UNITS, NotNegative)),
   }),

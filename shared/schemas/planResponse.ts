@@ -23,13 +23,16 @@ export const PlanResponseSchema = v.strictObject({
     })),
   }),
   loads: v.array(v.strictObject({
-    number: v.number(), size: Size, carrier: Volume, products: v.array(v.strictObject({ id: Id, amount: Amount, measured: Amount })),
+    number: v.number(), size: Size, carrier: Volume, products: v.array(v.strictObject({ id: Id, amount: Amount, measured: Amount })), areas: v.optional(v.array(Id)),
   })),
   nutrients: v.nullable(v.strictObject(Object.fromEntries(NUTRIENTS.map((name) => [name, figure(['lb/1000 ft2'])])))),
   checks: v.array(v.strictObject({
     level: v.picklist(CHECK_LEVELS), code: v.picklist(PLAN_CHECK_CODES), productId: v.optional(Id), message: v.string(),
   })),
   working: v.array(v.strictObject({ figure: v.string(), lines: v.array(v.string()) })),
+  rates: v.optional(v.array(v.strictObject({
+    areas: v.array(Id), size: Size, products: v.array(v.strictObject({ id: Id, rate: figure(RATE_UNITS), amount: Amount, measured: Amount })),
+  }))),
 })
 
 export const ErrorSchema = v.strictObject({

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { LawnNitrogen } from '#core/jobsheet/turfChecks'
+import type { LawnNitrogen } from '#core/jobsheet/nutrientYear'
 
 /** Nitrogen of the year on each lawn: what lies there, what this application adds, what its grass wants. Only where there is any. */
 const { nitrogen } = useSheet()

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { RATE_BASIS_NAMES, type RateBasis } from '#core/label/label'
 import { readPrintedRate, type PrintedRate } from '#core/label/printedRate'
 import { prettyUnits } from '#core/quantity/systems'
 import type { LineFigures, RateLine } from '#core/label/productDocument'
@@ -9,9 +10,9 @@ const { set } = useForm()
 const text = ref('')
 const read = computed(() => (text.value.trim() === '' ? undefined : readPrintedRate(text.value)))
 const NAMES: Readonly<Record<keyof PrintedRate, string>> = {
-  rate: 'rate', low: 'lowest', high: 'highest', most: 'most in one go', year: 'most in a year', repeatFrom: 'repeat from', repeatTo: 'at the latest', perYear: 'times a year', inRow: 'times in a row', carrierFrom: 'spray from', carrierTo: 'spray to',
+  rate: 'rate', basis: 'of', low: 'lowest', high: 'highest', most: 'most in one go', year: 'most in a year', repeatFrom: 'repeat from', repeatTo: 'at the latest', perYear: 'times a year', inRow: 'times in a row', carrierFrom: 'spray from', carrierTo: 'spray to',
 }
-const understood = computed(() => Object.entries(read.value?.found ?? {}).map(([name, value]) => `${NAMES[name as keyof PrintedRate]} ${typeof value === 'string' ? value : `${value?.text} ${value?.unit}`}`))
+const understood = computed(() => Object.entries(read.value?.found ?? {}).map(([name, value]) => `${NAMES[name as keyof PrintedRate]} ${name === 'basis' ? RATE_BASIS_NAMES[value as RateBasis] : typeof value === 'string' ? value : `${value?.text} ${value?.unit}`}`))
 
 function put() {
   if (!read.value) return

@@ -1,0 +1,59 @@
+import type { Quantity } from '../quantity/quantity'
+import type { AmountUnit } from '../quantity/units'
+import type { ApplicationSheet } from './applicationSheet'
+import { dialOf } from './dialChecks'
+import type { ApplicationDocument } from './document'
+
+/** One figure of a sheet beside the same of another. */
+export interface Compared {
+  readonly label: string
+  /** How the figures are told. */
+  readonly kind: 'amount' | 'count' | 'seconds' | 'metres' | 'money' | 'nitrogen' | 'words'
+  readonly a: Side
+  readonly b: Side
+  readonly differs: boolean
+}
+export type Side = Quantity<AmountUnit> | number | string | undefined
+
+export interface Variant { readonly document: ApplicationDocument; readonly sheet: ApplicationSheet; readonly cost: number | undefined }
+
+/** Figures closer than this are the same to anybody who measures. */
+const SAME = 1e-6
+
+/** Two variants of one application, figure by figure; what only one of them has stands against nothing. */
+export function compareSheets(a: Variant, b: Variant): readonly Compared[] {
+  const [left, right] = [sidesOf(a), sidesOf(b)]
+  const labels = [...left.keys(), ...[...right.keys()].filter((label) => !left.has(label))]
+  return labels.map((label): Compared => {
+    const [one, other] = [left.get(label), right.get(label)]
+    return { label, kind: one?.kind ?? other?.kind ?? 'words', a: one?.side, b: other?.side, differs: !same(one?.side, other?.side) }
+  })
+}
+
+type Sides = ReadonlyMap<string, { readonly kind: Compared['kind']; readonly side: Side }>
+
+function sidesOf({ document, sheet, cost }: Variant): Sides {
+  const { plan, walk, checks } = sheet
+  const count = (level: 'stop' | 'warn') => checks.filter((check) => check.level === level).length
+  const spread = document.method === 'spread'
+  return new Map<string, { kind: Compared['kind']; side: Side }>([
+    ['Carried by', { kind: 'words', side: document[document.method].equipment }],
+    ...(spread ? [['Dial', { kind: 'words', side: dialOf(document.spread) }] as const] : []),
+    ...(plan?.totals.products ?? []).map((total, i): [string, { kind: 'amount'; side: Side }] => [document.products[i]?.name || `Product ${i + 1}`, { kind: 'amount', side: total.amount }]),
+    ...(plan && !spread ? [['To mix', { kind: 'amount', side: plan.totals.mix ?? undefined }], ['Loads', { kind: 'count', side: plan.loads.length }]] as const : []),
+    ...(plan && spread ? [['Passes', { kind: 'count', side: sheet.request?.method.kind === 'spread' ? sheet.request.method.passes : undefined }]] as const : []),
+    ...(plan?.nutrients && plan.nutrients.n.value > 0 ? [['Nitrogen, on 1,000 ft²', { kind: 'nitrogen', side: plan.nutrients.n.value }]] as const : []),
+    ...(walk ? [['To walk', { kind: 'metres', side: walk.distance }], ['Walking time', { kind: 'seconds', side: walk.seconds }]] as const : []),
+    ['Product costs', { kind: 'money', side: cost }],
+    ['Stops', { kind: 'count', side: count('stop') }],
+    ['Warnings', { kind: 'count', side: count('warn') }],
+  ])
+}
+
+function same(a: Side, b: Side): boolean {
+  if (typeof a === 'object' && typeof b === 'object') return a.unit === b.unit && near(a.value, b.value)
+  if (typeof a === 'number' && typeof b === 'number') return near(a, b)
+  return a === b
+}
+
+const near = (a: number, b: number) => Math.abs(a - b) <= SAME * Math.max(Math.abs(a), Math.abs(b))

@@ -1,0 +1,73 @@
+import { betweenDimensions } from '../label/asProduct'
+import { priceOf, type Package } from '../label/productDocument'
+import { readPositive } from '../quantity/entered'
+import { amountFactor, type Quantity } from '../quantity/quantity'
+import { dimensionOf, type Dimension } from '../quantity/rateUnit'
+import type { AmountUnit } from '../quantity/units'
+import { sixDigits } from '../working/figureText'
+import { closedWorkingBook, type WorkingBook } from '../working/working'
+import type { StockedProduct } from './jobCost'
+import type { DayApplication, SharedMix } from './sharedMix'
+
+/** What the truck must hold of one product for the whole day, and what of it is not there. */
+export interface DayNeed {
+  readonly name: string
+  readonly sourceId: string | undefined
+  readonly dimension: Dimension
+  /** SI; loads, dead volume and reserve included. */
+  readonly amount: number
+  /** Undefined where stock was never booked. */
+  readonly onHand: number | undefined
+  readonly short: number
+  /** Packages that cover what is short, the cheapest way; undefined where none has a size. */
+  readonly buy: { readonly pack: Package; readonly count: number } | undefined
+}
+
+/**
+ * The day's sum of every product: what goes on the truck, and what must be bought first.
+ * @param applications every application of the day that can be worked out; @param mixes those of them that share a tank
+ * Source: trade.md 1 (the truck's loading list is the day's sum), 12.
+ */
+export function dayNeeds(applications: readonly DayApplication[], mixes: readonly SharedMix[], shelf: readonly StockedProduct[], book: WorkingBook = closedWorkingBook): readonly DayNeed[] {
+  const shared = new Set(mixes.flatMap(({ stops }) => stops.map(({ applicationId }) => applicationId)))
+  const parts = [
+    ...applications.filter(({ applicationId }) => !shared.has(applicationId)).map(({ document, plan, site }) => ({ document, plan, site })),
+    ...mixes.flatMap(({ plan, stops }) => {
+      const first = applications.find(({ applicationId }) => applicationId === stops[0]?.applicationId)
+      return first ? [{ document: first.document, plan, site: stops.map(({ site }) => site).join(', ') }] : []
+    }),
+  ]
+  const needs = new Map<string, { name: string; sourceId: string | undefined; dimension: Dimension; amount: number; lines: string[] }>()
+  for (const { document, plan, site } of parts) {
+    document.products.forEach(({ name, source }, i) => {
+      const total = plan.totals.products[i]
+      const taken: Quantity<AmountUnit> | undefined = total && (total.charge ?? total.measured)
+      if (!taken) return
+      const dimension = dimensionOf(taken.unit)
+      const key = `${source?.id ?? name.trim().toLowerCase()} ${dimension}`
+      const known = needs.get(key) ?? { name: name.trim() || 'Product', sourceId: source?.id, dimension, amount: 0, lines: [] }
+      known.amount += taken.value * amountFactor(taken.unit)
+      known.lines.push(`${site}: ${sixDigits(taken.value)} ${taken.unit}`)
+      needs.set(key, known)
+    })
+  }
+  return [...needs.values()].map(({ lines, ...need }): DayNeed => {
+    const kept = shelf.find(({ id }) => id === need.sourceId)
+    const onHand = kept?.onHand?.find(({ dimension }) => dimension === need.dimension)?.amount
+    const short = onHand === undefined ? 0 : Math.max(0, need.amount - Math.max(0, onHand))
+    book.note(`day.${need.sourceId ?? need.name}`, () => [...lines, ...(onHand === undefined ? [] : [`on hand ${sixDigits(onHand)} ${need.dimension === 'mass' ? 'kg' : 'm3'}`]), `for the day = ${sixDigits(need.amount)} ${need.dimension === 'mass' ? 'kg' : 'm3'}`])
+    return { ...need, onHand, short, buy: short > 0 && kept ? toBuy(kept, need.dimension, short) : undefined }
+  })
+}
+
+function toBuy({ document: { packages, density } }: StockedProduct, dimension: Dimension, short: number): DayNeed['buy'] {
+  const weighs = readPositive(density, 'density', 'Density')
+  const ways = packages.flatMap((pack) => {
+    const size = readPositive(pack.size, 'amount', 'Package')
+    const conversion = size.ok ? betweenDimensions(dimensionOf(size.value.unit), dimension, weighs.ok ? weighs.value : undefined, '') : undefined
+    if (!size.ok || !conversion?.ok) return []
+    const count = Math.ceil(short / (size.value.value * amountFactor(size.value.unit) * conversion.value) - 1e-9)
+    return [{ pack, count, price: (priceOf(pack.price) ?? Infinity) * count }]
+  }).toSorted((a, b) => a.price - b.price || a.count - b.count)
+  return ways[0] && { pack: ways[0].pack, count: ways[0].count }
+}

@@ -1,0 +1,51 @@
+import { dayText } from '../calendar/dayText'
+import { nitrogenWanted } from '../ground/grasses'
+import type { Nutrient } from '../label/label'
+import { nutrientsOn } from '../plan/areaNutrients'
+import type { Plan } from '../plan/plan'
+import { KILOGRAMS_PER, SQUARE_METRES_PER } from '../quantity/units'
+import { nitrogenPerArea, nutrientPerArea } from '../season/history'
+import { overWanted } from '../season/nitrogenLaid'
+import { sixDigits } from '../working/figureText'
+import { closedWorkingBook, type WorkingBook } from '../working/working'
+import { thisYear, type KnownLawn, type LabelContext } from './labelContext'
+
+/** Nitrogen of one lawn in the year of the job, kg on each m2, and beside it phosphate and potash. */
+export interface LawnNitrogen {
+  readonly lawn: KnownLawn
+  readonly laid: number
+  readonly now: number
+  /** What its grass wants in a year, from and to; undefined where no grass is written down. */
+  readonly wanted: readonly [number, number] | undefined
+  readonly state: 'within' | 'over' | undefined
+  /** P2O5 and K2O, kg on each m2; only what was or is now laid. */
+  readonly others: readonly { readonly nutrient: Extract<Nutrient, 'p2o5' | 'k2o'>; readonly laid: number; readonly now: number }[]
+}
+
+/** Lb on 1,000 ft2 in one kg on each m2. */
+export const NUTRIENT_UNITS = SQUARE_METRES_PER['1000 ft2'] / KILOGRAMS_PER.lb
+const OTHERS = ['p2o5', 'k2o'] as const
+
+/** What lies on each lawn this year, what this application adds, and what the grass wants. Source: trade.md 10. */
+export function nitrogenOfYear(context: LabelContext, plan: Plan, book: WorkingBook = closedWorkingBook): readonly LawnNitrogen[] {
+  return context.lawns.map((lawn) => {
+    const adds = nutrientsOn(lawn.lawn.id, context.request, plan)
+    const now = adds?.n ?? 0
+    const year = thisYear(lawn.history.rows, context)
+    const laid = nitrogenPerArea(year)
+    const wanted = nitrogenWanted(lawn.area.document.grass.map(({ species }) => species))
+    book.note(`nitrogen.${lawn.area.id}`, () => [
+      ...year.filter(({ n }) => n !== 0).map(({ on, product, n, sizeM2 }) => `${dayText(on)}, ${product}: ${n === null ? 'not known, the label gives no density' : `${sixDigits(n / KILOGRAMS_PER.lb)} lb of N on ${sixDigits(sizeM2)} m2 = ${sixDigits((n / sizeM2) * NUTRIENT_UNITS)} lb/1000 ft2`}`),
+      `this application ${sixDigits(now)} lb N/1000 ft2`, ...(wanted ? [`the grass wants ${wanted[0]} to ${wanted[1]} lb N/1000 ft2 a year`] : []),
+      `this year with it ${sixDigits(laid * NUTRIENT_UNITS + now)} lb N/1000 ft2`,
+    ])
+    const others = OTHERS.map((nutrient) => ({ nutrient, laid: nutrientPerArea[nutrient](year), now: (adds?.[nutrient] ?? 0) / NUTRIENT_UNITS })).filter((one) => one.laid > 0 || one.now > 0)
+    for (const one of others) {
+      book.note(`${one.nutrient}.${lawn.area.id}`, () => [
+        ...year.filter((row) => row[one.nutrient] !== 0).map((row) => `${dayText(row.on)}, ${row.product}: ${row[one.nutrient] === null ? 'not known' : `${sixDigits(((row[one.nutrient] ?? 0) / row.sizeM2) * NUTRIENT_UNITS)} lb/1000 ft2`}`),
+        `this application ${sixDigits(one.now * NUTRIENT_UNITS)} lb/1000 ft2`, `this year with it ${sixDigits((one.laid + one.now) * NUTRIENT_UNITS)} lb/1000 ft2`,
+      ])
+    }
+    return { lawn, laid, now: now / NUTRIENT_UNITS, others, wanted: wanted && [wanted[0] / NUTRIENT_UNITS, wanted[1] / NUTRIENT_UNITS], state: wanted && (overWanted(laid * NUTRIENT_UNITS + now, wanted) ? 'over' : 'within') }
+  })
+}

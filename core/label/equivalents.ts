@@ -1,0 +1,55 @@
+import type { Quantity } from '../quantity/quantity'
+import { fieldReader } from '../quantity/fieldReader'
+import { rateUnitParts } from '../quantity/rateUnit'
+import type { RateUnit } from '../quantity/units'
+import { activePerProduct } from './activeContent'
+import type { ProductDocument } from './productDocument'
+
+/** A product that brings the same, and the rate that brings as much of it. */
+export interface Equivalent {
+  readonly id: string
+  readonly name: string
+  readonly by: 'active' | 'nitrogen'
+  /** What counts: the active's name, or N. */
+  readonly what: string
+  readonly rate: Quantity<RateUnit>
+}
+
+interface Shelved { readonly id: string; readonly name: string; readonly document: ProductDocument }
+
+const activesOf = ({ actives }: ProductDocument) => actives.map(({ name }) => name.trim().toLowerCase()).filter(Boolean).toSorted()
+
+/**
+ * Other products of the shelf with the same actives, or (where there are none) the same kind of feed, with the rate converted.
+ * @param rate of the product itself, per ground; a dilution has none
+ * @returns rates of the same amount of the first active, or of nitrogen, on the same ground; products whose content or density is missing are left out
+ * Source: trade.md 5, equivalents: by proportion of contents.
+ * @example 2 fl oz of 14.3 % by a product of 28.6 % and the same density: 1 fl oz
+ */
+export function equivalents(product: Shelved, rate: Quantity<RateUnit>, shelf: readonly Shelved[]): readonly Equivalent[] {
+  const parts = rateUnitParts(rate.unit)
+  if (parts.per !== 'area') return []
+  const own = contentIn(product.document, parts.dimension)
+  if (!own) return []
+  const names = activesOf(product.document).join(' + ')
+  return shelf.flatMap((other): readonly Equivalent[] => {
+    if (other.id === product.id || (names === '' ? other.document.kind !== product.document.kind || activesOf(other.document).length > 0 : activesOf(other.document).join(' + ') !== names)) return []
+    const dimension = other.document.form === 'granule' || /powder|dry flowable|soluble bag/.test(other.document.form) ? 'mass' : 'volume'
+    const theirs = contentIn(other.document, dimension)
+    if (!theirs) return []
+    const unit: RateUnit = dimension === parts.dimension ? rate.unit : dimension === 'mass' ? 'lb/1000 ft2' : 'fl oz/1000 ft2'
+    const value = (rate.value * parts.factor * own) / theirs / rateUnitParts(unit).factor
+    return [{ id: other.id, name: other.name, by: names === '' ? 'nitrogen' : 'active', what: names === '' ? 'N' : product.document.actives[0]?.name ?? '', rate: { value, unit } }]
+  })
+}
+
+/** Kg of the first active, or of nitrogen where there is none, in each SI unit of product. */
+function contentIn({ actives, analysis, density }: ProductDocument, dimension: 'mass' | 'volume'): number | undefined {
+  const fields = fieldReader()
+  const weighs = fields.optional('', density, 'density', 'Density', 'above-zero')
+  const [active] = actives
+  const content = active?.name.trim()
+    ? fields.optional('', active.content, 'content', 'Content', 'above-zero')
+    : fields.optional('', analysis.n, 'percent', 'N', 'above-zero')
+  return content && activePerProduct(content, dimension, weighs)
+}
