@@ -3,7 +3,7 @@ import { calibrationInForce } from '#core/calibration/calibrationInForce'
 import type { SpreaderDocument, SprayerDocument, ToolDocument } from '#core/calibration/equipmentDocument'
 import { blankDocument } from '#core/jobsheet/blankDocument'
 import type { ApplicationDocument } from '#core/jobsheet/document'
-import { lawnFromArea, methodOf, noteFromLabel, sprayFrom, spreadFrom, stepFor } from '#core/jobsheet/fromRooms'
+import { lawnFromArea, methodOf, noteFromLabel, ownFromLine, sprayFrom, spreadFrom, stepFor } from '#core/jobsheet/fromRooms'
 import { plannedSheet, type PlannedSheet } from '#core/jobsheet/plannedSheet'
 import { amountFactor, type Quantity } from '#core/quantity/quantity'
 import { dimensionOf } from '#core/quantity/rateUnit'
@@ -73,10 +73,10 @@ function siteNamed(sites: readonly SampleSite[], name: string): SampleSite {
   return found
 }
 
-type Wanted = Pick<ProgramEntry, 'areas' | 'products' | 'equipment'> & { readonly rates?: Readonly<Record<string, string>> }
+type Wanted = Pick<ProgramEntry, 'areas' | 'products' | 'equipment'> & { readonly rates?: Readonly<Record<string, string>>; readonly own?: Readonly<Record<string, number>>; readonly shared?: 'day' }
 
 /** An application drawn from the rooms just as the job sheet draws it. */
-function documentOf(site: SampleSite, { areas, products, equipment, rates = {} }: Wanted, day: string, key: string): ApplicationDocument {
+function documentOf(site: SampleSite, { areas, products, equipment, rates = {}, own = {}, shared }: Wanted, day: string, key: string): ApplicationDocument {
   const shelf = sampleProducts()
   const tools = sampleEquipment().flatMap(({ document }): readonly ToolDocument[] => (document.kind === 'tool' ? [document] : []))
   const chosen = products.map(([name, line = 0], i) => {
@@ -96,10 +96,15 @@ function documentOf(site: SampleSite, { areas, products, equipment, rates = {} }
   const turf = site.areas.filter(({ document }) => document.use === 'turf')
   return {
     ...blank, products: chosen,
-    lawns: turf.map((area) => lawnFromArea({ ...area, version: 1 }, areas === undefined || areas.includes(area.name) ? 'yes' : 'no')),
+    lawns: turf.map((area) => {
+      const lawn = lawnFromArea({ ...area, version: 1 }, areas === undefined || areas.includes(area.name) ? 'yes' : 'no')
+      const [first] = chosen
+      const line = shelf.find(({ id }) => id === first?.source?.id)?.document.lines[own[area.name] ?? -1]
+      return first && line ? { ...lawn, own: [ownFromLine(first.id, line)] } : lawn
+    }),
     ...(machine.document.kind === 'spreader'
       ? { spread: spreadFrom({ ...machine, version: 1, document: machine.document as SpreaderDocument }, calibration, blank.spread, named(`blank run ${key}`), 'us-1000') }
-      : { spray: sprayFrom({ ...machine, version: 1, document: machine.document as SprayerDocument }, calibration, blank.spray, named(`blank run ${key}`), 'us-1000') }),
+      : { spray: { ...sprayFrom({ ...machine, version: 1, document: machine.document as SprayerDocument }, calibration, blank.spray, named(`blank run ${key}`), 'us-1000'), ...(shared && { shared }) } }),
   }
 }
 

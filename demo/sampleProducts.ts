@@ -10,7 +10,7 @@ export interface SampleProduct { readonly id: string; readonly name: string; rea
 interface Line { readonly use: string; readonly rate: string; readonly range?: readonly [string, string]; readonly most?: string; readonly year?: string; readonly repeat?: readonly [string, string]; readonly unit: RateUnit; readonly basis?: RateBasis; readonly more?: Pick<RateLine, 'figures' | 'inRow' | 'perYear' | 'method' | 'grasses'> }
 interface Label {
   readonly kind: ProductKind; readonly form: Form; readonly lines: readonly Line[]; readonly density?: string; readonly analysis?: readonly [string, string, string, string, string]
-  readonly actives?: readonly (readonly [string, string, string])[]; readonly packages?: readonly (readonly [string, string])[]; readonly reentry?: string; readonly reorderAt?: string; readonly signal?: ProductDocument['signal']; readonly more?: Pick<ProductDocument, 'harms' | 'potassium' | 'shelfLife' | 'restrictions' | 'grain'>
+  readonly actives?: readonly (readonly [string, string, string])[]; readonly packages?: readonly (readonly [string, string])[]; readonly reentry?: string; readonly reorderAt?: string; readonly signal?: ProductDocument['signal']; readonly more?: Pick<ProductDocument, 'harms' | 'potassium' | 'shelfLife' | 'restrictions' | 'grain' | 'coating' | 'releases' | 'saltIndex' | 'dials' | 'nForms' | 'measures' | 'ph'>
 }
 
 function product(name: string, label: Label): SampleProduct {
@@ -41,26 +41,26 @@ const OZ = 'oz/1000 ft2'
 /** The shelf of the sample crew: made-up labels under plain names. */
 export const sampleProducts = (): readonly SampleProduct[] => [
   product('Slow-feed 21-0-6 granule', {
-    kind: 'fertilizer', form: 'granule', more: { grain: typed('2.1', 'mm') }, analysis: ['21', '0', '6', '0', '60'], packages: [['50 lb', '41.50']], reorderAt: '100 lb',
+    kind: 'fertilizer', form: 'granule', more: { grain: typed('2.1', 'mm'), coating: 'polymer', releases: typed('10', 'wk'), saltIndex: '24', dials: [{ id: named('dial slow'), spreader: '80 lb broadcast push spreader', dial: '14' }] }, analysis: ['21', '0', '6', '0', '60'], packages: [['50 lb', '41.50']], reorderAt: '100 lb',
     lines: [{ use: 'lawns and sports turf', rate: '3.4', range: ['2.4', '4.8'], most: '4.8', unit: LB }, { use: 'fine fescue, centipede: light', rate: '2.4', range: ['1.2', '2.6'], most: '2.6', unit: LB }],
   }),
   product('Autumn 5-0-26 granule', { kind: 'fertilizer', form: 'granule', more: { grain: typed('2.9', 'mm'), potassium: 'sulfate' }, analysis: ['5', '0', '26', '0', '20'], packages: [['50 lb', '38.00']], reorderAt: '50 lb', lines: [{ use: 'autumn, sulfate of potash', rate: '4.1', range: ['3', '6'], most: '6', unit: LB }] }),
-  product('Ammonium sulfate 21-0-0', { kind: 'fertilizer', form: 'solution', analysis: ['21', '0', '0', '0', '0'], packages: [['50 lb', '29.75']], lines: [{ use: 'soluble feed', rate: '0.62', range: ['0.3', '1.2'], most: '1.2', unit: LB }] }),
-  product('Liquid 16-4-6', { kind: 'fertilizer', form: 'solution', density: '10.3 lb/gal', analysis: ['16', '4', '6', '0', '25'], packages: [['2.5 gal', '44.00']], lines: [{ use: 'leaf feed', rate: '9', range: ['6', '15'], unit: FLOZ }] }),
+  product('Ammonium sulfate 21-0-0', { kind: 'fertilizer', form: 'solution', more: { nForms: { nitrate: typed('', '%'), ammonium: typed('100', '%'), urea: typed('', '%') }, saltIndex: '69', measures: [{ id: named('cup ammonium'), tool: 'cup', marks: '4', holds: field('8.3 oz') }] }, analysis: ['21', '0', '0', '0', '0'], packages: [['50 lb', '29.75']], lines: [{ use: 'soluble feed', rate: '0.62', range: ['0.3', '1.2'], most: '1.2', unit: LB }] }),
+  product('Liquid 16-4-6', { kind: 'fertilizer', form: 'solution', density: '10.3 lb/gal', more: { nForms: { nitrate: typed('8', '%'), ammonium: typed('20', '%'), urea: typed('72', '%') } }, analysis: ['16', '4', '6', '0', '25'], packages: [['2.5 gal', '44.00']], lines: [{ use: 'leaf feed', rate: '9', range: ['6', '15'], unit: FLOZ }] }),
   product('Chelated iron 6 %', { kind: 'iron', form: 'solution', density: '10.9 lb/gal', analysis: ['0', '0', '0', '6', '0'], packages: [['2.5 gal', '62.00']], reorderAt: '64 fl oz', lines: [{ use: 'colour', rate: '3.4', range: ['2', '5'], unit: FLOZ }] }),
-  product('Ferrous sulfate 20 % Fe', { kind: 'iron', form: 'solution', analysis: ['0', '0', '0', '20', '0'], packages: [['50 lb', '33.00']], lines: [{ use: 'colour, moss', rate: '3.2', range: ['2', '4'], unit: OZ }] }),
+  product('Ferrous sulfate 20 % Fe', { kind: 'iron', form: 'solution', more: { measures: [{ id: named('cup ferrous'), tool: 'cup', marks: '4', holds: field('9.6 oz') }] }, analysis: ['0', '0', '0', '20', '0'], packages: [['50 lb', '33.00']], lines: [{ use: 'colour, moss', rate: '3.2', range: ['2', '4'], unit: OZ }] }),
   product('Prodiamine 65 % granule for water', {
     kind: 'pre-emergent herbicide', form: 'dry flowable', actives: [['prodiamine', '65 %', '3']], packages: [['5 lb', '96.00']], reentry: '12 h', signal: 'caution',
     lines: [{ use: 'summer annual grasses, split in two', rate: '0.28', range: ['0.18', '0.55'], most: '0.55', year: '0.83', repeat: ['30', '45'], unit: OZ, more: { perYear: '2', figures: { seedAfter: typed('60', 'd'), seedBefore: typed('120', 'd'), lasts: typed('90', 'd'), waterDepth: typed('0.5', 'in'), waterWithin: typed('14', 'd') } } }],
   }),
   product('Dithiopyr on 19-0-4 granule', {
-    kind: 'pre-emergent herbicide', form: 'granule', analysis: ['19', '0', '4', '0', '40'], actives: [['dithiopyr', '0.13 %', '3']], packages: [['50 lb', '58.00']], signal: 'caution',
+    kind: 'pre-emergent herbicide', form: 'granule', more: { potassium: 'chloride' }, analysis: ['19', '0', '4', '0', '40'], actives: [['dithiopyr', '0.13 %', '3']], packages: [['50 lb', '58.00']], signal: 'caution',
     lines: [{ use: 'summer annual grasses with feed', rate: '3.9', range: ['2.9', '4.6'], most: '4.6', year: '8.7', unit: LB }],
   }),
   product('Indaziflam suspension', { kind: 'pre-emergent herbicide', form: 'suspension', more: { harms: ['Kentucky bluegrass', 'perennial ryegrass', 'tall fescue', 'fine fescue', 'creeping bentgrass'] }, actives: [['indaziflam', '7.4 %', '29']], packages: [['32 fl oz', '310.00']], reentry: '12 h', signal: 'caution', lines: [{ use: 'warm-season turf, winter annuals', rate: '0.12', range: ['0.08', '0.17'], most: '0.17', year: '0.23', unit: FLOZ }] }),
   product('Isoxaben 75 % dry flowable', { kind: 'pre-emergent herbicide', form: 'dry flowable', actives: [['isoxaben', '75 %', '29']], packages: [['1 lb', '148.00']], reentry: '12 h', signal: 'caution', lines: [{ use: 'broadleaf weeds', rate: '0.31', range: ['0.24', '0.49'], most: '0.49', year: '0.98', repeat: ['60', '120'], unit: OZ }] }),
   product('Propiconazole 14.3 % concentrate', {
-    kind: 'fungicide', form: 'emulsifiable concentrate', density: '9.1 lb/gal', actives: [['propiconazole', '14.3 %', '3']], packages: [['64 fl oz', '128.00'], ['2.5 gal', '455.00']], reentry: '12 h', reorderAt: '16 fl oz', signal: 'warning',
+    kind: 'fungicide', form: 'emulsifiable concentrate', density: '9.1 lb/gal', more: { shelfLife: typed('156', 'wk'), ph: { from: '5', to: '7', last: '' } }, actives: [['propiconazole', '14.3 %', '3']], packages: [['64 fl oz', '128.00'], ['2.5 gal', '455.00']], reentry: '12 h', reorderAt: '16 fl oz', signal: 'warning',
     lines: [{ use: 'dollar spot, preventive', rate: '1.6', range: ['0.5', '2'], most: '2', year: '12', repeat: ['14', '21'], unit: FLOZ }, { use: 'brown patch', rate: '1.9', range: ['1', '2'], most: '2', year: '12', repeat: ['14', '28'], unit: FLOZ }],
   }),
   product('Azoxystrobin 50 % granule for water', { kind: 'fungicide', form: 'dry flowable', actives: [['azoxystrobin', '50 %', '11']], packages: [['1 lb', '215.00']], reentry: '4 h', signal: 'caution', lines: [{ use: 'brown patch, summer patch', rate: '0.33', range: ['0.2', '0.4'], most: '0.4', year: '2.9', repeat: ['14', '28'], unit: OZ }] }),

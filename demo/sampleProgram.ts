@@ -63,14 +63,17 @@ export interface PlannedVisit {
   readonly day: string
   readonly state: 'draft' | 'planned'
   readonly startedAt?: string
-  readonly applications: readonly (Pick<ProgramEntry, 'areas' | 'products' | 'equipment'> & { readonly rates?: Readonly<Record<string, string>> })[]
+  readonly applications: readonly (Pick<ProgramEntry, 'areas' | 'products' | 'equipment'> & { readonly rates?: Readonly<Record<string, string>>; /** Areas with a rate line of their own. */ readonly own?: Readonly<Record<string, number>>; readonly shared?: 'day' })[]
 }
 
 export const VISITS: readonly PlannedVisit[] = [
   { site: COOPERAGE, purpose: 'Spring feed, front strips', day: '2026-05-06', state: 'planned', applications: [{ areas: ['Front strips 1-3', 'Front strips 4-6'], products: [[SLOW]], equipment: PUSH }] },
   { site: BOWLS, purpose: 'Growth regulator with iron', day: '2026-05-06', state: 'planned', startedAt: '2026-05-06T11:05:00.000Z', applications: [{ products: [['Trinexapac-ethyl 11.3 %'], [IRON], [STICKER]], equipment: TOW }] },
   { site: SALTINGS, purpose: 'Iron for colour, front and side', day: '2026-05-07', state: 'draft', applications: [{ products: [[IRON], [STICKER]], equipment: BACKPACK, rates: { [IRON]: '5.8' } }] },
+  { site: COOPERAGE, purpose: 'Iron on the green', day: '2026-05-07', state: 'planned', applications: [{ areas: ['Shared green'], products: [[IRON], [STICKER]], equipment: TOW, shared: 'day' }] },
+  { site: SCHOOL, purpose: 'Iron on the front lawn', day: '2026-05-07', state: 'planned', applications: [{ areas: ['Front lawn'], products: [[IRON], [STICKER]], equipment: TOW, shared: 'day' }] },
   { site: CEMETERY, purpose: 'Light feed on the slopes', day: '2026-05-08', state: 'planned', applications: [{ areas: ['East slope'], products: [[SLOW, 1]], equipment: PUSH }] },
+  { site: SALTINGS, purpose: 'Spring feed, each grass at its rate', day: '2026-05-12', state: 'planned', applications: [{ areas: ['Fescue front', 'Centipede side'], products: [[SLOW]], equipment: PUSH, own: { 'Centipede side': 1 } }] },
   {
     site: MARLOW, purpose: 'First feed, then iron', day: '2026-05-11', state: 'planned',
     applications: [{ areas: ['Croquet lawn'], products: [[SLOW]], equipment: PUSH }, { areas: ['Croquet lawn'], products: [[IRON], [STICKER]], equipment: TOW }],

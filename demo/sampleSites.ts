@@ -52,7 +52,7 @@ export const sampleSites = (): readonly SampleSite[] => [
     area('Cooperage Row', 'Front strips 1-3', [at(lawn('rectangle', { length: `96'4"`, width: '23.5' }), -16, -14), at(less('path', 'rectangle', { length: '96', width: '3.2' }), -16, -13.2)], FESCUE, WHEEL),
     area('Cooperage Row', 'Front strips 4-6', [at(lawn('trapezoid', { side: '97', opposite: '88.5', height: '22' }), 17, -14.2), at(less('round bed', 'circle', { diameter: '9.5' }), 24, -14.4)], FESCUE, WHEEL),
     area('Cooperage Row', 'Shared green', [at(GREEN, -16, -5), at(less('flower bed', 'ellipse', { length: '18', width: '11.5' }), -2, 5, 12)],
-      FESCUE, { cut: field('3.25 in'), irrigation: zone('2', '0.9 in'), soil: 'Clay, tested 2024: P high.' }),
+      FESCUE, { cut: field('3.25 in'), irrigation: zone('2', '0.9 in'), soil: 'Clay.', soilTest: { on: '2024-09-12', ph: '6.8', p: 'high', k: 'enough', organic: typed('4.1', '%') } }),
   ], { contact: 'Residents’ association', anchor: ANCHORS.row }),
   site('Tamsin Point Bowls Club', 'Harbour Lane', [
     area('Bowls', 'Green', [at(lawn('rectangle', { length: '38.4', width: '38.4' }, 'm'), 0, 0), at(less('untreated check strip', 'rectangle', { length: '38.4', width: '1' }, 'm'), 0, 11)], [['creeping bentgrass', '100', 'sample blend A']],

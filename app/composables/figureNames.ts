@@ -1,3 +1,6 @@
+/** Loads whose measures have a name of their own. */
+const NAMED_LOADS = 20
+
 /** Figures of products and lawns are kept by id; the drawer calls them by name. */
 export function figureNames({ lawns, products }: {
   readonly lawns: readonly { readonly id: string, readonly name: string }[]
@@ -6,13 +9,14 @@ export function figureNames({ lawns, products }: {
   return new Map([
     ...lawns.flatMap(({ id, name }, i) => {
       const called = name || `lawn ${i + 1}`
-      return [[`lawns.${id}.size`, `Size of ${called}`], [`nitrogen.${id}`, `Nitrogen of the year, ${called}`]] as const
+      return [[`lawns.${id}.size`, `Size of ${called}`], [`nitrogen.${id}`, `Nitrogen of the year, ${called}`], [`p2o5.${id}`, `Phosphate of the year, ${called}`], [`k2o.${id}`, `Potash of the year, ${called}`]] as const
     }),
     ...products.flatMap(({ id, name }, i) => {
       const called = name || `product ${i + 1}`
       return [
         [`products.${id}.amount`, `${called}: amount`], [`products.${id}.measured`, `${called}: measured`], [`products.${id}.charge`, `${called}: to weigh in`],
-        [`outcome.${id}`, `${called}: actual rate`],
+        [`outcome.${id}`, `${called}: actual rate`], [`cost.job.${id}`, `${called}: cost`],
+        ...lawns.map((lawn) => [`left.${id}.${lawn.id}`, `${called} left this year, ${lawn.name}`] as const), ...Array.from({ length: NAMED_LOADS }, (_, load) => [`measures.${id}.${load + 1}`, `${called} in load ${load + 1}, in the cup`] as const),
       ] as const
     }),
   ])

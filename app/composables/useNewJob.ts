@@ -25,5 +25,5 @@ export function useNewJob() {
   /** The same lawns, labels and calibrations again, on another day. */
   const repeatJob = (draft: JobDraft) =>
     begin({ ...draft, version: 0, state: 'draft', plannedFor: crew.today(), applications: draft.applications.map(({ document }) => ({ id: uuid(), document })) })
-  return { startJob, startJobAt, repeatJob, blankApplication }
+  return { startJob, startJobAt, repeatJob, blankApplication, beginJob: begin }
 }

@@ -3,6 +3,7 @@ import { amountFactor, squareMetres, type Quantity } from '#core/quantity/quanti
 import { formatFigure } from '#core/quantity/format'
 import { outcomeOf, type Used } from '#core/run/outcome'
 import { showSize, SYSTEM_UNITS } from '#core/quantity/systems'
+import type { MixBooking } from '#core/jobsheet/mixBooking'
 import type { RunRecord } from '#core/run/foldRun'
 import type { AmountUnit, AreaUnit } from '#core/quantity/units'
 import { closedWorkingBook } from '#core/working/working'
@@ -17,19 +18,24 @@ export interface OutcomeEntries {
 
 const typed = <U extends string>({ value, unit }: Quantity<U>): Entered<U> => ({ text: formatFigure(value).replaceAll(',', ''), unit })
 
-/** Reads the entries as they are typed and says at once what rate they come to. */
-export function useOutcome(record: RunRecord) {
+/**
+ * Reads the entries as they are typed and says at once what rate they come to.
+ * @param booking what of a mix shared with other sites was in the tank here
+ */
+export function useOutcome(record: RunRecord, booking?: MixBooking) {
   const crew = useCrewStore()
   const { request, plan, labels, tolerance } = record.frozen
   const { totals } = plan
   const wet = request.method.kind === 'spray'
+  const booked = (name: string) => booking?.putIn.find((one) => one.name.trim().toLowerCase() === name.trim().toLowerCase())?.amount
   const dead = request.method.kind === 'spray' ? request.method.dead : undefined
   const entries = reactive<OutcomeEntries>({
     treated: { text: showSize(squareMetres(totals.size.value), crew.units).figure.replaceAll(',', ''), unit: SYSTEM_UNITS[crew.units].size },
-    putIn: totals.products.map((total) => ({
-      productId: total.id, name: labels.find(({ productId }) => productId === total.id)?.name || 'Product', entered: typed(wet ? total.measured : total.charge ?? total.measured),
-    })),
-    made: totals.mix ? typed(totals.mix) : { text: '', unit: 'gal' },
+    putIn: totals.products.map((total) => {
+      const name = labels.find(({ productId }) => productId === total.id)?.name || 'Product'
+      return { productId: total.id, name, entered: typed(booked(name) ?? (wet ? total.measured : total.charge ?? total.measured)) }
+    }),
+    made: booking ? typed(booking.made) : totals.mix ? typed(totals.mix) : { text: '', unit: 'gal' },
     left: { text: '', unit: wet ? dead?.unit ?? totals.mix?.unit ?? 'gal' : totals.products[0]?.amount.unit ?? 'lb' },
   })
 
@@ -57,7 +63,7 @@ export function useOutcome(record: RunRecord) {
   /** What should be left if everything goes as planned: the reserve, or what never leaves the hose. */
   const expectedLeft = computed<Quantity<AmountUnit> | undefined>(() => {
     const [first] = totals.products
-    if (wet) return dead
+    if (wet) return booking?.left ?? dead
     return first?.charge ? { value: first.charge.value - first.amount.value, unit: first.amount.unit } : undefined
   })
   const leftFactor = (quantity: Quantity<AmountUnit>) => quantity.value * amountFactor(quantity.unit)

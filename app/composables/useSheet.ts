@@ -2,14 +2,18 @@ import type { InjectionKey } from 'vue'
 import { workDay } from '#core/calendar/workDay'
 import { composeSheet, type ApplicationSheet } from '#core/jobsheet/applicationSheet'
 import type { ApplicationDocument } from '#core/jobsheet/document'
-import { dialChecks } from '#core/jobsheet/dialChecks'
+import { dialChecks, dialForRate } from '#core/jobsheet/dialChecks'
 import type { CheckRooms } from '#core/jobsheet/labelContext'
-import { roomChecks, sheetNitrogen } from '#core/jobsheet/roomChecks'
+import { roomChecks, sheetNitrogen, sheetYearLeft } from '#core/jobsheet/roomChecks'
+import { jobCost, type JobCost, type StockedProduct } from '#core/jobsheet/jobCost'
 import type { LawnNitrogen } from '#core/jobsheet/nutrientYear'
+import { visitOrder } from '#core/jobsheet/visitOrder'
+import type { YearLeft } from '#core/jobsheet/yearLeft'
+import { inMeasures } from '#core/plan/inMeasures'
 import { sourceChecks, type RoomsNow } from '#core/jobsheet/sourceChecks'
 import { sortChecks } from '#core/plan/planChecks'
 import { DEFAULT_HOUSE } from '#core/house'
-import { openWorkingBook } from '#core/working/working'
+import { openWorkingBook, type WorkingBook } from '#core/working/working'
 
 /** The sheet in hand: the document as typed, everything worked out from it, and how to change a field by its path. */
 export interface SheetContext extends FormContext {
@@ -19,6 +23,11 @@ export interface SheetContext extends FormContext {
   readonly day: ComputedRef<string>
   /** Nitrogen of the year on each lawn, with this application. */
   readonly nitrogen: ComputedRef<readonly LawnNitrogen[]>
+  /** What the labels still leave this year, and what the product costs. */
+  readonly yearLeft: ComputedRef<readonly YearLeft[]>
+  readonly cost: ComputedRef<JobCost | undefined>
+  /** The setting the curve gives for a rate of one pass, kg on each m2. */
+  readonly dialFor: (perPass: number) => string | undefined
 }
 
 const key: InjectionKey<SheetContext> = Symbol('sheet')
@@ -29,7 +38,9 @@ interface SheetOptions {
   readonly locked: () => boolean
   readonly plannedFor: () => string
   /** What stands in the rooms now, for what the job was copied from. */
-  readonly rooms: () => RoomsNow & Pick<CheckRooms, 'history'> | undefined
+  readonly rooms: () => RoomsNow & Pick<CheckRooms, 'history'> & { readonly products: readonly StockedProduct[] } | undefined
+  /** All applications of the visit, and which is in hand. */
+  readonly visit?: () => { readonly documents: readonly ApplicationDocument[], readonly index: number }
 }
 
 /** Makes the core's sheet reactive and gives it to the components below. */
@@ -45,9 +56,19 @@ export function provideSheet(options: SheetOptions): SheetContext {
     return now && !options.locked() ? { ...now, local, mixes } : undefined
   })
   const nitrogen = computed(() => (rooms.value ? sheetNitrogen(document.value, composed.value, rooms.value, day.value, house.value) : []))
+  const yearLeft = computed(() => (rooms.value ? sheetYearLeft(document.value, composed.value, rooms.value, day.value, house.value) : []))
+  const costed = (book?: WorkingBook) => {
+    const { request, plan } = composed.value
+    return request && plan && rooms.value ? jobCost(document.value, request, plan, rooms.value.products, book) : undefined
+  }
+  const cost = computed(() => costed())
+  const order = computed(() => {
+    const visit = options.visit?.()
+    return visit && !options.locked() ? visitOrder(visit.documents, visit.index) : []
+  })
   const sources = computed(() => {
-    if (!rooms.value) return []
-    return [...sourceChecks(document.value, rooms.value, day.value, house.value), ...roomChecks(document.value, composed.value, rooms.value, day.value, house.value),
+    if (!rooms.value) return order.value
+    return [...order.value, ...sourceChecks(document.value, rooms.value, day.value, house.value), ...roomChecks(document.value, composed.value, rooms.value, day.value, house.value),
       ...dialChecks(document.value, composed.value, rooms.value.calibrations ?? [], rooms.value.products, day.value)]
   })
   const sheet = computed<ApplicationSheet>(() => (sources.value.length === 0
@@ -56,15 +77,28 @@ export function provideSheet(options: SheetOptions): SheetContext {
   const form = provideForm({
     problems: () => composed.value.problems, change: (path, value) => options.change(withValue(document.value, path, value)), locked: options.locked, sectionsOf,
   })
-  const context: SheetContext = { ...form, document, sheet, day, nitrogen }
+  const dialFor = (perPass: number) => dialForRate(document.value, composed.value, rooms.value?.calibrations ?? [], rooms.value?.products ?? [], day.value, perPass)
+  const context: SheetContext = { ...form, document, sheet, day, nitrogen, yearLeft, cost, dialFor }
   provide(key, context)
   useWorkingPages(() => {
     const book = openWorkingBook()
     const worked = composeSheet(document.value, day.value, book, house.value)
-    if (rooms.value) sheetNitrogen(document.value, worked, rooms.value, day.value, house.value, book)
+    if (rooms.value) {
+      sheetNitrogen(document.value, worked, rooms.value, day.value, house.value, book)
+      sheetYearLeft(document.value, worked, rooms.value, day.value, house.value, book)
+    }
+    costed(book)
+    noteMeasures(document.value, worked, book)
     return book.pages()
   }, computed(() => figureNames(document.value)))
   return context
+}
+
+/** The household measures of every load. */
+function noteMeasures({ products }: ApplicationDocument, { plan, products: planned }: ApplicationSheet, book: WorkingBook): void {
+  for (const { number, products: measured } of plan?.loads ?? []) {
+    for (const { id, measured: amount } of measured) inMeasures(amount, products.find((one) => one.id === id)?.measures ?? [], planned.find((one) => one?.id === id)?.density, `measures.${id}.${number}`, book)
+  }
 }
 
 export function useSheet(): SheetContext {
@@ -76,5 +110,6 @@ export function useSheet(): SheetContext {
 /** The folds of the sheet that a path lies in. */
 function sectionsOf(path: string): readonly string[] {
   const [first = '', second = ''] = path.split('.')
+  if (first === 'day' || first === 'fate') return ['day']
   return first === 'lawns' || first === 'products' ? [`${first}.${second}`] : [`${first}.${second}`, first]
 }

@@ -6,7 +6,7 @@ export const LIKE_GRAIN = 0.15
 
 export interface Grained {
   readonly name: string
-  readonly document: { readonly grain?: Entered<'mm'> }
+  readonly document: { readonly grain?: Entered<'mm'>; readonly dials?: readonly { readonly spreader: string; readonly dial: string }[] }
 }
 
 const sizeOf = ({ document: { grain } }: Grained): number | undefined => grain && fieldReader().optional('', grain, 'grain', 'Grain size', 'above-zero')?.value

@@ -20,7 +20,7 @@ import { carrierQuestions, lawnQuestions, rateQuestions, tankQuestions } from '.
 import { courseIn, readCalibration, type SheetCalibration } from './readCalibration'
 import { readGround, treatedGround, type SheetLawn } from './readGround'
 import { lightPasses } from '../plan/lightPasses'
-import { partOf, readProducts } from './readProducts'
+import { definedOnly, partOf, readProducts } from './readProducts'
 import type { SheetCheck } from './sheetCheck'
 
 /** Everything the job sheet shows of one application, as far as it can be known from what has been typed. */
@@ -58,6 +58,7 @@ export function composeSheet(document: ApplicationDocument, day: string, book: W
   const request = requestOf(document, lawns, calibration, products, fields)
   const planned = request && !fields.problems.some(({ kind }) => kind === 'wrong') ? planApplication(request, book) : undefined
   if (planned && !planned.ok) planned.error.forEach((issue) => placeIssue(issue, document, fields))
+  readDay(document, fields)
   const plan = planned?.ok ? planned.value : undefined
   const ground = treatedGround(lawns, book)
   const first = products[0]
@@ -93,12 +94,23 @@ function requestOf(
 /** A lawn's size is quoted in the measure it was taken in. */
 const sizeUnitOf = ([first]: readonly GroundPart[]): AreaUnit => first?.unit ?? 'm2'
 
+/** What was noted of the day is read for its errors here; the checks of the rooms ask it again. */
+function readDay({ day, fate }: ApplicationDocument, fields: FieldReader): void {
+  if (day) {
+    fields.optional('day.air', day.air, 'temperature', 'Air', 'any-sign')
+    fields.optional('day.soil', day.soil, 'temperature', 'Soil', 'any-sign')
+  }
+  if (fate) fields.optional('fate.wait', fate.wait, 'time', 'Wait', 'zero-too')
+}
+
 function ownRates({ lawns, products }: ApplicationDocument, index: number, fields: FieldReader): Pick<PlanRequest['areas'][number], 'rates'> {
   const rates = products.flatMap((product) => {
     const place = lawns[index]?.own?.findIndex((one) => one.product === product.id) ?? -1
     const own = lawns[index]?.own?.[place]
     const rate = own && fields.optional(`lawns.${index}.own.${place}.rate`, own.rate, 'rate', 'Rate of this lawn', 'above-zero')
-    return rate ? [{ id: product.id, rate: partOf(product, rate) }] : []
+    const limit = (name: 'low' | 'high' | 'most') => own?.[name] && fields.optional(`lawns.${index}.own.${place}.rate`, own[name], 'rate', 'Limit of that line', 'above-zero')
+    const limits = own?.line === undefined ? undefined : definedOnly({ low: limit('low'), high: limit('high'), maxPerApplication: limit('most') })
+    return rate ? [{ id: product.id, rate: partOf(product, rate), ...(limits && { limits }) }] : []
   })
   return rates.length > 0 ? { rates } : {}
 }

@@ -60,6 +60,13 @@ export function dayNeeds(applications: readonly DayApplication[], mixes: readonl
   })
 }
 
+/** Finished spray of the day, m3: what water the truck must find or carry, liquid products included. */
+export function daySpray(applications: readonly DayApplication[], mixes: readonly SharedMix[]): number {
+  const shared = new Set(mixes.flatMap(({ stops }) => stops.map(({ applicationId }) => applicationId)))
+  const plans = [...applications.filter(({ applicationId }) => !shared.has(applicationId)).map(({ plan }) => plan), ...mixes.map(({ plan }) => plan)]
+  return plans.reduce((sum, { totals: { mix } }) => (mix ? sum + mix.value * amountFactor(mix.unit) : sum), 0)
+}
+
 function toBuy({ document: { packages, density } }: StockedProduct, dimension: Dimension, short: number): DayNeed['buy'] {
   const weighs = readPositive(density, 'density', 'Density')
   const ways = packages.flatMap((pack) => {

@@ -13,6 +13,29 @@ import type { SheetCheck } from './sheetCheck'
 /** Where the dial stands on the day: the setting chosen for it, else the calibrated one. */
 export const dialOf = ({ dial, calibration }: Pick<ApplicationDocument['spread'], 'dial' | 'calibration'>): string => dial?.trim() || calibration.setting
 
+/** The setting that the spreader's curve gives for a rate of one pass; undefined where that would be a guess. @param perPass kg on each m2 */
+export function dialForRate(
+  { method, products }: ApplicationDocument, { calibration }: Pick<ApplicationSheet, 'calibration'>, calibrations: readonly KeptCalibration[], shelf: readonly Grained[], day: string, perPass: number,
+): string | undefined {
+  const [product] = products
+  const speed = calibration?.speedToday
+  if (method !== 'spread' || !calibration || !speed || !product) return undefined
+  const curve = spreaderCurve(calibrations, [product.name, ...likeGrain(shelf, product.name)], day)
+  const asked = askCurve(curve, { find: 'setting', rate: perPass, passes: 1, swath: calibration.width, speed }, '', closedWorkingBook)
+  return asked.ok && asked.value.reach !== 'guess' ? formatFigure(asked.value.setting) : undefined
+}
+
+/** A number printed on the package for this spreader: where to begin, never where to end. */
+function printedDial({ id, name }: ApplicationDocument['products'][number], { equipment, calibration }: ApplicationDocument['spread'], shelf: readonly Grained[]): readonly SheetCheck[] {
+  const own = equipment.trim().toLowerCase()
+  const printed = shelf.find((one) => one.name === name)?.document.dials?.find(({ spreader, dial }) => dial.trim() !== '' && own !== '' && spreader.trim().toLowerCase() === own)
+  if (!printed || calibration.setting.trim() === printed.dial.trim()) return []
+  return [{
+    level: 'note', code: 'dial-printed', productId: id, source: 'the package, a guess', message: `${name} prints setting ${printed.dial} for ${equipment}: somebody else's number, good to begin calibrating with.`,
+    remedies: [{ label: `Begin at ${printed.dial}`, path: 'spread.calibration.setting', value: printed.dial }],
+  }]
+}
+
 /**
  * What the spreader's whole curve says of the dial: the setting for the wanted rate of one pass where the calibrated one does not give it,
  * and what a setting chosen for the day should give.
@@ -24,6 +47,7 @@ export function dialChecks(
 ): readonly SheetCheck[] {
   const speed = calibration?.speedToday
   const [product] = products
+  if (method === 'spread' && !calibration && product) return printedDial(product, spread, shelf)
   if (method !== 'spread' || !calibration || !speed || wantedPerPass === undefined || !product) return []
   const curve = spreaderCurve(calibrations, [product.name, ...likeGrain(shelf, product.name)], day)
   const asked = askCurve(curve, { find: 'setting', rate: wantedPerPass, passes: 1, swath: calibration.width, speed }, '', closedWorkingBook)

@@ -41,7 +41,15 @@ export interface FateNote {
 }
 
 /** A rate of one lawn's own. */
-export interface OwnRate { readonly product: string; readonly rate: Entered<RateUnit> }
+export interface OwnRate {
+  readonly product: string
+  readonly rate: Entered<RateUnit>
+  /** The label's line it is printed on, and that line's limits; absent: the limits of the product's own line. */
+  readonly line?: string
+  readonly low?: Entered<RateUnit>
+  readonly high?: Entered<RateUnit>
+  readonly most?: Entered<RateUnit>
+}
 
 /** A label's amount over two dates: one total shared, or the listed rate each time; nobody guesses which. */
 export const SPLITS = ['', 'share', 'repeat'] as const

@@ -11,7 +11,7 @@ import type { House } from '../house'
 import { rateUnitParts } from '../quantity/rateUnit'
 import type { UnitSystem } from '../quantity/systems'
 import { isMassUnit, type AmountUnit, type RateUnit } from '../quantity/units'
-import type { ApplicationDocument, LawnNote, ProductNote, SpreadNote, SprayNote } from './document'
+import type { ApplicationDocument, LawnNote, OwnRate, ProductNote, SpreadNote, SprayNote } from './document'
 
 /** What the crew keeps in its rooms, as a job draws on it. */
 export interface KeptArea { readonly id: string; readonly version: number; readonly name: string; readonly document: AreaDocument }
@@ -46,6 +46,9 @@ export function noteFromLabel({ id: productId, version, name, document }: KeptPr
 
 /** A label that prints only a range starts at its low end: more can be asked for, less can't be taken back. */
 const lowEndOf = ({ low, high, rate }: RateLine): Entered<RateUnit> => (low.text.trim() !== '' ? low : high.text.trim() !== '' ? high : rate)
+
+/** Another line of a label as one lawn's own rate, with that line's limits. */
+export const ownFromLine = (product: string, line: RateLine): OwnRate => ({ product, rate: line.rate.text.trim() === '' ? lowEndOf(line) : line.rate, line: line.id, low: line.low, high: line.high, most: line.most })
 
 /** The step a rate is measured in: the finest scale for what is told by mass, the finest cup for what is told by volume. Blank without such a tool. */
 export function stepFor(rate: RateUnit, tools: readonly Pick<ToolDocument, 'type' | 'step'>[], use: 'fine' | 'coarse'): Entered<AmountUnit> {

@@ -38,6 +38,6 @@ export function asPlanProduct(note: ProductNote, path: string, fields: FieldRead
 /** A listed amount shared over two dates goes down by halves; one that is repeated goes down whole each time. */
 export const partOf = ({ split }: Pick<ProductNote, 'split'>, rate: PlanProduct['rate']): PlanProduct['rate'] => (split === 'share' ? { value: rate.value / 2, unit: rate.unit } : rate)
 
-function definedOnly<T extends object>(record: T): T {
+export function definedOnly<T extends object>(record: T): T {
   return Object.fromEntries(Object.entries(record).filter(([, value]) => value !== undefined)) as T
 }

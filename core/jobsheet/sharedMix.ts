@@ -1,3 +1,4 @@
+import { mixingOrder } from '../plan/mixingOrder'
 import { planApplication } from '../plan/planApplication'
 import type { LoadPlan, Plan } from '../plan/plan'
 import type { PlanRequest } from '../plan/planRequest'
@@ -34,6 +35,8 @@ export interface SharedMix {
   readonly plan: Plan
   readonly request: PlanRequest
   readonly unit: string
+  /** Ids of its products in mixing order. */
+  readonly order: readonly string[]
   readonly stops: readonly MixStop[]
 }
 
@@ -89,5 +92,5 @@ function mixOf(key: string, own: readonly DayApplication[]): SharedMix | undefin
   const rest = loads.slice(next)
   const last = stops.at(-1)
   const whole = last && rest.length > 0 ? [...stops.slice(0, -1), { ...last, makes: [...last.makes, ...rest], leaves: last.leaves + rest.reduce((sum, { carrier }) => sum + carrier.value, 0) }] : stops
-  return { key, plan: planned.value, request, unit, stops: whole }
+  return { key, plan: planned.value, request, unit, order: mixingOrder(first.document.products).map(({ id }) => id), stops: whole }
 }

@@ -1,6 +1,6 @@
 import type { CheckLevel, PlanCheckCode } from '../plan/plan'
 import type { Entered } from '../quantity/entered'
-import type { ApplicationDocument, LawnNote, ProductNote } from './document'
+import type { ApplicationDocument, LawnNote, OwnRate, ProductNote } from './document'
 
 export type SheetCheckCode
   = | PlanCheckCode | 'calibration-stale' | 'calibration-undated' | 'calibration-other-product' | 'calibration-other-nozzles' | 'calibration-single-run' | 'calibration-uneven'
@@ -8,13 +8,13 @@ export type SheetCheckCode
     | 'above-max-per-year' | 'active-above-max-per-year' | 'too-many-per-year' | 'too-soon' | 'group-run' | 'nitrogen-over-year' | 'grass-harmed' | 'grass-not-named' | 'seeding' | 'other-method' | 'mix-never' | 'mix-untested' | 'iron-with-phosphate'
     | 'water-in' | 'spray-volume' | 'local-rule' | 'dial-from-curve' | 'chloride-potassium'
     | 'phosphorus-enough' | 'potassium-enough' | 'soil-temperature' | 'too-hot' | 'nitrogen-resting' | 'salt-in-heat' | 'nitrogen-form' | 'little-water' | 'temperature-unlikely'
-    | 'order-of-visit' | 'other-growth'
+    | 'order-of-visit' | 'other-growth' | 'dial-printed'
 
 /** A way out of a check: a new value for one field of the document, or (no value) the field to look at. */
 export interface Remedy {
   readonly label: string
   readonly path: string
-  readonly value?: Entered | string | number | LawnNote | ProductNote | ApplicationDocument['spread' | 'spray']['calibration']
+  readonly value?: Entered | string | number | LawnNote | ProductNote | ApplicationDocument['spread' | 'spray']['calibration'] | readonly OwnRate[]
 }
 
 /** One sentence with its figure and limit, where the limit comes from, and what would clear it. */

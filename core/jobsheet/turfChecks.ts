@@ -4,10 +4,11 @@ import { formatFigure } from '../quantity/format'
 import { fieldReader } from '../quantity/fieldReader'
 import { rateUnitParts } from '../quantity/rateUnit'
 import type { Plan } from '../plan/plan'
+import { ownFromLine } from './fromRooms'
 import { daysIn } from './intervalChecks'
 import { NUTRIENT_UNITS, nitrogenOfYear } from './nutrientYear'
 import { namesOf, type KnownLawn, type LabelContext, type LabelledLine } from './labelContext'
-import type { SheetCheck } from './sheetCheck'
+import type { Remedy, SheetCheck } from './sheetCheck'
 
 /** Seed is left alone this long after a pre-emergent whose label says nothing (trade.md 10, residual commonly 90 days). */
 const USUAL_RESIDUAL = 90
@@ -26,12 +27,23 @@ function grassChecks(line: LabelledLine, { lawns }: LabelContext): readonly Shee
   const named = line.line.grasses ?? []
   const grassesOf = ({ area }: KnownLawn) => area.document.grass.map(({ species }) => species)
   const harmed = lawns.filter((lawn) => grassesOf(lawn).some((grass) => harms.includes(grass)))
-  const unnamed = named.length === 0 ? [] : lawns.filter((lawn) => !harmed.includes(lawn) && grassesOf(lawn).some((grass) => !named.includes(grass)))
+  const unnamed = named.length === 0 ? [] : lawns.filter((lawn) => !harmed.includes(lawn) && !lawn.own.has(line.note.id) && grassesOf(lawn).some((grass) => !named.includes(grass)))
   const [one, other] = [harmed[0] && grassesOf(harmed[0]).find((grass) => harms.includes(grass)), unnamed[0] && grassesOf(unnamed[0]).find((grass) => !named.includes(grass))]
   return [
     ...(one ? [{ level: 'stop' as const, code: 'grass-harmed' as const, productId: line.note.id, source: 'label, grasses it may harm', message: `${line.product.name} may harm ${one}, which grows on ${namesOf(harmed)}.`, remedies: without(harmed) }] : []),
-    ...(other ? [{ level: 'warn' as const, code: 'grass-not-named' as const, productId: line.note.id, source: 'label, grasses of this line', message: `This line is for ${named.join(', ')}; on ${namesOf(unnamed)} grows ${other}.`, remedies: [{ label: 'Choose another line', path: `products.${line.index}.rate` }, ...without(unnamed)] }] : []),
+    ...(other ? [{ level: 'warn' as const, code: 'grass-not-named' as const, productId: line.note.id, source: 'label, grasses of this line', message: `This line is for ${named.join(', ')}; on ${namesOf(unnamed)} grows ${other}.`, remedies: [...otherLines(line, unnamed), { label: 'Choose another line', path: `products.${line.index}.rate` }, ...without(unnamed)] }] : []),
   ]
+}
+
+/** The label's own rate for the grass of a lawn, as that lawn's rate. */
+function otherLines({ product, note, line }: LabelledLine, lawns: readonly KnownLawn[]): readonly Remedy[] {
+  return lawns.slice(0, 3).flatMap(({ index, area, lawn }): readonly Remedy[] => {
+    const grasses = area.document.grass.map(({ species }) => species)
+    const fitting = product.document.lines.find((one) => one.id !== line.id && one.basis === note.basis && one.grasses?.length && grasses.every((grass) => one.grasses?.includes(grass)))
+    if (!fitting) return []
+    const { rate } = ownFromLine(note.id, fitting)
+    return [{ label: `${area.name} at ${rate.text} ${rate.unit}, its line on the label`, path: `lawns.${index}.own`, value: [...(lawn.own ?? []).filter((one) => one.product !== note.id), ownFromLine(note.id, fitting)] }]
+  })
 }
 
 /** A rate printed for turf in one state, on turf that was noted to be in another. */

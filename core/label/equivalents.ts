@@ -2,6 +2,8 @@ import type { Quantity } from '../quantity/quantity'
 import { fieldReader } from '../quantity/fieldReader'
 import { rateUnitParts } from '../quantity/rateUnit'
 import type { RateUnit } from '../quantity/units'
+import { asEntered, sixDigits } from '../working/figureText'
+import { closedWorkingBook, type WorkingBook } from '../working/working'
 import { activePerProduct } from './activeContent'
 import type { ProductDocument } from './productDocument'
 
@@ -15,7 +17,13 @@ export interface Equivalent {
   readonly rate: Quantity<RateUnit>
 }
 
-interface Shelved { readonly id: string; readonly name: string; readonly document: ProductDocument }
+export interface Shelved { readonly id: string; readonly name: string; readonly document: ProductDocument }
+
+/** The first rate of a label's first line that other products can be held against; undefined for a target of nutrient or active. */
+export function comparedRate({ lines: [line] }: ProductDocument): Quantity<RateUnit> | undefined {
+  const printed = [line?.rate, line?.low, line?.high].find((entered) => entered?.text.trim())
+  return line?.basis === 'product' && printed ? fieldReader().optional('', printed, 'rate', 'Rate', 'above-zero') : undefined
+}
 
 const activesOf = ({ actives }: ProductDocument) => actives.map(({ name }) => name.trim().toLowerCase()).filter(Boolean).toSorted()
 
@@ -26,7 +34,7 @@ const activesOf = ({ actives }: ProductDocument) => actives.map(({ name }) => na
  * Source: trade.md 5, equivalents: by proportion of contents.
  * @example 2 fl oz of 14.3 % by a product of 28.6 % and the same density: 1 fl oz
  */
-export function equivalents(product: Shelved, rate: Quantity<RateUnit>, shelf: readonly Shelved[]): readonly Equivalent[] {
+export function equivalents(product: Shelved, rate: Quantity<RateUnit>, shelf: readonly Shelved[], book: WorkingBook = closedWorkingBook): readonly Equivalent[] {
   const parts = rateUnitParts(rate.unit)
   if (parts.per !== 'area') return []
   const own = contentIn(product.document, parts.dimension)
@@ -39,6 +47,10 @@ export function equivalents(product: Shelved, rate: Quantity<RateUnit>, shelf: r
     if (!theirs) return []
     const unit: RateUnit = dimension === parts.dimension ? rate.unit : dimension === 'mass' ? 'lb/1000 ft2' : 'fl oz/1000 ft2'
     const value = (rate.value * parts.factor * own) / theirs / rateUnitParts(unit).factor
+    book.note(`equivalent.${other.id}`, () => [
+      `${product.name} at ${asEntered(rate)}`, `${sixDigits(own)} kg of ${names === '' ? 'N' : names} in each ${parts.dimension === 'mass' ? 'kg' : 'm3'} of it, ${sixDigits(theirs)} in each ${dimension === 'mass' ? 'kg' : 'm3'} of ${other.name}`,
+      `${asEntered(rate)} x ${sixDigits(own)} / ${sixDigits(theirs)} = ${sixDigits(value)} ${unit}`,
+    ])
     return [{ id: other.id, name: other.name, by: names === '' ? 'nitrogen' : 'active', what: names === '' ? 'N' : product.document.actives[0]?.name ?? '', rate: { value, unit } }]
   })
 }

@@ -32,5 +32,6 @@ function titleOf(load: LoadPlan, count: number, tank: number): string {
 function alike(a: LoadPlan, b: LoadPlan): boolean {
   return Math.abs(a.carrier.value - b.carrier.value) <= SAME * a.carrier.value
     && Math.abs(a.size.value - b.size.value) <= SAME * a.size.value
+    && (a.areas ?? []).join() === (b.areas ?? []).join()
     && a.products.every((product, i) => product.measured.value === b.products[i]?.measured.value)
 }

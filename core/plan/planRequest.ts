@@ -1,13 +1,20 @@
-import type { LabelledProduct, Rate } from '../label/label'
+import type { LabelLimits, LabelledProduct, Rate } from '../label/label'
 import type { Quantity } from '../quantity/quantity'
 import type { AmountUnit, AreaUnit, CarrierUnit, MassUnit, VolumeUnit } from '../quantity/units'
+
+/** A rate of one area's own; with limits where it is printed on another line of the label. */
+export interface AreaRate {
+  readonly id: string
+  readonly rate: Rate
+  readonly limits?: LabelLimits
+}
 
 export interface PlanArea {
   readonly id: string
   readonly name?: string
   readonly size: Quantity<AreaUnit>
   /** Rates of this area's own, by product; the others take the product's. */
-  readonly rates?: readonly { readonly id: string; readonly rate: Rate }[]
+  readonly rates?: readonly AreaRate[]
 }
 
 export interface PlanProduct extends LabelledProduct {

@@ -19,7 +19,7 @@ export const hasOwnRates = ({ areas }: PlanRequest): boolean => areas.some(({ ra
 export function rateGroups({ areas, products, method }: PlanRequest): readonly RateRequest[] {
   const groups = new Map<string, PlanArea[]>()
   for (const area of areas) {
-    const key = products.map(({ id, rate }) => rateKey(rateOn(area, id, rate))).join(' ')
+    const key = products.map(({ id, rate }) => `${rateKey(rateOn(area, id, rate))} ${limitKey(area, id)}`).join(', ')
     const group = groups.get(key)
     if (group) group.push(area)
     else groups.set(key, [area])
@@ -28,13 +28,20 @@ export function rateGroups({ areas, products, method }: PlanRequest): readonly R
     const [first] = own
     return {
       areas: own,
-      request: { areas: own.map(({ rates: _, ...area }) => area), products: products.map((product) => ({ ...product, rate: first ? rateOn(first, product.id, product.rate) : product.rate })), method },
+      request: { areas: own.map(({ rates: _, ...area }) => area), products: products.map((product) => ({ ...product, ...(first && ownRate(first, product.id)) })), method },
     }
   })
 }
 
 /** The rate of a product on one area: the area's own, else the product's. */
 export const rateOn = ({ rates }: Pick<PlanArea, 'rates'>, productId: string, usual: Rate): Rate => rates?.find(({ id }) => id === productId)?.rate ?? usual
+
+const ownRate = ({ rates }: Pick<PlanArea, 'rates'>, productId: string) => {
+  const own = rates?.find(({ id }) => id === productId)
+  return own && { rate: own.rate, ...(own.limits && { limits: own.limits }) }
+}
+
+const limitKey = ({ rates }: Pick<PlanArea, 'rates'>, productId: string) => JSON.stringify(rates?.find(({ id }) => id === productId)?.limits ?? '')
 
 const rateKey = ({ value, unit }: Rate) => `${value * rateUnitParts(unit).factor} ${rateUnitParts(unit).per}`
 

@@ -21,6 +21,7 @@ export function requestProblems(request: PlanRequest, carrier: Carrier | undefin
     ...products.flatMap((product, index) => [
       ...basisProblems(product, `products.${index}`),
       ...limitOrderProblems(product, `products.${index}`, carrier),
+      ...areas.flatMap(({ rates = [] }, i) => rates.flatMap(({ id, limits }, k) => (id === product.id && limits ? limitOrderProblems({ ...product, limits }, `areas.${i}.rates.${k}`, carrier) : []))),
     ]),
   ]
 }

@@ -1,5 +1,7 @@
+import type { EquipmentDocument } from '../calibration/equipmentDocument'
+import { readPositive } from '../quantity/entered'
 import { amountFactor, type Quantity } from '../quantity/quantity'
-import type { AmountUnit, MassUnit } from '../quantity/units'
+import { isMassUnit, type AmountUnit, type MassUnit } from '../quantity/units'
 
 /** One weighing: what goes in, and what the display reads with the tub on it. */
 export interface TubFill { readonly count: number; readonly net: Quantity<AmountUnit>; readonly shows: Quantity<AmountUnit> }
@@ -20,3 +22,22 @@ export function tubFills(charge: Quantity<MassUnit>, capacity: Quantity<MassUnit
   const fill = (count: number, net: number): TubFill => ({ count, net: { value: net, unit: charge.unit }, shows: { value: net + tub, unit: charge.unit } })
   return [...(full > 0 ? [fill(full, most)] : []), ...(rest > most * 1e-9 ? [fill(1, rest)] : [])]
 }
+
+interface Tool { readonly name: string; readonly document: EquipmentDocument }
+
+/** Fills of the crew's weighing tub (or of its scale, where that says what it takes); undefined without one, or for what is not weighed. */
+export function tubFillsOf(charge: Quantity<AmountUnit> | null | undefined, equipment: readonly Tool[]): { readonly name: string; readonly fills: readonly TubFill[] } | undefined {
+  if (!charge || !isMassUnit(charge.unit)) return undefined
+  const weighed: Quantity<MassUnit> = { value: charge.value, unit: charge.unit }
+  const tools = equipment.flatMap(({ name, document }) => {
+    if (document.kind !== 'tool' || (document.type !== 'weighing tub' && document.type !== 'scale')) return []
+    const [capacity, tare] = [readPositive(document.capacity, 'amount', 'Capacity'), readPositive(document.tare, 'mass', 'Tare')]
+    return capacity.ok && isMassUnit(capacity.value.unit) ? [{ name, type: document.type, capacity: { value: capacity.value.value, unit: capacity.value.unit }, tare: tare.ok ? tare.value : undefined }] : []
+  })
+  // The largest takes the fewest weighings; a gram scale is no place for a bag.
+  const si = ({ capacity }: (typeof tools)[number]) => capacity.value * amountFactor(capacity.unit)
+  const tool = tools.filter(({ type }) => type === 'weighing tub').toSorted((a, b) => si(b) - si(a))[0] ?? tools.filter((one) => si(one) * MOST_WEIGHINGS >= weighed.value * amountFactor(weighed.unit)).toSorted((a, b) => si(b) - si(a))[0]
+  return tool && { name: tool.name, fills: tubFills(weighed, tool.capacity, tool.tare) }
+}
+
+const MOST_WEIGHINGS = 8

@@ -1,9 +1,14 @@
-import { priceOf, type Package } from '../label/productDocument'
+import { priceOf, type Package, type ProductDocument } from '../label/productDocument'
 import { readPositive } from '../quantity/entered'
-import { amountFactor } from '../quantity/quantity'
+import { amountFactor, timeSi } from '../quantity/quantity'
+import { SECONDS_PER } from '../quantity/units'
 import { dimensionOf, type Dimension } from '../quantity/rateUnit'
+import type { Movement } from './onHand'
 import { sixDigits } from '../working/figureText'
 import { closedWorkingBook, type WorkingBook } from '../working/working'
+
+/** What a year takes of a product, SI. */
+export interface YearNeed { readonly dimension: Dimension; readonly amount: number }
 
 /** One package against what a year needs. */
 export interface PackageVerdict {
@@ -15,13 +20,29 @@ export interface PackageVerdict {
   readonly state: 'best' | 'dearer' | 'outlives'
 }
 
+const YEAR_S = 365.25 * SECONDS_PER.d
+
+/** How long a label says that a product keeps, in years; undefined where it does not say. */
+export function shelfYears({ shelfLife }: Pick<ProductDocument, 'shelfLife'>): number | undefined {
+  const read = shelfLife && readPositive(shelfLife, 'time', 'Keeps for')
+  return read?.ok ? timeSi(read.value) / YEAR_S : undefined
+}
+
+/** What jobs used in the twelve months before a day, in the dimension of most of it; undefined where none did. */
+export function usedInYear(movements: readonly (Movement & { readonly on: string })[], today: string): YearNeed | undefined {
+  const since = `${Number(today.slice(0, 4)) - 1}${today.slice(4)}`
+  const used = movements.filter(({ kind, on }) => kind === 'used' && on > since && on <= today)
+  const sums = (['mass', 'volume'] as const).map((dimension) => ({ dimension, amount: -used.filter((one) => one.dimension === dimension).reduce((sum, { amount }) => sum + amount, 0) }))
+  return sums.filter(({ amount }) => amount > 0).toSorted((a, b) => b.amount - a.amount)[0]
+}
+
 /**
  * Which package to buy: the cheapest by amount of those that are used up before they spoil.
  * @param need SI of one dimension in a year; @param shelfLife years; undefined where the label does not say
  * @returns packages with size and price in the need's dimension, cheapest first
  * Source: trade.md 12: the big jug is cheaper only if used up within its shelf life.
  */
-export function packageChoice(packages: readonly Package[], need: { readonly dimension: Dimension; readonly amount: number }, shelfLife: number | undefined, book: WorkingBook = closedWorkingBook): readonly PackageVerdict[] {
+export function packageChoice(packages: readonly Package[], need: YearNeed, shelfLife: number | undefined, book: WorkingBook = closedWorkingBook): readonly PackageVerdict[] {
   const rows = packages.flatMap((pack) => {
     const size = readPositive(pack.size, 'amount', 'Package')
     const price = priceOf(pack.price)

@@ -37,6 +37,7 @@ export class JobModel extends Model<InferAttributes<JobModel>, InferCreationAttr
   declare purpose: string
   declare siteId: string | null
   declare plannedFor: string | null
+  declare drive: number | null
   declare state: JobState
   declare version: number
   declare createdAt: CreationOptional<Date>
@@ -112,7 +113,7 @@ export function defineModels(sequelize: Sequelize): Models {
     settings: DataTypes.JSONB, version: DataTypes.INTEGER, createdAt: DataTypes.DATE,
   }, options('organizations'))
   JobModel.init({
-    organizationId: key(), id: key(), site: text(), siteId: DataTypes.UUID, purpose: text(), plannedFor: DataTypes.DATEONLY, state: text(),
+    organizationId: key(), id: key(), site: text(), siteId: DataTypes.UUID, purpose: text(), plannedFor: DataTypes.DATEONLY, drive: DataTypes.INTEGER, state: text(),
     version: { type: DataTypes.INTEGER, allowNull: false }, createdAt: DataTypes.DATE, updatedAt: DataTypes.DATE, deletedAt: DataTypes.DATE,
   }, options('jobs'))
   ApplicationModel.init({

@@ -2,7 +2,7 @@ import { toJsonSchema } from '@valibot/to-json-schema'
 import type { GenericSchema } from 'valibot'
 import { ImportCalibrationsSchema } from '#shared/schemas/calibrationFile'
 import { CopySiteSchema, SavePlanSchema } from '#shared/schemas/ground'
-import { SaveJobSchema } from '#shared/schemas/job'
+import { JobFileSchema, SaveDaySchema, SaveJobSchema } from '#shared/schemas/job'
 import { ChooseOrganizationSchema, NewOrganizationSchema, SaveOrganizationSchema } from '#shared/schemas/organization'
 import { PlanRequestSchema } from '#shared/schemas/plan'
 import { ErrorSchema, HealthSchema, PlanResponseSchema } from '#shared/schemas/planResponse'
@@ -81,6 +81,12 @@ export const openApiDocument = (version: string) => ({
       get: { summary: 'One job as entered', responses: { 200: answer('the job'), ...errors(404) } },
       put: { summary: 'Save a job; 409 carries the row that is stored', requestBody: body(SaveJobSchema), responses: { 200: answer('saved'), ...errors(400, 409, 422) } },
       delete: { summary: 'Delete a job that was not started', requestBody: body(RemoveSchema), responses: { 200: answer('deleted'), ...errors(404, 409) } },
+    },
+    '/api/jobs/{id}/file': { parameters: [id], get: { summary: 'One job as a JSON file, as entered and as worked out', responses: { 200: answer('the file', JobFileSchema), ...errors(404) } } },
+    '/api/days/{day}': {
+      parameters: [{ name: 'day', in: 'path', required: true, schema: { type: 'string', format: 'date' } }],
+      get: { summary: 'Jobs of a day in driving order', responses: { 200: answer('jobs'), ...errors(404) } },
+      put: { summary: 'Put a day in driving order', requestBody: body(SaveDaySchema), responses: { 200: answer('jobs'), ...errors(400, 404, 409) } },
     },
     '/api/jobs/{id}/restore': { parameters: [id], post: { summary: 'Bring a deleted job back', responses: { 200: answer('the job'), ...errors(404) } } },
     '/api/applications/{id}/events': {

@@ -1,4 +1,4 @@
-import { Op, QueryTypes } from 'sequelize'
+import { literal, Op, QueryTypes } from 'sequelize'
 import type { JobState } from '#core/jobsheet/chain'
 import type { ApplicationDocument } from '#core/jobsheet/document'
 import type { PlannedSheet } from '#core/jobsheet/plannedSheet'
@@ -15,6 +15,9 @@ export interface JobsRepository {
   /** Latest day first, undated ones before all. */
   readonly page: (filter: JobFilter, page: PageWanted) => Promise<readonly JobRow[]>
   readonly between: (from: string, to: string, states: readonly JobState[]) => Promise<readonly JobRow[]>
+  /** Jobs of one day in driving order, those not put in order yet last. */
+  readonly ofDay: (day: string) => Promise<readonly Job[]>
+  readonly setDrive: (ids: readonly string[]) => Promise<void>
   readonly count: () => Promise<number>
   /** With `lock`, the row is held until the transaction ends. */
   readonly find: (id: string, lock?: 'lock') => Promise<Job | undefined>
@@ -27,6 +30,11 @@ export interface JobsRepository {
   readonly remove: (id: string, version: number) => Promise<boolean>
   readonly restore: (id: string) => Promise<boolean>
 }
+
+/** Those not put in order yet stand last. */
+const BY_DRIVE = literal('drive ASC NULLS LAST')
+/** More stops than a truck makes in a day. */
+const MOST_OF_DAY = 60
 
 /** Sorts before every day, so that undated jobs come first in a list that runs backwards. */
 const UNDATED = 'infinity'
@@ -50,6 +58,13 @@ export function jobsRepository({ database: { models, sequelize }, organizationId
     const [count] = await jobs.update({ ...fields, updatedAt: new Date() }, { where: { organizationId, ...where }, ...options })
     return count === 1
   }
+  const find: JobsRepository['find'] = async (id, lock) => {
+    const job = await jobs.findOne({ where: { organizationId, id, deletedAt: null }, ...(lock && options.transaction ? { lock: options.transaction.LOCK.UPDATE } : {}), ...options })
+    if (!job) return undefined
+    const list = await applications.findAll({ attributes: ['id', 'document'], where: { organizationId, jobId: id }, order: [['position', 'ASC']], ...options })
+    const states = await statesOf(id)
+    return { ...jobRow(job), version: job.version, applications: list.map((row) => ({ id: row.id, document: row.document, state: states.get(row.id) ?? 'planned' })) }
+  }
   return {
     page: async ({ words, states, siteId }, { limit, after }) => {
       const search = prefixSearch(words)
@@ -63,16 +78,22 @@ export function jobsRepository({ database: { models, sequelize }, organizationId
       return rows.map(({ site_id, planned_for, updated_at, ...row }) => ({ ...row, siteId: site_id, plannedFor: planned_for ?? '', updatedAt: updated_at.toISOString() }))
     },
     between: async (from, to, states) => (await jobs.findAll({
-      where: { organizationId, deletedAt: null, plannedFor: { [Op.between]: [from, to] }, state: { [Op.in]: states } }, order: [['plannedFor', 'ASC'], ['id', 'ASC']], limit: 200, ...options,
+      where: { organizationId, deletedAt: null, plannedFor: { [Op.between]: [from, to] }, state: { [Op.in]: states } }, order: [['plannedFor', 'ASC'], BY_DRIVE, ['id', 'ASC']], limit: 200, ...options,
     })).map(jobRow),
     count: () => jobs.count({ where: { organizationId, deletedAt: null }, ...options }),
-    find: async (id, lock) => {
-      const job = await jobs.findOne({ where: { organizationId, id, deletedAt: null }, ...(lock && options.transaction ? { lock: options.transaction.LOCK.UPDATE } : {}), ...options })
-      if (!job) return undefined
-      const list = await applications.findAll({ attributes: ['id', 'document'], where: { organizationId, jobId: id }, order: [['position', 'ASC']], ...options })
-      const states = await statesOf(id)
-      return { ...jobRow(job), version: job.version, applications: list.map((row) => ({ id: row.id, document: row.document, state: states.get(row.id) ?? 'planned' })) }
+    ofDay: async (day) => {
+      const rows = await jobs.findAll({ attributes: ['id'], where: { organizationId, deletedAt: null, plannedFor: day, state: { [Op.ne]: 'cancelled' } }, order: [BY_DRIVE, ['id', 'ASC']], limit: MOST_OF_DAY, ...options })
+      const found: Job[] = []
+      for (const { id } of rows) {
+        const job = await find(id)
+        if (job) found.push(job)
+      }
+      return found
     },
+    setDrive: async (ids) => {
+      for (const [place, id] of ids.entries()) await jobs.update({ drive: place + 1 }, { where: { organizationId, id }, silent: true, ...options })
+    },
+    find,
     jobOf: async (applicationId) => (await applications.findOne({ attributes: ['jobId'], where: { organizationId, id: applicationId }, ...options }))?.jobId,
     sheet: async (applicationId) => (await applications.findOne({ attributes: ['sheet'], where: { organizationId, id: applicationId }, ...options }))?.sheet ?? null,
     insert: async (id, fields, list) => {

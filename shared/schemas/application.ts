@@ -18,7 +18,7 @@ const Time = enteredOf(TIME_UNITS)
 const Temperature = enteredOf(TEMPERATURE_UNITS)
 const source = v.optional(SourceSchema)
 
-const Lawn = v.strictObject({ id: Uuid, name: Line, treated: v.picklist(TREATED), ...fieldNotes, source, own: v.optional(v.pipe(v.array(v.strictObject({ product: Uuid, rate: Rate })), v.maxLength(20))) })
+const Lawn = v.strictObject({ id: Uuid, name: Line, treated: v.picklist(TREATED), ...fieldNotes, source, own: v.optional(v.pipe(v.array(v.strictObject({ product: Uuid, rate: Rate, line: v.optional(Uuid), low: v.optional(Rate), high: v.optional(Rate), most: v.optional(Rate) })), v.maxLength(20))) })
 
 const Product = v.strictObject({
   id: Uuid, name: Line, registration: Line, form: v.picklist(FORMS), rate: Rate, basis: v.picklist(RATE_BASES), low: Rate, high: Rate, most: Rate,

@@ -23,6 +23,16 @@ export const SaveJobSchema = v.strictObject({
 })
 export type SaveJob = v.InferOutput<typeof SaveJobSchema>
 
+/** The driving order of a day: every job of it, once. */
+export const SaveDaySchema = v.strictObject({ order: v.pipe(v.array(Uuid), v.maxLength(60), v.check((ids) => new Set(ids).size === ids.length, 'must name each job once')) })
+
+/** The JSON file of one job: as entered, and (for other programs) as it was worked out. */
+export const JobFileSchema = v.strictObject({
+  format: v.literal('job'), schema: v.literal(1), site: Line, purpose: Line, plannedFor: v.union([v.literal(''), Day]),
+  applications: v.pipe(v.array(v.strictObject({ document: ApplicationDocumentSchema, request: v.optional(v.unknown()), plan: v.optional(v.unknown()) })), v.minLength(1, 'A job has at least one application.'), v.maxLength(MOST_APPLICATIONS)),
+})
+export type JobFile = v.InferOutput<typeof JobFileSchema>
+
 export interface JobApplication {
   readonly id: string
   readonly document: ApplicationDocument

@@ -12,10 +12,12 @@ const Id = v.pipe(v.string('must be a text'), v.regex(/^[A-Za-z0-9_-]{1,64}$/, '
 const Name = v.pipe(v.string('must be a text'), v.maxLength(LONGEST_NAME, 'must be at most 200 characters'))
 const RateSchema = quantityOf(RATE_UNITS, Positive)
 
+const LimitsSchema = v.strictObject({ low: v.optional(RateSchema), high: v.optional(RateSchema), maxPerApplication: v.optional(RateSchema) })
+
 /** `rates` are of this area alone; added to the contract, which knows one rate for all. */
 const AreaSchema = v.strictObject({
   id: Id, name: v.optional(Name), size: quantityOf(AREA_UNITS, Positive),
-  rates: v.optional(v.pipe(v.array(v.strictObject({ id: Id, rate: RateSchema })), v.maxLength(MOST_PRODUCTS))),
+  rates: v.optional(v.pipe(v.array(v.strictObject({ id: Id, rate: RateSchema, limits: v.optional(LimitsSchema) })), v.maxLength(MOST_PRODUCTS))),
 })
 
 const ProductSchema = v.strictObject({
@@ -28,9 +30,7 @@ const ProductSchema = v.strictObject({
     n: v.optional(Percent), p2o5: v.optional(Percent), k2o: v.optional(Percent), fe: v.optional(Percent), slowN: v.optional(Percent),
   })),
   actives: v.optional(v.array(v.strictObject({ name: Name, content: quantityOf(CONTENT_UNITS, Positive) }))),
-  limits: v.optional(v.strictObject({
-    low: v.optional(RateSchema), high: v.optional(RateSchema), maxPerApplication: v.optional(RateSchema),
-  })),
+  limits: v.optional(LimitsSchema),
   measureStep: v.optional(quantityOf(AMOUNT_UNITS, Positive)),
 })
 

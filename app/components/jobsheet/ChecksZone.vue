@@ -51,6 +51,8 @@ function follow({ path, value }: Remedy) {
       </li>
     </ul>
     <NitrogenYear />
+    <YearLeftList />
+    <CostLines />
     <p class="soft small mt-3">The label is the law; this sheet replaces neither it nor a licence nor local rules. Wear what the label asks for; keep people and pets off as it says.</p>
   </section>
 </template>

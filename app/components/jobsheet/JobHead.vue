@@ -6,7 +6,7 @@ import type { SaveState } from '~/composables/useDraft'
 import type { JobDraft } from '~/composables/useJobDraft'
 
 /** Where, what for, when; how it stands; and the one thing to do next. */
-const props = defineProps<{ draft: JobDraft, state: JobState, saveState: SaveState, action: string, locked: boolean }>()
+const props = defineProps<{ draft: JobDraft, state: JobState, saveState: SaveState, action: string, locked: boolean, whatIf: string, file: string }>()
 const emit = defineEmits<{ change: [fields: Partial<JobDraft>], site: [id: string, name: string], act: [], loadSheet: [], repeat: [], remove: [] }>()
 const listId = useId()
 const sites = shallowRef<SitePage['rows']>([])
@@ -45,7 +45,10 @@ function name(typed: string) {
         <span>{{ state }}</span>
         <SaveMark :state="saveState" />
         <NuxtLink v-if="draft.siteId" :to="`/sites/${draft.siteId}`" class="way-out">The site</NuxtLink>
+        <NuxtLink v-if="draft.plannedFor" :to="`/days/${draft.plannedFor}`" class="way-out">The day</NuxtLink>
+        <NuxtLink :to="whatIf" class="way-out">What if</NuxtLink>
         <button v-if="draft.version > 0" type="button" class="plain-button way-out" @click="emit('repeat')">Repeat</button>
+        <a v-if="draft.version > 0" :href="file" download class="way-out">JSON</a>
         <button v-if="!locked" type="button" class="plain-button way-out" @click="emit('remove')">Delete</button>
       </div>
     </div>

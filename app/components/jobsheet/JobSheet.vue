@@ -19,6 +19,7 @@ const context = provideSheet({
   change: (document) => changeAll(props.draft.applications.map((one) => (one.id === application.value.id ? { ...one, document } : one))),
   locked: () => locked.value,
   plannedFor: () => props.draft.plannedFor,
+  visit: () => ({ documents: props.draft.applications.map((one) => one.document), index: props.index }),
   rooms: () => {
     const { id } = application.value.document[application.value.document.method].source ?? {}
     return { areas: rooms.areas, history: rooms.history, products: rooms.products, calibrations: id === undefined ? undefined : rooms.calibrations.filter(({ equipmentId }) => equipmentId === id) }
@@ -74,7 +75,9 @@ useScreenCommands(() => [
   { id: 'main', label: mainAction.value.label, key: 'ctrl+enter', run: mainAction.value.act },
   { id: 'load-sheet', label: 'Load sheet, to print', key: 'l', run: openLoadSheet },
   { id: 'missing', label: 'Go to what is missing', key: 'm', run: goFirst },
+  { id: 'what-if', label: 'What if: two variants side by side', key: 'v', run: () => navigateTo(`/jobs/${props.id}/what-if?a=${props.index + 1}`) },
   { id: 'repeat', label: 'Repeat this job', run: () => repeatJob(props.draft) },
+  { id: 'export', label: 'This job as a JSON file', run: () => navigateTo(`/api/jobs/${props.id}/file`, { external: true }) },
   ...(locked.value ? [] : [{ id: 'add-application', label: 'Add an application', key: 'a', run: () => emit('add') }]),
 ])
 </script>
@@ -83,7 +86,7 @@ useScreenCommands(() => [
   <div class="sheet" @keydown.enter="nextMissing">
     <header class="head">
       <JobHead
-        :draft="draft" :state="state" :save-state="saveState" :action="mainAction.label" :locked="locked"
+        :draft="draft" :state="state" :save-state="saveState" :action="mainAction.label" :locked="locked" :what-if="`/jobs/${id}/what-if?a=${index + 1}`" :file="`/api/jobs/${id}/file`"
         @change="emit('change', $event)" @site="takeSite" @act="mainAction.act" @load-sheet="openLoadSheet" @repeat="repeatJob(draft)" @remove="emit('remove')"
       />
       <ChainTape class="mt-2" :links="chain" @go="followLink" />
@@ -94,7 +97,7 @@ useScreenCommands(() => [
     />
     <slot />
     <div class="zones">
-      <div class="zone space-y-4"><GroundList /><ProductList /><MethodBlock /></div>
+      <div class="zone space-y-4"><GroundList /><ProductList /><MethodBlock /><DayFields /></div>
       <div class="zone"><LoadsZone /></div>
       <div class="zone"><ChecksZone /></div>
     </div>

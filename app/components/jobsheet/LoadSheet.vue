@@ -2,11 +2,14 @@
 import { dialOf } from '#core/jobsheet/dialChecks'
 import { dayText } from '#core/calendar/dayText'
 import type { ApplicationSheet } from '#core/jobsheet/applicationSheet'
-import type { ApplicationDocument } from '#core/jobsheet/document'
+import type { ApplicationDocument, ProductNote } from '#core/jobsheet/document'
 import type { JobState } from '#core/jobsheet/chain'
 import { chargeLevels } from '#core/plan/chargeLevels'
 import { loadGroups } from '#core/plan/loadGroups'
-import { mixingOrder } from '#core/plan/mixingOrder'
+import { inMeasures } from '#core/plan/inMeasures'
+import { mixingSteps } from '#core/plan/mixingOrder'
+import type { Quantity } from '#core/quantity/quantity'
+import type { AmountUnit } from '#core/quantity/units'
 import { prettyUnits, showMeasured, showQuantity } from '#core/quantity/systems'
 import { tankIn } from '#core/plan/tankIn'
 import type { JobDraft } from '~/composables/useJobDraft'
@@ -16,7 +19,16 @@ const props = defineProps<{ job: JobDraft, document: ApplicationDocument, place:
 const shown = useShown()
 const document = computed(() => props.document)
 const plan = computed(() => props.sheet.plan)
-const ordered = computed(() => mixingOrder(document.value.products))
+const steps = computed(() => mixingSteps(document.value.products))
+const cups = (product: ProductNote, measured: Quantity<AmountUnit>) => inMeasures(measured, product.measures ?? [], props.sheet.products.find((one) => one?.id === product.id)?.density)?.words
+const phWords = computed(() => steps.value.ph && (steps.value.ph.state === 'none' ? 'their labels exclude each other' : [steps.value.ph.from, steps.value.ph.to].filter((one) => one !== undefined).join(' to ') || 'measure'))
+const nameOf = (id: string) => document.value.lawns.find((lawn) => lawn.id === id)?.name || 'a lawn'
+const checkPlots = computed(() => document.value.lawns.filter(({ treated }) => treated === 'check').map(({ name }) => name || 'a lawn'))
+const passes = computed(() => (props.sheet.request?.method.kind === 'spread' ? props.sheet.request.method.passes : document.value.spread.passes))
+const fate = computed(() => {
+  const { where = '', wait, water = '' } = document.value.fate ?? {}
+  return [where && (where === 'soil' ? 'belongs in the soil' : 'belongs on the leaf'), wait?.text && `wait ${wait.text} ${wait.unit} before the next`, water && `watered in by ${water}`].filter(Boolean).join('; ')
+})
 const totalOf = (id: string) => plan.value?.totals.products.find((product) => product.id === id)
 const stepOf = (id: string) => props.sheet.products.find((product) => product?.id === id)?.measureStep
 const groups = computed(() => {
@@ -26,7 +38,7 @@ const groups = computed(() => {
   return plan.value && tank ? loadGroups(plan.value.loads, tank.value) : []
 })
 const charge = computed(() => plan.value?.totals.products[0])
-const levels = computed(() => (charge.value?.charge ? chargeLevels(charge.value.charge, charge.value.amount, document.value.spread.passes) : []))
+const levels = computed(() => (charge.value?.charge ? plan.value?.rates || document.value.spread.until === 'out' ? [] : chargeLevels(charge.value.charge, charge.value.amount, passes.value) : []))
 const open = computed(() => props.sheet.checks.filter(({ level }) => level !== 'note'))
 </script>
 
@@ -44,6 +56,7 @@ const open = computed(() => props.sheet.checks.filter(({ level }) => level !== '
         <tr v-for="lawn in sheet.lawns.filter(({ treated }) => treated === 'yes')" :key="lawn.id">
           <td>{{ lawn.name }}</td><td class="num"><FigureText v-if="lawn.size" :shown="shown.size(lawn.size)" /></td>
         </tr>
+        <tr v-for="name in checkPlots" :key="name"><td>{{ name }}</td><td class="num">check plot: leave untreated</td></tr>
         <tr class="sum"><td>Together</td><td class="num"><FigureText :shown="shown.size(sheet.size)" /></td></tr>
       </tbody>
     </table>
@@ -55,12 +68,15 @@ const open = computed(() => props.sheet.checks.filter(({ level }) => level !== '
       </thead>
       <tbody>
         <tr><td>Water to start, then agitate</td><td v-for="group in groups" :key="group.title" class="num"><FigureText :shown="showQuantity({ value: group.load.carrier.value / 2, unit: group.load.carrier.unit })" /></td><td /></tr>
-        <tr v-for="product in ordered" :key="product.id">
+        <tr v-for="product in steps.before" :key="product.id">
           <td>{{ product.name || 'Product' }} <span class="soft small">{{ product.form }}<template v-if="product.registration">, {{ product.registration }}</template></span></td>
-          <td v-for="group in groups" :key="group.title" class="num big"><FigureText v-for="one in group.load.products.filter(({ id }) => id === product.id)" :key="one.id" :shown="showMeasured(one.measured, stepOf(one.id))" /></td>
+          <td v-for="group in groups" :key="group.title" class="num big"><template v-for="one in group.load.products.filter(({ id }) => id === product.id)" :key="one.id"><FigureText :shown="showMeasured(one.measured, stepOf(one.id))" /><span v-if="cups(product, one.measured)" class="cups">{{ cups(product, one.measured) }}</span></template></td>
           <td class="num"><FigureText v-if="totalOf(product.id)" :shown="showMeasured(totalOf(product.id)!.measured, stepOf(product.id))" /></td>
         </tr>
         <tr><td>Fill to</td><td v-for="group in groups" :key="group.title" class="num big"><FigureText :shown="showQuantity(group.load.carrier)" /></td><td class="num"><FigureText v-if="plan.totals.mix" :shown="showQuantity(plan.totals.mix)" /></td></tr>
+        <tr v-if="phWords"><td>pH of the finished mix</td><td :colspan="groups.length + 1" class="num">{{ phWords }}</td></tr>
+        <tr v-for="product in steps.after" :key="product.id"><td>{{ product.name || 'Product' }} <span class="soft small">last</span></td><td v-for="group in groups" :key="group.title" class="num big"><FigureText v-for="one in group.load.products.filter(({ id }) => id === product.id)" :key="one.id" :shown="showMeasured(one.measured, stepOf(one.id))" /></td><td class="num"><FigureText v-if="totalOf(product.id)" :shown="showMeasured(totalOf(product.id)!.measured, stepOf(product.id))" /></td></tr>
+        <tr v-if="groups.some(({ load }) => load.areas)"><td>For</td><td v-for="group in groups" :key="group.title" class="num">{{ group.load.areas?.map(nameOf).join(', ') }}</td><td /></tr>
         <tr><td>Covers</td><td v-for="group in groups" :key="group.title" class="num"><FigureText :shown="shown.size(group.load.size.value)" /></td><td /></tr>
       </tbody>
     </table>
@@ -72,6 +88,11 @@ const open = computed(() => props.sheet.checks.filter(({ level }) => level !== '
       </tbody>
     </table>
 
+    <table v-if="plan.rates && document.method === 'spread'" class="mt-3">
+      <thead><tr><th scope="col">Weighed and spread apart</th><th scope="col" class="num">rate</th><th scope="col" class="num">weigh</th></tr></thead>
+      <tbody><tr v-for="(group, i) in plan.rates" :key="i"><td>{{ group.areas.map(nameOf).join(', ') }}</td><td class="num"><FigureText v-for="one in group.products" :key="one.id" :shown="showQuantity(one.rate)" /></td><td class="num big"><FigureText v-for="one in group.products" :key="one.id" :shown="showMeasured(one.measured, stepOf(one.id))" /></td></tr></tbody>
+    </table>
+    <p v-if="fate" class="mt-3">After it: {{ fate }}.</p>
     <p v-if="sheet.walk" class="mt-3">
       Lanes <FigureText v-if="sheet.calibration" :shown="shown.distance(sheet.calibration.width)" /> apart<template v-if="sheet.calibration?.speedToday">, at <FigureText :shown="shown.speed(sheet.calibration.speedToday)" /></template>,
       <FigureText :shown="shown.distance(sheet.walk.distance)" /> to walk.
@@ -88,6 +109,7 @@ th, td { text-align: left; font-weight: 400; padding: 6px 12px 6px 0; border-bot
 thead th { font-size: 13px; color: var(--soft); }
 .num { text-align: right; padding-right: 0; padding-left: 12px; white-space: nowrap; }
 .big { font-size: 22px; font-weight: 600; }
+.cups { display: block; font-size: 14px; font-weight: 400; white-space: normal; }
 .sum td { font-weight: 600; }
 .blanks span { display: inline-block; width: 110px; border-bottom: 1.5px solid var(--ink); margin-right: 14px; height: 1.3em; }
 .blanks .wide { width: 200px; }

@@ -1,14 +1,21 @@
 <script setup lang="ts">
 import { loadGroups } from '#core/plan/loadGroups'
-import { mixingOrder } from '#core/plan/mixingOrder'
+import { mixingSteps } from '#core/plan/mixingOrder'
+import type { ProductNote } from '#core/jobsheet/document'
+import type { MixedProduct } from './mixedProduct'
 import { tankIn } from '#core/plan/tankIn'
 
 /** What to measure, load by load or pass by pass, and how far it is to walk. */
-const { document, sheet, go } = useSheet()
+const { document, sheet, go, day } = useSheet()
 const plan = computed(() => sheet.value.plan)
-const ordered = computed(() => mixingOrder(document.value.products).map(({ id, name }, i) => ({
-  id, name: name || `Product ${i + 1}`, step: sheet.value.products.find((product) => product?.id === id)?.measureStep,
-})))
+const steps = computed(() => mixingSteps(document.value.products))
+const listed = (products: readonly ProductNote[]) => products.map(({ id, name, measures = [] }, i): MixedProduct => {
+  const planned = sheet.value.products.find((product) => product?.id === id)
+  return { id, name: name || `Product ${i + 1}`, step: planned?.measureStep, measures, density: planned?.density }
+})
+const before = computed(() => listed(steps.value.before))
+const after = computed(() => listed(steps.value.after))
+const lawnNames = (ids: readonly string[] | undefined) => ids?.map((id) => document.value.lawns.find((lawn) => lawn.id === id)?.name || 'a lawn').join(', ')
 const tank = computed(() => {
   const { request } = sheet.value
   const unit = plan.value?.loads[0]?.carrier.unit
@@ -24,11 +31,13 @@ const missing = computed(() => sheet.value.problems[0])
       <h2 id="loads-title">{{ document.method === 'spray' ? 'Loads' : 'Charge and passes' }}</h2>
       <span v-if="plan" class="soft small">{{ document.method === 'spray' ? 'in mixing order, to measure' : 'to weigh' }}</span>
     </div>
+    <p v-if="document.spray.shared === 'day' && document.method === 'spray'" class="small">One mix with others of its day: <NuxtLink :to="`/days/${day}`" class="way-out">the common loads</NuxtLink>. Below stands this site alone.</p>
     <template v-if="plan">
       <div v-if="document.method === 'spray' && tank" class="grid gap-x-5 gap-y-5 sm:grid-cols-2">
-        <LoadCard v-for="(group, i) in groups" :key="i" :group="group" :tank="tank" :products="ordered" />
+        <LoadCard v-for="(group, i) in groups" :key="i" :group="group" :tank="tank" :products="before" :last="after" :ph="steps.ph" :lawns="lawnNames(group.load.areas)" />
       </div>
       <DryCharge v-else />
+      <RateGroups />
     </template>
     <div v-else class="rule-t py-6">
       <p>What to measure stands here as soon as it can be worked out.</p>

@@ -19,8 +19,11 @@ function name(typed: string) {
 const shown = useShown()
 const crew = useCrewStore()
 const words = computed(() => (document.value.method === 'spread' ? 'Spreader' : 'Sprayer'))
-const passes = [1, 2, 3, 4].map((count) => ({ value: count, text: count === 1 ? 'one pass' : count === 2 ? 'two, at right angles' : `${count} passes` }))
-const loadStyles = [{ value: 'full-then-part', text: 'full loads, then a part' }, { value: 'equal', text: 'equal loads' }] as const
+const passes = [...[1, 2, 3, 4].map((count) => ({ value: String(count), text: count === 1 ? 'one pass' : count === 2 ? 'two, at right angles' : `${count} passes` })), { value: 'out', text: 'light ones, until it is out' }]
+const strategy = computed(() => (document.value.spread.until === 'out' ? 'out' : String(document.value.spread.passes)))
+const choosePasses = (chosen: string) => set('spread', { ...document.value.spread, until: chosen === 'out' ? 'out' : '', ...(chosen !== 'out' && { passes: Number(chosen) }) })
+const loadStyles = [{ value: 'full-then-part', text: 'full loads, then a part' }, { value: 'equal', text: 'equal loads' }, { value: 'by-area', text: 'ending where lawns end' }] as const
+const sharing = [{ value: '', text: 'for this site alone' }, { value: 'day', text: 'one mix with the day’s others' }] as const
 
 /** The calibration in one sentence, as somebody would say it at the tailgate. */
 const sentence = computed(() => {
@@ -45,7 +48,7 @@ const sentence = computed(() => {
       </template>
       <div class="grid grid-cols-2 gap-2 pb-2">
         <template v-if="document.method === 'spread'">
-          <FormChoice path="spread.passes" label="Passes" :value="document.spread.passes" :choices="passes" />
+          <ChoiceField path="spread.passes" label="Passes" :value="strategy" :choices="passes" :locked="locked" @change="choosePasses" />
           <FormQuantity path="spread.reserve" label="Reserve in the hopper" kind="mass" :entered="document.spread.reserve" :units="MASS_UNITS" />
           <FormText path="spread.dial" label="Dial today, if other" :text="document.spread.dial ?? ''" />
           <FormQuantity path="spread.speedToday" label="Speed today, if other" kind="speed" :entered="document.spread.speedToday" :units="SPEED_UNITS" />
@@ -54,11 +57,12 @@ const sentence = computed(() => {
           <FormQuantity path="spray.dead" label="Stays in hose, boom" kind="volume" :entered="document.spray.dead" :units="VOLUME_UNITS" />
           <FormQuantity path="spray.agitate" label="Agitates from" kind="volume" :entered="document.spray.agitate" :units="VOLUME_UNITS" />
           <FormChoice path="spray.loads" label="Loads" :value="document.spray.loads" :choices="loadStyles" />
+          <FormChoice path="spray.shared" label="The mix is" :value="document.spray.shared ?? ''" :choices="sharing" />
           <FormQuantity path="spray.speedToday" label="Speed today, if other" kind="speed" :entered="document.spray.speedToday" :units="SPEED_UNITS" />
         </template>
       </div>
     </FormFold>
-    <FormQuantity v-if="document.method === 'spray'" path="spray.tank" label="Tank, filled to" kind="volume" :entered="document.spray.tank" :units="VOLUME_UNITS" />
+    <FormQuantity v-if="document.method === 'spray'" path="spray.tank" :label="document.spray.calibration.by === 'hose-end' ? 'Bottle, filled to' : 'Tank, filled to'" kind="volume" :entered="document.spray.tank" :units="VOLUME_UNITS" />
 
     <FormFold :section="`${document.method}.calibration`" words="calibration">
       <template #line>

@@ -1,10 +1,11 @@
 <script setup lang="ts">
+import { NUTRIENT_NAMES } from '#core/label/label'
 import type { LawnNitrogen } from '#core/jobsheet/nutrientYear'
 
 /** Nitrogen of the year on each lawn: what lies there, what this application adds, what its grass wants. Only where there is any. */
 const { nitrogen } = useSheet()
 const shown = useShown()
-const rows = computed(() => nitrogen.value.filter(({ now, wanted }) => now > 0 && wanted))
+const rows = computed(() => nitrogen.value.filter(({ now, wanted, others }) => (now > 0 && wanted) || others.some((one) => one.now > 0)))
 const reach = ({ laid, now, wanted }: LawnNitrogen) => Math.max(wanted?.[1] ?? 0, laid + now)
 const share = (value: number, row: LawnNitrogen) => `${(100 * value) / reach(row)}%`
 const told = (perArea: number) => shown.rate(perArea, 'mass')
@@ -20,6 +21,9 @@ const told = (perArea: number) => shown.rate(perArea, 'mass')
           <span class="laid" :style="{ width: share(row.laid, row) }" /><span class="now" :class="{ over: row.state === 'over' }" :style="{ width: share(row.now, row) }" />
           <span class="wanted" :style="{ left: share(row.wanted?.[0] ?? 0, row), right: `${100 - (100 * (row.wanted?.[1] ?? 0)) / reach(row)}%` }" />
         </div>
+        <p v-if="row.others.some(({ now }) => now > 0)" class="soft small">
+          <template v-for="one in row.others.filter(({ now }) => now > 0)" :key="one.nutrient">{{ NUTRIENT_NAMES[one.nutrient] }} <FigureText :shown="{ figure: `${told(one.laid).figure} + ${told(one.now).figure}`, unit: told(one.now).unit }" :page="`${one.nutrient}.${row.lawn.area.id}`" :label="`${NUTRIENT_NAMES[one.nutrient]} of the year, ${row.lawn.area.name}`" />{{ ' ' }}</template>
+        </p>
       </li>
     </ul>
     <p class="soft small">The frame is what the grass wants in a year.</p>

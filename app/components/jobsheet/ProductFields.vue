@@ -6,7 +6,8 @@ import { rateUnitsFor } from './rateUnits'
 
 /** What the label says of one product, typed in place; its limits stay in the units they were printed in. */
 const props = defineProps<{ product: ProductNote, index: number }>()
-const { document } = useSheet()
+const { document, locked } = useSheet()
+const splits = [{ value: '', text: 'one date' }, { value: 'share', text: 'two dates share this total' }, { value: 'repeat', text: 'this rate on each of two dates' }] as const
 const path = computed(() => `products.${props.index}`)
 const units = computed(() => rateUnitsFor(document.value.method))
 const bases = RATE_BASES.map((basis) => ({ value: basis, text: RATE_BASIS_NAMES[basis] }))
@@ -16,9 +17,11 @@ const nutrients = [['n', 'N'], ['p2o5', 'P2O5'], ['k2o', 'K2O'], ['fe', 'Fe'], [
 
 <template>
   <div class="space-y-2 pb-2">
+    <SpokenRate v-if="!locked" :index="index" />
     <div class="grid grid-cols-2 gap-2">
       <FormChoice :path="`${path}.basis`" label="The rate counts" :value="product.basis" :choices="bases" />
       <FormChoice :path="`${path}.form`" label="Form" :value="product.form" :choices="forms" />
+      <FormChoice :path="`${path}.split`" label="Split" :value="product.split ?? ''" :choices="splits" class="col-span-2" />
       <FormQuantity :path="`${path}.low`" label="Label, lowest" kind="rate" :entered="product.low" :units="units" />
       <FormQuantity :path="`${path}.high`" label="Label, highest" kind="rate" :entered="product.high" :units="units" />
       <FormQuantity :path="`${path}.most`" label="Most in one go" kind="rate" :entered="product.most" :units="units" />

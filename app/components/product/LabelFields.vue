@@ -36,6 +36,7 @@ const dropActive = (id: string) => set('document.actives', props.document.active
       <FormQuantity path="document.shelfLife" label="Keeps for, unopened" kind="time" :entered="document.shelfLife ?? { text: '', unit: 'wk' }" :units="TIME_UNITS" />
       <FormChoice v-if="document.analysis.k2o.text.trim()" path="document.potassium" label="Potassium as" :value="document.potassium ?? ''" :choices="choices(['', 'chloride', 'sulfate'] as const)" />
     </div>
+    <LabelExtras :document="document" />
     <GrassChoice path="document.harms" label="It may harm" :chosen="document.harms ?? []" />
     <FormNotes path="document.restrictions" label="Protective equipment, bees, places where it may not be used" :text="document.restrictions ?? ''" />
     <FormNotes path="document.notes" label="Notes" :text="document.notes" />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { MixBooking } from '#core/jobsheet/mixBooking'
 import type { RunRecord } from '#core/run/foldRun'
 import type { RunDetails } from '#core/run/runEvent'
 import { AREA_UNITS, MASS_UNITS, VOLUME_UNITS, type VolumeUnit } from '#core/quantity/units'
@@ -6,10 +7,10 @@ import { showQuantity } from '#core/quantity/systems'
 import type { NewRunEvent } from '#shared/schemas/run'
 
 /** What was used, where, by whom: large fields for cold fingers, the verdict as soon as it is known. */
-const props = defineProps<{ record: RunRecord, jobId: string, saving: boolean }>()
+const props = defineProps<{ record: RunRecord, jobId: string, saving: boolean, booking?: MixBooking }>()
 const emit = defineEmits<{ log: [events: Parameters<ReturnType<typeof useRun>['append']>[0]] }>()
 const crew = useCrewStore()
-const { entries, read, expectedLeft, wet } = useOutcome(props.record)
+const { entries, read, expectedLeft, wet } = useOutcome(props.record, props.booking)
 const details = reactive<RunDetails & Record<string, string>>({ by: '', licence: crew.organization?.licence ?? '', target: '', weather: '', remarks: '' })
 const DETAILS = [['by', 'Done by'], ['licence', 'Licence'], ['target', 'Target'], ['weather', 'Weather: wind, temperature, leaf'], ['remarks', 'Remarks']] as const
 const tried = ref(false)
@@ -37,15 +38,16 @@ useScreenCommands(() => [{ id: 'log', label: 'Put it on record', key: 'ctrl+ente
       <h1>Log the outcome</h1>
       <p class="soft">{{ record.frozen.site }} · started {{ instantText(record.startedAt ?? crew.now(), crew.organization?.timeZone) }}</p>
     </header>
+    <p v-if="booking" class="small">One mix for several sites: what was in the tank here stands below. What is left drives on, and only what was used is booked to this site.</p>
     <div class="grid gap-3 sm:grid-cols-2">
       <QuantityField
-        path="left" :label="wet ? 'Spray left in tank, hose and boom' : 'Left in the hopper'" kind="amount" :entered="entries.left" :units="wet ? VOLUME_UNITS : MASS_UNITS"
+        path="left" :label="wet ? (booking ? 'Spray left, to drive on' : 'Spray left in tank, hose and boom') : 'Left in the hopper'" kind="amount" :entered="entries.left" :units="wet ? VOLUME_UNITS : MASS_UNITS"
         :hint="expectedLeft ? `as planned: ${showQuantity(expectedLeft).figure} ${showQuantity(expectedLeft).unit}` : undefined" :problem="shownProblem('left')" @change="entries.left = $event"
       />
       <QuantityField path="treated" label="Lawn treated" kind="area" :entered="entries.treated" :units="AREA_UNITS" :problem="shownProblem('treated')" @change="entries.treated = $event" />
-      <QuantityField v-if="wet" path="made" label="Spray made, all loads" kind="volume" :entered="entries.made as { text: string, unit: VolumeUnit }" :units="VOLUME_UNITS" :problem="shownProblem('made')" @change="entries.made = $event" />
+      <QuantityField v-if="wet" path="made" :label="booking ? 'Spray in the tank here, carried and made' : 'Spray made, all loads'" kind="volume" :entered="entries.made as { text: string, unit: VolumeUnit }" :units="VOLUME_UNITS" :problem="shownProblem('made')" @change="entries.made = $event" />
       <QuantityField
-        v-for="put in entries.putIn" :key="put.productId" :path="`putIn.${put.productId}`" :label="wet ? `${put.name}, all loads` : `${put.name}, weighed in`" kind="amount"
+        v-for="put in entries.putIn" :key="put.productId" :path="`putIn.${put.productId}`" :label="wet ? `${put.name}, ${booking ? 'in all of it' : 'all loads'}` : `${put.name}, weighed in`" kind="amount"
         :entered="put.entered" :problem="shownProblem(`putIn.${put.productId}`)" @change="put.entered = $event"
       />
     </div>

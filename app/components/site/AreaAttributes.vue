@@ -44,8 +44,9 @@ const dropGrass = (id: string) => set('document.grass', props.document.grass.fil
         <FormQuantity path="document.irrigation.output" label="Output in an hour" kind="length" :entered="document.irrigation.output" :units="LENGTH_UNITS" />
       </template>
     </div>
+    <SoilTest :document="document" />
     <div class="grid gap-2 sm:grid-cols-2">
-      <FormNotes path="document.soil" label="Soil: test, disturbed ground" :text="document.soil" />
+      <FormNotes path="document.soil" label="Soil: disturbed ground, drainage" :text="document.soil" />
       <FormNotes path="document.notes" label="Notes" :text="document.notes" />
     </div>
   </section>

@@ -5,6 +5,7 @@ import type { JobPage, JobRow } from '#shared/schemas/job'
 /** All jobs of the crew, latest day first. */
 useHead({ title: 'Jobs · Hectarum' })
 const route = useRoute()
+const crew = useCrewStore()
 const { startJob } = useNewJob()
 const words = ref('')
 const state = computed({
@@ -23,6 +24,7 @@ const filtered = computed(() => words.value !== '' || state.value !== '')
       <h1>Jobs</h1>
       <SearchField v-model="words" label="Find a job" />
       <select v-model="state" class="field state" aria-label="State"><option v-for="[value, text] in filters" :key="value" :value="value">{{ text }}</option></select>
+      <NuxtLink :to="`/days/${crew.today()}`" class="way-out">The day</NuxtLink>
       <UButton label="New job" color="primary" variant="solid" aria-keyshortcuts="n" @click="startJob" />
     </div>
     <p v-if="loading" class="soft py-6">Opening …</p>
@@ -41,6 +43,7 @@ const filtered = computed(() => words.value !== '' || state.value !== '')
       </tbody>
     </table>
     <UButton v-if="next" class="mt-4" label="More" @click="more" />
+    <JobImport />
   </main>
 </template>
 

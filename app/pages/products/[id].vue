@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { comparedRate, equivalents } from '#core/label/equivalents'
+import { packageChoice, shelfYears, type YearNeed } from '#core/stock/packageChoice'
 import { readProduct } from '#core/label/productDocument'
 import { openWorkingBook } from '#core/working/working'
 import { lineCost } from '#core/jobsheet/lineCost'
@@ -7,6 +9,7 @@ import type { Product, SaveProduct, Stock } from '#shared/schemas/product'
 /** One product: its label as printed, its packages and what is on hand. */
 const id = String(useRoute().params.id)
 const begin = useNewRow()
+const rooms = useRoomsStore()
 const { draft, stored, saveState, loadProblem, load, keepMine, takeTheirs, remove } = useRoomForm<Product, SaveProduct, undefined>('products', id, {
   draftOf: ({ version, name, document }) => ({ version, name, document }),
   read: ({ document }, fields) => {
@@ -15,9 +18,13 @@ const { draft, stored, saveState, loadProblem, load, keepMine, takeTheirs, remov
   },
 })
 const stock = shallowRef<Stock>()
+const need = shallowRef<YearNeed>()
 useWorkingPages(() => {
   const book = openWorkingBook()
   if (draft.value) for (const line of draft.value.document.lines) for (const pack of draft.value.document.packages) lineCost({ id, ...draft.value }, line, pack, book)
+  if (draft.value && need.value) packageChoice(draft.value.document.packages, need.value, shelfYears(draft.value.document), book)
+  const rate = draft.value && comparedRate(draft.value.document)
+  if (draft.value && rate) equivalents({ id, ...draft.value }, rate, rooms.products, book)
   return book.pages()
 }, computed(() => new Map((draft.value?.document.lines ?? []).flatMap((line) => (draft.value?.document.packages ?? []).map((pack) => [`cost.${line.id}.${pack.id}`, `Cost out of ${pack.size.text} ${pack.size.unit}`] as const)))))
 await load()
@@ -44,6 +51,8 @@ useScreenCommands(() => [{ id: 'copy', label: 'Copy this product', key: 'c', run
       </div>
       <div class="space-y-5">
         <PackageList :product="{ id, ...draft }" />
+        <PackageChoice :document="draft.document" :stock="stock" @need="need = $event" />
+        <EquivalentList :product="{ id, ...draft }" />
         <StockPanel v-if="stored" :product-id="id" :stock="stock" :unit="draft.document.packages[0]?.size.unit ?? draft.document.reorderAt.unit" @moved="stock = $event" />
         <p class="soft small">The label is the law: enter what yours says, and keep it at hand. Locked, cool and dry storage; nothing left over goes down a drain.</p>
       </div>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { MixBooking } from '#core/jobsheet/mixBooking'
 import type { Job } from '#shared/schemas/job'
 
 /** After the run: what was weighed back, where, by whom; it becomes the record. */
@@ -10,11 +11,14 @@ const { run, load, append, start } = useRun(() => application.value?.id ?? '')
 const problem = ref<string>()
 const saving = ref(false)
 const notice = useNotice()
+const booking = shallowRef<MixBooking>()
 
 async function open() {
   try {
     job.value = await $fetch<Job>(`/api/jobs/${id}`)
     await load()
+    const document = application.value?.document
+    if (document?.method === 'spray' && document.spray.shared === 'day' && job.value.plannedFor) booking.value = await bookingFor(job.value.plannedFor, application.value?.id ?? '')
     problem.value = undefined
   }
   catch (error) {
@@ -55,7 +59,7 @@ async function startNow() {
     <template v-else-if="record?.state === 'done'">
       <EmptyState words="This run is on record already." action="See the record" :to="`/records/${application?.id}`" />
     </template>
-    <OutcomeForm v-else-if="record" :record="record" :job-id="id" :saving="saving" @log="log" />
+    <OutcomeForm v-else-if="record" :record="record" :job-id="id" :saving="saving" :booking="booking" @log="log" />
     <EmptyState v-else words="This job has not been started: its plan is frozen when the run begins." action="Start the run now" @act="startNow" />
   </main>
 </template>

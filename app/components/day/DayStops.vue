@@ -1,0 +1,43 @@
+<script setup lang="ts">
+import type { MixStop, SharedMix } from '#core/jobsheet/sharedMix'
+import { formatFigure } from '#core/quantity/format'
+import type { Job } from '#shared/schemas/job'
+
+/** The stops of a day in driving order; what each takes out of a common tank. */
+const props = defineProps<{ jobs: readonly Job[], mixes: readonly SharedMix[], unready: readonly Job[] }>()
+const emit = defineEmits<{ move: [index: number, way: -1 | 1] }>()
+const STATES: Readonly<Record<Job['state'], string>> = { draft: '○ draft', planned: '● planned', running: '▶ running', done: '✓ done', cancelled: '– cancelled' }
+const stopsOf = (jobId: string) => props.mixes.flatMap(({ stops, unit }) => stops.filter((stop) => stop.jobId === jobId).map((stop) => ({ stop, unit })))
+const told = (value: number) => (value < 5e-4 ? '0' : formatFigure(value))
+const words = ({ arrives, takes, leaves, makes }: MixStop, unit: string) =>
+  `arrives with ${told(arrives)} ${unit}, ${makes.length === 0 ? 'makes none' : `makes ${makes.length === 1 ? 'load' : 'loads'} ${makes.map(({ number }) => number).join(', ')}`}, takes ${told(takes)}, drives on with ${told(leaves)} ${unit}`
+</script>
+
+<template>
+  <section aria-labelledby="stops-title">
+    <h2 id="stops-title">Stops, in driving order</h2>
+    <ol>
+      <li v-for="(job, i) in jobs" :key="job.id" class="rule-b stop">
+        <strong class="figure">{{ i + 1 }}</strong>
+        <div class="min-w-0">
+          <p><NuxtLink :to="`/jobs/${job.id}`" class="way-out">{{ job.site || 'Unnamed site' }}</NuxtLink> <span class="soft">{{ job.purpose }}</span></p>
+          <p class="small soft">{{ job.applications.map(({ document }) => document.products.map(({ name }) => name).filter(Boolean).join(' + ') || 'nothing chosen yet').join('; then ') }}</p>
+          <p v-for="{ stop, unit } in stopsOf(job.id)" :key="stop.applicationId" class="small">≈ {{ words(stop, unit) }}</p>
+          <p v-if="unready.some(({ id }) => id === job.id)" class="small short">▲ Something on its sheet is still missing: it is not in the sums.</p>
+        </div>
+        <span class="small whitespace-nowrap">{{ STATES[job.state] }}</span>
+        <span class="no-print small flex gap-3">
+          <button type="button" class="plain-button way-out" :disabled="i === 0" @click="emit('move', i, -1)">Earlier<span class="sr-only">, {{ job.site }}</span></button>
+          <button type="button" class="plain-button way-out" :disabled="i === jobs.length - 1" @click="emit('move', i, 1)">Later<span class="sr-only">, {{ job.site }}</span></button>
+        </span>
+      </li>
+    </ol>
+  </section>
+</template>
+
+<style scoped>
+.stop { display: grid; grid-template-columns: 26px minmax(0, 1fr) auto auto; gap: 4px 14px; padding: 8px 0; align-items: baseline; }
+.stop button:disabled { opacity: 0.45; cursor: default; }
+.short { color: var(--warn); font-weight: 600; }
+@media (max-width: 760px) { .stop { grid-template-columns: 26px minmax(0, 1fr) auto; } .stop > :last-child { grid-column: 2 / -1; min-height: 32px; } }
+</style>

@@ -1,0 +1,41 @@
+<script setup lang="ts">
+import type { RateGroup } from '#core/plan/plan'
+import { amountFactor } from '#core/quantity/quantity'
+import { showQuantity, showMeasured } from '#core/quantity/systems'
+
+/** Lawns that take rates of their own: what each group gets, weighed or mixed apart from the others. */
+const { document, sheet, dialFor } = useSheet()
+const shown = useShown()
+const groups = computed(() => sheet.value.plan?.rates ?? [])
+const dry = computed(() => document.value.method === 'spread')
+const lawnsOf = ({ areas }: RateGroup) => areas.map((id) => document.value.lawns.find((lawn) => lawn.id === id)?.name || 'a lawn').join(', ')
+const nameOf = (id: string) => document.value.products.find((product) => product.id === id)?.name || 'Product'
+const passes = computed(() => (sheet.value.request?.method.kind === 'spread' ? sheet.value.request.method.passes : 1))
+function perPass({ products: [first], size }: RateGroup) {
+  const rate = first && (first.amount.value * amountFactor(first.amount.unit)) / size.value / passes.value
+  return rate === undefined ? undefined : { shown: shown.rate(rate, 'mass'), dial: dialFor(rate) }
+}
+</script>
+
+<template>
+  <table v-if="groups.length > 1" class="groups">
+    <caption class="text-left">{{ dry ? 'Weighed and spread apart, each at its own rate; the reserve once' : 'Mixed apart, each at its own rate' }}</caption>
+    <thead><tr><th scope="col">Lawns</th><th scope="col">{{ dry ? 'Each pass' : 'Product' }}</th><th scope="col" class="num">rate</th><th scope="col" class="num">to measure</th></tr></thead>
+    <tbody v-for="(group, i) in groups" :key="i">
+      <tr v-for="(product, k) in group.products" :key="product.id">
+        <th v-if="k === 0" scope="rowgroup" :rowspan="group.products.length">{{ lawnsOf(group) }} <span class="soft"><FigureText :shown="shown.size(group.size.value)" /></span></th>
+        <td v-if="dry"><template v-if="perPass(group)"><FigureText :shown="perPass(group)!.shown" /><template v-if="perPass(group)!.dial">, dial at <strong>{{ perPass(group)!.dial }}</strong></template><span v-else class="soft">, no setting tested near it</span></template></td>
+        <td v-else>{{ nameOf(product.id) }}</td>
+        <td class="num"><FigureText :shown="showQuantity(product.rate)" /></td>
+        <td class="num"><strong><FigureText :shown="showMeasured(product.measured, sheet.products.find((one) => one?.id === product.id)?.measureStep)" :page="`products.${product.id}.measured`" :label="nameOf(product.id)" /></strong></td>
+      </tr>
+    </tbody>
+  </table>
+</template>
+
+<style scoped>
+.groups { border-collapse: collapse; width: 100%; }
+.groups th, .groups td { padding: 6px 12px 6px 0; border-bottom: var(--rule-width) solid var(--rule); text-align: left; font-weight: 400; vertical-align: top; }
+.groups thead th { color: var(--soft); font-size: 13px; }
+.groups .num { text-align: right; padding-right: 0; padding-left: 12px; white-space: nowrap; }
+</style>

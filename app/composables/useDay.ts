@@ -1,0 +1,82 @@
+import { workDay } from '#core/calendar/workDay'
+import { DEFAULT_HOUSE } from '#core/house'
+import { composeSheet } from '#core/jobsheet/applicationSheet'
+import { dayNeeds, daySpray } from '#core/jobsheet/dayNeeds'
+import { mixKey, sharedMixes, type DayApplication } from '#core/jobsheet/sharedMix'
+import { openWorkingBook } from '#core/working/working'
+import type { Job } from '#shared/schemas/job'
+
+/** The jobs of one day in driving order, worked out together: common mixes, what goes on the truck. */
+export function useDay(day: MaybeRefOrGetter<string>) {
+  const crew = useCrewStore()
+  const rooms = useRoomsStore()
+  const jobs = shallowRef<readonly Job[]>([])
+  const problem = ref<string>()
+  const house = computed(() => crew.organization?.settings.house ?? DEFAULT_HOUSE)
+
+  async function load() {
+    try {
+      jobs.value = await $fetch<readonly Job[]>(`/api/days/${toValue(day)}`)
+      problem.value = undefined
+    }
+    catch (error) {
+      problem.value = errorText(error)
+    }
+  }
+
+  const applications = computed(() => jobs.value.flatMap((job) => job.applications.flatMap(({ id, document }): DayApplication[] => {
+    const { request, plan } = composeSheet(document, workDay(job.plannedFor, crew.today()), undefined, house.value)
+    return request && plan ? [{ applicationId: id, jobId: job.id, site: job.site || 'Unnamed site', document, request, plan }] : []
+  })))
+  const unready = computed(() => jobs.value.filter((job) => job.applications.some(({ id }) => !applications.value.some(({ applicationId }) => applicationId === id))))
+  const mixes = computed(() => sharedMixes(applications.value))
+  const needs = computed(() => dayNeeds(applications.value, mixes.value, rooms.products))
+  const spray = computed(() => daySpray(applications.value, mixes.value))
+  /** Applications that are sprayed alike but mixed apart. */
+  const alike = computed(() => {
+    const byKey = Map.groupBy(applications.value.filter(({ document, applicationId }) => document.spray.shared !== 'day' && stateOf(applicationId) === 'planned'), (one) => mixKey(one) ?? '')
+    return [...byKey].filter(([key, own]) => key !== '' && own.length > 1).map(([key, own]) => ({ key, own }))
+  })
+  const stateOf = (applicationId: string) => jobs.value.flatMap((job) => job.applications).find(({ id }) => id === applicationId)?.state ?? 'planned'
+
+  /** Puts a job one place earlier or later. */
+  async function move(index: number, way: -1 | 1) {
+    const order = jobs.value.map(({ id }) => id)
+    const [taken] = order.splice(index, 1)
+    if (taken === undefined) return
+    order.splice(index + way, 0, taken)
+    await change(() => $fetch<readonly Job[]>(`/api/days/${toValue(day)}`, { method: 'PUT', body: { order } }).then((now) => { jobs.value = now }))
+  }
+
+  /** Marks applications as one mix, or as mixed apart again, and saves their jobs. */
+  async function share(own: readonly Pick<DayApplication, 'applicationId' | 'jobId'>[], shared: '' | 'day') {
+    await change(async () => {
+      for (const job of jobs.value.filter(({ id }) => own.some(({ jobId }) => jobId === id))) {
+        const draft = draftOf(job)
+        const marked = draft.applications.map((one) => (own.some(({ applicationId }) => applicationId === one.id) ? { ...one, document: { ...one.document, spray: { ...one.document.spray, shared } } } : one))
+        await $fetch(`/api/jobs/${job.id}`, { method: 'PUT', body: { ...draft, applications: marked } })
+      }
+      await load()
+    })
+  }
+
+  async function change(act: () => Promise<void>) {
+    try {
+      await act()
+      problem.value = undefined
+    }
+    catch (error) {
+      const told = errorText(error)
+      await load()
+      problem.value = told
+    }
+  }
+
+  function pages() {
+    const book = openWorkingBook()
+    dayNeeds(applications.value, mixes.value, rooms.products, book)
+    for (const mix of mixes.value) for (const { figure, lines } of mix.plan.working) book.note(figure, () => lines)
+    return book.pages()
+  }
+  return { jobs, problem, load, applications, unready, mixes, needs, spray, alike, move, share, pages }
+}
