@@ -13,6 +13,9 @@ import type { SheetCheck } from './sheetCheck'
 /** Where the dial stands on the day: the setting chosen for it, else the calibrated one. */
 export const dialOf = ({ dial, calibration }: Pick<ApplicationDocument['spread'], 'dial' | 'calibration'>): string => dial?.trim() || calibration.setting
 
+/** Nobody sets a dial finer than a tenth. */
+const DIAL_STEPS = 10
+
 /** The setting that the spreader's curve gives for a rate of one pass; undefined where that would be a guess. @param perPass kg on each m2 */
 export function dialForRate(
   { method, products }: ApplicationDocument, { calibration }: Pick<ApplicationSheet, 'calibration'>, calibrations: readonly KeptCalibration[], shelf: readonly Grained[], day: string, perPass: number,
@@ -22,7 +25,7 @@ export function dialForRate(
   if (method !== 'spread' || !calibration || !speed || !product) return undefined
   const curve = spreaderCurve(calibrations, [product.name, ...likeGrain(shelf, product.name)], day)
   const asked = askCurve(curve, { find: 'setting', rate: perPass, passes: 1, swath: calibration.width, speed }, '', closedWorkingBook)
-  return asked.ok && asked.value.reach !== 'guess' ? formatFigure(asked.value.setting) : undefined
+  return asked.ok && asked.value.reach !== 'guess' ? String(Math.round(asked.value.setting * DIAL_STEPS) / DIAL_STEPS) : undefined
 }
 
 /** A number printed on the package for this spreader: where to begin, never where to end. */

@@ -4,19 +4,23 @@ import { part, spraying, sprayerCourse, spreaderCourse, spreading } from '../../
 import { readTable } from '../../test/support/readTable'
 import { DEFAULT_HOUSE } from '../house'
 import { blankArea } from '../ground/blankArea'
+import type { SoilLevel } from '../ground/areaDocument'
+import type { TurfState } from '../ground/turfStates'
 import type { GrassName } from '../ground/grasses'
 import { blankProductDocument, blankRateLine } from '../label/blankProduct'
 import type { ApplicationMethod, ProductDocument, ProductKind } from '../label/productDocument'
 import type { LocalRule, LocalRuleKind } from '../localRules'
-import { KILOGRAMS_PER, SQUARE_METRES_PER, type RateUnit } from '../quantity/units'
+import { KILOGRAMS_PER, SQUARE_METRES_PER, type RateUnit, type TemperatureUnit } from '../quantity/units'
 import type { HistoryRow } from '../season/history'
 import { composeSheet } from './applicationSheet'
 import { lawnFromArea, noteFromLabel, type KeptArea, type KeptProduct } from './fromRooms'
-import { roomChecks } from './roomChecks'
+import { roomChecks, sheetYearLeft } from './roomChecks'
 
 const DAY = '2026-05-06'
 const SIZE = SQUARE_METRES_PER['1000 ft2']
 const day = (text: string | undefined) => typed(text ?? '', 'd' as const)
+/** Fahrenheit unless the unit is said. */
+const degrees = (text: string | undefined) => typed((text ?? '').split(' ')[0] ?? '', (text?.endsWith('°C') ? '°C' : '°F') as TemperatureUnit)
 type Set = Readonly<Record<string, string>>
 const setOf = (text: string): Set => Object.fromEntries(text.split(';').map((pair) => [pair.slice(0, pair.indexOf('=')), pair.slice(pair.indexOf('=') + 1)]))
 
@@ -24,12 +28,14 @@ function kept(name: string, set: Set, content = '1', active = 'stuff'): KeptProd
   const blank = blankProductDocument('line', 'us-1000')
   const [year = '', ground = '1000 ft2'] = (set.year ?? '').split('/')
   const document: ProductDocument = {
-    ...blank, kind: (set.kind ?? 'fertilizer') as ProductKind, analysis: { ...blank.analysis, n: typed(set.n ?? '', '%'), p2o5: typed(set.p ?? '', '%') }, actives: [{ id: 'a', name: active, content: typed(content, '%'), group: set.group ?? '' }],
+    ...blank, kind: (set.kind ?? 'fertilizer') as ProductKind, analysis: { ...blank.analysis, n: typed(set.n ?? '', '%'), p2o5: typed(set.p ?? '', '%'), k2o: typed(set.k ?? '', '%'), slowN: typed(set.slow ?? '', '%') }, actives: [{ id: 'a', name: active, content: typed(content, '%'), group: set.group ?? '' }],
+    ...(set.potassium && { potassium: set.potassium as 'chloride' | 'sulfate' }), ...(set.salt && { saltIndex: set.salt }), ...(set.urea && { nForms: { nitrate: typed('', '%'), ammonium: typed('', '%'), urea: typed(set.urea, '%') } }),
     ...(set.harms && { harms: [set.harms as GrassName] }),
     lines: [{
       ...blankRateLine('line', 'granule', 'us-1000'), rate: typed(set.rate ?? '3', 'lb/1000 ft2'), year: typed(year, `lb/${ground}` as RateUnit), repeatFrom: day(set.repeatFrom),
       perYear: set.perYear ?? '', inRow: set.inRow ?? '', method: (set.method ?? '') as ApplicationMethod, grasses: set.lineGrasses ? [set.lineGrasses as GrassName] : [],
-      figures: { seedAfter: day(set.seedAfter), seedBefore: day(set.seedBefore), ...(set.waterDepth && { waterDepth: typed(set.waterDepth, 'in') }) },
+      growth: (set.growth ?? '') as TurfState,
+      figures: { airMost: degrees(set.airMost), soilFrom: degrees(set.soilFrom), soilTo: degrees(set.soilTo), seedAfter: day(set.seedAfter), seedBefore: day(set.seedBefore), ...(set.waterDepth && { waterDepth: typed(set.waterDepth, 'in') }) },
     }],
   }
   return { id: name, version: 1, name, document }
@@ -39,6 +45,7 @@ function areaOf(set: Set): KeptArea {
   return {
     id: 'area', version: 1, name: 'Front', document: {
       ...blank, parts: [part('add', 'rectangle', { length: '40', width: '25' })], established: set.established ?? '', overseeding: set.overseeding ?? '',
+      ...((set.testP ?? set.testK ?? set.ph) && { soilTest: { on: set.testOn ?? '2025-03-01', ph: set.ph ?? '', p: (set.testP ?? '') as SoilLevel, k: (set.testK ?? '') as SoilLevel, organic: typed('', '%') } }),
       grass: set.grass ? [{ id: 'g', species: set.grass as GrassName, share: typed('', '%'), cultivar: '' }] : [],
     },
   }
@@ -59,12 +66,22 @@ function localOf(text: string | undefined): readonly LocalRule[] {
   return [{ id: 'r', kind: kind as LocalRuleKind, from, to, limit, source: 'the town' }]
 }
 
-function checksOf(set: Set, history: string) {
+function sheetOf(set: Set, history: string) {
   const area = areaOf(set)
   const products = [kept('own', set), ...Object.entries(OTHERS).filter(([name]) => name !== 'own').map(([name, { active, content, group }]) => kept(name, { kind: set.kind ?? 'fertilizer', group }, content, active))]
   const own = products[0]!
-  const document = spreading([lawnFromArea(area)], [noteFromLabel(own, own.document.lines[0]!, 'note', typed('', 'lb'))], { passes: 2, calibration: spreaderCourse('2026-05-01', '12', 'own', [['10', '9']]) })
-  return roomChecks(document, composeSheet(document, DAY), { areas: [area], products, history: history.split(';').filter(Boolean).map(rowOf), local: localOf(set.local), mixes: [] }, DAY, DEFAULT_HOUSE)
+  const note = { ...noteFromLabel(own, own.document.lines[0]!, 'note', typed('', 'lb')), split: (set.split ?? '') as '' | 'share' | 'repeat' }
+  const lawn = { ...lawnFromArea(area), ...(set.own && { own: [{ product: 'note', rate: typed(set.own, 'lb/1000 ft2' as const) }] }) }
+  const document = {
+    ...spreading([lawn], [note], { passes: 2, calibration: spreaderCourse('2026-05-01', '12', 'own', [['10', '9']]) }),
+    day: { turf: (set.turf ?? '') as TurfState, air: degrees(set.air), soil: degrees(set.soil) },
+    ...((set.where ?? set.water) && { fate: { where: (set.where ?? '') as '' | 'soil' | 'leaf', wait: typed('', 'h' as const), water: set.water ?? '' } }),
+  }
+  return { document, sheet: composeSheet(document, DAY), rooms: { areas: [area], products, history: history.split(';').filter(Boolean).map(rowOf), local: localOf(set.local), mixes: [] } }
+}
+function checksOf(set: Set, history: string) {
+  const { document, sheet, rooms } = sheetOf(set, history)
+  return roomChecks(document, sheet, rooms, DAY, DEFAULT_HOUSE)
 }
 
 test.each(readTable('roomChecks.csv', import.meta.url))('$name: $words', ({ set = '', history = '', expect: expected = '' }) => {
@@ -92,4 +109,34 @@ test('partners of a tank: the crew’s own word, iron with phosphate, a jar test
   expect(codes(together)).toEqual(['warn iron-with-phosphate'])
   expect(codes([], 'mixes')).toEqual(['warn iron-with-phosphate'])
   expect(codes([], 'never')).toEqual(['stop mix-never'])
+})
+
+test.each([
+  // most 9, 2 laid, 3 now: 4 left, once more at 3; from 28 days on.
+  [{ rate: '3', year: '9', repeatFrom: '28' }, '2026-03-01 own 2', 4, 1, '2026-06-03'],
+  [{ rate: '3', year: '9' }, '2026-03-01 own 6', 0, 0, undefined],
+  [{ rate: '3', year: '12', perYear: '2' }, '2026-03-01 own 3', 6, 0, undefined],
+  [{ rate: '3', perYear: '4' }, '2026-03-01 own 3;2025-03-01 own 3', undefined, 2, undefined],
+  [{ rate: '6', year: '12', split: 'share' }, '', 6, 2, undefined],
+] as const)('what the year leaves, %j after %s', (set, history, left, further, next) => {
+  const { document, sheet, rooms } = sheetOf(set, history)
+  const [row, ...more] = sheetYearLeft(document, sheet, rooms, DAY, DEFAULT_HOUSE)
+  expect(more).toEqual([])
+  expect(row?.amount?.left.value).toEqual(left === undefined ? undefined : expect.closeTo(left, 9))
+  expect([row?.further, row?.next]).toEqual([further, next])
+})
+
+test('a lawn of another grass is offered the line its grass is named on, with that line’s own limits', () => {
+  const { document, sheet, rooms } = sheetOf({ rate: '3', grass: 'centipede', lineGrasses: 'tall fescue' }, '')
+  const own = rooms.products[0]!
+  const light = { ...blankRateLine('light', 'granule', 'us-1000'), grasses: ['centipede' as const], rate: typed('1.4', 'lb/1000 ft2' as const), low: typed('1.2', 'lb/1000 ft2' as const), high: typed('2', 'lb/1000 ft2' as const) }
+  const products = [{ ...own, document: { ...own.document, lines: [...own.document.lines, light] } }, ...rooms.products.slice(1)]
+  const [check] = roomChecks(document, sheet, { ...rooms, products }, DAY, DEFAULT_HOUSE)
+  const remedy = check?.remedies[0]
+  expect([check?.code, remedy?.path]).toEqual(['grass-not-named', 'lawns.0.own'])
+  const cleared = { ...document, lawns: [{ ...document.lawns[0]!, own: remedy?.value as NonNullable<(typeof document.lawns)[0]['own']> }] }
+  const after = composeSheet(cleared, DAY)
+  expect(after.plan?.totals.products[0]?.amount.value).toBeCloseTo(1.4, 6)
+  expect(after.checks.filter(({ code }) => code === 'rate-below-label')).toEqual([])
+  expect(roomChecks(cleared, after, { ...rooms, products }, DAY, DEFAULT_HOUSE)).toEqual([])
 })

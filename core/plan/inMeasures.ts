@@ -21,6 +21,8 @@ export interface InMeasure {
 
 /** Nearer than this needs no word. */
 const WORTH_SAYING = 0.01
+/** Further off than this the measure is no measure (as for a measuring step). */
+const COARSE = 0.03
 
 /**
  * An amount in level fills and marks of a household measure that was weighed or measured for this product.
@@ -56,7 +58,7 @@ export function inMeasures(amount: Quantity<AmountUnit>, tools: readonly Measure
 
 function wordsOf(tool: string, fills: number, marks: number, off: number): string {
   const parts = [...(fills > 0 ? [`${fills} ${fills === 1 ? tool : plural(tool)}`] : []), ...(marks > 0 ? [`${marks} ${marks === 1 ? 'mark' : 'marks'}${fills > 0 ? '' : ` of a ${tool}`}`] : [])]
-  return `${parts.join(' and ')}${Math.abs(off) > WORTH_SAYING ? `, ${formatDeviation(off)}` : ''}`
+  return `${parts.join(' and ')}${Math.abs(off) > WORTH_SAYING ? `, ${formatDeviation(off)}` : ''}${Math.abs(off) > COARSE ? ': too coarse, use the scale' : ''}`
 }
 
 const plural = (word: string) => (/s$/.test(word) ? word : `${word}s`)

@@ -19,7 +19,7 @@ const ordered = computed(() => props.mix.order.flatMap((id) => props.mix.request
       <thead><tr><th scope="col">Load</th><th scope="col">made at</th><th v-for="product in ordered" :key="product.id" scope="col" class="num">{{ product.name }}</th><th scope="col" class="num">fill to</th></tr></thead>
       <tbody>
         <tr v-for="load in mix.plan.loads" :key="load.number">
-          <th scope="row">{{ load.number }}</th>
+          <th scope="row"><span class="load">Load </span>{{ load.number }}</th>
           <td data-label="made at">{{ siteOf(load.number) }}</td>
           <td v-for="product in ordered" :key="product.id" class="num" :data-label="product.name"><strong><FigureText :shown="showMeasured(load.products.find(({ id }) => id === product.id)!.measured, product.measureStep)" :page="`products.${product.id}.measured`" :label="product.name" /></strong></td>
           <td class="num" data-label="fill to"><FigureText :shown="showQuantity(load.carrier)" page="loads.count" label="Loads" /></td>
@@ -28,3 +28,7 @@ const ordered = computed(() => props.mix.order.flatMap((id) => props.mix.request
     </table>
   </section>
 </template>
+
+<style scoped>
+@media (min-width: 761px) { .load { display: none; } }
+</style>

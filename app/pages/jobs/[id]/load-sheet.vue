@@ -1,19 +1,25 @@
 <script setup lang="ts">
 import { workDay } from '#core/calendar/workDay'
 import { composeSheet } from '#core/jobsheet/applicationSheet'
+import { dialForRate } from '#core/jobsheet/dialChecks'
 import { openWorkingBook } from '#core/working/working'
 
 /** The load sheet for the truck: one page, printed as it stands, with or without its working. */
 const id = String(useRoute().params.id)
 const crew = useCrewStore()
+const rooms = useRoomsStore()
 const { draft, stored, loadProblem, load } = useJobDraft(id)
 await load()
+// The dial of rates of their own is read off the curve; the sheet stands without it.
+void rooms.load().catch(() => undefined)
 useHead({ title: () => `Load sheet · ${draft.value?.site ?? ''}` })
 const withWorking = ref(false)
 const sheets = computed(() => (draft.value?.applications ?? []).map(({ id: key, document }) => {
   const book = openWorkingBook()
   const sheet = composeSheet(document, workDay(draft.value?.plannedFor ?? '', crew.today()), book, crew.organization?.settings.house)
-  return { key, document, sheet, pages: sheet.plan ? book.pages() : [], names: figureNames(document) }
+  const calibrations = rooms.calibrations.filter(({ equipmentId }) => equipmentId === document.spread.source?.id)
+  const dialFor = (perPass: number) => dialForRate(document, sheet, calibrations, rooms.products, workDay(draft.value?.plannedFor ?? '', crew.today()), perPass)
+  return { key, document, sheet, dialFor, pages: sheet.plan ? book.pages() : [], names: figureNames(document) }
 }))
 const whole = computed(() => sheets.value.every(({ sheet }) => sheet.plan !== undefined))
 const print = () => window.print()
@@ -32,7 +38,7 @@ useScreenCommands(() => [
     </div>
     <EmptyState v-if="!whole" words="There is nothing to print yet: something on the sheet is still missing." action="Go to what is missing" :to="`/jobs/${id}`" />
     <template v-for="(one, i) in sheets" v-else :key="one.key">
-      <LoadSheet :job="draft" :document="one.document" :place="sheets.length > 1 ? `Application ${i + 1} of ${sheets.length}` : ''" :sheet="one.sheet" :state="stored?.state ?? draft.state" :class="{ 'next-page': i > 0 }" />
+      <LoadSheet :job="draft" :document="one.document" :place="sheets.length > 1 ? `Application ${i + 1} of ${sheets.length}` : ''" :sheet="one.sheet" :dial-for="one.dialFor" :state="stored?.state ?? draft.state" :class="{ 'next-page': i > 0 }" />
       <section v-if="withWorking" class="mt-6">
         <h2>Working</h2>
         <div v-for="page in one.pages" :key="page.figure" class="rule-b py-2">
