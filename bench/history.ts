@@ -33,8 +33,9 @@ export function sheetWithHistory(): { readonly document: ApplicationDocument; re
       on: `${2024 + (i % 3)}-0${1 + (i % 4)}-${String(1 + (i % 28)).padStart(2, '0')}`, dimension: 'volume', amount: 1e-4, sizeM2: 170, n: 0.01, p2o5: 0, k2o: 0.002,
     }
   })
+  // Turf and weather noted, so that the checks of the day run too.
   const document = {
-    ...plain, lawns: areas.map((area) => lawnFromArea(area)),
+    ...plain, lawns: areas.map((area) => lawnFromArea(area)), day: { turf: 'growing' as const, air: typed('78', '°F' as const), soil: typed('62', '°F' as const) },
     products: products.map((product, i) => ({ ...noteFromLabel(product, product.document.lines[0]!, `note ${i}`, typed('5', 'mL')), rate: plain.products[i]!.rate })),
   }
   return { document, rooms: { areas, products, history, local: [{ id: 'r', kind: 'nitrogen in a year', from: '', to: '', limit: '4', source: 'town' }], mixes: [] } }

@@ -2,7 +2,7 @@ import { DEFAULT_HOUSE } from '#core/house'
 import { calibrationInForce } from '#core/calibration/calibrationInForce'
 import type { SpreaderDocument, SprayerDocument, ToolDocument } from '#core/calibration/equipmentDocument'
 import { blankDocument } from '#core/jobsheet/blankDocument'
-import type { ApplicationDocument } from '#core/jobsheet/document'
+import { secondOf, type ApplicationDocument, type Split } from '#core/jobsheet/document'
 import { lawnFromArea, methodOf, noteFromLabel, ownFromLine, sprayFrom, spreadFrom, stepFor } from '#core/jobsheet/fromRooms'
 import { plannedSheet, type PlannedSheet } from '#core/jobsheet/plannedSheet'
 import { amountFactor, type Quantity } from '#core/quantity/quantity'
@@ -73,10 +73,10 @@ function siteNamed(sites: readonly SampleSite[], name: string): SampleSite {
   return found
 }
 
-type Wanted = Pick<ProgramEntry, 'areas' | 'products' | 'equipment'> & { readonly rates?: Readonly<Record<string, string>>; readonly own?: Readonly<Record<string, number>>; readonly shared?: 'day' }
+type Wanted = Pick<ProgramEntry, 'areas' | 'products' | 'equipment'> & { readonly rates?: Readonly<Record<string, string>>; readonly own?: Readonly<Record<string, number>>; readonly shared?: 'day'; readonly split?: Split }
 
 /** An application drawn from the rooms just as the job sheet draws it. */
-function documentOf(site: SampleSite, { areas, products, equipment, rates = {}, own = {}, shared }: Wanted, day: string, key: string): ApplicationDocument {
+function documentOf(site: SampleSite, { areas, products, equipment, rates = {}, own = {}, shared, split = '' }: Wanted, day: string, key: string): ApplicationDocument {
   const shelf = sampleProducts()
   const tools = sampleEquipment().flatMap(({ document }): readonly ToolDocument[] => (document.kind === 'tool' ? [document] : []))
   const chosen = products.map(([name, line = 0], i) => {
@@ -86,6 +86,7 @@ function documentOf(site: SampleSite, { areas, products, equipment, rates = {}, 
     const step = stepFor(rateLine.rate.unit, tools, methodOf(product.document) === 'spread' ? 'coarse' : 'fine')
     const note = noteFromLabel({ ...product, version: 1 }, rateLine, named(`note ${key} ${i}`), step)
     const rate = rates[name]
+    if (split !== '') return { ...note, split }
     return rate === undefined ? note : { ...note, rate: { ...note.rate, text: rate } }
   })
   const machine = sampleEquipment().find(({ name }) => name === equipment)
@@ -108,9 +109,12 @@ function documentOf(site: SampleSite, { areas, products, equipment, rates = {}, 
   }
 }
 
+/** The first date of a year, then the second. */
+const splitOn = ({ split, days }: ProgramEntry, day: string): Split => (split === undefined ? '' : days.filter((other) => other.slice(0, 4) === day.slice(0, 4) && other < day).length === 0 ? split : secondOf(split))
+
 function pastJob(site: SampleSite, entry: ProgramEntry, day: string, draw: () => number): SampleJob {
   const key = `${entry.site} ${entry.purpose} ${day}`
-  const document = documentOf(site, entry, day, key)
+  const document = documentOf(site, { ...entry, split: splitOn(entry, day) }, day, key)
   const sheet = plannedSheet(document, day)
   if (!sheet) throw new Error(`the sample's job ${key} can't be planned`)
   const evening = day === '2026-05-05'

@@ -7,6 +7,7 @@ export const SAMPLE_JOBS = {
   running: job('Tamsin Point Bowls Club Growth regulator with iron 2026-05-06'),
   stopped: job('The Saltings Iron for colour, front and side 2026-05-07'),
   replan: job('Quarry Lane Cemetery Light feed on the slopes 2026-05-08'),
+  grasses: job('The Saltings Spring feed, each grass at its rate 2026-05-12'),
   visit: job('Marlow Court First feed, then iron 2026-05-11'),
 } as const
 export const SAMPLE_RECORDS = {

@@ -11,6 +11,8 @@ export interface ProgramEntry {
   readonly products: readonly (readonly [name: string, line?: number])[]
   readonly equipment: string
   readonly days: readonly string[]
+  /** Done on two dates of a year, at the listed rate each time. */
+  readonly split?: 'repeat'
 }
 
 const SLOW = 'Slow-feed 21-0-6 granule'
@@ -26,7 +28,7 @@ const SALTINGS = 'The Saltings'
 
 /** Two seasons that are over, up to the evening of 5 May 2026. */
 export const PROGRAM: readonly ProgramEntry[] = [
-  { site: COOPERAGE, purpose: 'Pre-emergent, split', target: 'summer annual grasses', products: [['Prodiamine 65 % granule for water']], equipment: TOW, days: ['2025-04-09', '2025-05-16', '2026-03-24'] },
+  { site: COOPERAGE, purpose: 'Pre-emergent, split', target: 'summer annual grasses', products: [['Prodiamine 65 % granule for water']], equipment: TOW, split: 'repeat', days: ['2025-04-09', '2025-05-16', '2026-03-24'] },
   { site: COOPERAGE, purpose: 'Spring and autumn feed', target: 'feeding', products: [[SLOW]], equipment: PUSH, days: ['2025-04-29', '2025-09-09'] },
   { site: COOPERAGE, purpose: 'Potash before winter', target: 'hardening', products: [[AUTUMN]], equipment: PUSH, days: ['2025-10-24'] },
   { site: COOPERAGE, purpose: 'Iron for colour', target: 'colour', products: [[IRON], [STICKER]], equipment: TOW, days: ['2025-05-20', '2025-06-24', '2025-08-26', '2026-04-14'] },

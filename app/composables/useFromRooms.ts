@@ -2,6 +2,7 @@ import { v7 as uuid } from 'uuid'
 import { DEFAULT_HOUSE } from '#core/house'
 import type { ApplicationDocument } from '#core/jobsheet/document'
 import { inForceFor, lawnFromArea, methodOf, noteFromLabel, nozzlesOn, spreadFrom, sprayFrom, stepFor } from '#core/jobsheet/fromRooms'
+import { fittingLine } from '#core/label/fittingLine'
 import type { Equipment } from '#shared/schemas/equipment'
 import type { Area } from '#shared/schemas/ground'
 import type { Product } from '#shared/schemas/product'
@@ -14,12 +15,17 @@ export function useFromRooms() {
   const withAreas = (document: ApplicationDocument, areas: readonly Area[]): ApplicationDocument =>
     (areas.length === 0 ? document : { ...document, lawns: areas.map((area) => lawnFromArea(area)) })
 
-  /** @param lineId the label's line; its first where none is named */
+  /** @param lineId the label's line; the one that fits the job best where none is named */
   function withProduct(document: ApplicationDocument, index: number, product: Product, lineId: string | undefined, day: string): ApplicationDocument {
-    const line = product.document.lines.find(({ id }) => id === lineId) ?? product.document.lines[0]
+    const method = document.products.length === 1 ? methodOf(product.document) : document.method
+    const treated = document.lawns.filter((lawn) => lawn.treated === 'yes').map((lawn) => lawn.source?.id)
+    const wanted = {
+      method: method === 'spread' ? 'spread' as const : document.spray.calibration.by === 'hose-end' ? 'hose-end' as const : 'tank' as const,
+      grasses: [...new Set(rooms.areas.filter(({ id }) => treated.includes(id)).flatMap((area) => area.document.grass.map(({ species }) => species)))], turf: document.day?.turf ?? '' as const,
+    }
+    const line = product.document.lines.find(({ id }) => id === lineId) ?? fittingLine(product.document.lines, wanted)
     const before = document.products[index]
     if (!line || !before) return document
-    const method = document.products.length === 1 ? methodOf(product.document) : document.method
     const note = noteFromLabel(product, line, before.id, stepFor(line.rate.unit, rooms.tools, method === 'spread' ? 'coarse' : 'fine'))
     const filled = { ...document, method, products: document.products.map((one, i) => (i === index ? note : one)) }
     const machine = rooms.equipment.find(({ id }) => id === filled[method].source?.id) ?? defaultMachine(method)

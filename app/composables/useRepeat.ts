@@ -1,3 +1,4 @@
+import { secondOf } from '#core/jobsheet/document'
 import type { Job } from '#shared/schemas/job'
 import type { Run } from '#shared/schemas/run'
 
@@ -10,7 +11,10 @@ export function useRepeat() {
       const { jobId } = await $fetch<Run>(`/api/applications/${applicationId}/events`)
       const job = await $fetch<Job>(`/api/jobs/${jobId}`)
       const draft = draftOf(job)
-      await repeatJob({ ...draft, applications: draft.applications.filter(({ id }) => id === applicationId) })
+      await repeatJob({
+        ...draft,
+        applications: draft.applications.filter(({ id }) => id === applicationId).map((one) => ({ ...one, document: { ...one.document, products: one.document.products.map((product) => ({ ...product, split: secondOf(product.split) })) } })),
+      })
     }
     catch (error) {
       notice.say('It can’t be planned again just now.', errorText(error))

@@ -43,11 +43,13 @@ export function dayChecks(context: LabelContext, plan: Plan): readonly SheetChec
 
 function reading(entered: Entered<TemperatureUnit> | undefined): Reading | undefined {
   const read = entered && fieldReader().optional('', entered, 'temperature', 'Temperature', 'any-sign')
-  return read && { degrees: celsius(read), unit: read.unit, told: `${formatFigure(read.value)} ${read.unit}` }
+  return read && { degrees: celsius(read), unit: read.unit, told: `${tenths(read.value)} ${read.unit}` }
 }
 
+/** A temperature is told to the tenth, and whole where it is whole. */
+const tenths = (value: number) => String(Number(value.toFixed(1)))
 const fahrenheit = (value: number): Quantity<TemperatureUnit> => ({ value, unit: '°F' })
-const told = (limit: Quantity<TemperatureUnit>, unit: TemperatureUnit) => `${formatFigure(temperatureIn(celsius(limit), unit))} ${unit}`
+const told = (limit: Quantity<TemperatureUnit>, unit: TemperatureUnit) => `${tenths(temperatureIn(celsius(limit), unit))} ${unit}`
 
 /** Celsius read as Fahrenheit shows as an absurd day. */
 function unlikely({ air, soil }: DayRead): readonly SheetCheck[] {

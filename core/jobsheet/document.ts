@@ -51,8 +51,12 @@ export interface OwnRate {
   readonly most?: Entered<RateUnit>
 }
 
-/** A label's amount over two dates: one total shared, or the listed rate each time; nobody guesses which. */
-export const SPLITS = ['', 'share', 'repeat'] as const
+/** A label's amount over two dates: one total shared, or the listed rate each time; nobody guesses which. The second date is another job. */
+export const SPLITS = ['', 'share', 'repeat', 'share-second', 'repeat-second'] as const
+export type Split = (typeof SPLITS)[number]
+
+/** The second date of what was begun; nothing for what was no first date. */
+export const secondOf = (split: Split | undefined): Split => (split === 'share' || split === 'repeat' ? `${split}-second` : '')
 
 /** What a piece of the document was copied from; the copy stands until somebody replans. */
 export interface Source {
@@ -95,7 +99,7 @@ export interface ProductNote {
   /** `line` is the label's rate line it was taken from. */
   readonly source?: Source & { readonly line: string }
   readonly step: Entered<AmountUnit>
-  readonly split?: (typeof SPLITS)[number]
+  readonly split?: Split
   /** As on the label: pH of the finished mix, and household measures weighed once. */
   readonly ph?: ProductDocument['ph']
   readonly measures?: ProductDocument['measures']

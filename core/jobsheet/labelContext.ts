@@ -84,8 +84,8 @@ function ownDoses({ areas, products }: PlanRequest, lawnId: string, carrier: Car
 /** Product on the ground of one lawn, SI on each m2 in the line's dimension. */
 export const perAreaOn = ({ own }: Pick<KnownLawn, 'own'>, { note, dose }: LabelledLine): number => own.get(note.id)?.perArea ?? dose.perArea
 
-/** Dates on which a split application goes down; the sum of both is tested against the year. */
-export const datesOf = ({ note }: LabelledLine): number => ((note.split ?? '') === '' ? 1 : 2)
+/** Dates that this job still stands for: on the first of two the sum of both is tested against the year. */
+export const datesOf = ({ note }: LabelledLine): number => (note.split === 'share' || note.split === 'repeat' ? 2 : 1)
 
 /** Of rows, those of the job's calendar year up to its day. */
 export const thisYear = (rows: readonly IndexedRow[] | undefined, { dayNumber: today, year }: LabelContext): readonly IndexedRow[] => (rows ? inYear(rows, year, today) : [])

@@ -36,7 +36,7 @@ export function asPlanProduct(note: ProductNote, path: string, fields: FieldRead
 }
 
 /** A listed amount shared over two dates goes down by halves; one that is repeated goes down whole each time. */
-export const partOf = ({ split }: Pick<ProductNote, 'split'>, rate: PlanProduct['rate']): PlanProduct['rate'] => (split === 'share' ? { value: rate.value / 2, unit: rate.unit } : rate)
+export const partOf = ({ split }: Pick<ProductNote, 'split'>, rate: PlanProduct['rate']): PlanProduct['rate'] => (split === 'share' || split === 'share-second' ? { value: rate.value / 2, unit: rate.unit } : rate)
 
 export function definedOnly<T extends object>(record: T): T {
   return Object.fromEntries(Object.entries(record).filter(([, value]) => value !== undefined)) as T

@@ -13,6 +13,7 @@ import type { LocalRule, LocalRuleKind } from '../localRules'
 import { KILOGRAMS_PER, SQUARE_METRES_PER, type RateUnit, type TemperatureUnit } from '../quantity/units'
 import type { HistoryRow } from '../season/history'
 import { composeSheet } from './applicationSheet'
+import type { Split } from './document'
 import { lawnFromArea, noteFromLabel, type KeptArea, type KeptProduct } from './fromRooms'
 import { roomChecks, sheetYearLeft } from './roomChecks'
 
@@ -70,7 +71,7 @@ function sheetOf(set: Set, history: string) {
   const area = areaOf(set)
   const products = [kept('own', set), ...Object.entries(OTHERS).filter(([name]) => name !== 'own').map(([name, { active, content, group }]) => kept(name, { kind: set.kind ?? 'fertilizer', group }, content, active))]
   const own = products[0]!
-  const note = { ...noteFromLabel(own, own.document.lines[0]!, 'note', typed('', 'lb')), split: (set.split ?? '') as '' | 'share' | 'repeat' }
+  const note = { ...noteFromLabel(own, own.document.lines[0]!, 'note', typed('', 'lb')), split: (set.split ?? '') as Split }
   const lawn = { ...lawnFromArea(area), ...(set.own && { own: [{ product: 'note', rate: typed(set.own, 'lb/1000 ft2' as const) }] }) }
   const document = {
     ...spreading([lawn], [note], { passes: 2, calibration: spreaderCourse('2026-05-01', '12', 'own', [['10', '9']]) }),

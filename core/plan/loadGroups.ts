@@ -14,18 +14,18 @@ const SAME = 1e-9
  * Loads are alike when they hold the same and everything in them is measured the same.
  * @param tank what the tank holds, in the loads' unit
  */
-export function loadGroups(loads: readonly LoadPlan[], tank: number): readonly LoadGroup[] {
+export function loadGroups(loads: readonly LoadPlan[], tank: number, vessel: 'load' | 'bottle' = 'load'): readonly LoadGroup[] {
   const groups: { load: LoadPlan; count: number }[] = []
   for (const load of loads) {
     const last = groups.at(-1)
     if (last && alike(last.load, load)) last.count++
     else groups.push({ load, count: 1 })
   }
-  return groups.map(({ load, count }) => ({ load, count, title: titleOf(load, count, tank) }))
+  return groups.map(({ load, count }) => ({ load, count, title: titleOf(load, count, tank, vessel) }))
 }
 
-function titleOf(load: LoadPlan, count: number, tank: number): string {
-  const name = load.carrier.value >= tank * (1 - SAME) ? 'Full load' : 'Part load'
+function titleOf(load: LoadPlan, count: number, tank: number, vessel: 'load' | 'bottle'): string {
+  const name = load.carrier.value >= tank * (1 - SAME) ? `Full ${vessel}` : `Part ${vessel}`
   return count === 1 ? name : `${count} x ${name.toLowerCase()}`
 }
 

@@ -32,6 +32,8 @@ export interface FrozenPlan {
   readonly siteId?: string
   readonly request: PlanRequest
   readonly plan: Plan
+  /** Lawns left untreated on purpose. */
+  readonly checkPlots?: readonly string[]
 }
 
 /** Who did it and under what conditions, as written down. */

@@ -1,4 +1,5 @@
 import { QueryTypes } from 'sequelize'
+import type { Split } from '#core/jobsheet/document'
 import type { LaidDown } from '#core/run/laidDown'
 import type { LedgerRow } from '#shared/schemas/ground'
 import type { Scope } from './scope'
@@ -17,7 +18,7 @@ export interface LedgerEntry extends LaidDown {
 }
 
 /** The last time a product with an interval was laid down on an area. */
-export interface LastLaid { readonly applicationId: string; readonly areaId: string; readonly area: string; readonly siteId: string | null; readonly site: string; readonly product: string; readonly on: string; readonly repeatDays: number; /** A job of the site that already names the product. */ readonly jobId: string | null }
+export interface LastLaid { readonly applicationId: string; readonly areaId: string; readonly area: string; readonly siteId: string | null; readonly site: string; readonly product: string; readonly on: string; readonly repeatDays: number; /** How that application was split over two dates. */ readonly split: Split; /** A job of the site that already names the product. */ readonly jobId: string | null }
 
 export interface LedgerRepository {
   readonly append: (entries: readonly LedgerEntry[]) => Promise<void>
@@ -50,6 +51,8 @@ export function ledgerRepository({ database: { models, sequelize }, organization
     lastRepeats: (from) => select<LastLaid>(
       `SELECT DISTINCT ON (l.area_id, l.product) l.application_id AS "applicationId", l.area_id AS "areaId", coalesce(a.name, '') AS area, l.site_id AS "siteId", coalesce(s.name, '') AS site,
          l.product, l.on_day::text AS "on", l.repeat_days AS "repeatDays",
+         coalesce((SELECT label->>'split' FROM applications p, jsonb_array_elements(p.document->'products') label
+          WHERE p.organization_id = l.organization_id AND p.id = l.application_id AND label->>'name' = l.product LIMIT 1), '') AS split,
          (SELECT j.id FROM jobs j JOIN applications p ON p.organization_id = j.organization_id AND p.job_id = j.id
           WHERE j.organization_id = l.organization_id AND j.site_id = l.site_id AND j.deleted_at IS NULL AND j.state IN ('draft', 'planned', 'running')
             AND p.document->'products' @> jsonb_build_array(jsonb_build_object('name', l.product)) ORDER BY j.planned_for LIMIT 1) AS "jobId"

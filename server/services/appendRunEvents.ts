@@ -57,11 +57,12 @@ function withPayload(event: NewRunEvent, job: Job, { document }: JobApplication,
 }
 
 function frozenPlan({ site, siteId }: Job, document: ApplicationDocument, { coreVersion, request, plan }: PlannedSheet, { good, acceptable }: House): FrozenPlan {
+  const checkPlots = document.lawns.filter(({ treated }) => treated === 'check').map(({ name }) => name.trim() || 'a lawn')
   return {
     coreVersion, site, request, plan, tolerance: { good, acceptable }, ...(siteId !== null && { siteId }),
     equipment: document[document.method].equipment,
     calibration: calibrationWords(document),
-    labels: document.products.map(frozenLabel),
+    labels: document.products.map(frozenLabel), ...(checkPlots.length > 0 && { checkPlots }),
   }
 }
 

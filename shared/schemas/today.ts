@@ -1,3 +1,4 @@
+import type { Split } from '#core/jobsheet/document'
 import type { RepeatDue } from '#core/season/repeatDue'
 import type { JobRow } from './job'
 
@@ -26,6 +27,8 @@ export interface DueRow extends RepeatDue {
   readonly product: string
   readonly on: string
   readonly repeatDays: number
+  /** How that application was split: a first date has its second due. */
+  readonly split: Split
   /** The job that is already planned for it. */
   readonly jobId: string | null
   readonly applicationId: string

@@ -34,7 +34,7 @@ const errorOf = (body: unknown) =>
 test('health, and the log line with its time', async () => {
   expect(await client.get('/api/health')).toMatchObject({
     status: 200,
-    body: { status: 'ok', version: '0.4.0', database: 'ok' },
+    body: { status: 'ok', version: '0.5.0', database: 'ok' },
   })
   expect(served.log()).toMatch(/GET \/api\/health 200 \d+\.\d ms/)
 })

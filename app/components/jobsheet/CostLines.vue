@@ -14,8 +14,8 @@ const nameOf = (id: string) => document.value.lawns.find((lawn) => lawn.id === i
 
 <template>
   <details v-if="cost && known" class="mt-4">
-    <summary><h2 class="inline">Cost</h2> <strong v-if="cost.whole !== undefined"><FigureText :shown="money(cost.whole)" page="cost.job" label="Product of this application" /></strong></summary>
-    <p v-if="cost.perThousand !== undefined" class="small"><FigureText :shown="showCost(cost.perThousand / SQUARE_METRES_PER['1000 ft2'], currency, crew.units)" /></p>
+    <summary><h2 class="inline">Cost</h2> <strong v-if="cost.whole !== undefined" class="num">{{ money(cost.whole).figure }} {{ currency }}</strong></summary>
+    <p v-if="cost.whole !== undefined && cost.perThousand !== undefined" class="small">Together <FigureText :shown="money(cost.whole)" page="cost.job" label="Product of this application" />, <FigureText :shown="showCost(cost.perThousand / SQUARE_METRES_PER['1000 ft2'], currency, crew.units)" /></p>
     <ul class="small">
       <li v-for="one in cost.products" :key="one.productId" class="rule-b py-1">
         {{ one.name }}:

@@ -10,7 +10,7 @@ import type { MixedProduct } from './mixedProduct'
 const props = defineProps<{
   group: LoadGroup, tank: { readonly value: number, readonly unit: string }, products: readonly MixedProduct[]
   /** What goes in after the pH was set, and the pH itself. */
-  last: readonly MixedProduct[], ph: MixingSteps<unknown>['ph'], lawns?: string
+  last: readonly MixedProduct[], ph: MixingSteps<unknown>['ph'], bottle: boolean, lawns?: string
 }>()
 const shown = useShown()
 const load = computed<LoadPlan>(() => props.group.load)
@@ -32,10 +32,9 @@ const phWords = computed(() => {
       <p><strong>{{ group.title }}</strong> <span class="soft small"><FigureText :shown="shown.size(load.size.value)" /></span></p>
       <p v-if="lawns" class="small">{{ lawns }}</p>
       <dl>
-        <dt>Water to start</dt>
-        <dd class="figure wet"><FigureText :shown="half" page="loads.count" label="Water to start" /></dd>
+        <template v-if="!bottle"><dt>Water to start</dt><dd class="figure wet"><FigureText :shown="half" page="loads.count" label="Water to start" /></dd></template>
         <MixLine v-for="product in products" :key="product.id" :product="product" :measured="measuredOf(product.id)" :load="load.number" />
-        <dt>Fill to</dt>
+        <dt>{{ bottle ? 'Water to the mark' : 'Fill to' }}</dt>
         <dd class="figure wet"><FigureText :shown="showQuantity(load.carrier)" page="mix" label="Fill to" /></dd>
         <template v-if="phWords"><dt>pH of the mix</dt><dd>{{ phWords }}</dd></template>
         <MixLine v-for="product in last" :key="product.id" :product="product" :measured="measuredOf(product.id)" :load="load.number" />

@@ -21,20 +21,22 @@ const tank = computed(() => {
   const unit = plan.value?.loads[0]?.carrier.unit
   return request && unit ? tankIn(request, unit) : undefined
 })
-const groups = computed(() => (plan.value && tank.value ? loadGroups(plan.value.loads, tank.value.value) : []))
+/** A hose-end bottle: its calibration tells what it draws, product first and water to the mark. */
+const bottle = computed(() => document.value.method === 'spray' && document.value.spray.calibration.by === 'hose-end')
+const groups = computed(() => (plan.value && tank.value ? loadGroups(plan.value.loads, tank.value.value, bottle.value ? 'bottle' : 'load') : []))
 const missing = computed(() => sheet.value.problems[0])
 </script>
 
 <template>
   <section aria-labelledby="loads-title" class="space-y-4">
     <div class="flex items-baseline justify-between">
-      <h2 id="loads-title">{{ document.method === 'spray' ? 'Loads' : 'Charge and passes' }}</h2>
+      <h2 id="loads-title">{{ bottle ? 'Bottles' : document.method === 'spray' ? 'Loads' : 'Charge and passes' }}</h2>
       <span v-if="plan" class="soft small">{{ document.method === 'spray' ? 'in mixing order, to measure' : 'to weigh' }}</span>
     </div>
     <p v-if="document.spray.shared === 'day' && document.method === 'spray'" class="small">One mix with others of its day: <NuxtLink :to="`/days/${day}`" class="way-out">the common loads</NuxtLink>. Below stands this site alone.</p>
     <template v-if="plan">
       <div v-if="document.method === 'spray' && tank" class="grid gap-x-5 gap-y-5 sm:grid-cols-2">
-        <LoadCard v-for="(group, i) in groups" :key="i" :group="group" :tank="tank" :products="before" :last="after" :ph="steps.ph" :lawns="lawnNames(group.load.areas)" />
+        <LoadCard v-for="(group, i) in groups" :key="i" :group="group" :tank="tank" :products="before" :last="after" :ph="steps.ph" :bottle="bottle" :lawns="lawnNames(group.load.areas)" />
       </div>
       <DryCharge v-else />
       <RateGroups />

@@ -7,7 +7,7 @@ import { rateUnitsFor } from './rateUnits'
 /** What the label says of one product, typed in place; its limits stay in the units they were printed in. */
 const props = defineProps<{ product: ProductNote, index: number }>()
 const { document, locked } = useSheet()
-const splits = [{ value: '', text: 'one date' }, { value: 'share', text: 'two dates share this total' }, { value: 'repeat', text: 'this rate on each of two dates' }] as const
+const splits = [{ value: '', text: 'one date' }, { value: 'share', text: 'first of two dates that share this total' }, { value: 'repeat', text: 'first of two dates, this rate each time' }, { value: 'share-second', text: 'second of two dates that share this total' }, { value: 'repeat-second', text: 'second of two dates at this rate' }] as const
 const path = computed(() => `products.${props.index}`)
 const units = computed(() => rateUnitsFor(document.value.method))
 const bases = RATE_BASES.map((basis) => ({ value: basis, text: RATE_BASIS_NAMES[basis] }))

@@ -18,24 +18,17 @@ function perPass({ products: [first], size }: RateGroup) {
 </script>
 
 <template>
-  <table v-if="groups.length > 1" class="groups">
+  <table v-if="groups.length > 1" class="list">
     <caption class="text-left">{{ dry ? 'Weighed and spread apart, each at its own rate; the reserve once' : 'Mixed apart, each at its own rate' }}</caption>
     <thead><tr><th scope="col">Lawns</th><th scope="col">{{ dry ? 'Each pass' : 'Product' }}</th><th scope="col" class="num">rate</th><th scope="col" class="num">to measure</th></tr></thead>
     <tbody v-for="(group, i) in groups" :key="i">
       <tr v-for="(product, k) in group.products" :key="product.id">
         <th v-if="k === 0" scope="rowgroup" :rowspan="group.products.length">{{ lawnsOf(group) }} <span class="soft"><FigureText :shown="shown.size(group.size.value)" /></span></th>
-        <td v-if="dry"><template v-if="perPass(group)"><FigureText :shown="perPass(group)!.shown" /><template v-if="perPass(group)!.dial">, dial at <strong>{{ perPass(group)!.dial }}</strong></template><span v-else class="soft">, no setting tested near it</span></template></td>
-        <td v-else>{{ nameOf(product.id) }}</td>
-        <td class="num"><FigureText :shown="showQuantity(product.rate)" /></td>
-        <td class="num"><strong><FigureText :shown="showMeasured(product.measured, sheet.products.find((one) => one?.id === product.id)?.measureStep)" :page="`products.${product.id}.measured`" :label="nameOf(product.id)" /></strong></td>
+        <td v-if="dry" data-label="each pass"><template v-if="perPass(group)"><FigureText :shown="perPass(group)!.shown" /><template v-if="perPass(group)!.dial">, dial at <strong>{{ perPass(group)!.dial }}</strong></template><span v-else class="soft">, no setting tested near it</span></template></td>
+        <td v-else data-label="product">{{ nameOf(product.id) }}</td>
+        <td class="num" data-label="rate"><FigureText :shown="showQuantity(product.rate)" /></td>
+        <td class="num" data-label="to measure"><strong><FigureText :shown="showMeasured(product.measured, sheet.products.find((one) => one?.id === product.id)?.measureStep)" :page="`products.${product.id}.measured`" :label="nameOf(product.id)" /></strong></td>
       </tr>
     </tbody>
   </table>
 </template>
-
-<style scoped>
-.groups { border-collapse: collapse; width: 100%; }
-.groups th, .groups td { padding: 6px 12px 6px 0; border-bottom: var(--rule-width) solid var(--rule); text-align: left; font-weight: 400; vertical-align: top; }
-.groups thead th { color: var(--soft); font-size: 13px; }
-.groups .num { text-align: right; padding-right: 0; padding-left: 12px; white-space: nowrap; }
-</style>

@@ -12,6 +12,12 @@ const FIELDS: Readonly<Record<string, string>> = { treated: 'Lawn treated', left
 const fieldName = (field: string) => FIELDS[field] ?? `Put in, ${props.record.frozen.labels.find(({ productId }) => field === `putIn.${productId}`)?.name ?? 'product'}`
 const entry = (value: CorrectionShown['now'] | undefined) => (value === undefined || value === '' ? 'blank' : typeof value === 'string' ? value : `${value.value} ${value.unit}`)
 const carrier = computed(() => (props.record.frozen.request.method.kind === 'spray' ? props.record.frozen.request.method.carrier : undefined))
+/** Lawns, each with its rates where they differ. */
+const lawns = computed(() => {
+  const { request: { areas }, plan: { rates } } = props.record.frozen
+  if (!rates || rates.length < 2) return areas.map(({ name }) => name).join(', ')
+  return rates.map((group) => `${group.areas.map((id) => areas.find((area) => area.id === id)?.name ?? id).join(', ')} at ${group.products.map(({ rate }) => `${showQuantity(rate).figure} ${showQuantity(rate).unit}`).join(', ')}`).join('; ')
+})
 </script>
 
 <template>
@@ -25,7 +31,8 @@ const carrier = computed(() => (props.record.frozen.request.method.kind === 'spr
       <dt>Finished</dt><dd>{{ when(record.finishedAt) }}</dd>
       <dt>Done by</dt><dd>{{ record.details?.by || 'not entered' }}</dd>
       <dt>Licence</dt><dd>{{ record.details?.licence || 'not entered' }}</dd>
-      <dt>Lawns</dt><dd>{{ record.frozen.request.areas.map(({ name }) => name).join(', ') }}</dd>
+      <dt>Lawns</dt><dd>{{ lawns }}</dd>
+      <template v-if="record.frozen.checkPlots"><dt>Check plots</dt><dd>{{ record.frozen.checkPlots.join(', ') }}, untreated</dd></template>
       <dt>Treated</dt><dd v-if="record.used"><FigureText :shown="shown.size(areaSi(record.used.treated))" /></dd>
       <dt>Target</dt><dd>{{ record.details?.target || 'not entered' }}</dd>
       <dt>Weather</dt><dd>{{ record.details?.weather || 'not entered' }}</dd>

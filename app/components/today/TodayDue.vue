@@ -19,7 +19,7 @@ const short = (day: string) => dayText(day).replace(/ \d{4}$/, '')
       <li v-for="row in due" :key="`${row.applicationId} ${row.product}`" class="rule-b due">
         <span :class="MARKS[row.state].tone" class="whitespace-nowrap"><span aria-hidden="true">{{ MARKS[row.state].sign }}</span> {{ MARKS[row.state].word }}</span>
         <span>
-          <strong class="font-semibold">{{ row.product }}</strong>, <NuxtLink v-if="row.siteId" :to="`/sites/${row.siteId}`" class="way-out">{{ row.site }}</NuxtLink> <span class="soft">{{ row.areas }}</span>
+          <strong class="font-semibold">{{ row.product }}</strong><span v-if="row.split === 'share' || row.split === 'repeat'">, the second of two</span>, <NuxtLink v-if="row.siteId" :to="`/sites/${row.siteId}`" class="way-out">{{ row.site }}</NuxtLink> <span class="soft">{{ row.areas }}</span>
           <span class="small soft block">last {{ short(row.on) }}, label {{ row.repeatDays }} days: do it by {{ short(row.due) }}, covered to {{ short(row.lastDay) }}</span>
         </span>
         <NuxtLink v-if="row.jobId" :to="`/jobs/${row.jobId}`" class="way-out small">Planned</NuxtLink>
