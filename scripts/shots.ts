@@ -40,12 +40,9 @@ const SHOTS: readonly Shot[] = [
   { name: 'site', path: `/sites/${SAMPLE_SITES.cooperage}` },
   { name: 'area', path: `/sites/${SAMPLE_SITES.cooperage}/areas/${SAMPLE_AREAS.green}` },
   { name: 'plan', path: `/sites/${SAMPLE_SITES.cemetery}/plan?tool=samples`, before: (page) => page.getByRole('button', { name: 'Place them' }).click() },
-  { name: 'trace', path: `/sites/${SAMPLE_SITES.cemetery}/areas/${SAMPLE_AREAS.slope}` },
   { name: 'walk-phone', path: `/sites/${SAMPLE_SITES.school}/areas/${SAMPLE_AREAS.field}`, phone: 'phone', before: walk },
-  { name: 'equipment', path: '/equipment' },
   { name: 'machine', path: `/equipment/${SAMPLE_EQUIPMENT.push}`, before: (page) => page.getByLabel('Rate, all passes', { exact: true }).fill('3.4') },
   { name: 'bench-pattern', path: `/equipment/${SAMPLE_EQUIPMENT.push}/trials/${SAMPLE_TRIALS.pattern}` },
-  { name: 'bench-nozzles', path: `/equipment/${SAMPLE_EQUIPMENT.tow}/trials/${SAMPLE_TRIALS.nozzles}`, theme: 'dusk' },
   { name: 'calibration', path: `/equipment/${SAMPLE_EQUIPMENT.push}/calibrations/${SAMPLE_CALIBRATION}`, before: practise },
   { name: 'product', path: `/products/${SAMPLE_PRODUCTS.fungicide}` },
   { name: 'job-sheet-wet', path: job(SAMPLE_JOBS.stopped) },
@@ -54,6 +51,9 @@ const SHOTS: readonly Shot[] = [
   { name: 'log', path: `${job(SAMPLE_JOBS.running)}/log`, before: leftInTank },
   { name: 'records', path: '/records' },
   { name: 'record', path: `/records/${SAMPLE_RECORDS.wet}` },
+  { name: 'job-sheet-dry', path: job(SAMPLE_JOBS.grasses) },
+  { name: 'what-if', path: `${job(SAMPLE_JOBS.feed)}/what-if`, theme: 'dusk', before: (page) => page.locator('[data-path="products.0.rate"]').fill('2.6') },
+  { name: 'day', path: '/days/2026-05-07' },
   { name: 'job-sheet-phone', path: job(SAMPLE_JOBS.stopped), phone: 'phone', theme: 'sun' },
 ]
 
