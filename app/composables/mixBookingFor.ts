@@ -1,6 +1,4 @@
 import { mixBooking, type MixBooking } from '#core/jobsheet/mixBooking'
-import { amountFactor } from '#core/quantity/quantity'
-import { isVolumeUnit } from '#core/quantity/units'
 import type { Run } from '#shared/schemas/run'
 
 /** What one site of a day's common mix has in its tank: carried on from what the site before really left, if that is on record. */
@@ -14,6 +12,5 @@ export async function bookingFor(day: string, applicationId: string): Promise<Mi
   const before = mix.stops[place - 1]
   const run = before && await $fetch<Run>(`/api/applications/${before.applicationId}/events`).catch(() => undefined)
   const left = run?.record?.used?.left
-  const carried = left && isVolumeUnit(left.unit) ? (left.value * amountFactor(left.unit)) / amountFactor(mixBooking(mix, stop).made.unit) : undefined
-  return mixBooking(mix, stop, carried)
+  return mixBooking(mix, stop, left)
 }

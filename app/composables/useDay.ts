@@ -2,7 +2,7 @@ import { workDay } from '#core/calendar/workDay'
 import { DEFAULT_HOUSE } from '#core/house'
 import { composeSheet } from '#core/jobsheet/applicationSheet'
 import { dayNeeds, daySpray } from '#core/jobsheet/dayNeeds'
-import { mixKey, sharedMixes, type DayApplication } from '#core/jobsheet/sharedMix'
+import { alikeApart, sharedMixes, type DayApplication } from '#core/jobsheet/sharedMix'
 import { openWorkingBook } from '#core/working/working'
 import type { Job } from '#shared/schemas/job'
 
@@ -33,10 +33,7 @@ export function useDay(day: MaybeRefOrGetter<string>) {
   const needs = computed(() => dayNeeds(applications.value, mixes.value, rooms.products))
   const spray = computed(() => daySpray(applications.value, mixes.value))
   /** Applications that are sprayed alike but mixed apart. */
-  const alike = computed(() => {
-    const byKey = Map.groupBy(applications.value.filter(({ document, applicationId }) => document.spray.shared !== 'day' && stateOf(applicationId) === 'planned'), (one) => mixKey(one) ?? '')
-    return [...byKey].filter(([key, own]) => key !== '' && own.length > 1).map(([key, own]) => ({ key, own }))
-  })
+  const alike = computed(() => alikeApart(applications.value.filter(({ applicationId }) => stateOf(applicationId) === 'planned')))
   const stateOf = (applicationId: string) => jobs.value.flatMap((job) => job.applications).find(({ id }) => id === applicationId)?.state ?? 'planned'
 
   /** Puts a job one place earlier or later. */

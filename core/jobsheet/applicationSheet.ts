@@ -19,7 +19,7 @@ import { withRemedies } from './planCheckRemedies'
 import { carrierQuestions, lawnQuestions, rateQuestions, tankQuestions } from './questions'
 import { courseIn, readCalibration, type SheetCalibration } from './readCalibration'
 import { readGround, treatedGround, type SheetLawn } from './readGround'
-import { lightPasses } from '../plan/lightPasses'
+import { lightPasses, type LightPasses } from '../plan/lightPasses'
 import { definedOnly, partOf, readProducts } from './readProducts'
 import type { SheetCheck } from './sheetCheck'
 
@@ -39,6 +39,8 @@ export interface ApplicationSheet {
   /** Kg/m2 that each dry pass must put down. */
   readonly wantedPerPass: number | undefined
   readonly walk: Walk | undefined
+  /** How many light passes the setting takes, where they are wanted. */
+  readonly light: LightPasses | undefined
   readonly checks: readonly SheetCheck[]
   readonly problems: readonly FieldProblem[]
 }
@@ -62,7 +64,8 @@ export function composeSheet(document: ApplicationDocument, day: string, book: W
   const plan = planned?.ok ? planned.value : undefined
   const ground = treatedGround(lawns, book)
   const first = products[0]
-  const untilOut = document.spread.until === 'out'
+  const whole = document.method === 'spread' && first ? perPassOf(first, 1) : undefined
+  const light = document.spread.until === 'out' && calibration && whole !== undefined && plan ? lightPasses(whole, calibration.perPass) : undefined
   const passes = plan && request?.method.kind === 'spread' ? request.method.passes : document.spread.passes
   const wantedPerPass = document.method === 'spread' && first ? perPassOf(first, passes) : undefined
   const speed = calibration?.speedToday
@@ -73,11 +76,11 @@ export function composeSheet(document: ApplicationDocument, day: string, book: W
   const checks = sortChecks([
     ...(plan ? withRemedies(plan.checks, document) : []),
     ...questions,
-    ...(calibration ? calibrationChecks(document, calibration, { day, wantedPerPass: untilOut ? undefined : wantedPerPass, house, standing }) : []),
+    ...(calibration ? calibrationChecks(document, calibration, { day, wantedPerPass: light ? undefined : wantedPerPass, house, standing }) : []),
     ...(calibration && document.method === 'spray' && document.spray.calibration.by !== 'hose-end' ? wetQuestions(calibration, plan) : []),
   ], document.products.map(({ id }) => id))
   return {
-    lawns, ...ground, products, calibration, standing, request, plan: plan && { ...plan, working: book.pages() }, wantedPerPass, walk, checks, problems: fields.problems,
+    lawns, ...ground, products, calibration, standing, request, plan: plan && { ...plan, working: book.pages() }, wantedPerPass, walk, light, checks, problems: fields.problems,
   }
 }
 

@@ -57,7 +57,7 @@ test('each site is booked what it used: the rest drives on at the strength it ha
   expect(mixBooking(mix, first)).toMatchObject({ made: { value: 26 }, left: { value: expect.closeTo(6.5, 6) as number }, putIn: [{ name: 'Iron', amount: { value: expect.closeTo(68, 6) as number } }] })
   // 6.5 carried and 6.5 made hold 34 fl oz; a gallon less was really left: 5.5 + 6.5 = 12 gal, 31.3846 fl oz.
   expect(mixBooking(mix, second).putIn[0]?.amount.value).toBeCloseTo(34, 6)
-  const really = mixBooking(mix, second, 5.5)
+  const really = mixBooking(mix, second, quantity(704, 'fl oz'))
   expect(really.made.value).toBeCloseTo(12, 6)
   expect(really.putIn[0]?.amount.value).toBeCloseTo(12 / 1.3 * 3.4, 6)
 })

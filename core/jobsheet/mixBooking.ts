@@ -1,4 +1,4 @@
-import type { Quantity } from '../quantity/quantity'
+import { amountFactor, type Quantity } from '../quantity/quantity'
 import type { AmountUnit } from '../quantity/units'
 import type { MixStop, SharedMix } from './sharedMix'
 
@@ -12,12 +12,12 @@ export interface MixBooking {
 
 /**
  * What is booked to one site: the spray it found in the tank and what was mixed there, at one strength; what is left drives on.
- * @param carried spray really left by the site before, in the mix's unit; undefined: as planned
+ * @param carried spray really left by the site before; undefined: as planned
  */
-export function mixBooking(mix: SharedMix, stop: MixStop, carried?: number): MixBooking {
+export function mixBooking(mix: SharedMix, stop: MixStop, carried?: Quantity<AmountUnit>): MixBooking {
   const { plan } = mix
   const unit = plan.totals.mix?.unit ?? 'gal'
-  const arrives = carried ?? stop.arrives
+  const arrives = carried ? (carried.value * amountFactor(carried.unit)) / amountFactor(unit) : stop.arrives
   const made = arrives + stop.makes.reduce((sum, { carrier }) => sum + carrier.value, 0)
   const whole = plan.totals.mix?.value ?? 1
   return {

@@ -34,6 +34,7 @@ function kept(name: string, set: Set, content = '1', active = 'stuff'): KeptProd
     ...(set.harms && { harms: [set.harms as GrassName] }),
     lines: [{
       ...blankRateLine('line', 'granule', 'us-1000'), rate: typed(set.rate ?? '3', 'lb/1000 ft2'), year: typed(year, `lb/${ground}` as RateUnit), repeatFrom: day(set.repeatFrom),
+      ...(set.yearActive && { yearActive: typed(set.yearActive, 'lb/1000 ft2' as const) }),
       perYear: set.perYear ?? '', inRow: set.inRow ?? '', method: (set.method ?? '') as ApplicationMethod, grasses: set.lineGrasses ? [set.lineGrasses as GrassName] : [],
       growth: (set.growth ?? '') as TurfState,
       figures: { airMost: degrees(set.airMost), soilFrom: degrees(set.soilFrom), soilTo: degrees(set.soilTo), seedAfter: day(set.seedAfter), seedBefore: day(set.seedBefore), ...(set.waterDepth && { waterDepth: typed(set.waterDepth, 'in') }) },

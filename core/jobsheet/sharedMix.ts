@@ -56,15 +56,25 @@ export function mixKey({ document, request }: Pick<DayApplication, 'document' | 
  * Source: trade.md 1: one tank mix may serve several sites, the used volume is booked to each, the rest is carried on.
  */
 export function sharedMixes(applications: readonly DayApplication[]): readonly SharedMix[] {
-  const groups = new Map<string, DayApplication[]>()
-  for (const one of applications) {
-    const key = one.document.spray.shared === 'day' ? mixKey(one) : undefined
-    if (key !== undefined) groups.set(key, [...(groups.get(key) ?? []), one])
-  }
-  return [...groups].filter(([, own]) => own.length > 1).flatMap(([key, own]) => {
+  return sprayedAlike(applications.filter(({ document }) => document.spray.shared === 'day')).flatMap(({ key, own }) => {
     const mix = mixOf(key, own)
     return mix ? [mix] : []
   })
+}
+
+/** Applications that are sprayed alike but mixed apart, by what they have in common. */
+export function alikeApart(applications: readonly DayApplication[]): readonly { readonly key: string; readonly own: readonly DayApplication[] }[] {
+  return sprayedAlike(applications.filter(({ document }) => document.spray.shared !== 'day'))
+}
+
+/** Two and more that one mix may serve. */
+function sprayedAlike(applications: readonly DayApplication[]): readonly { readonly key: string; readonly own: readonly DayApplication[] }[] {
+  const groups = new Map<string, DayApplication[]>()
+  for (const one of applications) {
+    const key = mixKey(one)
+    if (key !== undefined) groups.set(key, [...(groups.get(key) ?? []), one])
+  }
+  return [...groups].filter(([, own]) => own.length > 1).map(([key, own]) => ({ key, own }))
 }
 
 function mixOf(key: string, own: readonly DayApplication[]): SharedMix | undefined {

@@ -63,15 +63,23 @@ function lessOf({ index, note, dose }: LabelledLine, left: number): readonly Rem
 
 const without = (lawns: readonly KnownLawn[]): readonly Remedy[] => lawns.slice(0, 3).map(({ index, area }) => ({ label: `Leave out ${area.name}`, path: `lawns.${index}.treated`, value: 'no' }))
 
+/** Kg of the active on each m2 in a year: as the label prints it, else what the product's own most holds of it. */
+function activeLimit(line: LabelledLine, per: number, context: LabelContext): number | undefined {
+  const printed = line.line.yearActive && fieldReader().optional('', line.line.yearActive, 'rate', 'Most of the active', 'above-zero')
+  if (printed) return printed.value * rateUnitParts(printed.unit).factor
+  const limit = yearLimit(line, context)
+  return limit && limit.perArea * per
+}
+
 /** The same active under other names counts against the same limit. */
 function activeYear(line: LabelledLine, context: LabelContext): readonly SheetCheck[] {
-  const limit = yearLimit(line, context)
   const [active] = line.product.document.actives
   const content = active && fieldReader().optional('', active.content, 'content', 'Content', 'above-zero')
   const per = content && activePerProduct(content, line.dose.dimension, line.planned.density)
-  if (!limit || !active || per === undefined) return []
+  if (!active || per === undefined) return []
   const name = active.name.trim().toLowerCase()
-  const most = limit.perArea * per
+  const most = activeLimit(line, per, context)
+  if (most === undefined) return []
   const laidOf = contentsOf(name, context)
   const found = context.lawns.map((lawn) => ({ ...lawn, laid: laidOf(thisYear(lawn.history.byActive.get(name), context)), now: perAreaOn(lawn, line) * per * datesOf(line) })).filter(({ laid, now }) => over(laid + now, most)).toSorted((a, b) => b.laid + b.now - a.laid - a.now)
   const [worst] = found

@@ -41,6 +41,10 @@ export interface RateLine {
   /** Most per application, and most in a year. */
   readonly most: Entered<RateUnit>
   readonly year: Entered<RateUnit>
+  /** Most of the first active in a year, under whatever name; absent: what the product's own most holds of it. */
+  readonly yearActive?: Entered<RateUnit>
+  /** Heat units it lasts, °C days. */
+  readonly heatUnits?: string
   readonly repeatFrom: Entered<TimeUnit>
   readonly repeatTo: Entered<TimeUnit>
   /** Blank: any way. */
@@ -161,6 +165,11 @@ function readLine(line: RateLine, path: string, fields: FieldReader): void {
   const high = fields.optional(`${path}.high`, line.high, 'rate', 'Highest rate', 'above-zero')
   fields.optional(`${path}.most`, line.most, 'rate', 'Most per application', 'above-zero')
   fields.optional(`${path}.year`, line.year, 'rate', 'Most in a year', 'above-zero')
+  if (line.yearActive) {
+    const read = fields.optional(`${path}.yearActive`, line.yearActive, 'rate', 'Most of the active in a year', 'above-zero')
+    if (read && (rateUnitParts(read.unit).dimension !== 'mass' || rateUnitParts(read.unit).per !== 'area')) fields.wrong(`${path}.yearActive`, 'The most of an active is a weight on the ground, such as 1.5 lb/ac.')
+  }
+  if (line.heatUnits?.trim() && !(Number(line.heatUnits) > 0)) fields.wrong(`${path}.heatUnits`, 'Heat units are a figure above zero, such as 200.')
   fields.optional(`${path}.repeatFrom`, line.repeatFrom, 'time', 'Repeat from', 'above-zero')
   fields.optional(`${path}.repeatTo`, line.repeatTo, 'time', 'Repeat to', 'above-zero')
   for (const name of LINE_FIGURE_NAMES) {

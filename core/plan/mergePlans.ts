@@ -86,6 +86,9 @@ const groupTold = ({ areas, request, plan }: GroupPlan): RateGroup => ({
   }),
 })
 
+/** Kg on each m2 that one pass over a group of lawns puts down; undefined for a group without product. */
+export const perPassOf = ({ products: [first], size }: RateGroup, passes: number): number | undefined => first && (first.amount.value * amountFactor(first.amount.unit)) / size.value / passes
+
 /** Every page of every group, under the names of its areas, and the sum last. */
 function workingOf(groups: readonly GroupPlan[], whole: PlanRequest, size: number): readonly Working[] {
   const figures = [...new Set(groups.flatMap(({ plan }) => plan.working.map(({ figure }) => figure)))]

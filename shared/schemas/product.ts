@@ -22,7 +22,7 @@ const Figures = v.strictObject(Object.fromEntries(LINE_FIGURE_NAMES.map((name) =
 
 const LineSchema = v.strictObject({
   id: Uuid, use: Line, basis: v.picklist(RATE_BASES), rate: Rate, low: Rate, high: Rate, most: Rate, year: Rate, repeatFrom: Time, repeatTo: Time,
-  method: v.optional(v.picklist(APPLICATION_METHODS)), grasses: v.optional(Grasses), perYear: v.optional(Line), inRow: v.optional(Line), figures: v.optional(Figures), growth: v.optional(v.picklist(TURF_STATES)),
+  method: v.optional(v.picklist(APPLICATION_METHODS)), grasses: v.optional(Grasses), perYear: v.optional(Line), inRow: v.optional(Line), figures: v.optional(Figures), growth: v.optional(v.picklist(TURF_STATES)), yearActive: v.optional(Rate), heatUnits: v.optional(Line),
 })
 
 /** pH of the finished mix, and household measures weighed once: on a label, and in a job that took it. */

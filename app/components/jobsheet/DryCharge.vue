@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { dialOf } from '#core/jobsheet/dialChecks'
-import { lightPasses } from '#core/plan/lightPasses'
 import { chargeLevels } from '#core/plan/chargeLevels'
 import { tubFillsOf } from '#core/plan/tubFills'
 import { showMeasured, showQuantity } from '#core/quantity/systems'
@@ -12,10 +11,9 @@ const shown = useShown()
 const total = computed(() => sheet.value.plan?.totals.products[0])
 const name = computed(() => document.value.products[0]?.name || 'Product 1')
 const passes = computed(() => (sheet.value.request?.method.kind === 'spread' ? sheet.value.request.method.passes : document.value.spread.passes))
-const light = computed(() => (document.value.spread.until === 'out' && sheet.value.calibration && sheet.value.wantedPerPass !== undefined ? lightPasses(sheet.value.wantedPerPass * passes.value, sheet.value.calibration.perPass) : undefined))
+const light = computed(() => sheet.value.light)
 const levels = computed(() => (total.value?.charge && !light.value && !sheet.value.plan?.rates ? chargeLevels(total.value.charge, total.value.amount, passes.value) : []))
 const fills = computed(() => tubFillsOf(total.value?.charge, rooms.equipment))
-const wantedWhole = computed(() => sheet.value.wantedPerPass !== undefined)
 const wanted = computed(() => (sheet.value.wantedPerPass === undefined ? undefined : shown.rate(sheet.value.wantedPerPass, 'mass')))
 const reserve = computed(() => (total.value?.charge ? { value: total.value.charge.value - total.value.amount.value, unit: total.value.amount.unit } : undefined))
 const setting = computed(() => dialOf(document.value.spread))
@@ -44,7 +42,7 @@ const DIRECTIONS = ['along the long side', 'across, at right angles']
         </div>
       </dl>
       <p v-if="fills" class="small mt-1">{{ fills.name }}: <template v-for="(fill, i) in fills.fills" :key="i">{{ i > 0 ? ', then ' : '' }}{{ fill.count > 1 ? `${fill.count} x ` : '' }}<FigureText :shown="showQuantity(fill.net)" /> (the display says <FigureText :shown="showQuantity(fill.shows)" />)</template></p>
-      <p v-if="light && wantedWhole" class="small mt-2">Light passes at <strong><FigureText :shown="shown.rate(sheet.calibration!.perPass, 'mass')" /></strong> each, turning the direction every time, until the weighed amount is out: <strong>{{ light.passes }}</strong> {{ light.passes === 1 ? 'pass' : 'passes' }}<template v-if="light.last < 0.995">, the last one over {{ Math.round(light.last * 100) }} % of the ground</template>.</p>
+      <p v-if="light" class="small mt-2">Light passes at <strong><FigureText :shown="shown.rate(sheet.calibration!.perPass, 'mass')" /></strong> each, turning the direction every time, until the weighed amount is out: <strong>{{ light.passes }}</strong> {{ light.passes === 1 ? 'pass' : 'passes' }}<template v-if="light.last < 0.995">, the last one over {{ Math.round(light.last * 100) }} % of the ground</template>.</p>
       <table v-else-if="!sheet.plan?.rates" class="passes">
         <caption class="sr-only">Passes</caption>
         <thead><tr><th scope="col">Pass</th><th scope="col">goes</th><th scope="col" class="num">left after it</th></tr></thead>

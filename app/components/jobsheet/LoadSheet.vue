@@ -9,7 +9,8 @@ import { loadGroups } from '#core/plan/loadGroups'
 import { inMeasures } from '#core/plan/inMeasures'
 import { mixingSteps } from '#core/plan/mixingOrder'
 import type { RateGroup } from '#core/plan/plan'
-import { amountFactor, type Quantity } from '#core/quantity/quantity'
+import { perPassOf } from '#core/plan/mergePlans'
+import type { Quantity } from '#core/quantity/quantity'
 import type { AmountUnit } from '#core/quantity/units'
 import { prettyUnits, showMeasured, showQuantity } from '#core/quantity/systems'
 import { tankIn } from '#core/plan/tankIn'
@@ -26,7 +27,7 @@ const phWords = computed(() => steps.value.ph && (steps.value.ph.state === 'none
 const nameOf = (id: string) => document.value.lawns.find((lawn) => lawn.id === id)?.name || 'a lawn'
 const checkPlots = computed(() => document.value.lawns.filter(({ treated }) => treated === 'check').map(({ name }) => name || 'a lawn'))
 const passes = computed(() => (props.sheet.request?.method.kind === 'spread' ? props.sheet.request.method.passes : document.value.spread.passes))
-const perPassOf = ({ products: [first], size }: RateGroup) => (first ? (first.amount.value * amountFactor(first.amount.unit)) / size.value / passes.value : 0)
+const onePass = (group: RateGroup) => perPassOf(group, passes.value) ?? 0
 const fate = computed(() => {
   const { where = '', wait, water = '' } = document.value.fate ?? {}
   return [where && (where === 'soil' ? 'belongs in the soil' : 'belongs on the leaf'), wait?.text && `wait ${wait.text} ${wait.unit} before the next`, water && `watered in by ${water}`].filter(Boolean).join('; ')
@@ -92,7 +93,7 @@ const open = computed(() => props.sheet.checks.filter(({ level }) => level !== '
 
     <table v-if="plan.rates && document.method === 'spread'" class="mt-3">
       <thead><tr><th scope="col">Weighed and spread apart</th><th scope="col">each pass</th><th scope="col" class="num">rate</th><th scope="col" class="num">weigh</th></tr></thead>
-      <tbody><tr v-for="(group, i) in plan.rates" :key="i"><td>{{ group.areas.map(nameOf).join(', ') }}</td><td><FigureText :shown="shown.rate(perPassOf(group), 'mass')" /><template v-if="dialFor(perPassOf(group))">, dial at <strong>{{ dialFor(perPassOf(group)) }}</strong></template></td><td class="num"><FigureText v-for="one in group.products" :key="one.id" :shown="showQuantity(one.rate)" /></td><td class="num big"><FigureText v-for="one in group.products" :key="one.id" :shown="showMeasured(one.measured, stepOf(one.id))" /></td></tr></tbody>
+      <tbody><tr v-for="(group, i) in plan.rates" :key="i"><td>{{ group.areas.map(nameOf).join(', ') }}</td><td><FigureText :shown="shown.rate(onePass(group), 'mass')" /><template v-if="dialFor(onePass(group))">, dial at <strong>{{ dialFor(onePass(group)) }}</strong></template></td><td class="num"><FigureText v-for="one in group.products" :key="one.id" :shown="showQuantity(one.rate)" /></td><td class="num big"><FigureText v-for="one in group.products" :key="one.id" :shown="showMeasured(one.measured, stepOf(one.id))" /></td></tr></tbody>
     </table>
     <p v-if="fate" class="mt-3">After it: {{ fate }}.</p>
     <p v-if="sheet.walk" class="mt-3">

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { RateGroup } from '#core/plan/plan'
-import { amountFactor } from '#core/quantity/quantity'
+import { perPassOf } from '#core/plan/mergePlans'
 import { showQuantity, showMeasured } from '#core/quantity/systems'
 
 /** Lawns that take rates of their own: what each group gets, weighed or mixed apart from the others. */
@@ -11,8 +11,8 @@ const dry = computed(() => document.value.method === 'spread')
 const lawnsOf = ({ areas }: RateGroup) => areas.map((id) => document.value.lawns.find((lawn) => lawn.id === id)?.name || 'a lawn').join(', ')
 const nameOf = (id: string) => document.value.products.find((product) => product.id === id)?.name || 'Product'
 const passes = computed(() => (sheet.value.request?.method.kind === 'spread' ? sheet.value.request.method.passes : 1))
-function perPass({ products: [first], size }: RateGroup) {
-  const rate = first && (first.amount.value * amountFactor(first.amount.unit)) / size.value / passes.value
+function perPass(group: RateGroup) {
+  const rate = perPassOf(group, passes.value)
   return rate === undefined ? undefined : { shown: shown.rate(rate, 'mass'), dial: dialFor(rate) }
 }
 </script>

@@ -13,7 +13,7 @@ const crew = useCrewStore()
 const units = computed(() => rateUnitsFor(props.document.form === 'granule' ? 'spread' : 'spray'))
 const bases = RATE_BASES.map((basis) => ({ value: basis, text: RATE_BASIS_NAMES[basis] }))
 /** What is typed there already is not hidden. */
-const hasMore = ({ method = '', growth = '', grasses = [], perYear = '', inRow = '', figures = {} }: RateLine) => `${method}${growth}${grasses.join('')}${perYear}${inRow}${Object.values(figures).map(({ text }) => text).join('')}` !== ''
+const hasMore = ({ method = '', growth = '', heatUnits = '', yearActive, grasses = [], perYear = '', inRow = '', figures = {} }: RateLine) => `${method}${growth}${heatUnits}${yearActive?.text ?? ''}${grasses.join('')}${perYear}${inRow}${Object.values(figures).map(({ text }) => text).join('')}` !== ''
 const addLine = () => set('document.lines', [...props.document.lines, blankRateLine(uuid(), props.document.form, crew.units)])
 const dropLine = (id: string) => set('document.lines', props.document.lines.filter((line) => line.id !== id))
 </script>
