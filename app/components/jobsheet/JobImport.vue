@@ -1,7 +1,5 @@
 <script setup lang="ts">
 import { v7 as uuid } from 'uuid'
-import * as v from 'valibot'
-import { JobFileSchema } from '#shared/schemas/job'
 
 /** A job out of a JSON file, as a draft of this crew: nothing is stored before a figure is typed or it is planned. */
 const inputId = useId()
@@ -27,6 +25,8 @@ async function take(text: string): Promise<string | undefined> {
   catch {
     return 'The file is not whole JSON: it was cut off or changed. Export it again.'
   }
+  // Fetched when a file is really opened: most visits never do.
+  const [v, { JobFileSchema }] = await Promise.all([import('valibot'), import('#shared/schemas/job')])
   const read = v.safeParse(JobFileSchema, value)
   if (!read.success) return `The file is no job as this tool writes it: ${read.issues.slice(0, 3).map((issue) => `${v.getDotPath(issue) ?? 'the file'}: ${issue.message}`).join('; ')}`
   const { site, purpose, plannedFor, applications } = read.output

@@ -2,16 +2,12 @@
 import { dialOf } from '#core/jobsheet/dialChecks'
 import { dayText } from '#core/calendar/dayText'
 import type { ApplicationSheet } from '#core/jobsheet/applicationSheet'
-import type { ApplicationDocument, ProductNote } from '#core/jobsheet/document'
+import type { ApplicationDocument } from '#core/jobsheet/document'
 import type { JobState } from '#core/jobsheet/chain'
 import { chargeLevels } from '#core/plan/chargeLevels'
 import { loadGroups } from '#core/plan/loadGroups'
-import { inMeasures } from '#core/plan/inMeasures'
-import { mixingSteps } from '#core/plan/mixingOrder'
 import type { RateGroup } from '#core/plan/plan'
 import { perPassOf } from '#core/plan/mergePlans'
-import type { Quantity } from '#core/quantity/quantity'
-import type { AmountUnit } from '#core/quantity/units'
 import { prettyUnits, showMeasured, showQuantity } from '#core/quantity/systems'
 import { tankIn } from '#core/plan/tankIn'
 import type { JobDraft } from '~/composables/useJobDraft'
@@ -21,9 +17,6 @@ const props = defineProps<{ job: JobDraft, document: ApplicationDocument, place:
 const shown = useShown()
 const document = computed(() => props.document)
 const plan = computed(() => props.sheet.plan)
-const steps = computed(() => mixingSteps(document.value.products))
-const cups = (product: ProductNote, measured: Quantity<AmountUnit>) => inMeasures(measured, product.measures ?? [], props.sheet.products.find((one) => one?.id === product.id)?.density)?.words
-const phWords = computed(() => steps.value.ph && (steps.value.ph.state === 'none' ? 'their labels exclude each other' : [steps.value.ph.from, steps.value.ph.to].filter((one) => one !== undefined).join(' to ') || 'measure'))
 const nameOf = (id: string) => document.value.lawns.find((lawn) => lawn.id === id)?.name || 'a lawn'
 const checkPlots = computed(() => document.value.lawns.filter(({ treated }) => treated === 'check').map(({ name }) => name || 'a lawn'))
 const passes = computed(() => (props.sheet.request?.method.kind === 'spread' ? props.sheet.request.method.passes : document.value.spread.passes))
@@ -32,13 +25,12 @@ const fate = computed(() => {
   const { where = '', wait, water = '' } = document.value.fate ?? {}
   return [where && (where === 'soil' ? 'belongs in the soil' : 'belongs on the leaf'), wait?.text && `wait ${wait.text} ${wait.unit} before the next`, water && `watered in by ${water}`].filter(Boolean).join('; ')
 })
-const totalOf = (id: string) => plan.value?.totals.products.find((product) => product.id === id)
 const stepOf = (id: string) => props.sheet.products.find((product) => product?.id === id)?.measureStep
 const groups = computed(() => {
   const { request } = props.sheet
   const first = plan.value?.loads[0]
   const tank = request && first && tankIn(request, first.carrier.unit)
-  return plan.value && tank ? loadGroups(plan.value.loads, tank.value) : []
+  return plan.value && tank ? loadGroups(plan.value.loads, tank.value, document.value.spray.calibration.by === 'hose-end' ? 'bottle' : 'load') : []
 })
 const charge = computed(() => plan.value?.totals.products[0])
 const levels = computed(() => (charge.value?.charge ? plan.value?.rates || document.value.spread.until === 'out' ? [] : chargeLevels(charge.value.charge, charge.value.amount, passes.value) : []))
@@ -65,24 +57,7 @@ const open = computed(() => props.sheet.checks.filter(({ level }) => level !== '
     </table>
 
     <h2 class="mt-4">{{ document[document.method].equipment || (document.method === 'spray' ? 'Sprayer' : 'Spreader') }}</h2>
-    <table v-if="document.method === 'spray'">
-      <thead>
-        <tr><th scope="col">In this order</th><th v-for="group in groups" :key="group.title" scope="col" class="num">{{ group.title }}</th><th scope="col" class="num">together</th></tr>
-      </thead>
-      <tbody>
-        <tr><td>Water to start, then agitate</td><td v-for="group in groups" :key="group.title" class="num"><FigureText :shown="showQuantity({ value: group.load.carrier.value / 2, unit: group.load.carrier.unit })" /></td><td /></tr>
-        <tr v-for="product in steps.before" :key="product.id">
-          <td>{{ product.name || 'Product' }} <span class="soft small">{{ product.form }}<template v-if="product.registration">, {{ product.registration }}</template></span></td>
-          <td v-for="group in groups" :key="group.title" class="num big"><template v-for="one in group.load.products.filter(({ id }) => id === product.id)" :key="one.id"><FigureText :shown="showMeasured(one.measured, stepOf(one.id))" /><span v-if="cups(product, one.measured)" class="cups">{{ cups(product, one.measured) }}</span></template></td>
-          <td class="num"><FigureText v-if="totalOf(product.id)" :shown="showMeasured(totalOf(product.id)!.measured, stepOf(product.id))" /></td>
-        </tr>
-        <tr><td>Fill to</td><td v-for="group in groups" :key="group.title" class="num big"><FigureText :shown="showQuantity(group.load.carrier)" /></td><td class="num"><FigureText v-if="plan.totals.mix" :shown="showQuantity(plan.totals.mix)" /></td></tr>
-        <tr v-if="phWords"><td>pH of the finished mix</td><td :colspan="groups.length + 1" class="num">{{ phWords }}</td></tr>
-        <tr v-for="product in steps.after" :key="product.id"><td>{{ product.name || 'Product' }} <span class="soft small">last</span></td><td v-for="group in groups" :key="group.title" class="num big"><FigureText v-for="one in group.load.products.filter(({ id }) => id === product.id)" :key="one.id" :shown="showMeasured(one.measured, stepOf(one.id))" /></td><td class="num"><FigureText v-if="totalOf(product.id)" :shown="showMeasured(totalOf(product.id)!.measured, stepOf(product.id))" /></td></tr>
-        <tr v-if="groups.some(({ load }) => load.areas)"><td>For</td><td v-for="group in groups" :key="group.title" class="num">{{ group.load.areas?.map(nameOf).join(', ') }}</td><td /></tr>
-        <tr><td>Covers</td><td v-for="group in groups" :key="group.title" class="num"><FigureText :shown="shown.size(group.load.size.value)" /></td><td /></tr>
-      </tbody>
-    </table>
+    <LoadTable v-if="document.method === 'spray'" :document="document" :sheet="sheet" :groups="groups" />
     <table v-else-if="charge?.charge">
       <thead><tr><th scope="col">{{ document.products[0]?.name || 'Product' }}</th><th scope="col" class="num">weigh</th></tr></thead>
       <tbody>
@@ -112,7 +87,6 @@ th, td { text-align: left; font-weight: 400; padding: 6px 12px 6px 0; border-bot
 thead th { font-size: 13px; color: var(--soft); }
 .num { text-align: right; padding-right: 0; padding-left: 12px; white-space: nowrap; }
 .big { font-size: 22px; font-weight: 600; }
-.cups { display: block; font-size: 14px; font-weight: 400; white-space: normal; }
 .sum td { font-weight: 600; }
 .blanks span { display: inline-block; width: 110px; border-bottom: 1.5px solid var(--ink); margin-right: 14px; height: 1.3em; }
 .blanks .wide { width: 200px; }

@@ -4,12 +4,14 @@ import { showQuantity } from '#core/quantity/systems'
 
 /** What the labels still leave this year on each lawn after this job. */
 const { yearLeft } = useSheet()
+/** Not drawn anew at every key while it is folded. */
+const open = ref(false)
 </script>
 
 <template>
-  <details v-if="yearLeft.length > 0" class="mt-4">
+  <details v-if="yearLeft.length > 0" class="mt-4" @toggle="open = ($event.target as HTMLDetailsElement).open">
     <summary><h2 class="inline">What the year still leaves</h2></summary>
-    <ul>
+    <ul v-if="open">
       <li v-for="row in yearLeft" :key="`${row.productId}-${row.lawn.area.id}`" class="rule-b py-1">
         <p class="small">{{ row.product }}, {{ row.lawn.area.name }}</p>
         <p class="small">

@@ -13,7 +13,7 @@ const forms = computed(() => props.document.nForms ?? { nitrate: blankIn('%' as 
 const ph = computed(() => props.document.ph ?? { from: '', to: '', last: '' as const })
 const measures = computed(() => props.document.measures ?? [])
 const dials = computed(() => props.document.dials ?? [])
-const orders = [{ value: '', text: 'in its usual place' }, { value: 'last', text: 'last, once the pH is set' }] as const
+const orders = [{ value: '', text: 'by its form' }, { value: 'last', text: 'last, pH set' }] as const
 const open = computed(() => [props.document.coating, props.document.saltIndex, ph.value.from, ph.value.to].some((text) => text?.trim()) || measures.value.length > 0 || dials.value.length > 0 || props.document.nForms !== undefined)
 const addMeasure = () => set('document.measures', [...measures.value, { id: uuid(), tool: 'cup', marks: '', holds: blankIn(wet.value ? 'fl oz' : 'oz') }])
 const addDial = () => set('document.dials', [...dials.value, { id: uuid(), spreader: '', dial: '' }])

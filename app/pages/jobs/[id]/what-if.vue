@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { compareSheets, type Side, type Variant } from '#core/jobsheet/compareSheets'
 import type { ApplicationDocument } from '#core/jobsheet/document'
+import { prettyUnits } from '#core/quantity/systems'
 import { formatFigure } from '#core/quantity/format'
 
 /** What if: the application as it stands beside a variant of it, figure by figure; one of them is kept. */
@@ -77,7 +78,7 @@ useScreenCommands(() => [
           </tbody>
         </table>
         <ul v-if="b" class="mt-3 small">
-          <li v-for="check in b.sheet.checks.filter(({ level }) => level !== 'note')" :key="check.message" class="rule-b py-1">{{ check.level === 'stop' ? '■' : '▲' }} {{ check.message }}</li>
+          <li v-for="check in b.sheet.checks.filter(({ level }) => level !== 'note')" :key="check.message" class="rule-b py-1"><span aria-hidden="true">{{ check.level === 'stop' ? '■' : '▲' }}</span> {{ prettyUnits(check.message) }}</li>
         </ul>
       </section>
     </div>
