@@ -39,6 +39,8 @@ interface SheetOptions {
   readonly plannedFor: () => string
   /** What stands in the rooms now, for what the job was copied from. */
   readonly rooms: () => RoomsNow & Pick<CheckRooms, 'history'> & { readonly products: readonly StockedProduct[] } | undefined
+  /** Plans the job for another day, where a check's way out is one. */
+  readonly planFor?: (day: string) => void
   /** All applications of the visit, and which is in hand. */
   readonly visit?: () => { readonly documents: readonly ApplicationDocument[], readonly index: number }
 }
@@ -75,7 +77,7 @@ export function provideSheet(options: SheetOptions): SheetContext {
     ? composed.value
     : { ...composed.value, checks: sortChecks([...composed.value.checks, ...sources.value], document.value.products.map(({ id }) => id)) }))
   const form = provideForm({
-    problems: () => composed.value.problems, change: (path, value) => options.change(withValue(document.value, path, value)), locked: options.locked, sectionsOf,
+    problems: () => composed.value.problems, change: (path, value) => (path === 'plannedFor' && typeof value === 'string' ? options.planFor?.(value) : options.change(withValue(document.value, path, value))), locked: options.locked, sectionsOf,
   })
   const dialFor = (perPass: number) => dialForRate(document.value, composed.value, rooms.value?.calibrations ?? [], rooms.value?.products ?? [], day.value, perPass)
   const context: SheetContext = { ...form, document, sheet, day, nitrogen, yearLeft, cost, dialFor }

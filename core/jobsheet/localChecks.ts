@@ -1,4 +1,6 @@
+import { dayText } from '../calendar/dayText'
 import { withinYearly } from '../calendar/dayOfYear'
+import { daysAfter } from '../calendar/daysBetween'
 import { formatFigure } from '../quantity/format'
 import type { LocalRule } from '../localRules'
 import { nutrientsOn } from '../plan/areaNutrients'
@@ -7,14 +9,22 @@ import { NUTRIENT_UNITS } from './nutrientYear'
 import { phosphorusTested } from './soilChecks'
 import { nitrogenPerArea } from '../season/history'
 import { namesOf, thisYear, type LabelContext } from './labelContext'
-import type { SheetCheck } from './sheetCheck'
+import type { Remedy, SheetCheck } from './sheetCheck'
 
 /** The crew's own table of local rules, on the day of the job. */
 export function localChecks(context: LabelContext, plan: Plan): readonly SheetCheck[] {
   return context.rooms.local.filter(({ from, to }) => from === '' || to === '' || withinYearly(context.day, from, to)).flatMap((rule) => {
     const words = broken(rule, context, plan)
-    return words === undefined ? [] : [{ level: rule.kind === 'buffer to water' ? 'note' as const : 'stop' as const, code: 'local-rule' as const, source: rule.source.trim() || 'local rule', message: `${words}${daysOf(rule)}.`, remedies: [] }]
+    return words === undefined ? [] : [{ level: rule.kind === 'buffer to water' ? 'note' as const : 'stop' as const, code: 'local-rule' as const, source: rule.source.trim() || 'local rule', message: `${words}${daysOf(rule)}.`, remedies: afterIt(rule, context.day) }]
   })
+}
+
+/** The day after a closed season, where it has an end and stops the job. */
+function afterIt({ kind, from, to }: LocalRule, day: string): readonly Remedy[] {
+  if (kind === 'buffer to water' || kind === 'nitrogen in a year' || from === '' || to === '') return []
+  const year = Number(day.slice(0, 4)) + (to < day.slice(5) ? 1 : 0)
+  const next = daysAfter(`${year}-${to}`, 1)
+  return [{ label: `Plan it for ${dayText(next)}`, path: 'plannedFor', value: next }]
 }
 
 const daysOf = ({ from, to }: LocalRule) => (from === '' || to === '' ? '' : `, ${from} to ${to}`)

@@ -2,6 +2,7 @@ import { expect, test } from 'vitest'
 import { field, typed } from '../../demo/typed'
 import { part, spraying, sprayerCourse, spreaderCourse, spreading } from '../../test/support/documents'
 import { readTable } from '../../test/support/readTable'
+import { daysAfter } from '../calendar/daysBetween'
 import { DEFAULT_HOUSE } from '../house'
 import { blankArea } from '../ground/blankArea'
 import type { SoilLevel } from '../ground/areaDocument'
@@ -141,4 +142,17 @@ test('a lawn of another grass is offered the line its grass is named on, with th
   expect(after.plan?.totals.products[0]?.amount.value).toBeCloseTo(1.4, 6)
   expect(after.checks.filter(({ code }) => code === 'rate-below-label')).toEqual([])
   expect(roomChecks(cleared, after, { ...rooms, products }, DAY, DEFAULT_HOUSE)).toEqual([])
+})
+
+test.each([
+  ['an interval', { rate: '3', repeatFrom: '14' }, '2026-04-30 own 1', '2026-05-14'],
+  ['a closed season', { rate: '3', local: 'no application/05-01/05-31/' }, '', '2026-06-01'],
+  ['a closed season over New Year', { rate: '3', local: 'no application/12-01/05-06/' }, '', '2026-05-07'],
+] as const)('%s is cleared by the day it offers, and not by the day before', (_, set, history, free) => {
+  const { document, sheet, rooms } = sheetOf(set, history)
+  const stopsOn = (day: string) => roomChecks(document, sheet, rooms, day, DEFAULT_HOUSE).filter(({ level }) => level === 'stop')
+  const [stop] = stopsOn(DAY)
+  expect(stop?.remedies.find(({ path }) => path === 'plannedFor')?.value).toBe(free)
+  expect(stopsOn(free)).toEqual([])
+  expect(stopsOn(daysAfter(free, -1))).toHaveLength(1)
 })

@@ -10,7 +10,7 @@ export type SheetCheckCode
     | 'phosphorus-enough' | 'potassium-enough' | 'soil-temperature' | 'too-hot' | 'nitrogen-resting' | 'salt-in-heat' | 'nitrogen-form' | 'little-water' | 'temperature-unlikely'
     | 'order-of-visit' | 'other-growth' | 'dial-printed'
 
-/** A way out of a check: a new value for one field of the document, or (no value) the field to look at. */
+/** A way out of a check: a new value for one field of the document (or for `plannedFor`, the job's day), or (no value) the field to look at. */
 export interface Remedy {
   readonly label: string
   readonly path: string

@@ -13,8 +13,9 @@ export interface InMeasure {
   readonly tool: string
   readonly fills: number
   readonly marks: number
-  /** As somebody says it: "3 cups and 4 marks". */
+  /** As somebody says it: "3 cups and 4 marks"; where that would be too far off, that the scale is to be used. */
   readonly words: string
+  readonly state: 'fits' | 'coarse'
   /** What that gives over what is wanted, less one. */
   readonly off: number
 }
@@ -48,17 +49,18 @@ export function inMeasures(amount: Quantity<AmountUnit>, tools: readonly Measure
   if (steps < 1) return undefined
   const [fills, marks] = [Math.floor(steps / tool.divided), steps % tool.divided]
   const off = (steps * mark) / wanted - 1
-  const words = wordsOf(tool.name, fills, marks, off)
+  const state = Math.abs(off) > COARSE ? 'coarse' : 'fits'
+  const words = state === 'coarse' ? `the ${tool.name} is too coarse: use the scale` : wordsOf(tool.name, fills, marks, off)
   book.note(figure, () => [
     `wanted ${asEntered(amount)}`, `one level ${tool.name} holds ${tool.told}${tool.divided > 1 ? `, ${tool.divided} marks` : ''}`,
-    `${sixDigits(wanted / tool.holds)} ${tool.name}, to the nearest ${tool.divided > 1 ? 'mark' : 'fill'}, halves down`, `measure = ${words}`,
+    `${sixDigits(wanted / tool.holds)} ${tool.name}, to the nearest ${tool.divided > 1 ? 'mark' : 'fill'}, halves down`, ...(state === 'coarse' ? [`${wordsOf(tool.name, fills, marks, off)}: over 3 % off`] : []), `measure = ${words}`,
   ])
-  return { tool: tool.name, fills, marks, words, off }
+  return { tool: tool.name, fills, marks, words, off, state }
 }
 
 function wordsOf(tool: string, fills: number, marks: number, off: number): string {
   const parts = [...(fills > 0 ? [`${fills} ${fills === 1 ? tool : plural(tool)}`] : []), ...(marks > 0 ? [`${marks} ${marks === 1 ? 'mark' : 'marks'}${fills > 0 ? '' : ` of a ${tool}`}`] : [])]
-  return `${parts.join(' and ')}${Math.abs(off) > WORTH_SAYING ? `, ${formatDeviation(off)}` : ''}${Math.abs(off) > COARSE ? ': too coarse, use the scale' : ''}`
+  return `${parts.join(' and ')}${Math.abs(off) > WORTH_SAYING ? `, ${formatDeviation(off)}` : ''}`
 }
 
 const plural = (word: string) => (/s$/.test(word) ? word : `${word}s`)

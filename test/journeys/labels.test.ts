@@ -35,6 +35,12 @@ test('a label typed as printed stops a job that comes too soon; leaving the lawn
   const stop = page.getByText(/Bifenthrin granule last went down on .* on 5 May 2026, a day before; the label asks for 7 days\. It may go down from 12 May 2026\./)
   await stop.waitFor()
   await page.getByText('with this product').waitFor()
+  // Another day is one way out, the lawns are another.
+  await press(page, 'Plan it for 12 May 2026')
+  await stop.waitFor({ state: 'detached' })
+  await field(page, 'Day').fill('6 May 2026')
+  await field(page, 'Day').blur()
+  await stop.waitFor()
   for (const name of ['Fescue front', 'Centipede side']) {
     const out = page.getByRole('button', { name: `Leave out ${name}`, exact: true }).first()
     if (await out.isVisible()) await out.click()

@@ -19,6 +19,7 @@ const context = provideSheet({
   change: (document) => changeAll(props.draft.applications.map((one) => (one.id === application.value.id ? { ...one, document } : one))),
   locked: () => locked.value,
   plannedFor: () => props.draft.plannedFor,
+  planFor: (planned) => emit('change', { plannedFor: planned }),
   visit: () => ({ documents: props.draft.applications.map((one) => one.document), index: props.index }),
   rooms: () => {
     const { id } = application.value.document[application.value.document.method].source ?? {}

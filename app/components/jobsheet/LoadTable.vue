@@ -4,6 +4,8 @@ import type { ApplicationDocument, ProductNote } from '#core/jobsheet/document'
 import type { LoadGroup } from '#core/plan/loadGroups'
 import { inMeasures } from '#core/plan/inMeasures'
 import { mixingSteps } from '#core/plan/mixingOrder'
+import type { Quantity } from '#core/quantity/quantity'
+import type { AmountUnit } from '#core/quantity/units'
 import { showMeasured, showQuantity } from '#core/quantity/systems'
 
 /** What goes into every load, in mixing order, to be read wet: loads side by side, or one under the other where there are many. */
@@ -18,7 +20,12 @@ const plannedOf = (id: string) => props.sheet.products.find((product) => product
 const totalOf = (id: string) => plan.value?.totals.products.find((product) => product.id === id)
 function amountOf({ load }: LoadGroup, product: ProductNote) {
   const measured = load.products.find(({ id }) => id === product.id)?.measured
-  return measured && { shown: showMeasured(measured, plannedOf(product.id)?.measureStep), cups: inMeasures(measured, product.measures ?? [], plannedOf(product.id)?.density)?.words }
+  return measured && { shown: showMeasured(measured, plannedOf(product.id)?.measureStep), cups: cupsOf(measured, product) }
+}
+/** On paper only a cup that fits: the scale's figure stands above it. */
+function cupsOf(measured: Quantity<AmountUnit>, { id, measures = [] }: ProductNote) {
+  const told = inMeasures(measured, measures, plannedOf(id)?.density)
+  return told?.state === 'fits' ? told.words : undefined
 }
 const half = ({ load: { carrier } }: LoadGroup) => showQuantity({ value: carrier.value / 2, unit: carrier.unit })
 const nameOf = (id: string) => props.document.lawns.find((lawn) => lawn.id === id)?.name || 'a lawn'
