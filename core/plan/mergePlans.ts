@@ -75,7 +75,8 @@ function checksOf(groups: readonly GroupPlan[]): Plan['checks'] {
       message: check.code === 'nutrients-unknown' ? check.message : `${place}: ${check.message.replace(/^Load (\d+)/, (_, number: string) => `Load ${Number(number) + first}`)}`,
     }))
   })
-  return told.filter(({ message }, i) => told.findIndex((other) => other.message === message) === i)
+  const said = new Set<string>()
+  return told.filter(({ message }) => !said.has(message) && said.add(message))
 }
 
 const groupTold = ({ areas, request, plan }: GroupPlan): RateGroup => ({

@@ -34,13 +34,19 @@ export function planApplication(request: PlanRequest, book: WorkingBook = closed
   return hasOwnRates(request) ? planByRates(request, carrier, book) : planAlike(request, carrier, book)
 }
 
+/** Nobody mixes or weighs one application more often than this. */
+const MOST_RATES = 100
+
 /** Areas with rates of their own: a plan for each rate, then one of all. */
 function planByRates(request: PlanRequest, carrier: Carrier | undefined, book: WorkingBook): Result<Plan, readonly PlanIssue[]> {
   const groups: GroupPlan[] = []
-  for (const group of rateGroups(request)) {
+  const apart = rateGroups(request)
+  if (apart.length > MOST_RATES) return err([{ code: 'invalid', path: 'areas', message: `These areas take ${apart.length} different sets of rates; the most that one application is mixed or weighed apart for is ${MOST_RATES}.` }])
+  for (const group of apart) {
     const planned = planAlike(group.request, carrier, book.another())
     if (!planned.ok) return planned
     groups.push({ ...group, plan: planned.value })
+    if (groups.reduce((sum, { plan: { loads } }) => sum + loads.length, 0) > MOST_LOADS) return err([{ code: 'too-many-loads', path: 'method.tank', message: `Mixed apart for each rate this takes over ${MOST_LOADS} tank loads. Check the carrier's and the tank's units.` }])
   }
   const plan = mergePlans(request, groups)
   for (const { figure, lines } of plan.working) book.note(figure, () => lines)

@@ -62,3 +62,28 @@ test('without an outcome nothing is laid down', () => {
   const [row = {}] = readTable('laidDown.csv', import.meta.url)
   expect(laidDown({ ...recordOf(row), used: undefined })).toEqual([])
 })
+
+test.each([
+  // 2 x 3 + 1 x 1.5 = 7.5 lb on 3,000 ft2: 2.5 on average. What was used is shared as it was planned, 4 to 1.
+  ['as planned', '7.5', 0, [6, 1.5]],
+  ['a tenth too much', '8.25', 0.1, [6.6, 1.65]],
+  ['a fifth too little', '6', -0.2, [4.8, 1.2]],
+] as const)('lawns at rates of their own, %s: %s lb used', (_, usedUp, deviation, pounds) => {
+  const request: PlanRequest = {
+    areas: [{ id: 'a', size: { value: 2000, unit: 'ft2' } }, { id: 'b', size: { value: 1000, unit: 'ft2' }, rates: [{ id: 'p', rate: { value: 1.5, unit: 'lb/1000 ft2' } }] }],
+    products: [{ id: 'p', rate: { value: 3, unit: 'lb/1000 ft2' }, analysis: { n: 20 } }], method: { kind: 'spread', passes: 2 },
+  }
+  const plan = planApplication(request)
+  if (!plan.ok) throw new Error('not planned')
+  const used: Used = { treated: { value: 3000, unit: 'ft2' }, putIn: [{ productId: 'p', amount: { value: 10, unit: 'lb' } }], left: { value: 10 - Number(usedUp), unit: 'lb' } }
+  const outcome = outcomeOf(request, plan.value, used, closedWorkingBook)
+  if (!outcome.ok) throw new Error('no outcome')
+  const [told] = outcome.value
+  expect(told?.plannedRate.value).toBeCloseTo(2.5, 9)
+  expect(told?.deviation).toBeCloseTo(deviation, 9)
+  expect(told?.actualRate.value).toBeCloseTo(2.5 * (1 + deviation), 9)
+  const frozen = { coreVersion: '', site: '', equipment: '', calibration: '', labels: [], request, plan: plan.value }
+  const laid = laidDown({ state: 'done', frozen, startedAt: undefined, finishedAt: undefined, used, details: undefined, outcomes: outcome.value, problems: [], corrections: [], gaps: [] })
+  expect(laid.map(({ amount }) => amount / 0.45359237)).toEqual(pounds.map((one) => expect.closeTo(one, 9)))
+  expect(laid.map(({ nutrients }) => (nutrients?.n ?? 0) / 0.45359237)).toEqual(pounds.map((one) => expect.closeTo(one / 5, 9)))
+})
