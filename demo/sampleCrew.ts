@@ -164,8 +164,8 @@ function visitJob(site: SampleSite, visit: (typeof VISITS)[number]): SampleJob {
   }
 }
 
-/** The jug that is low on the morning of 6 May, and what is left in it. */
-const LOW = { name: 'Propiconazole 14.3 % concentrate', left: '9 fl oz' }
+/** What is low on the morning of 6 May: the jug that is to be bought, and a bottle that tomorrow's jobs will need more of. */
+const LOW: Readonly<Record<string, string>> = { 'Propiconazole 14.3 % concentrate': '9 fl oz', 'Non-ionic surfactant': '4.2 fl oz' }
 
 /** Deliveries that cover what was used and leave a plausible rest on the shelf. */
 function stockFor(jobs: readonly SampleJob[]): SampleCrew['stock'] {
@@ -186,8 +186,8 @@ function stockFor(jobs: readonly SampleJob[]): SampleCrew['stock'] {
     const need = used.get(id)
     const unit = need?.unit ?? pack?.size.unit ?? 'lb'
     const packSi = pack && dimensionOf(pack.size.unit) === dimensionOf(unit) ? Number(pack.size.text) * amountFactor(pack.size.unit) : 0
-    const low = field<AmountUnit>(LOW.left)
-    const rest = name === LOW.name ? Number(low.text) * amountFactor(low.unit) : packSi * 2.6
+    const low = LOW[name] === undefined ? undefined : field<AmountUnit>(LOW[name])
+    const rest = low ? Number(low.text) * amountFactor(low.unit) : packSi * 2.6
     const received = (amount: number, on: string): StockMovement => ({
       id: named(`delivery ${name} ${on}`), kind: 'received', dimension: dimensionOf(unit), amount, entered: { text: (amount / amountFactor(unit)).toFixed(2), unit }, lot: `lot ${on.slice(2, 7)}`,
       remarks: '', applicationId: null, on,

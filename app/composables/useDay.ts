@@ -24,10 +24,11 @@ export function useDay(day: MaybeRefOrGetter<string>) {
     }
   }
 
-  const applications = computed(() => jobs.value.flatMap((job) => job.applications.flatMap(({ id, document }): DayApplication[] => {
-    const { request, plan } = composeSheet(document, workDay(job.plannedFor, crew.today()), undefined, house.value)
-    return request && plan ? [{ applicationId: id, jobId: job.id, site: job.site || 'Unnamed site', document, request, plan }] : []
-  })))
+  const sheets = computed(() => jobs.value.flatMap((job) => job.applications.map(({ id, document }) => ({ job, id, document, sheet: composeSheet(document, workDay(job.plannedFor, crew.today()), undefined, house.value) }))))
+  const applications = computed(() => sheets.value.flatMap(({ job, id, document, sheet: { request, plan } }): DayApplication[] =>
+    (request && plan ? [{ applicationId: id, jobId: job.id, site: job.site || 'Unnamed site', document, request, plan }] : [])))
+  /** Jobs that something on their own sheet stops. */
+  const stopped = computed(() => jobs.value.filter(({ id }) => sheets.value.some(({ job, sheet }) => job.id === id && sheet.checks.some(({ level }) => level === 'stop'))))
   const unready = computed(() => jobs.value.filter((job) => job.applications.some(({ id }) => !applications.value.some(({ applicationId }) => applicationId === id))))
   const mixes = computed(() => sharedMixes(applications.value))
   const needs = computed(() => dayNeeds(applications.value, mixes.value, rooms.products))
@@ -75,5 +76,5 @@ export function useDay(day: MaybeRefOrGetter<string>) {
     for (const mix of mixes.value) for (const { figure, lines } of mix.plan.working) book.note(figure, () => lines)
     return book.pages()
   }
-  return { jobs, problem, load, applications, unready, mixes, needs, spray, alike, move, share, pages }
+  return { jobs, problem, load, applications, unready, stopped, mixes, needs, spray, alike, move, share, pages }
 }

@@ -4,7 +4,7 @@ import { formatFigure } from '#core/quantity/format'
 import type { Job } from '#shared/schemas/job'
 
 /** The stops of a day in driving order; what each takes out of a common tank. */
-const props = defineProps<{ jobs: readonly Job[], mixes: readonly SharedMix[], unready: readonly Job[] }>()
+const props = defineProps<{ jobs: readonly Job[], mixes: readonly SharedMix[], unready: readonly Job[], stopped: readonly Job[] }>()
 const emit = defineEmits<{ move: [index: number, way: -1 | 1] }>()
 const STATES: Readonly<Record<Job['state'], string>> = { draft: '○ draft', planned: '● planned', running: '▶ running', done: '✓ done', cancelled: '– cancelled' }
 const stopsOf = (jobId: string) => props.mixes.flatMap(({ stops, unit }) => stops.filter((stop) => stop.jobId === jobId).map((stop) => ({ stop, unit })))
@@ -24,6 +24,7 @@ const words = ({ arrives, takes, leaves, makes }: MixStop, unit: string) =>
           <p class="small soft">{{ job.applications.map(({ document }) => document.products.map(({ name }) => name).filter(Boolean).join(' + ') || 'nothing chosen yet').join('; then ') }}</p>
           <p v-for="{ stop, unit } in stopsOf(job.id)" :key="stop.applicationId" class="small">≈ {{ words(stop, unit) }}</p>
           <p v-if="unready.some(({ id }) => id === job.id)" class="small short">▲ Something on its sheet is still missing: it is not in the sums.</p>
+          <p v-if="stopped.some(({ id }) => id === job.id)" class="small stopped">■ A stop on its sheet must be cleared first.</p>
         </div>
         <span class="small whitespace-nowrap">{{ STATES[job.state] }}</span>
         <span class="no-print small flex gap-3">
@@ -38,6 +39,7 @@ const words = ({ arrives, takes, leaves, makes }: MixStop, unit: string) =>
 <style scoped>
 .stop { display: grid; grid-template-columns: 26px minmax(0, 1fr) auto auto; gap: 4px 14px; padding: 8px 0; align-items: baseline; }
 .stop button:disabled { opacity: 0.45; cursor: default; }
+.stopped { color: var(--stop); font-weight: 600; }
 .short { color: var(--warn); font-weight: 600; }
 @media (max-width: 760px) { .stop { grid-template-columns: 26px minmax(0, 1fr) auto; } .stop > :last-child { grid-column: 2 / -1; min-height: 32px; } }
 </style>

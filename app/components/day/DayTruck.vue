@@ -33,7 +33,7 @@ const of = ({ dimension }: DayNeed, amount: number) => shown.stock({ dimension, 
       <h2 id="buy-title">To buy first</h2>
       <ul>
         <li v-for="need in short" :key="need.name" class="rule-b py-1">
-          <span class="short">▲</span> {{ need.name }}: <strong><FigureText :shown="of(need, need.short)" /></strong> short<template v-if="need.buy">; {{ need.buy.count }} x {{ need.buy.pack.size.text }} {{ need.buy.pack.size.unit }}</template>
+          <span class="short">▲</span> {{ need.name }}: <strong><FigureText :shown="of(need, need.short)" /></strong> short<template v-if="need.buy">: buy {{ need.buy.count }} of {{ need.buy.pack.size.text }} {{ need.buy.pack.size.unit }}</template>
         </li>
       </ul>
     </section>

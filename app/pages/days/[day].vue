@@ -5,7 +5,7 @@ import { daysAfter } from '#core/calendar/daysBetween'
 /** One day: its jobs in driving order, the mixes they share, the truck's loading list, what must be bought first. */
 const day = String(useRoute().params.day)
 const rooms = useRoomsStore()
-const { jobs, problem, load, unready, mixes, needs, spray, alike, move, share, pages } = useDay(day)
+const { jobs, problem, load, unready, stopped, mixes, needs, spray, alike, move, share, pages } = useDay(day)
 await Promise.all([load(), rooms.load().catch(() => undefined)])
 useHead({ title: `${dayText(day)} · Hectarum` })
 useWorkingPages(pages, computed(() => new Map(needs.value.map(({ name, sourceId }) => [`day.${sourceId ?? name}`, `${name}: for the day`] as const))))
@@ -28,7 +28,7 @@ useScreenCommands(() => [
     <EmptyState v-if="jobs.length === 0" words="Nothing is planned for this day. A job stands here by its date." action="See all jobs" to="/jobs" />
     <div v-else class="day-columns">
       <div class="space-y-5">
-        <DayStops :jobs="jobs" :mixes="mixes" :unready="unready" @move="move" />
+        <DayStops :jobs="jobs" :mixes="mixes" :unready="unready" :stopped="stopped" @move="move" />
         <p v-for="one in alike" :key="one.key" class="no-print">
           {{ one.own.map(({ site }) => site).join(' and ') }} are sprayed alike: one mix would do.
           <button type="button" class="plain-button way-out" @click="share(one.own, 'day')">Mix them as one</button>
