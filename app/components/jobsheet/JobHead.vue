@@ -45,8 +45,8 @@ function name(typed: string) {
         <span>{{ state }}</span>
         <SaveMark :state="saveState" />
         <NuxtLink v-if="draft.siteId" :to="`/sites/${draft.siteId}`" class="way-out">The site</NuxtLink>
-        <NuxtLink v-if="draft.plannedFor" :to="`/days/${draft.plannedFor}`" class="way-out">The day</NuxtLink>
-        <NuxtLink :to="whatIf" class="way-out">What if</NuxtLink>
+        <NuxtLink v-if="draft.plannedFor" :to="`/days/${draft.plannedFor}`" :prefetch="false" class="way-out">The day</NuxtLink>
+        <NuxtLink :to="whatIf" :prefetch="false" class="way-out">What if</NuxtLink>
         <button v-if="draft.version > 0" type="button" class="plain-button way-out" @click="emit('repeat')">Repeat</button>
         <a v-if="draft.version > 0" :href="file" download class="way-out">JSON</a>
         <button v-if="!locked" type="button" class="plain-button way-out" @click="emit('remove')">Delete</button>

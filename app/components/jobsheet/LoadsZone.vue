@@ -33,7 +33,7 @@ const missing = computed(() => sheet.value.problems[0])
       <h2 id="loads-title">{{ bottle ? 'Bottles' : document.method === 'spray' ? 'Loads' : 'Charge and passes' }}</h2>
       <span v-if="plan" class="soft small">{{ document.method === 'spray' ? 'in mixing order, to measure' : 'to weigh' }}</span>
     </div>
-    <p v-if="document.spray.shared === 'day' && document.method === 'spray'" class="small">One mix with others of its day: <NuxtLink :to="`/days/${day}`" class="way-out">the common loads</NuxtLink>, where another is sprayed alike. Below stands this site alone.</p>
+    <p v-if="document.spray.shared === 'day' && document.method === 'spray'" class="small">One mix with others of its day: <NuxtLink :to="`/days/${day}`" :prefetch="false" class="way-out">the common loads</NuxtLink>, where another is sprayed alike. Below stands this site alone.</p>
     <template v-if="plan">
       <div v-if="document.method === 'spray' && tank" class="grid gap-x-5 gap-y-5 sm:grid-cols-2">
         <LoadCard v-for="(group, i) in groups" :key="i" :group="group" :tank="tank" :products="before" :last="after" :ph="steps.ph" :bottle="bottle" :lawns="lawnNames(group.load.areas)" />

@@ -22,7 +22,7 @@ const when = (day: string) => {
 
 <template>
   <section aria-labelledby="jobs-title">
-    <div class="flex items-baseline gap-4"><h2 id="jobs-title">Jobs</h2><button type="button" class="plain-button way-out small" @click="startJob">New job</button><NuxtLink :to="`/days/${day}`" class="way-out small">The day: stops, truck, mixes</NuxtLink></div>
+    <div class="flex items-baseline gap-4"><h2 id="jobs-title">Jobs</h2><button type="button" class="plain-button way-out small" @click="startJob">New job</button><NuxtLink :to="`/days/${day}`" :prefetch="false" class="way-out small">The day: stops, truck, mixes</NuxtLink></div>
     <template v-for="group in groups" :key="group.title">
       <div v-if="group.rows.length > 0 || group.empty">
         <h3 class="soft small mt-2">{{ group.title }}</h3>

@@ -24,7 +24,7 @@ const filtered = computed(() => words.value !== '' || state.value !== '')
       <h1>Jobs</h1>
       <SearchField v-model="words" label="Find a job" />
       <select v-model="state" class="field state" aria-label="State"><option v-for="[value, text] in filters" :key="value" :value="value">{{ text }}</option></select>
-      <NuxtLink :to="`/days/${crew.today()}`" class="way-out">The day</NuxtLink>
+      <NuxtLink :to="`/days/${crew.today()}`" :prefetch="false" class="way-out">The day</NuxtLink>
       <UButton label="New job" color="primary" variant="solid" aria-keyshortcuts="n" @click="startJob" />
     </div>
     <p v-if="loading" class="soft py-6">Opening …</p>
