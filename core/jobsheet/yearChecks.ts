@@ -73,6 +73,7 @@ function activeLimit(line: LabelledLine, per: number, context: LabelContext): nu
 
 /** The same active under other names counts against the same limit. */
 function activeYear(line: LabelledLine, context: LabelContext): readonly SheetCheck[] {
+  if (!line.line.yearActive?.text.trim() && line.line.year.text.trim() === '') return []
   const [active] = line.product.document.actives
   const content = active && fieldReader().optional('', active.content, 'content', 'Content', 'above-zero')
   const per = content && activePerProduct(content, line.dose.dimension, line.planned.density)

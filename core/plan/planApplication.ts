@@ -1,10 +1,10 @@
 import type { Carrier } from '../label/dose'
 import { carrierOf } from './carrierOf'
-import { amountFactor, areaSi, type Quantity } from '../quantity/quantity'
+import { amountFactor, type Quantity } from '../quantity/quantity'
 import { err, ok, type Result } from '../result'
 import { closedWorkingBook, type WorkingBook } from '../working/working'
-import type { Groundwork } from './groundwork'
-import { loadCount, loadsByArea, MOST_LOADS, splitLoads, type Load } from './loads'
+import { groundwork, type Groundwork } from './groundwork'
+import { MOST_LOADS, type Load } from './loads'
 import { measuredAmount } from './measuredAmount'
 import { mergePlans, type GroupPlan } from './mergePlans'
 import { nutrientsLaid } from './nutrientsLaid'
@@ -63,31 +63,6 @@ function planAlike(request: PlanRequest, carrier: Carrier | undefined, book: Wor
   return isFiniteThroughout(plan)
     ? ok(plan)
     : err([{ code: 'invalid', path: '', message: 'These figures come to a result too large or too small to be a number: check the units.' }])
-}
-
-function groundwork(request: PlanRequest, carrier: Carrier | undefined): Result<Groundwork, readonly PlanIssue[]> {
-  const areas = request.areas.map((area) => ({ area, size: areaSi(area.size) }))
-  const size = areas.reduce((sum, area) => sum + area.size, 0)
-  const { method } = request
-  if (method.kind === 'spread' || !carrier) return ok({ areas, size, carrier, spray: 0, mix: 0, loads: [] })
-  const tank = method.tank.value * amountFactor(method.tank.unit)
-  const dead = method.dead ? method.dead.value * amountFactor(method.dead.unit) : 0
-  const spray = size * carrier.perArea
-  const mix = spray + dead
-  const count = loadCount(mix, tank)
-  if (count > MOST_LOADS && Number.isFinite(count)) {
-    return err([{
-      code: 'too-many-loads', path: 'method.tank',
-      message: `This takes ${count} tank loads; the most is ${MOST_LOADS}. Check the carrier's and the tank's units.`,
-    }])
-  }
-  const loads = !Number.isFinite(count)
-    ? []
-    : method.loads === 'by-area'
-      ? loadsByArea(areas.map((area) => area.size * carrier.perArea), tank, dead, carrier.perArea)
-      : splitLoads(mix, tank, method.loads, dead, carrier.perArea)
-  if (loads.length > MOST_LOADS) return err([{ code: 'too-many-loads', path: 'method.loads', message: `This takes ${loads.length} tank loads; the most is ${MOST_LOADS}. Let loads reach over the areas' bounds.` }])
-  return ok({ areas, size, carrier, spray, mix: Number.isFinite(count) ? mix : Infinity, loads })
 }
 
 function composePlan(products: readonly ResolvedProduct[], ground: Groundwork, method: SpreadMethod | SprayMethod, book: WorkingBook): Plan {

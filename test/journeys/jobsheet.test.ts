@@ -11,7 +11,7 @@ const on = stage()
 const job = (id: string) => `${on.url}/jobs/${id}`
 /** Every screen of the rooms; one theme is enough, the roles of the colours are the same. */
 const ROOMS = [
-  '/sites', `/sites/${SAMPLE_SITES.cooperage}`, `/sites/${SAMPLE_SITES.cooperage}/areas/${SAMPLE_AREAS.green}`, '/equipment', `/equipment/${SAMPLE_EQUIPMENT.tow}`,
+  '/days/2026-05-07', `/jobs/${SAMPLE_JOBS.grasses}/what-if`, '/sites', `/sites/${SAMPLE_SITES.cooperage}`, `/sites/${SAMPLE_SITES.cooperage}/areas/${SAMPLE_AREAS.green}`, '/equipment', `/equipment/${SAMPLE_EQUIPMENT.tow}`,
   `/equipment/${SAMPLE_EQUIPMENT.push}/calibrations/${SAMPLE_CALIBRATION}`, '/products', `/products/${SAMPLE_PRODUCTS.fungicide}`, '/settings',
 ]
 const saved = (page: Page) => page.getByRole('status').getByText('saved', { exact: true }).waitFor({ timeout: 10_000 })
