@@ -16,6 +16,10 @@ export const PRIORITIES = ['normal', 'high', 'low'] as const
 export const SOIL_LEVELS = ['', 'low', 'enough', 'high'] as const
 export type SoilLevel = (typeof SOIL_LEVELS)[number]
 
+/** Whether a disease sits in the roots or on the leaf: what feeding does to it differs. */
+export const DISEASE_SEATS = ['root', 'leaf'] as const
+export interface DiseaseNote { readonly id: string; readonly name: string; readonly seat: (typeof DISEASE_SEATS)[number]; readonly on: string }
+
 export interface GrassShare {
   readonly id: string
   readonly species: GrassName
@@ -49,6 +53,8 @@ export interface AreaDocument extends FieldNotes {
   /** Random places for soil samples: the same number gives the same places. */
   /** The last soil test: N is never on it. Words as the laboratory gives them. */
   readonly soilTest?: { readonly on: string; readonly ph: string; readonly p: SoilLevel; readonly k: SoilLevel; readonly organic: Entered<'%'> }
+  /** Diseases seen here, the same spot year after year. */
+  readonly diseases?: readonly DiseaseNote[]
   readonly samples?: { readonly count: string; readonly seed: number }
 }
 

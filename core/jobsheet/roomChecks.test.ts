@@ -49,6 +49,7 @@ function areaOf(set: Set): KeptArea {
     id: 'area', version: 1, name: 'Front', document: {
       ...blank, parts: [part('add', 'rectangle', { length: '40', width: '25' })], established: set.established ?? '', overseeding: set.overseeding ?? '',
       ...((set.testP ?? set.testK ?? set.ph) && { soilTest: { on: set.testOn ?? '2025-03-01', ph: set.ph ?? '', p: (set.testP ?? '') as SoilLevel, k: (set.testK ?? '') as SoilLevel, organic: typed('', '%') } }),
+      ...(set.disease && { diseases: [{ id: 'd', name: 'ring spot', seat: set.seat === 'leaf' ? 'leaf' : 'root', on: set.disease }] }),
       grass: set.grass ? [{ id: 'g', species: set.grass as GrassName, share: typed('', '%'), cultivar: '' }] : [],
     },
   }
@@ -155,4 +156,18 @@ test.each([
   expect(stop?.remedies.find(({ path }) => path === 'plannedFor')?.value).toBe(free)
   expect(stopsOn(free)).toEqual([])
   expect(stopsOn(daysAfter(free, -1))).toHaveLength(1)
+})
+
+test.each([
+  // [the disease, seen on, the job's day, whether it is told]
+  ['root', '2026-04-20', '2026-09-01', true],
+  ['root', '2026-04-20', '2026-11-30', true],
+  ['root', '2026-04-20', '2026-08-31', false],
+  ['root', '2026-04-20', '2026-12-01', false],
+  ['root', '2026-02-28', '2026-10-01', false],
+  ['root', '2025-04-20', '2026-10-01', false],
+  ['leaf', '2026-04-20', '2026-10-01', false],
+] as const)('autumn nitrogen where the %s were ill, seen %s, fed %s', (seat, seen, day, told) => {
+  const { document, sheet, rooms } = sheetOf({ rate: '3', n: '20', disease: seen, seat }, '')
+  expect(roomChecks(document, sheet, rooms, day, DEFAULT_HOUSE).some(({ code }) => code === 'nitrogen-root-disease')).toBe(told)
 })

@@ -8,6 +8,7 @@ import { mixChecks } from './mixChecks'
 import type { SheetCheck } from './sheetCheck'
 import { nitrogenOfYear, type LawnNitrogen } from './nutrientYear'
 import { dayChecks } from './dayChecks'
+import { diseaseChecks } from './diseaseChecks'
 import { soilChecks } from './soilChecks'
 import { turfChecks } from './turfChecks'
 import type { WorkingBook } from '../working/working'
@@ -22,7 +23,7 @@ import { yearLeft, type YearLeft } from './yearLeft'
 export function roomChecks(document: ApplicationDocument, { request, plan }: Pick<ApplicationSheet, 'request' | 'plan'>, rooms: CheckRooms, day: string, house: House): readonly SheetCheck[] {
   if (!request || !plan) return []
   const context = labelContext(document, request, rooms, day, house)
-  return [...yearChecks(context), ...intervalChecks(context), ...turfChecks(context, plan), ...soilChecks(context, plan), ...dayChecks(context, plan), ...mixChecks(context), ...localChecks(context, plan)]
+  return [...yearChecks(context), ...intervalChecks(context), ...turfChecks(context, plan), ...soilChecks(context, plan), ...dayChecks(context, plan), ...diseaseChecks(context, plan), ...mixChecks(context), ...localChecks(context, plan)]
 }
 
 /** What the labels still leave this year on each lawn; empty until the amounts can be worked out. */

@@ -8,7 +8,7 @@ export type SheetCheckCode
     | 'above-max-per-year' | 'active-above-max-per-year' | 'too-many-per-year' | 'too-soon' | 'group-run' | 'nitrogen-over-year' | 'grass-harmed' | 'grass-not-named' | 'seeding' | 'other-method' | 'mix-never' | 'mix-untested' | 'iron-with-phosphate'
     | 'water-in' | 'spray-volume' | 'local-rule' | 'dial-from-curve' | 'chloride-potassium'
     | 'phosphorus-enough' | 'potassium-enough' | 'soil-temperature' | 'too-hot' | 'nitrogen-resting' | 'salt-in-heat' | 'nitrogen-form' | 'little-water' | 'temperature-unlikely'
-    | 'order-of-visit' | 'other-growth' | 'dial-printed'
+    | 'nitrogen-root-disease' | 'order-of-visit' | 'other-growth' | 'dial-printed'
 
 /** A way out of a check: a new value for one field of the document (or for `plannedFor`, the job's day), or (no value) the field to look at. */
 export interface Remedy {

@@ -6,7 +6,7 @@ import { INSTRUMENTS } from '#core/ground/instruments'
 import { READING_NAMES } from '#core/ground/methods/method'
 import { METHOD_NAMES } from '#core/ground/methods/methods'
 import type { PictureScale } from '#core/ground/pictureScale'
-import { AREA_USES, CLIPPINGS, PRIORITIES, SOIL_LEVELS, SUNS, type AreaDocument } from '#core/ground/areaDocument'
+import { AREA_USES, CLIPPINGS, DISEASE_SEATS, PRIORITIES, SOIL_LEVELS, SUNS, type AreaDocument } from '#core/ground/areaDocument'
 import { GRASS_NAMES } from '#core/ground/grasses'
 import { AREA_UNITS, LENGTH_UNITS, SPAN_UNITS } from '#core/quantity/units'
 import { enteredOf } from './quantity'
@@ -62,6 +62,7 @@ const AreaDocumentSchema = v.strictObject({
   irrigation: v.strictObject({ kind: v.picklist(['none', 'zone']), zone: Line, output: Length }),
   soil: Notes, priority: v.picklist(PRIORITIES), notes: Notes,
   soilTest: v.optional(v.strictObject({ on: BlankOrDay, ph: Line, p: v.picklist(SOIL_LEVELS), k: v.picklist(SOIL_LEVELS), organic: Share })),
+  diseases: v.optional(v.pipe(v.array(v.strictObject({ id: Uuid, name: Line, seat: v.picklist(DISEASE_SEATS), on: BlankOrDay })), v.maxLength(30))),
   samples: v.optional(v.strictObject({ count: Line, seed: v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(4_294_967_295)) })),
 }) as v.GenericSchema<AreaDocument>
 

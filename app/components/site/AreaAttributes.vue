@@ -45,6 +45,7 @@ const dropGrass = (id: string) => set('document.grass', props.document.grass.fil
       </template>
     </div>
     <SoilTest :document="document" />
+    <DiseaseList :document="document" />
     <div class="grid gap-2 sm:grid-cols-2">
       <FormNotes path="document.soil" label="Soil: disturbed ground, drainage" :text="document.soil" />
       <FormNotes path="document.notes" label="Notes" :text="document.notes" />
