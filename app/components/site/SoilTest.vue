@@ -12,7 +12,7 @@ const wrong = (path: string) => (problemAt(path)?.kind === 'wrong' ? problemAt(p
 </script>
 
 <template>
-  <div class="grid grid-cols-2 gap-2 sm:grid-cols-5">
+  <div class="grid grid-cols-2 gap-2 sm:grid-cols-[1.7fr_0.8fr_1fr_1.1fr_1.1fr]">
     <DayField label="Soil test of" :day="test.on" :locked="locked" @change="change({ on: $event })" />
     <LabelledField v-slot="{ id }" label="pH">
       <input :id="id" class="field" data-path="document.soilTest.ph" :value="test.ph" :disabled="locked" inputmode="decimal" maxlength="6" :aria-invalid="wrong('document.soilTest.ph') ? 'true' : undefined" @input="change({ ph: ($event.target as HTMLInputElement).value })">
