@@ -1,10 +1,10 @@
-import { betweenDimensions } from '../label/asProduct'
+import { packageSize } from '../label/packageSize'
 import { priceOf, type Package } from '../label/productDocument'
 import { readPositive } from '../quantity/entered'
 import { amountFactor, type Quantity } from '../quantity/quantity'
 import { dimensionOf, type Dimension } from '../quantity/rateUnit'
 import type { AmountUnit } from '../quantity/units'
-import { sixDigits } from '../working/figureText'
+import { figureText, sixDigits } from '../working/figureText'
 import { closedWorkingBook, type WorkingBook } from '../working/working'
 import type { StockedProduct } from './jobCost'
 import type { DayApplication, SharedMix } from './sharedMix'
@@ -55,25 +55,29 @@ export function dayNeeds(applications: readonly DayApplication[], mixes: readonl
     const kept = shelf.find(({ id }) => id === need.sourceId)
     const onHand = kept?.onHand?.find(({ dimension }) => dimension === need.dimension)?.amount
     const short = onHand === undefined ? 0 : Math.max(0, need.amount - Math.max(0, onHand))
-    book.note(`day.${need.sourceId ?? need.name}`, () => [...lines, ...(onHand === undefined ? [] : [`on hand ${sixDigits(onHand)} ${need.dimension === 'mass' ? 'kg' : 'm3'}`]), `for the day = ${sixDigits(need.amount)} ${need.dimension === 'mass' ? 'kg' : 'm3'}`])
+    book.note(`day.${need.sourceId ?? need.name}`, () => [...lines, ...(onHand === undefined ? [] : [`on hand ${sixDigits(onHand)} ${need.dimension === 'mass' ? 'kg' : 'm3'}`]), ...(short > 0 ? [`short by ${sixDigits(short)} ${need.dimension === 'mass' ? 'kg' : 'm3'}, bought in the packages that cost least together`] : []), `for the day = ${sixDigits(need.amount)} ${need.dimension === 'mass' ? 'kg' : 'm3'}`])
     return { ...need, onHand, short, buy: short > 0 && kept ? toBuy(kept, need.dimension, short) : undefined }
   })
 }
 
 /** Finished spray of the day, m3: what water the truck must find or carry, liquid products included. */
-export function daySpray(applications: readonly DayApplication[], mixes: readonly SharedMix[]): number {
+export function daySpray(applications: readonly DayApplication[], mixes: readonly SharedMix[], book: WorkingBook = closedWorkingBook): number {
   const shared = new Set(mixes.flatMap(({ stops }) => stops.map(({ applicationId }) => applicationId)))
-  const plans = [...applications.filter(({ applicationId }) => !shared.has(applicationId)).map(({ plan }) => plan), ...mixes.map(({ plan }) => plan)]
-  return plans.reduce((sum, { totals: { mix } }) => (mix ? sum + mix.value * amountFactor(mix.unit) : sum), 0)
+  const parts = [
+    ...applications.filter(({ applicationId }) => !shared.has(applicationId)).map(({ site, plan }) => ({ site, mix: plan.totals.mix })),
+    ...mixes.map(({ stops, plan }) => ({ site: stops.map(({ site }) => site).join(', '), mix: plan.totals.mix })),
+  ]
+  const spray = parts.reduce((sum, { mix }) => (mix ? sum + mix.value * amountFactor(mix.unit) : sum), 0)
+  book.note('day.spray', () => [...parts.flatMap(({ site, mix }) => (mix ? [`${site}: ${figureText(mix)} to mix`] : [])), `spray of the day = ${sixDigits(spray)} m3`])
+  return spray
 }
 
 function toBuy({ document: { packages, density } }: StockedProduct, dimension: Dimension, short: number): DayNeed['buy'] {
   const weighs = readPositive(density, 'density', 'Density')
   const ways = packages.flatMap((pack) => {
-    const size = readPositive(pack.size, 'amount', 'Package')
-    const conversion = size.ok ? betweenDimensions(dimensionOf(size.value.unit), dimension, weighs.ok ? weighs.value : undefined, '') : undefined
-    if (!size.ok || !conversion?.ok) return []
-    const count = Math.ceil(short / (size.value.value * amountFactor(size.value.unit) * conversion.value) - 1e-9)
+    const size = packageSize(pack, dimension, weighs.ok ? weighs.value : undefined)
+    if (size === undefined) return []
+    const count = Math.ceil(short / size - 1e-9)
     return [{ pack, count, price: (priceOf(pack.price) ?? Infinity) * count }]
   }).toSorted((a, b) => a.price - b.price || a.count - b.count)
   return ways[0] && { pack: ways[0].pack, count: ways[0].count }

@@ -2,7 +2,7 @@ import { dayText } from '../calendar/dayText'
 import { formatFigure } from '../quantity/format'
 import { nutrientsOn } from '../plan/areaNutrients'
 import type { Plan } from '../plan/plan'
-import { namesOf, type LabelContext } from './labelContext'
+import { leaveOut, namesOf, type LabelContext } from './labelContext'
 import type { SheetCheck } from './sheetCheck'
 
 /** Months of the year, MM-DD, in which root disease shows and in which autumn feeding falls; north of the equator. */
@@ -23,6 +23,6 @@ export function diseaseChecks(context: LabelContext, plan: Plan): readonly Sheet
   return [{
     level: 'warn', code: 'nitrogen-root-disease', source: 'trade practice, the area’s own history',
     message: `${formatFigure(first.now)} lb N/1000 ft2 in autumn on ${namesOf(found)}, where ${first.seen.name.trim() || 'root disease'} showed on ${dayText(first.seen.on)}: it feeds the next outbreak.`,
-    remedies: found.slice(0, 3).map(({ index, area }) => ({ label: `Leave out ${area.name}`, path: `lawns.${index}.treated`, value: 'no' })),
+    remedies: leaveOut(found),
   }]
 }

@@ -7,7 +7,7 @@ import type { Entered } from '../quantity/entered'
 import { groupRun, groupsIn, type IndexedRow } from '../season/history'
 import { remembered } from '../remembered'
 import type { KeptProduct } from './fromRooms'
-import { namesOf, type KnownLawn, type LabelContext, type LabelledLine } from './labelContext'
+import { leaveOut, namesOf, type KnownLawn, type LabelContext, type LabelledLine } from './labelContext'
 import type { SheetCheck } from './sheetCheck'
 
 /** Days of a typed time; undefined while blank or wrong. */
@@ -45,7 +45,7 @@ function tooSoon(line: LabelledLine, context: LabelContext): readonly SheetCheck
   return [{
     level: 'stop', code: 'too-soon', productId: line.note.id, source: `label, repeat from ${wait} days`,
     message: `${line.product.name}${other} last went down on ${namesOf(found)} on ${dayText(worst.last.on)}, ${when}; the label asks for ${wait} days. It may go down from ${dayText(daysAfter(worst.last.on, Math.ceil(wait)))}.`,
-    remedies: [{ label: `Plan it for ${dayText(daysAfter(worst.last.on, Math.ceil(wait)))}`, path: 'plannedFor', value: daysAfter(worst.last.on, Math.ceil(wait)) }, ...found.slice(0, 3).map(({ index, area }) => ({ label: `Leave out ${area.name}`, path: `lawns.${index}.treated`, value: 'no' }))],
+    remedies: [{ label: `Plan it for ${dayText(daysAfter(worst.last.on, Math.ceil(wait)))}`, path: 'plannedFor', value: daysAfter(worst.last.on, Math.ceil(wait)) }, ...leaveOut(found)],
   }]
 }
 

@@ -1,11 +1,10 @@
-import { betweenDimensions } from '../label/asProduct'
+import { packageSize } from '../label/packageSize'
 import { priceOf, type Package } from '../label/productDocument'
 import type { Plan } from '../plan/plan'
 import type { PlanRequest } from '../plan/planRequest'
-import { readPositive } from '../quantity/entered'
-import { amountFactor, type Quantity } from '../quantity/quantity'
+import { amountFactor } from '../quantity/quantity'
 import { dimensionOf, type Dimension } from '../quantity/rateUnit'
-import { SQUARE_METRES_PER, type DensityUnit } from '../quantity/units'
+import { SQUARE_METRES_PER } from '../quantity/units'
 import type { OnHand } from '../stock/onHand'
 import { asEntered, figureText, sixDigits } from '../working/figureText'
 import { closedWorkingBook, type WorkingBook } from '../working/working'
@@ -33,13 +32,6 @@ export interface JobCost {
   readonly areas: readonly { readonly id: string; readonly cost: number | undefined }[]
 }
 
-/** One package as SI amount in a dimension. */
-function packageSi({ size }: Package, dimension: Dimension, density: Quantity<DensityUnit> | undefined): number | undefined {
-  const read = readPositive(size, 'amount', 'Package')
-  const conversion = read.ok ? betweenDimensions(dimensionOf(read.value.unit), dimension, density, '') : undefined
-  return read.ok && conversion?.ok ? read.value.value * amountFactor(read.value.unit) * conversion.value : undefined
-}
-
 /**
  * The cost of the product of one application: by job, by 1,000 ft2, by area, and what it leaves in the open package.
  * What is mixed counts, dead volume and all; areas share it by what lands on them.
@@ -54,7 +46,7 @@ export function jobCost({ products }: ApplicationDocument, request: PlanRequest,
     const dimension = used && dimensionOf(used.unit)
     const priced = kept && dimension
       ? kept.document.packages.flatMap((pack) => {
-        const [price, size] = [priceOf(pack.price), packageSi(pack, dimension, density)]
+        const [price, size] = [priceOf(pack.price), packageSize(pack, dimension, density)]
         return price !== undefined && size !== undefined ? [{ pack, price, size }] : []
       }).toSorted((a, b) => a.price / a.size - b.price / b.size)[0]
       : undefined
@@ -72,9 +64,13 @@ export function jobCost({ products }: ApplicationDocument, request: PlanRequest,
     return own / (plan.totals.products.find(({ id }) => id === productId)?.amount.value ?? 1)
   }
   if (whole !== undefined) book.note('cost.job', () => [...costs.map(({ name, cost }) => `${name} ${sixDigits(cost ?? 0)}`), `on ${sixDigits(thousands)} x 1000 ft2: ${sixDigits(whole / thousands)} on 1000 ft2`, `product of this application = ${sixDigits(whole)}`])
+  const areas = plan.areas.map(({ id }) => ({ id, cost: whole === undefined ? undefined : costs.reduce((sum, { cost, productId }) => sum + (cost ?? 0) * shareOf(id, productId), 0) }))
+  for (const { id, cost } of areas) {
+    if (cost !== undefined) book.note(`cost.area.${id}`, () => [...costs.map((one) => `${one.name}: ${sixDigits(100 * shareOf(id, one.productId))} % of ${sixDigits(one.cost ?? 0)}`), `product on this lawn = ${sixDigits(cost)}`])
+  }
   return {
     products: costs, whole, perThousand: whole === undefined ? undefined : whole / thousands,
-    areas: plan.areas.map(({ id }) => ({ id, cost: whole === undefined ? undefined : costs.reduce((sum, { cost, productId }) => sum + (cost ?? 0) * shareOf(id, productId), 0) })),
+    areas,
   }
 }
 

@@ -7,6 +7,7 @@ import type { House } from '../house'
 import type { LocalRule, MixNote } from '../localRules'
 import type { ApplicationDocument, LawnNote, ProductNote } from './document'
 import type { KeptArea, KeptProduct } from './fromRooms'
+import type { Remedy } from './sheetCheck'
 
 /** What the label and history checks of one application look at. */
 export interface CheckRooms {
@@ -89,6 +90,9 @@ export const datesOf = ({ note }: LabelledLine): number => (note.split === 'shar
 
 /** Of rows, those of the job's calendar year up to its day. */
 export const thisYear = (rows: readonly IndexedRow[] | undefined, { dayNumber: today, year }: LabelContext): readonly IndexedRow[] => (rows ? inYear(rows, year, today) : [])
+
+/** Ways out that leave a lawn untreated; three at most, so that they can be read. */
+export const leaveOut = (lawns: readonly KnownLawn[]): readonly Remedy[] => lawns.slice(0, 3).map(({ index, area }) => ({ label: `Leave out ${area.name}`, path: `lawns.${index}.treated`, value: 'no' }))
 
 /** "Front", "Front and Side", "Front and 3 more". */
 export function namesOf(lawns: readonly { readonly area: { readonly name: string } }[]): string {

@@ -1,11 +1,9 @@
 import { asPlanProduct } from './readProducts'
 import { noteFromLabel, type KeptProduct } from './fromRooms'
-import { betweenDimensions } from '../label/asProduct'
+import { packageSize } from '../label/packageSize'
 import { doseOf } from '../label/dose'
 import { priceOf, type Package, type RateLine } from '../label/productDocument'
 import { readPositive } from '../quantity/entered'
-import { amountFactor } from '../quantity/quantity'
-import { dimensionOf } from '../quantity/rateUnit'
 import { fieldReader } from '../quantity/fieldReader'
 import { asEntered, sixDigits } from '../working/figureText'
 import { closedWorkingBook, type WorkingBook } from '../working/working'
@@ -22,9 +20,9 @@ export function lineCost(product: KeptProduct, line: RateLine, pack: Package, bo
   const read = asPlanProduct(noteFromLabel(product, line, line.id, { text: '', unit: 'g' }), 'products.0', fieldReader())
   const dose = read && doseOf(read, undefined)
   if (price === undefined || !size.ok || !read || !dose?.ok) return undefined
-  const conversion = betweenDimensions(dimensionOf(size.value.unit), dose.value.dimension, read.density, '')
-  if (!conversion.ok) return undefined
-  const packages = dose.value.perArea / (size.value.value * amountFactor(size.value.unit) * conversion.value)
+  const holds = packageSize(pack, dose.value.dimension, read.density)
+  if (holds === undefined) return undefined
+  const packages = dose.value.perArea / holds
   const cost = price * packages
   book.note(`cost.${line.id}.${pack.id}`, () => [
     `${line.use || 'rate'} ${asEntered(read.rate)}${read.basis && read.basis !== 'product' ? ` of ${read.basis}` : ''}`,

@@ -4,7 +4,7 @@ import { formatFigure } from '../quantity/format'
 import { NUTRIENT_NAMES } from '../label/label'
 import { nutrientsOn } from '../plan/areaNutrients'
 import type { Plan } from '../plan/plan'
-import { namesOf, type KnownLawn, type LabelContext } from './labelContext'
+import { leaveOut, namesOf, type KnownLawn, type LabelContext } from './labelContext'
 import type { SheetCheck } from './sheetCheck'
 
 /** A soil test is looked at for three years (trade.md 13). */
@@ -33,7 +33,7 @@ export function soilChecks(context: LabelContext, plan: Plan): readonly SheetChe
     return [{
       level: worst.test[level] === 'high' ? 'warn' : 'note', code, source: `soil test of ${dayText(worst.test.on)}`,
       message: `${formatFigure(worst.now)} lb ${NUTRIENT_NAMES[nutrient]}/1000 ft2 goes on ${namesOf(found)}, where the soil test says ${worst.test[level] === 'high' ? 'high' : 'enough'}.`,
-      remedies: found.slice(0, 3).map(({ index, area }) => ({ label: `Leave out ${area.name}`, path: `lawns.${index}.treated`, value: 'no' })),
+      remedies: leaveOut(found),
     }]
   })
 }

@@ -7,15 +7,13 @@ import type { Plan } from '../plan/plan'
 import { ownFromLine } from './fromRooms'
 import { daysIn } from './intervalChecks'
 import { NUTRIENT_UNITS, nitrogenOfYear } from './nutrientYear'
-import { namesOf, type KnownLawn, type LabelContext, type LabelledLine } from './labelContext'
+import { leaveOut, namesOf, type KnownLawn, type LabelContext, type LabelledLine } from './labelContext'
 import type { Remedy, SheetCheck } from './sheetCheck'
 
 /** Seed is left alone this long after a pre-emergent whose label says nothing (trade.md 10, residual commonly 90 days). */
 const USUAL_RESIDUAL = 90
 /** Turf younger than this is young to a root-pruning active whose label says nothing (house default). */
 const YOUNG_DAYS = 60
-
-const without = (lawns: readonly KnownLawn[]) => lawns.slice(0, 3).map(({ index, area }) => ({ label: `Leave out ${area.name}`, path: `lawns.${index}.treated`, value: 'no' }))
 
 /** What the turf itself forbids: grasses, seed and young turf, the nitrogen it wants. Source: trade.md 5, 6, 10. */
 export function turfChecks(context: LabelContext, plan: Plan): readonly SheetCheck[] {
@@ -30,8 +28,8 @@ function grassChecks(line: LabelledLine, { lawns }: LabelContext): readonly Shee
   const unnamed = named.length === 0 ? [] : lawns.filter((lawn) => !harmed.includes(lawn) && !lawn.own.has(line.note.id) && grassesOf(lawn).some((grass) => !named.includes(grass)))
   const [one, other] = [harmed[0] && grassesOf(harmed[0]).find((grass) => harms.includes(grass)), unnamed[0] && grassesOf(unnamed[0]).find((grass) => !named.includes(grass))]
   return [
-    ...(one ? [{ level: 'stop' as const, code: 'grass-harmed' as const, productId: line.note.id, source: 'label, grasses it may harm', message: `${line.product.name} may harm ${one}, which grows on ${namesOf(harmed)}.`, remedies: without(harmed) }] : []),
-    ...(other ? [{ level: 'warn' as const, code: 'grass-not-named' as const, productId: line.note.id, source: 'label, grasses of this line', message: `This line is for ${named.join(', ')}; on ${namesOf(unnamed)} grows ${other}.`, remedies: [...otherLines(line, unnamed), { label: 'Choose another line', path: `products.${line.index}.rate` }, ...without(unnamed)] }] : []),
+    ...(one ? [{ level: 'stop' as const, code: 'grass-harmed' as const, productId: line.note.id, source: 'label, grasses it may harm', message: `${line.product.name} may harm ${one}, which grows on ${namesOf(harmed)}.`, remedies: leaveOut(harmed) }] : []),
+    ...(other ? [{ level: 'warn' as const, code: 'grass-not-named' as const, productId: line.note.id, source: 'label, grasses of this line', message: `This line is for ${named.join(', ')}; on ${namesOf(unnamed)} grows ${other}.`, remedies: [...otherLines(line, unnamed), { label: 'Choose another line', path: `products.${line.index}.rate` }, ...leaveOut(unnamed)] }] : []),
   ]
 }
 
@@ -67,13 +65,13 @@ function seedChecks(line: LabelledLine, { lawns, day }: LabelContext): readonly 
   return [
     ...(youngest && after !== undefined
       ? [{
-          level: printedAfter !== undefined ? 'stop' as const : 'warn' as const, code: 'seeding' as const, productId: line.note.id, source: source(printedAfter), remedies: without(young),
+          level: printedAfter !== undefined ? 'stop' as const : 'warn' as const, code: 'seeding' as const, productId: line.note.id, source: source(printedAfter), remedies: leaveOut(young),
           message: `${namesOf(young)} was sown on ${dayText(youngest.area.document.established)}: ${line.product.name} waits ${after} days, until ${dayText(daysAfter(youngest.area.document.established, Math.ceil(after)))}.`,
         }]
       : []),
     ...(next && before !== undefined
       ? [{
-          level: 'stop' as const, code: 'seeding' as const, productId: line.note.id, source: source(printedBefore), remedies: without(sown),
+          level: 'stop' as const, code: 'seeding' as const, productId: line.note.id, source: source(printedBefore), remedies: leaveOut(sown),
           message: `${namesOf(sown)} is to be seeded on ${dayText(next.area.document.overseeding)}: ${line.product.name} would keep the seed down for ${before} days.`,
         }]
       : []),
@@ -120,7 +118,7 @@ function nitrogenYear(context: LabelContext, plan: Plan): readonly SheetCheck[] 
   const told = (perArea: number | undefined) => formatFigure((perArea ?? 0) * NUTRIENT_UNITS)
   const lawns = found.map(({ lawn }) => lawn)
   return [{
-    level: 'warn', code: 'nitrogen-over-year', source: `grass, ${told(worst.wanted?.[0])} to ${told(worst.wanted?.[1])} lb N/1000 ft2 a year`, remedies: without(lawns),
+    level: 'warn', code: 'nitrogen-over-year', source: `grass, ${told(worst.wanted?.[0])} to ${told(worst.wanted?.[1])} lb N/1000 ft2 a year`, remedies: leaveOut(lawns),
     message: `${told(worst.laid)} lb N/1000 ft2 lies on ${namesOf(lawns)} this year; ${told(worst.now)} more is over what its grass wants.`,
   }]
 }

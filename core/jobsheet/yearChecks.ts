@@ -9,7 +9,7 @@ import type { RateUnit } from '../quantity/units'
 import { remembered } from '../remembered'
 import { applicationsIn, laidPerArea, type IndexedRow } from '../season/history'
 import type { KeptProduct } from './fromRooms'
-import { datesOf, namesOf, perAreaOn, thisYear, type KnownLawn, type LabelContext, type LabelledLine } from './labelContext'
+import { datesOf, leaveOut, namesOf, perAreaOn, thisYear, type KnownLawn, type LabelContext, type LabelledLine } from './labelContext'
 import type { Remedy, SheetCheck } from './sheetCheck'
 
 /** Figures this close to a limit are on it, not over it. */
@@ -47,7 +47,7 @@ function productYear(line: LabelledLine, context: LabelContext): readonly SheetC
   return [{
     level: 'stop', code: 'above-max-per-year', productId: line.note.id, source: 'label, most in a year',
     message: `${line.product.name}: ${told(worst.laid)} lies on ${namesOf(found)} this year; with ${told(worst.now)} ${datesOf(line) > 1 ? 'over both dates' : 'now'} that is over the label's ${told(limit.perArea)}.`,
-    remedies: [...(left > 0 && line.note.basis === 'product' && datesOf(line) === 1 ? lessOf(line, left) : []), ...without(found)],
+    remedies: [...(left > 0 && line.note.basis === 'product' && datesOf(line) === 1 ? lessOf(line, left) : []), ...leaveOut(found)],
   }]
 }
 
@@ -60,8 +60,6 @@ function lessOf({ index, note, dose }: LabelledLine, left: number): readonly Rem
   const text = String(Math.floor((left / parts.factor) * 1000 + 1e-6) / 1000)
   return Number(text) > 0 ? [{ label: `Take ${text} ${note.rate.unit}, what the year leaves`, path: `products.${index}.rate`, value: { text, unit: note.rate.unit } }] : []
 }
-
-const without = (lawns: readonly KnownLawn[]): readonly Remedy[] => lawns.slice(0, 3).map(({ index, area }) => ({ label: `Leave out ${area.name}`, path: `lawns.${index}.treated`, value: 'no' }))
 
 /** Kg of the active on each m2 in a year: as the label prints it, else what the product's own most holds of it. */
 function activeLimit(line: LabelledLine, per: number, context: LabelContext): number | undefined {
@@ -88,7 +86,7 @@ function activeYear(line: LabelledLine, context: LabelContext): readonly SheetCh
   const share = (value: number) => `${formatFigure((100 * value) / most)} %`
   return [{
     level: 'stop', code: 'active-above-max-per-year', productId: line.note.id, source: 'label, most in a year, as active',
-    message: `${active.name} under all names: ${share(worst.laid)} of a year's most lies on ${namesOf(found)}; with this it would be ${share(worst.laid + worst.now)}.`, remedies: without(found),
+    message: `${active.name} under all names: ${share(worst.laid)} of a year's most lies on ${namesOf(found)}; with this it would be ${share(worst.laid + worst.now)}.`, remedies: leaveOut(found),
   }]
 }
 
@@ -122,7 +120,7 @@ function countYear(line: LabelledLine, context: LabelContext): readonly SheetChe
   const [first] = found.toSorted((a, b) => b.times - a.times)
   return first
     ? [{
-        level: 'stop', code: 'too-many-per-year', productId: line.note.id, source: 'label, applications in a year', remedies: without(found),
+        level: 'stop', code: 'too-many-per-year', productId: line.note.id, source: 'label, applications in a year', remedies: leaveOut(found),
         message: `${line.product.name} went down on ${namesOf(found)} ${first.times} ${first.times === 1 ? 'time' : 'times'} this year; the label allows ${most}.`,
       }]
     : []

@@ -1,7 +1,9 @@
 import { priceOf, type Package, type ProductDocument } from '../label/productDocument'
-import { readPositive } from '../quantity/entered'
+import { packageSize } from '../label/packageSize'
+import { readPositive, type Entered } from '../quantity/entered'
+import { formatFigure } from '../quantity/format'
 import { amountFactor, timeSi } from '../quantity/quantity'
-import { SECONDS_PER } from '../quantity/units'
+import { SECONDS_PER, type AmountUnit } from '../quantity/units'
 import { dimensionOf, type Dimension } from '../quantity/rateUnit'
 import type { Movement } from './onHand'
 import { sixDigits } from '../working/figureText'
@@ -9,6 +11,18 @@ import { closedWorkingBook, type WorkingBook } from '../working/working'
 
 /** What a year takes of a product, SI. */
 export interface YearNeed { readonly dimension: Dimension; readonly amount: number }
+
+/** Reads what somebody says a year takes; undefined until it can be read. */
+export function yearNeedOf(entered: Entered<AmountUnit>): YearNeed | undefined {
+  const read = readPositive(entered, 'amount', 'Need of a year')
+  return read.ok ? { dimension: dimensionOf(read.value.unit), amount: read.value.value * amountFactor(read.value.unit) } : undefined
+}
+
+/** A year's need told in a unit, as the field that asks for it begins. */
+export const enteredNeed = (need: YearNeed, unit: AmountUnit): Entered<AmountUnit> => ({ text: formatFigure(need.amount / amountFactor(unit)).replaceAll(',', ''), unit })
+
+/** The price of one unit out of a package, in the crew's currency. */
+export const pricePer = ({ perUnit }: Pick<PackageVerdict, 'perUnit'>, unit: AmountUnit): number => perUnit * amountFactor(unit)
 
 /** One package against what a year needs. */
 export interface PackageVerdict {
@@ -44,18 +58,15 @@ export function usedInYear(movements: readonly (Movement & { readonly on: string
  */
 export function packageChoice(packages: readonly Package[], need: YearNeed, shelfLife: number | undefined, book: WorkingBook = closedWorkingBook): readonly PackageVerdict[] {
   const rows = packages.flatMap((pack) => {
-    const size = readPositive(pack.size, 'amount', 'Package')
-    const price = priceOf(pack.price)
-    if (!size.ok || price === undefined || dimensionOf(size.value.unit) !== need.dimension || need.amount <= 0) return []
-    const si = size.value.value * amountFactor(size.value.unit)
-    return [{ pack, perUnit: price / si, years: si / need.amount }]
+    const [size, price] = [packageSize(pack, need.dimension), priceOf(pack.price)]
+    return size === undefined || price === undefined || need.amount <= 0 ? [] : [{ pack, perUnit: price / size, years: size / need.amount }]
   }).toSorted((a, b) => a.perUnit - b.perUnit)
   const keeps = (years: number) => shelfLife === undefined || years <= shelfLife * (1 + 1e-9)
   const best = rows.find(({ years }) => keeps(years))
   return rows.map((row): PackageVerdict => {
     book.note(`package.${row.pack.id}`, () => [
       `${row.pack.size.text} ${row.pack.size.unit} at ${row.pack.price}`, `this year's need takes ${sixDigits(1 / row.years)} of them`,
-      ...(shelfLife === undefined ? ['the label gives no shelf life'] : [`it keeps ${sixDigits(shelfLife)} years`]), `one lasts = ${sixDigits(row.years)} years`,
+      ...(shelfLife === undefined ? ['the label gives no shelf life'] : [`it keeps ${sixDigits(shelfLife)} years`]), `one unit of it costs ${sixDigits(row.perUnit)} a ${need.dimension === 'mass' ? 'kg' : 'm3'}`, `one lasts = ${sixDigits(row.years)} years`,
     ])
     return { ...row, state: !keeps(row.years) ? 'outlives' : row === best ? 'best' : 'dearer' }
   })

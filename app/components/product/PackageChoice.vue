@@ -1,12 +1,11 @@
 <script setup lang="ts">
 import type { ProductDocument } from '#core/label/productDocument'
-import { readPositive, type Entered } from '#core/quantity/entered'
+import type { Entered } from '#core/quantity/entered'
 import { formatFigure } from '#core/quantity/format'
-import { amountFactor } from '#core/quantity/quantity'
 import { dimensionOf } from '#core/quantity/rateUnit'
 import { SYSTEM_UNITS } from '#core/quantity/systems'
 import { AMOUNT_UNITS, type AmountUnit } from '#core/quantity/units'
-import { packageChoice, shelfYears, usedInYear, type YearNeed } from '#core/stock/packageChoice'
+import { enteredNeed, packageChoice, pricePer, shelfYears, usedInYear, yearNeedOf, type YearNeed } from '#core/stock/packageChoice'
 import type { Stock } from '#shared/schemas/product'
 
 /** Which package to buy at this year's need: the cheapest that is used up before it spoils. */
@@ -20,20 +19,14 @@ const entered = computed<Entered<AmountUnit>>(() => {
   const dimension = used.value?.dimension ?? (props.document.packages[0] ? dimensionOf(props.document.packages[0].size.unit) : 'mass')
   const { massLadder, volumeLadder } = SYSTEM_UNITS[crew.units]
   const unit = (dimension === 'mass' ? massLadder[0] : volumeLadder[0]) ?? 'lb'
-  return { text: used.value ? formatFigure(used.value.amount / amountFactor(unit)).replaceAll(',', '') : '', unit }
+  return used.value ? enteredNeed(used.value, unit) : { text: '', unit }
 })
-const need = computed(() => {
-  const read = readPositive(entered.value, 'amount', 'Need of a year')
-  return read.ok ? { dimension: dimensionOf(read.value.unit), amount: read.value.value * amountFactor(read.value.unit) } : undefined
-})
+const need = computed(() => yearNeedOf(entered.value))
 const keeps = computed(() => shelfYears(props.document))
 watch(need, (now) => emit('need', now), { immediate: true })
 const rows = computed(() => (need.value ? packageChoice(props.document.packages, need.value, keeps.value) : []))
 const WORDS = { best: '✓ the one to buy', dearer: 'dearer', outlives: '▲ spoils before it is used up' } as const
-const perUnit = (row: (typeof rows.value)[number]) => {
-  const { unit } = entered.value
-  return `${(row.perUnit * amountFactor(unit)).toFixed(2)} a ${unit}`
-}
+const perUnit = (row: (typeof rows.value)[number]) => `${pricePer(row, entered.value.unit).toFixed(2)} a ${entered.value.unit}`
 </script>
 
 <template>
