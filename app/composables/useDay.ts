@@ -72,7 +72,9 @@ export function useDay(day: MaybeRefOrGetter<string>) {
 
   function pages() {
     const book = openWorkingBook()
+    sharedMixes(applications.value, book)
     dayNeeds(applications.value, mixes.value, rooms.products, book)
+    daySpray(applications.value, mixes.value, book)
     for (const mix of mixes.value) for (const { figure, lines } of mix.plan.working) book.note(figure, () => lines)
     return book.pages()
   }

@@ -10,6 +10,8 @@ import type { LawnNitrogen } from '#core/jobsheet/nutrientYear'
 import { visitOrder } from '#core/jobsheet/visitOrder'
 import type { YearLeft } from '#core/jobsheet/yearLeft'
 import { inMeasures } from '#core/plan/inMeasures'
+import { perPassOf } from '#core/plan/mergePlans'
+import { tubFillsOf } from '#core/plan/tubFills'
 import { sourceChecks, type RoomsNow } from '#core/jobsheet/sourceChecks'
 import { sortChecks } from '#core/plan/planChecks'
 import { DEFAULT_HOUSE } from '#core/house'
@@ -48,6 +50,7 @@ interface SheetOptions {
 /** Makes the core's sheet reactive and gives it to the components below. */
 export function provideSheet(options: SheetOptions): SheetContext {
   const crew = useCrewStore()
+  const shelves = useRoomsStore()
   const document = computed(options.document)
   const day = computed(() => workDay(options.plannedFor(), crew.today()))
   const house = computed(() => crew.organization?.settings.house ?? DEFAULT_HOUSE)
@@ -79,7 +82,7 @@ export function provideSheet(options: SheetOptions): SheetContext {
   const form = provideForm({
     problems: () => composed.value.problems, change: (path, value) => (path === 'plannedFor' && typeof value === 'string' ? options.planFor?.(value) : options.change(withValue(document.value, path, value))), locked: options.locked, sectionsOf,
   })
-  const dialFor = (perPass: number) => dialForRate(document.value, composed.value, rooms.value?.calibrations ?? [], rooms.value?.products ?? [], day.value, perPass)
+  const dialFor = (perPass: number, figure?: string, book?: WorkingBook) => dialForRate(document.value, composed.value, rooms.value?.calibrations ?? [], rooms.value?.products ?? [], day.value, perPass, figure, book)
   const context: SheetContext = { ...form, document, sheet, day, nitrogen, yearLeft, cost, dialFor }
   provide(key, context)
   useWorkingPages(() => {
@@ -91,6 +94,11 @@ export function provideSheet(options: SheetOptions): SheetContext {
     }
     costed(book)
     noteMeasures(document.value, worked, book)
+    tubFillsOf(worked.plan?.totals.products[0]?.charge, shelves.equipment, book)
+    const { request } = worked
+    if (request?.method.kind === 'spread') {
+      for (const [i, group] of (worked.plan?.rates ?? []).entries()) dialFor(perPassOf(group, request.method.passes, `rates.${i}.pass`, book) ?? 0, `rates.${i}.dial`, book)
+    }
     return book.pages()
   }, computed(() => figureNames(document.value)))
   return context

@@ -65,7 +65,7 @@ export function composeSheet(document: ApplicationDocument, day: string, book: W
   const ground = treatedGround(lawns, book)
   const first = products[0]
   const whole = document.method === 'spread' && first ? perPassOf(first, 1) : undefined
-  const light = document.spread.until === 'out' && calibration && whole !== undefined && plan ? lightPasses(whole, calibration.perPass) : undefined
+  const light = document.spread.until === 'out' && calibration && whole !== undefined && plan ? lightPasses(whole, calibration.perPass, book) : undefined
   const passes = plan && request?.method.kind === 'spread' ? request.method.passes : document.spread.passes
   const wantedPerPass = document.method === 'spread' && first ? perPassOf(first, passes) : undefined
   const speed = calibration?.speedToday

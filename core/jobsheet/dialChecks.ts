@@ -4,7 +4,7 @@ import { likeGrain, type Grained } from '../calibration/likeGrain'
 import { spreaderCurve } from '../calibration/spreaderCurve'
 import { dayText } from '../calendar/dayText'
 import { formatDeviation, formatFigure } from '../quantity/format'
-import { closedWorkingBook } from '../working/working'
+import { closedWorkingBook, type WorkingBook } from '../working/working'
 import type { ApplicationSheet } from './applicationSheet'
 import { SETTING_TOLERANCE } from './calibrationChecks'
 import type { ApplicationDocument } from './document'
@@ -18,13 +18,13 @@ const DIAL_STEPS = 10
 
 /** The setting that the spreader's curve gives for a rate of one pass; undefined where that would be a guess. @param perPass kg on each m2 */
 export function dialForRate(
-  { method, products }: ApplicationDocument, { calibration }: Pick<ApplicationSheet, 'calibration'>, calibrations: readonly KeptCalibration[], shelf: readonly Grained[], day: string, perPass: number,
+  { method, products }: ApplicationDocument, { calibration }: Pick<ApplicationSheet, 'calibration'>, calibrations: readonly KeptCalibration[], shelf: readonly Grained[], day: string, perPass: number, figure = '', book: WorkingBook = closedWorkingBook,
 ): string | undefined {
   const [product] = products
   const speed = calibration?.speedToday
   if (method !== 'spread' || !calibration || !speed || !product) return undefined
   const curve = spreaderCurve(calibrations, [product.name, ...likeGrain(shelf, product.name)], day)
-  const asked = askCurve(curve, { find: 'setting', rate: perPass, passes: 1, swath: calibration.width, speed }, '', closedWorkingBook)
+  const asked = askCurve(curve, { find: 'setting', rate: perPass, passes: 1, swath: calibration.width, speed }, figure, book)
   return asked.ok && asked.value.reach !== 'guess' ? String(Math.round(asked.value.setting * DIAL_STEPS) / DIAL_STEPS) : undefined
 }
 

@@ -4,6 +4,8 @@ import type { LoadPlan, Plan } from '../plan/plan'
 import type { PlanRequest } from '../plan/planRequest'
 import { rateUnitParts } from '../quantity/rateUnit'
 import { amountFactor } from '../quantity/quantity'
+import { sixDigits } from '../working/figureText'
+import { closedWorkingBook, type WorkingBook } from '../working/working'
 import type { ApplicationDocument } from './document'
 
 /** One application of the day that takes its spray from a common mix. */
@@ -55,9 +57,10 @@ export function mixKey({ document, request }: Pick<DayApplication, 'document' | 
  * @param applications of the day in driving order; only those marked as shared take part, and only where two are alike
  * Source: trade.md 1: one tank mix may serve several sites, the used volume is booked to each, the rest is carried on.
  */
-export function sharedMixes(applications: readonly DayApplication[]): readonly SharedMix[] {
+export function sharedMixes(applications: readonly DayApplication[], book: WorkingBook = closedWorkingBook): readonly SharedMix[] {
   return sprayedAlike(applications.filter(({ document }) => document.spray.shared === 'day')).flatMap(({ key, own }) => {
     const mix = mixOf(key, own)
+    if (mix) noteStops(mix, book)
     return mix ? [mix] : []
   })
 }
@@ -75,6 +78,16 @@ function sprayedAlike(applications: readonly DayApplication[]): readonly { reado
     if (key !== undefined) groups.set(key, [...(groups.get(key) ?? []), one])
   }
   return [...groups].filter(([, own]) => own.length > 1).map(([key, own]) => ({ key, own }))
+}
+
+/** What each site finds in the tank, takes out of it and drives on with. */
+function noteStops({ stops, unit }: SharedMix, book: WorkingBook): void {
+  for (const { applicationId, site, arrives, takes, leaves, makes } of stops) {
+    book.note(`mix.${applicationId}`, () => [
+      `${site} is reached with ${sixDigits(arrives)} ${unit} in the tank`, ...makes.map(({ number, carrier }) => `load ${number} is made here: ${sixDigits(carrier.value)} ${unit}`),
+      `its lawns take ${sixDigits(takes)} ${unit}`, `drives on with = ${sixDigits(leaves)} ${unit}`,
+    ])
+  }
 }
 
 function mixOf(key: string, own: readonly DayApplication[]): SharedMix | undefined {

@@ -3,7 +3,7 @@ import { amountFactor, type Quantity } from '../quantity/quantity'
 import { rateUnitParts } from '../quantity/rateUnit'
 import type { AmountUnit } from '../quantity/units'
 import { asEntered, figureText, sixDigits } from '../working/figureText'
-import type { Working } from '../working/working'
+import { closedWorkingBook, type Working, type WorkingBook } from '../working/working'
 import type { NutrientsLaid, Plan, ProductTotal, RateGroup } from './plan'
 import { sortChecks } from './planChecks'
 import type { PlanRequest } from './planRequest'
@@ -87,8 +87,13 @@ const groupTold = ({ areas, request, plan }: GroupPlan): RateGroup => ({
   }),
 })
 
-/** Kg on each m2 that one pass over a group of lawns puts down; undefined for a group without product. */
-export const perPassOf = ({ products: [first], size }: RateGroup, passes: number): number | undefined => first && (first.amount.value * amountFactor(first.amount.unit)) / size.value / passes
+/** Kg on each m2 that one pass over a group of lawns puts down; undefined for a group without product. @param figure where its working is noted */
+export function perPassOf({ products: [first], size }: RateGroup, passes: number, figure = '', book: WorkingBook = closedWorkingBook): number | undefined {
+  if (!first) return undefined
+  const perPass = (first.amount.value * amountFactor(first.amount.unit)) / size.value / passes
+  book.note(figure, () => [`${figureText(first.amount)} on ${sixDigits(size.value)} m2 in ${passes} ${passes === 1 ? 'pass' : 'passes'}`, `each pass = ${sixDigits(1000 * perPass)} g/m2`])
+  return perPass
+}
 
 /** Every page of every group, under the names of its areas, and the sum last. */
 function workingOf(groups: readonly GroupPlan[], whole: PlanRequest, size: number): readonly Working[] {

@@ -1,6 +1,8 @@
 import type { EquipmentDocument } from '../calibration/equipmentDocument'
 import { readPositive } from '../quantity/entered'
 import { amountFactor, type Quantity } from '../quantity/quantity'
+import { asEntered, figureText } from '../working/figureText'
+import { closedWorkingBook, type WorkingBook } from '../working/working'
 import { isMassUnit, type AmountUnit, type MassUnit } from '../quantity/units'
 
 /** One weighing: what goes in, and what the display reads with the tub on it. */
@@ -26,7 +28,7 @@ export function tubFills(charge: Quantity<MassUnit>, capacity: Quantity<MassUnit
 interface Tool { readonly name: string; readonly document: EquipmentDocument }
 
 /** Fills of the crew's weighing tub (or of its scale, where that says what it takes); undefined without one, or for what is not weighed. */
-export function tubFillsOf(charge: Quantity<AmountUnit> | null | undefined, equipment: readonly Tool[]): { readonly name: string; readonly fills: readonly TubFill[] } | undefined {
+export function tubFillsOf(charge: Quantity<AmountUnit> | null | undefined, equipment: readonly Tool[], book: WorkingBook = closedWorkingBook): { readonly name: string; readonly fills: readonly TubFill[] } | undefined {
   if (!charge || !isMassUnit(charge.unit)) return undefined
   const weighed: Quantity<MassUnit> = { value: charge.value, unit: charge.unit }
   const tools = equipment.flatMap(({ name, document }) => {
@@ -37,7 +39,13 @@ export function tubFillsOf(charge: Quantity<AmountUnit> | null | undefined, equi
   // The largest takes the fewest weighings; a gram scale is no place for a bag.
   const si = ({ capacity }: (typeof tools)[number]) => capacity.value * amountFactor(capacity.unit)
   const tool = tools.filter(({ type }) => type === 'weighing tub').toSorted((a, b) => si(b) - si(a))[0] ?? tools.filter((one) => si(one) * MOST_WEIGHINGS >= weighed.value * amountFactor(weighed.unit)).toSorted((a, b) => si(b) - si(a))[0]
-  return tool && { name: tool.name, fills: tubFills(weighed, tool.capacity, tool.tare) }
+  if (!tool) return undefined
+  const fills = tubFills(weighed, tool.capacity, tool.tare)
+  book.note('tub', () => [
+    `to weigh ${figureText(weighed)}`, `${tool.name} takes ${asEntered(tool.capacity)} at once${tool.tare ? `, and weighs ${asEntered(tool.tare)} empty` : ''}`,
+    ...fills.map(({ count, net, shows }) => `${count} x ${figureText(net)}, on the display ${figureText(shows)}`), `weighings = ${fills.reduce((sum, { count }) => sum + count, 0)}`,
+  ])
+  return { name: tool.name, fills }
 }
 
 const MOST_WEIGHINGS = 8

@@ -9,8 +9,8 @@ const emit = defineEmits<{ move: [index: number, way: -1 | 1] }>()
 const STATES: Readonly<Record<Job['state'], string>> = { draft: '○ draft', planned: '● planned', running: '▶ running', done: '✓ done', cancelled: '– cancelled' }
 const stopsOf = (jobId: string) => props.mixes.flatMap(({ stops, unit }) => stops.filter((stop) => stop.jobId === jobId).map((stop) => ({ stop, unit })))
 const told = (value: number) => (value < 5e-4 ? '0' : formatFigure(value))
-const words = ({ arrives, takes, leaves, makes }: MixStop, unit: string) =>
-  `arrives with ${told(arrives)} ${unit}, ${makes.length === 0 ? 'makes none' : `makes ${makes.length === 1 ? 'load' : 'loads'} ${makes.map(({ number }) => number).join(', ')}`}, takes ${told(takes)}, drives on with ${told(leaves)} ${unit}`
+const words = ({ arrives, takes, makes }: MixStop, unit: string) =>
+  `arrives with ${told(arrives)} ${unit}, ${makes.length === 0 ? 'makes none' : `makes ${makes.length === 1 ? 'load' : 'loads'} ${makes.map(({ number }) => number).join(', ')}`}, takes ${told(takes)}, drives on with`
 </script>
 
 <template>
@@ -22,7 +22,7 @@ const words = ({ arrives, takes, leaves, makes }: MixStop, unit: string) =>
         <div class="min-w-0">
           <p><NuxtLink :to="`/jobs/${job.id}`" class="way-out">{{ job.site || 'Unnamed site' }}</NuxtLink> <span class="soft">{{ job.purpose }}</span></p>
           <p class="small soft">{{ job.applications.map(({ document }) => document.products.map(({ name }) => name).filter(Boolean).join(' + ') || 'nothing chosen yet').join('; then ') }}</p>
-          <p v-for="{ stop, unit } in stopsOf(job.id)" :key="stop.applicationId" class="small">≈ {{ words(stop, unit) }}</p>
+          <p v-for="{ stop, unit } in stopsOf(job.id)" :key="stop.applicationId" class="small">≈ {{ words(stop, unit) }} <FigureText :shown="{ figure: told(stop.leaves), unit }" :page="`mix.${stop.applicationId}`" :label="`Drives on from ${job.site}`" /></p>
           <p v-if="unready.some(({ id }) => id === job.id)" class="small short">▲ Something on its sheet is still missing: it is not in the sums.</p>
           <p v-if="stopped.some(({ id }) => id === job.id)" class="small stopped">■ A stop on its sheet must be cleared first.</p>
         </div>

@@ -25,7 +25,7 @@ const of = ({ dimension }: DayNeed, amount: number) => shown.stock({ dimension, 
           </tr>
         </tbody>
       </table>
-      <p v-if="spray > 0" class="mt-2">Finished spray of the day <strong><FigureText :shown="shown.stock({ dimension: 'volume', amount: spray })" /></strong>: that much water, less the liquid products.</p>
+      <p v-if="spray > 0" class="mt-2">Finished spray of the day <strong><FigureText :shown="shown.stock({ dimension: 'volume', amount: spray })" page="day.spray" label="Spray of the day" /></strong>: that much water, less the liquid products.</p>
       <p v-if="machines.length > 0" class="small mt-2"><span class="soft">Equipment:</span> {{ machines.join(', ') }}</p>
       <p class="small soft">Reserve and dead volume are in it. Labels, protective equipment and what measures it go along.</p>
     </section>
@@ -33,7 +33,7 @@ const of = ({ dimension }: DayNeed, amount: number) => shown.stock({ dimension, 
       <h2 id="buy-title">To buy first</h2>
       <ul>
         <li v-for="need in short" :key="need.name" class="rule-b py-1">
-          <span class="short">▲</span> {{ need.name }}: <strong><FigureText :shown="of(need, need.short)" /></strong> short<template v-if="need.buy">: buy {{ need.buy.count }} of {{ need.buy.pack.size.text }} {{ need.buy.pack.size.unit }}</template>
+          <span class="short">▲</span> {{ need.name }}: <strong><FigureText :shown="of(need, need.short)" :page="`day.${need.sourceId ?? need.name}`" :label="`Short of ${need.name}`" /></strong> short<template v-if="need.buy">: buy {{ need.buy.count }} of {{ need.buy.pack.size.text }} {{ need.buy.pack.size.unit }}</template>
         </li>
       </ul>
     </section>

@@ -5,14 +5,7 @@ import type { FileFormat } from '~/composables/useFileImport'
 const props = defineProps<{ address: string, format: FileFormat<Item>, say: (items: readonly Item[]) => string }>()
 const emit = defineEmits<{ taken: [] }>()
 const notice = useNotice()
-const inputId = useId()
 const { found, problems, busy, open, take, drop } = useFileImport(props.format)
-async function choose(event: Event) {
-  const input = event.target as HTMLInputElement
-  const [file] = input.files ?? []
-  if (file) await open(file)
-  input.value = ''
-}
 async function accept() {
   const done = await take()
   if (!done) return
@@ -26,7 +19,7 @@ async function accept() {
     <p class="flex flex-wrap gap-x-4 gap-y-1">
       <a :href="`${address}?format=csv`" class="way-out" download>Export as CSV</a>
       <a :href="`${address}?format=json`" class="way-out" download>as JSON</a>
-      <label :for="inputId" class="way-out pick">Take in a file<input :id="inputId" type="file" accept=".csv,.json,text/csv,application/json" class="sr-only" @change="choose"></label>
+      <FilePick label="Take in a file" accept=".csv,.json,text/csv,application/json" @file="open" />
     </p>
     <div v-if="found.length > 0" role="status" class="space-y-1">
       <p><strong>{{ say(found) }}</strong></p>
@@ -37,7 +30,5 @@ async function accept() {
 </template>
 
 <style scoped>
-.pick { cursor: pointer; }
-.pick:focus-within { outline: 2px solid var(--action); outline-offset: 2px; }
 .wrong { color: var(--stop); font-weight: 600; }
 </style>

@@ -29,7 +29,7 @@ const nameOf = (id: string) => document.value.lawns.find((lawn) => lawn.id === i
             <template v-else>after it {{ shown.stock(one.left).figure }} {{ shown.stock(one.left).unit }} on hand, {{ shown.stock({ ...one.left, amount: one.left.open }).figure }} {{ shown.stock({ ...one.left, amount: one.left.open }).unit }} of it in an open package</template>
           </span>
         </li>
-        <li v-for="area in cost.areas.length > 1 ? cost.areas : []" :key="area.id" class="flex justify-between gap-2 py-1"><span>{{ nameOf(area.id) }}</span><FigureText v-if="area.cost !== undefined" :shown="money(area.cost)" /></li>
+        <li v-for="area in cost.areas.length > 1 ? cost.areas : []" :key="area.id" class="flex justify-between gap-2 py-1"><span>{{ nameOf(area.id) }}</span><FigureText v-if="area.cost !== undefined" :shown="money(area.cost)" :page="`cost.area.${area.id}`" :label="`Cost on ${nameOf(area.id)}`" /></li>
       </ul>
     </template>
   </details>

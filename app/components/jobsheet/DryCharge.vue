@@ -41,8 +41,8 @@ const DIRECTIONS = ['along the long side', 'across, at right angles']
           <dd class="figure dry"><FigureText :shown="showQuantity(total.charge)" :page="`products.${total.id}.charge`" label="Weigh in" /></dd>
         </div>
       </dl>
-      <p v-if="fills" class="small mt-1">{{ fills.name }}: <template v-for="(fill, i) in fills.fills" :key="i">{{ i > 0 ? ', then ' : '' }}{{ fill.count > 1 ? `${fill.count} x ` : '' }}<FigureText :shown="showQuantity(fill.net)" /> (the display says <FigureText :shown="showQuantity(fill.shows)" />)</template></p>
-      <p v-if="light" class="small mt-2">Light passes at <strong><FigureText :shown="shown.rate(sheet.calibration!.perPass, 'mass')" /></strong> each, turning the direction every time, until the weighed amount is out: <strong>{{ light.passes }}</strong> {{ light.passes === 1 ? 'pass' : 'passes' }}<template v-if="light.last < 0.995">, the last one over {{ Math.round(light.last * 100) }} % of the ground</template>.</p>
+      <p v-if="fills" class="small mt-1">{{ fills.name }}: <template v-for="(fill, i) in fills.fills" :key="i">{{ i > 0 ? ', then ' : '' }}{{ fill.count > 1 ? `${fill.count} x ` : '' }}<FigureText :shown="showQuantity(fill.net)" page="tub" label="Into the tub" /> (the display says <FigureText :shown="showQuantity(fill.shows)" />)</template></p>
+      <p v-if="light" class="small mt-2">Light passes at <strong><FigureText :shown="shown.rate(sheet.calibration!.perPass, 'mass')" /></strong> each, turning the direction every time, until the weighed amount is out: <strong><FigureText :shown="{ figure: String(light.passes), unit: '' }" page="passes.light" label="Light passes" /></strong> {{ light.passes === 1 ? 'pass' : 'passes' }}<template v-if="light.last < 0.995">, the last one over {{ Math.round(light.last * 100) }} % of the ground</template>.</p>
       <table v-else-if="!sheet.plan?.rates" class="passes">
         <caption class="sr-only">Passes</caption>
         <thead><tr><th scope="col">Pass</th><th scope="col">goes</th><th scope="col" class="num">left after it</th></tr></thead>

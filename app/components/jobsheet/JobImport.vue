@@ -2,17 +2,12 @@
 import { v7 as uuid } from 'uuid'
 
 /** A job out of a JSON file, as a draft of this crew: nothing is stored before a figure is typed or it is planned. */
-const inputId = useId()
 const crew = useCrewStore()
 const { beginJob } = useNewJob()
 const problem = ref<string>()
 const LARGEST_BYTES = 4_000_000
 
-async function choose(event: Event) {
-  const input = event.target as HTMLInputElement
-  const [file] = input.files ?? []
-  input.value = ''
-  if (!file) return
+async function open(file: File) {
   problem.value = file.size > LARGEST_BYTES ? 'The file is far larger than a job. Is it the right one?' : await take(await file.text())
 }
 
@@ -37,13 +32,11 @@ async function take(text: string): Promise<string | undefined> {
 
 <template>
   <div class="small mt-4">
-    <label :for="inputId" class="way-out pick">Take in a job from a file<input :id="inputId" type="file" accept=".json,application/json" class="sr-only" @change="choose"></label>
+    <FilePick label="Take in a job from a file" accept=".json,application/json" @file="open" />
     <p v-if="problem" role="alert" class="wrong">{{ problem }}</p>
   </div>
 </template>
 
 <style scoped>
-.pick { cursor: pointer; }
-.pick:focus-within { outline: 2px solid var(--action); outline-offset: 2px; }
 .wrong { color: var(--stop); font-weight: 600; }
 </style>

@@ -45,7 +45,7 @@ const open = computed(() => props.sheet.checks.filter(({ level }) => level !== '
     </header>
     <p class="mt-1">{{ job.purpose }}<span v-if="place" class="soft"> · {{ place }}</span></p>
 
-    <table class="mt-3">
+    <table class="on-paper mt-3">
       <thead><tr><th scope="col">Lawn</th><th scope="col" class="num">size</th></tr></thead>
       <tbody>
         <tr v-for="lawn in sheet.lawns.filter(({ treated }) => treated === 'yes')" :key="lawn.id">
@@ -58,7 +58,7 @@ const open = computed(() => props.sheet.checks.filter(({ level }) => level !== '
 
     <h2 class="mt-4">{{ document[document.method].equipment || (document.method === 'spray' ? 'Sprayer' : 'Spreader') }}</h2>
     <LoadTable v-if="document.method === 'spray'" :document="document" :sheet="sheet" :groups="groups" />
-    <table v-else-if="charge?.charge">
+    <table v-else-if="charge?.charge" class="on-paper">
       <thead><tr><th scope="col">{{ document.products[0]?.name || 'Product' }}</th><th scope="col" class="num">weigh</th></tr></thead>
       <tbody>
         <tr><td>Weigh in, reserve included</td><td class="num big"><FigureText :shown="showQuantity(charge.charge)" /></td></tr>
@@ -66,7 +66,7 @@ const open = computed(() => props.sheet.checks.filter(({ level }) => level !== '
       </tbody>
     </table>
 
-    <table v-if="plan.rates && document.method === 'spread'" class="mt-3">
+    <table v-if="plan.rates && document.method === 'spread'" class="on-paper mt-3">
       <thead><tr><th scope="col">Weighed and spread apart</th><th scope="col">each pass</th><th scope="col" class="num">rate</th><th scope="col" class="num">weigh</th></tr></thead>
       <tbody><tr v-for="(group, i) in plan.rates" :key="i"><td>{{ group.areas.map(nameOf).join(', ') }}</td><td><FigureText :shown="shown.rate(onePass(group), 'mass')" /><template v-if="dialFor(onePass(group))">, dial at <strong>{{ dialFor(onePass(group)) }}</strong></template></td><td class="num"><FigureText v-for="one in group.products" :key="one.id" :shown="showQuantity(one.rate)" /></td><td class="num big"><FigureText v-for="one in group.products" :key="one.id" :shown="showMeasured(one.measured, stepOf(one.id))" /></td></tr></tbody>
     </table>
@@ -82,11 +82,6 @@ const open = computed(() => props.sheet.checks.filter(({ level }) => level !== '
 </template>
 
 <style scoped>
-table { border-collapse: collapse; width: 100%; }
-th, td { text-align: left; font-weight: 400; padding: 6px 12px 6px 0; border-bottom: 1px solid var(--rule-strong); }
-thead th { font-size: 13px; color: var(--soft); }
-.num { text-align: right; padding-right: 0; padding-left: 12px; white-space: nowrap; }
-.big { font-size: 22px; font-weight: 600; }
 .sum td { font-weight: 600; }
 .blanks span { display: inline-block; width: 110px; border-bottom: 1.5px solid var(--ink); margin-right: 14px; height: 1.3em; }
 .blanks .wide { width: 200px; }

@@ -34,7 +34,7 @@ const phWords = computed(() => steps.value.ph && (steps.value.ph.state === 'none
 </script>
 
 <template>
-  <table v-if="beside">
+  <table v-if="beside" class="on-paper">
     <thead>
       <tr><th scope="col">In this order</th><th v-for="group in groups" :key="group.load.number" scope="col" class="num">{{ group.title }}</th><th scope="col" class="num">together</th></tr>
     </thead>
@@ -56,7 +56,7 @@ const phWords = computed(() => steps.value.ph && (steps.value.ph.state === 'none
     </tbody>
   </table>
   <template v-else>
-    <table>
+    <table class="on-paper">
       <thead><tr><th scope="col">Load</th><th v-for="product in [...steps.before, ...steps.after]" :key="product.id" scope="col" class="num wrap">{{ product.name || 'Product' }}</th><th scope="col" class="num">fill to</th><th scope="col" class="num">covers</th></tr></thead>
       <tbody>
         <tr v-for="group in groups" :key="group.load.number">
@@ -72,11 +72,6 @@ const phWords = computed(() => steps.value.ph && (steps.value.ph.state === 'none
 </template>
 
 <style scoped>
-table { border-collapse: collapse; width: 100%; }
-th, td { text-align: left; font-weight: 400; padding: 6px 12px 6px 0; border-bottom: 1px solid var(--rule-strong); }
-thead th { font-size: 13px; color: var(--soft); }
-.num { text-align: right; padding-right: 0; padding-left: 12px; white-space: nowrap; }
 .num.wrap { white-space: normal; }
-.big { font-size: 22px; font-weight: 600; }
 .cups { display: block; font-size: 14px; font-weight: 400; white-space: normal; }
 </style>

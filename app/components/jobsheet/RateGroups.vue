@@ -11,10 +11,11 @@ const dry = computed(() => document.value.method === 'spread')
 const lawnsOf = ({ areas }: RateGroup) => areas.map((id) => document.value.lawns.find((lawn) => lawn.id === id)?.name || 'a lawn').join(', ')
 const nameOf = (id: string) => document.value.products.find((product) => product.id === id)?.name || 'Product'
 const passes = computed(() => (sheet.value.request?.method.kind === 'spread' ? sheet.value.request.method.passes : 1))
-function perPass(group: RateGroup) {
-  const rate = perPassOf(group, passes.value)
+/** One pass over each group, and where the dial stands for it. */
+const each = computed(() => groups.value.map((group) => {
+  const rate = dry.value ? perPassOf(group, passes.value) : undefined
   return rate === undefined ? undefined : { shown: shown.rate(rate, 'mass'), dial: dialFor(rate) }
-}
+}))
 </script>
 
 <template>
@@ -24,7 +25,7 @@ function perPass(group: RateGroup) {
     <tbody v-for="(group, i) in groups" :key="i">
       <tr v-for="(product, k) in group.products" :key="product.id">
         <th v-if="k === 0" scope="rowgroup" :rowspan="group.products.length">{{ lawnsOf(group) }} <span class="soft"><FigureText :shown="shown.size(group.size.value)" /></span></th>
-        <td v-if="dry" data-label="each pass"><template v-if="perPass(group)"><FigureText :shown="perPass(group)!.shown" /><template v-if="perPass(group)!.dial">, dial at <strong>{{ perPass(group)!.dial }}</strong></template><span v-else class="soft">, no setting tested near it</span></template></td>
+        <td v-if="dry" data-label="each pass"><template v-if="each[i]"><FigureText :shown="each[i]!.shown" :page="`rates.${i}.pass`" :label="`Each pass, ${lawnsOf(group)}`" /><template v-if="each[i]!.dial">, dial at <strong><FigureText :shown="{ figure: each[i]!.dial!, unit: '' }" :page="`rates.${i}.dial`" :label="`Dial, ${lawnsOf(group)}`" /></strong></template><span v-else class="soft">, no setting tested near it</span></template></td>
         <td v-else data-label="product">{{ nameOf(product.id) }}</td>
         <td class="num" data-label="rate"><FigureText :shown="showQuantity(product.rate)" /></td>
         <td class="num" data-label="to measure"><strong><FigureText :shown="showMeasured(product.measured, sheet.products.find((one) => one?.id === product.id)?.measureStep)" :page="`products.${product.id}.measured`" :label="nameOf(product.id)" /></strong></td>

@@ -8,7 +8,7 @@ const rooms = useRoomsStore()
 const { jobs, problem, load, unready, stopped, mixes, needs, spray, alike, move, share, pages } = useDay(day)
 await Promise.all([load(), rooms.load().catch(() => undefined)])
 useHead({ title: `${dayText(day)} · Hectarum` })
-useWorkingPages(pages, computed(() => new Map(needs.value.map(({ name, sourceId }) => [`day.${sourceId ?? name}`, `${name}: for the day`] as const))))
+useWorkingPages(pages, computed(() => new Map([...needs.value.map(({ name, sourceId }) => [`day.${sourceId ?? name}`, `${name}: for the day`] as const), ...mixes.value.flatMap(({ stops }) => stops.map(({ applicationId, site }) => [`mix.${applicationId}`, `The tank at ${site}`] as const))])))
 const print = () => window.print()
 useScreenCommands(() => [
   { id: 'print', label: 'Print the day', key: 'p', run: print },

@@ -73,7 +73,7 @@ useScreenCommands(() => [
             <tr v-for="row in rows" :key="row.label" :class="{ differs: row.differs }">
               <th scope="row">{{ row.label }}<span v-if="row.differs" class="sr-only"> differs</span></th>
               <td class="num" data-label="as it is"><FigureText :shown="told(row.a, row.kind)" /></td>
-              <td class="num" data-label="variant"><span v-if="row.differs" aria-hidden="true">◆ </span><FigureText :shown="told(row.b, row.kind)" /></td>
+              <td class="num" data-label="variant"><span v-if="row.differs" aria-hidden="true">◆ </span><FigureText :shown="told(row.b, row.kind)" :page="row.b === undefined ? undefined : row.page" :label="`${row.label}, variant`" /></td>
             </tr>
           </tbody>
         </table>
