@@ -37,7 +37,7 @@ export function dayNeeds(applications: readonly DayApplication[], mixes: readonl
       return first ? [{ document: first.document, plan, site: stops.map(({ site }) => site).join(', ') }] : []
     }),
   ]
-  const needs = new Map<string, { name: string; sourceId: string | undefined; dimension: Dimension; amount: number; lines: string[] }>()
+  const needs = new Map<string, { name: string; sourceId: string | undefined; dimension: Dimension; unit: AmountUnit; amount: number; lines: string[] }>()
   for (const { document, plan, site } of parts) {
     document.products.forEach(({ name, source }, i) => {
       const total = plan.totals.products[i]
@@ -45,17 +45,18 @@ export function dayNeeds(applications: readonly DayApplication[], mixes: readonl
       if (!taken) return
       const dimension = dimensionOf(taken.unit)
       const key = `${source?.id ?? name.trim().toLowerCase()} ${dimension}`
-      const known = needs.get(key) ?? { name: name.trim() || 'Product', sourceId: source?.id, dimension, amount: 0, lines: [] }
+      const known = needs.get(key) ?? { name: name.trim() || 'Product', sourceId: source?.id, dimension, unit: taken.unit, amount: 0, lines: [] }
       known.amount += taken.value * amountFactor(taken.unit)
       known.lines.push(`${site}: ${sixDigits(taken.value)} ${taken.unit}`)
       needs.set(key, known)
     })
   }
-  return [...needs.values()].map(({ lines, ...need }): DayNeed => {
+  return [...needs.values()].map(({ lines, unit, ...need }): DayNeed => {
+    const told = (amount: number) => figureText({ value: amount / amountFactor(unit), unit })
     const kept = shelf.find(({ id }) => id === need.sourceId)
     const onHand = kept?.onHand?.find(({ dimension }) => dimension === need.dimension)?.amount
     const short = onHand === undefined ? 0 : Math.max(0, need.amount - Math.max(0, onHand))
-    book.note(`day.${need.sourceId ?? need.name}`, () => [...lines, ...(onHand === undefined ? [] : [`on hand ${sixDigits(onHand)} ${need.dimension === 'mass' ? 'kg' : 'm3'}`]), ...(short > 0 ? [`short by ${sixDigits(short)} ${need.dimension === 'mass' ? 'kg' : 'm3'}, bought in the packages that cost least together`] : []), `for the day = ${sixDigits(need.amount)} ${need.dimension === 'mass' ? 'kg' : 'm3'}`])
+    book.note(`day.${need.sourceId ?? need.name}`, () => [...lines, ...(onHand === undefined ? [] : [`on hand ${told(onHand)}`]), ...(short > 0 ? [`short by ${told(short)}, bought in the packages that cost least together`] : []), `for the day = ${told(need.amount)}`])
     return { ...need, onHand, short, buy: short > 0 && kept ? toBuy(kept, need.dimension, short) : undefined }
   })
 }
@@ -68,7 +69,8 @@ export function daySpray(applications: readonly DayApplication[], mixes: readonl
     ...mixes.map(({ stops, plan }) => ({ site: stops.map(({ site }) => site).join(', '), mix: plan.totals.mix })),
   ]
   const spray = parts.reduce((sum, { mix }) => (mix ? sum + mix.value * amountFactor(mix.unit) : sum), 0)
-  book.note('day.spray', () => [...parts.flatMap(({ site, mix }) => (mix ? [`${site}: ${figureText(mix)} to mix`] : [])), `spray of the day = ${sixDigits(spray)} m3`])
+  const unit = parts.find(({ mix }) => mix !== null)?.mix?.unit ?? 'gal'
+  book.note('day.spray', () => [...parts.flatMap(({ site, mix }) => (mix ? [`${site}: ${figureText(mix)} to mix`] : [])), `spray of the day = ${figureText({ value: spray / amountFactor(unit), unit })}`])
   return spray
 }
 

@@ -166,5 +166,12 @@ test('on a phone: each grass at its own line of the label, weighed apart, and th
   await page.getByText('Weighed and spread apart, each at its own rate').waitFor()
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBe(390)
   await expectAccessible(page)
+  // The dial has its working, and the load sheet fits the hand.
+  await press(page, /Dial, Centipede side/)
+  await page.getByText(/^setting 10\.\d+$/).waitFor()
+  await page.keyboard.press('Escape')
+  await page.goto(`${on.url}/jobs/${SAMPLE_JOBS.grasses}/load-sheet`)
+  await page.getByText('Weighed and spread apart').waitFor()
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBe(390)
   expectQuiet(watched)
 })
