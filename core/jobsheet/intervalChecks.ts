@@ -35,7 +35,7 @@ function tooSoon(line: LabelledLine, context: LabelContext): readonly SheetCheck
   const actives = line.product.document.actives.map(({ name }) => name.trim().toLowerCase()).filter(Boolean)
   const found = context.lawns.flatMap((lawn) => {
     const last = lastOf(lawn, line.product.id, actives, context.dayNumber)
-    return last && context.dayNumber - last.dayNumber < wait ? [{ ...lawn, last }] : []
+    return last && context.dayNumber - last.dayNumber < wait ? [{ index: lawn.index, area: lawn.area, last }] : []
   }).toSorted((a, b) => b.last.dayNumber - a.last.dayNumber)
   const [worst] = found
   if (!worst) return []
@@ -60,7 +60,7 @@ function sameGroup(line: LabelledLine, context: LabelContext): readonly SheetChe
   const { kind } = line.product.document
   const found = context.lawns.flatMap((lawn) => {
     const run = groupRun(lawn.history.rows, groups, ({ sourceId, dayNumber }) => dayNumber <= context.dayNumber && sourceId !== null && kinds.get(sourceId) === kind)
-    return run >= most ? [{ ...lawn, run }] : []
+    return run >= most ? [{ index: lawn.index, area: lawn.area, run }] : []
   }).toSorted((a, b) => b.run - a.run)
   const [worst] = found
   if (!worst) return []

@@ -92,7 +92,7 @@ export const datesOf = ({ note }: LabelledLine): number => (note.split === 'shar
 export const thisYear = (rows: readonly IndexedRow[] | undefined, { dayNumber: today, year }: LabelContext): readonly IndexedRow[] => (rows ? inYear(rows, year, today) : [])
 
 /** Ways out that leave a lawn untreated; three at most, so that they can be read. */
-export const leaveOut = (lawns: readonly KnownLawn[]): readonly Remedy[] => lawns.slice(0, 3).map(({ index, area }) => ({ label: `Leave out ${area.name}`, path: `lawns.${index}.treated`, value: 'no' }))
+export const leaveOut = (lawns: readonly Pick<KnownLawn, 'index' | 'area'>[]): readonly Remedy[] => lawns.slice(0, 3).map(({ index, area }) => ({ label: `Leave out ${area.name}`, path: `lawns.${index}.treated`, value: 'no' }))
 
 /** "Front", "Front and Side", "Front and 3 more". */
 export function namesOf(lawns: readonly { readonly area: { readonly name: string } }[]): string {

@@ -35,3 +35,19 @@ test('a piece moved on the plan is no new size; a piece measured anew is', () =>
   expect(now([{ ...piece, place: { x: 3, y: 4, turn: 90 } }])).toEqual([])
   expect(now([{ ...piece, lengths: { ...piece.lengths, width: { text: '26', unit: 'm' } } }])).toMatchObject([{ code: 'size-changed' }])
 })
+
+test('a lawn read before answers as one read afresh: its problems at its place now, its working in any book, its exclusions on their day', () => {
+  const bed = { ...part('subtract', 'circle', { diameter: '5' }, 'm'), until: '2026-06-01' }
+  const [kept, wrong] = [green('A', { parts: [part('add', 'rectangle', { length: '40', width: '25' }, 'm'), bed] }), green('B', { parts: [part('add', 'rectangle', { length: '40', width: 'x' }, 'm')] })]
+  const read = (lawns: readonly LawnNote[], day: string) => {
+    const [fields, book] = [fieldReader(), openWorkingBook()]
+    const sizes = readGround(lawns, day, fields, book).map(({ size }) => size)
+    return { sizes, problems: fields.problems, pages: book.pages() }
+  }
+  readGround([kept, wrong], '2026-05-06', fieldReader(), closedWorkingBook)
+  for (const day of ['2026-05-06', '2026-07-01']) {
+    for (const lawns of [[kept, wrong], [wrong, kept]]) expect(read(lawns, day)).toEqual(read(structuredClone(lawns), day))
+  }
+  expect(read([kept], '2026-07-01').sizes).toEqual([1000])
+  expect(read([wrong, kept], '2026-05-06').problems).toMatchObject([{ path: 'lawns.0.parts.0.lengths.width' }])
+})

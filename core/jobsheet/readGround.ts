@@ -1,9 +1,10 @@
 import { errorLines, sdOf, type GroundErrors } from '../ground/netArea'
 import { readFieldNotes, type MeasuredGround } from '../ground/readFieldNotes'
 import { areaIn, squareMetres, type SquareMetres } from '../quantity/quantity'
-import type { FieldReader } from '../quantity/fieldReader'
+import { fieldReader, type FieldReader } from '../quantity/fieldReader'
+import { remembered } from '../remembered'
 import { figureText, sixDigits } from '../working/figureText'
-import type { WorkingBook } from '../working/working'
+import { deferredWorkingBook, type WorkingBook } from '../working/working'
 import type { LawnNote, Treated } from './document'
 
 /** A lawn of the document, measured as far as it can be. */
@@ -16,9 +17,30 @@ export interface SheetLawn extends MeasuredGround {
 /** Reads and measures every lawn of a document for a day; what is wrong lands in the reader's problems. */
 export function readGround(lawns: readonly LawnNote[], day: string, fields: FieldReader, book: WorkingBook): readonly SheetLawn[] {
   return lawns.map((lawn, index) => {
-    const name = lawn.name.trim() || `Lawn ${index + 1}`
-    return { id: lawn.id, name, treated: lawn.treated, ...readFieldNotes(lawn, { path: `lawns.${index}`, name, figure: `lawns.${lawn.id}.size`, day }, fields, book) }
+    const { sheetLawn, problems, working } = readOnce(lawn, index, day)
+    fields.problems.push(...problems)
+    working.copyInto(book)
+    return sheetLawn
   })
+}
+
+// At every key only what was typed in is another object: a lawn that is the same one is not measured again.
+const readings = remembered((_lawn: LawnNote) => new Map<string, ReturnType<typeof readLawn>>())
+
+function readOnce(lawn: LawnNote, index: number, day: string): ReturnType<typeof readLawn> {
+  const known = readings(lawn)
+  const key = `${index} ${day}`
+  const found = known.get(key) ?? readLawn(lawn, index, day)
+  known.set(key, found)
+  return found
+}
+
+function readLawn(lawn: LawnNote, index: number, day: string) {
+  const [fields, working] = [fieldReader(), deferredWorkingBook()]
+  const name = lawn.name.trim() || `Lawn ${index + 1}`
+  const ground = readFieldNotes(lawn, { path: `lawns.${index}`, name, figure: `lawns.${lawn.id}.size`, day }, fields, working)
+  const sheetLawn: SheetLawn = { id: lawn.id, name, treated: lawn.treated, ...ground }
+  return { sheetLawn, problems: fields.problems, working }
 }
 
 /**

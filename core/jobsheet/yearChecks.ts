@@ -24,6 +24,21 @@ export function yearChecks(context: LabelContext): readonly SheetCheck[] {
   })
 }
 
+interface OverLawn extends KnownLawn {
+  readonly laid: number
+  readonly now: number
+}
+
+/** Lawns on which what lies and what comes pass a limit together, the worst first. */
+function lawnsOver(lawns: readonly KnownLawn[], limit: number, sums: (lawn: KnownLawn) => Pick<OverLawn, 'laid' | 'now'>): readonly OverLawn[] {
+  const found: OverLawn[] = []
+  for (const lawn of lawns) {
+    const { laid, now } = sums(lawn)
+    if (over(laid + now, limit)) found.push({ ...lawn, laid, now })
+  }
+  return found.toSorted((a, b) => b.laid + b.now - a.laid - a.now)
+}
+
 const ofProduct = ({ history }: KnownLawn, { product }: LabelledLine, context: LabelContext) => thisYear(history.byProduct.get(product.id), context)
 
 /** The label's most in a year as product on the ground, SI in the dose's own dimension. */
@@ -37,9 +52,7 @@ export function yearLimit({ line, planned, dose }: LabelledLine, { request }: La
 function productYear(line: LabelledLine, context: LabelContext): readonly SheetCheck[] {
   const limit = yearLimit(line, context)
   if (!limit) return []
-  const found = context.lawns.map((lawn) => ({ ...lawn, laid: laidPerArea(ofProduct(lawn, line, context))[line.dose.dimension] }))
-    .map((lawn) => ({ ...lawn, now: perAreaOn(lawn, line) * datesOf(line) }))
-    .filter(({ laid, now }) => over(laid + now, limit.perArea)).toSorted((a, b) => b.laid + b.now - a.laid - a.now)
+  const found = lawnsOver(context.lawns, limit.perArea, (lawn) => ({ laid: laidPerArea(ofProduct(lawn, line, context))[line.dose.dimension], now: perAreaOn(lawn, line) * datesOf(line) }))
   const [worst] = found
   if (!worst) return []
   const told = (perArea: number) => `${formatFigure((perArea / limit.perArea) * Number(yearFigure(line)))} ${limit.unit}`
@@ -80,7 +93,7 @@ function activeYear(line: LabelledLine, context: LabelContext): readonly SheetCh
   const most = activeLimit(line, per, context)
   if (most === undefined) return []
   const laidOf = contentsOf(name, context)
-  const found = context.lawns.map((lawn) => ({ ...lawn, laid: laidOf(thisYear(lawn.history.byActive.get(name), context)), now: perAreaOn(lawn, line) * per * datesOf(line) })).filter(({ laid, now }) => over(laid + now, most)).toSorted((a, b) => b.laid + b.now - a.laid - a.now)
+  const found = lawnsOver(context.lawns, most, (lawn) => ({ laid: laidOf(thisYear(lawn.history.byActive.get(name), context)), now: perAreaOn(lawn, line) * per * datesOf(line) }))
   const [worst] = found
   if (!worst) return []
   const share = (value: number) => `${formatFigure((100 * value) / most)} %`
@@ -116,7 +129,10 @@ function laidAs(name: string, products: readonly KeptProduct[]): (rows: readonly
 function countYear(line: LabelledLine, context: LabelContext): readonly SheetCheck[] {
   const most = countIn(line.line.perYear)
   if (most === undefined) return []
-  const found = context.lawns.map((lawn) => ({ ...lawn, times: applicationsIn(ofProduct(lawn, line, context)) })).filter(({ times }) => times + datesOf(line) > most)
+  const found = context.lawns.flatMap((lawn) => {
+    const times = applicationsIn(ofProduct(lawn, line, context))
+    return times + datesOf(line) > most ? [{ ...lawn, times }] : []
+  })
   const [first] = found.toSorted((a, b) => b.times - a.times)
   return first
     ? [{
