@@ -14,7 +14,7 @@ export function figureNames({ lawns, products }: {
     ...products.flatMap(({ id, name }, i) => {
       const called = name || `product ${i + 1}`
       return [
-        [`products.${id}.amount`, `${called}: amount`], [`products.${id}.measured`, `${called}: measured`], [`products.${id}.charge`, `${called}: to weigh in`],
+        [`products.${id}.amount`, `${called}: amount`], [`products.${id}.measured`, `${called}: measured`], [`products.${id}.charge`, `${called}: charge to the last digit`], [`products.${id}.weighIn`, `${called}: to weigh in`],
         [`outcome.${id}`, `${called}: actual rate`], [`cost.job.${id}`, `${called}: cost`],
         ...lawns.map((lawn) => [`left.${id}.${lawn.id}`, `${called} left this year, ${lawn.name}`] as const), ...Array.from({ length: NAMED_LOADS }, (_, load) => [`measures.${id}.${load + 1}`, `${called} in load ${load + 1}, in the cup`] as const),
       ] as const

@@ -1,6 +1,7 @@
 import { readNotNegative, readPositive, type Entered } from '#core/quantity/entered'
 import { amountFactor, squareMetres, type Quantity } from '#core/quantity/quantity'
-import { formatFigure } from '#core/quantity/format'
+import { formatFigure, formatSteps } from '#core/quantity/format'
+import { hopperCharge } from '#core/plan/hopperCharge'
 import { outcomeOf, type Used } from '#core/run/outcome'
 import { showSize, SYSTEM_UNITS } from '#core/quantity/systems'
 import type { MixBooking } from '#core/jobsheet/mixBooking'
@@ -17,6 +18,8 @@ export interface OutcomeEntries {
 }
 
 const typed = <U extends string>({ value, unit }: Quantity<U>): Entered<U> => ({ text: formatFigure(value).replaceAll(',', ''), unit })
+/** What was measured out is in whole steps: they stand there to the last one. */
+const typedSteps = <U extends string>({ value, unit }: Quantity<U>): Entered<U> => ({ text: formatSteps(value).replaceAll(',', ''), unit })
 
 /**
  * Reads the entries as they are typed and says at once what rate they come to.
@@ -27,16 +30,18 @@ export function useOutcome(record: RunRecord, booking?: MixBooking) {
   const { request, plan, labels, tolerance } = record.frozen
   const { totals } = plan
   const wet = request.method.kind === 'spray'
+  const hopper = hopperCharge(request, plan)
   const booked = (name: string) => booking?.putIn.find((one) => one.name.trim().toLowerCase() === name.trim().toLowerCase())?.amount
   const dead = request.method.kind === 'spray' ? request.method.dead : undefined
   const entries = reactive<OutcomeEntries>({
     treated: { text: showSize(squareMetres(totals.size.value), crew.units).figure.replaceAll(',', ''), unit: SYSTEM_UNITS[crew.units].size },
     putIn: totals.products.map((total) => {
       const name = labels.find(({ productId }) => productId === total.id)?.name || 'Product'
-      return { productId: total.id, name, entered: typed(booked(name) ?? (wet ? total.measured : total.charge ?? total.measured)) }
+      const told = request.products.some(({ id, measureStep }) => id === total.id && measureStep) ? typedSteps : typed
+      return { productId: total.id, name, entered: told(booked(name) ?? hopper?.weighIn ?? total.measured) }
     }),
     made: booking ? typed(booking.made) : totals.mix ? typed(totals.mix) : { text: '', unit: 'gal' },
-    left: { text: '', unit: wet ? dead?.unit ?? totals.mix?.unit ?? 'gal' : totals.products[0]?.amount.unit ?? 'lb' },
+    left: { text: '', unit: wet ? dead?.unit ?? totals.mix?.unit ?? 'gal' : hopper?.weighIn.unit ?? 'lb' },
   })
 
   const read = computed(() => {
@@ -62,9 +67,7 @@ export function useOutcome(record: RunRecord, booking?: MixBooking) {
 
   /** What should be left if everything goes as planned: the reserve, or what never leaves the hose. */
   const expectedLeft = computed<Quantity<AmountUnit> | undefined>(() => {
-    const [first] = totals.products
-    if (wet) return booking?.left ?? dead
-    return first?.charge ? { value: first.charge.value - first.amount.value, unit: first.amount.unit } : undefined
+    return wet ? booking?.left ?? dead : hopper?.reserve
   })
   const leftFactor = (quantity: Quantity<AmountUnit>) => quantity.value * amountFactor(quantity.unit)
   return { entries, read, expectedLeft: computed(() => (expectedLeft.value && leftFactor(expectedLeft.value) > 0 ? expectedLeft.value : undefined)), wet }

@@ -43,6 +43,8 @@ interface SheetOptions {
   readonly rooms: () => RoomsNow & Pick<CheckRooms, 'history'> & { readonly products: readonly StockedProduct[] } | undefined
   /** Plans the job for another day, where a check's way out is one. */
   readonly planFor?: (day: string) => void
+  /** Puts the application one place earlier in its visit. */
+  readonly putEarlier?: () => void
   /** All applications of the visit, and which is in hand. */
   readonly visit?: () => { readonly documents: readonly ApplicationDocument[], readonly index: number }
 }
@@ -79,8 +81,13 @@ export function provideSheet(options: SheetOptions): SheetContext {
   const sheet = computed<ApplicationSheet>(() => (sources.value.length === 0
     ? composed.value
     : { ...composed.value, checks: sortChecks([...composed.value.checks, ...sources.value], document.value.products.map(({ id }) => id)) }))
+  function change(path: string, value: unknown) {
+    if (path === 'plannedFor' && typeof value === 'string') return options.planFor?.(value)
+    if (path === 'order') return options.putEarlier?.()
+    options.change(withValue(document.value, path, value))
+  }
   const form = provideForm({
-    problems: () => composed.value.problems, change: (path, value) => (path === 'plannedFor' && typeof value === 'string' ? options.planFor?.(value) : options.change(withValue(document.value, path, value))), locked: options.locked, sectionsOf,
+    problems: () => composed.value.problems, change, locked: options.locked, sectionsOf,
   })
   const dialFor = (perPass: number, figure?: string, book?: WorkingBook) => dialForRate(document.value, composed.value, rooms.value?.calibrations ?? [], rooms.value?.products ?? [], day.value, perPass, figure, book)
   const context: SheetContext = { ...form, document, sheet, day, nitrogen, yearLeft, cost, dialFor }
@@ -94,7 +101,7 @@ export function provideSheet(options: SheetOptions): SheetContext {
     }
     costed(book)
     noteMeasures(document.value, worked, book)
-    tubFillsOf(worked.plan?.totals.products[0]?.charge, shelves.equipment, book)
+    tubFillsOf(worked.hopper?.weighIn, shelves.equipment, book)
     const { request } = worked
     if (request?.method.kind === 'spread') {
       for (const [i, group] of (worked.plan?.rates ?? []).entries()) dialFor(perPassOf(group, request.method.passes, `rates.${i}.pass`, book) ?? 0, `rates.${i}.dial`, book)

@@ -14,7 +14,7 @@ export function useWorkingPages(pages: () => readonly Working[], names: Ref<Read
 }
 
 const PLAIN: Readonly<Record<string, string>> = {
-  'ground.size': 'Ground together', 'calibration': 'Calibration', 'carrier': 'Spray on the lawn', 'mix': 'Spray to mix', 'loads.count': 'Loads', 'walk': 'Walk', 'tub': 'Weighings in the tub', 'passes.light': 'Light passes', 'cost.job': 'Product of this application', 'day.spray': 'Spray of the day',
+  'ground.size': 'Ground together', 'calibration': 'Calibration', 'carrier': 'Spray on the lawn', 'mix': 'Spray to mix', 'loads.count': 'Loads', 'walk': 'Walk', 'checkpoints': 'Left in the hopper on the way', 'tub': 'Weighings in the tub', 'passes.light': 'Light passes', 'cost.job': 'Product of this application', 'day.spray': 'Spray of the day',
   'nutrients.n': 'Nitrogen laid down', 'nutrients.p2o5': 'Phosphate laid down', 'nutrients.k2o': 'Potash laid down', 'nutrients.fe': 'Iron laid down',
 }
 const plainName = (figure: string): string => PLAIN[figure] ?? figure

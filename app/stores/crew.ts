@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia'
 import type { UnitSystem } from '#core/quantity/systems'
 import { UNIT_SYSTEMS } from '#core/quantity/systems'
+import type { JarTest } from '#core/jobsheet/sheetCheck'
 import { useLocalStorage } from '@vueuse/core'
 import { v7 as uuid } from 'uuid'
 import type { Organization, OrganizationChoice } from '#shared/schemas/organization'
@@ -34,11 +35,29 @@ export const useCrewStore = defineStore('crew', () => {
     return made
   }
 
+  /** Writes down what the crew found of pairs of products; over a change made elsewhere in between, once. */
+  async function noteMixes(found: readonly JarTest[], again: 'once more' | 'no more' = 'once more'): Promise<void> {
+    const current = organization.value
+    if (!current) return
+    const { version, name, licence, units: own, timeZone, settings } = current
+    const same = (one: JarTest, other: JarTest) => [one.a, one.b].toSorted().join() === [other.a, other.b].toSorted().join()
+    const mixes = [...settings.mixes.filter((kept) => !found.some((one) => same(one, kept))), ...found.map((one) => ({ id: uuid(), ...one, words: '' }))]
+    try {
+      await $fetch('/api/organizations/settings', { method: 'PUT', body: { version, name, licence, units: own, timeZone, settings: { ...settings, mixes } } })
+    }
+    catch (error) {
+      if (errorCode(error) !== 'changed-elsewhere' || again === 'no more') throw error
+      await load()
+      return noteMixes(found, 'no more')
+    }
+    await load()
+  }
+
   const setUnits = (system: UnitSystem) => { chosenUnits.value = system }
   const nextUnits = () => { chosenUnits.value = UNIT_SYSTEMS[(UNIT_SYSTEMS.indexOf(units.value) + 1) % UNIT_SYSTEMS.length] ?? 'us-1000' }
   /** The crew's own now, ISO; the sample's clock is shifted. */
   const now = () => new Date(Date.now() + (organization.value?.clockShift ?? 0)).toISOString()
   const today = () => calendarDay(now(), organization.value?.timeZone)
 
-  return { choice, problem, organization, units, load, change, start, setUnits, nextUnits, now, today }
+  return { choice, problem, organization, units, load, change, start, noteMixes, setUnits, nextUnits, now, today }
 })

@@ -36,6 +36,8 @@ export interface AreaDocument extends FieldNotes {
   /** YYYY-MM-DD or blank, as are the days below. */
   readonly established: string
   readonly overseeding: string
+  /** What is to be sown then, where that is settled. */
+  readonly overseedWith?: readonly GrassName[]
   readonly cover: Entered<'%'>
   readonly cut: Entered<LengthUnit>
   readonly thatch: Entered<LengthUnit>
@@ -50,11 +52,11 @@ export interface AreaDocument extends FieldNotes {
   readonly soil: string
   readonly priority: (typeof PRIORITIES)[number]
   readonly notes: string
-  /** Random places for soil samples: the same number gives the same places. */
   /** The last soil test: N is never on it. Words as the laboratory gives them. */
   readonly soilTest?: { readonly on: string; readonly ph: string; readonly p: SoilLevel; readonly k: SoilLevel; readonly organic: Entered<'%'> }
   /** Diseases seen here, the same spot year after year. */
   readonly diseases?: readonly DiseaseNote[]
+  /** Random places for soil samples: the same number gives the same places. */
   readonly samples?: { readonly count: string; readonly seed: number }
 }
 

@@ -19,6 +19,8 @@ import { withRemedies } from './planCheckRemedies'
 import { carrierQuestions, lawnQuestions, rateQuestions, tankQuestions } from './questions'
 import { courseIn, readCalibration, type SheetCalibration } from './readCalibration'
 import { readGround, treatedGround, type SheetLawn } from './readGround'
+import { checkpoints, type Checkpoint } from '../plan/checkpoints'
+import { hopperCharge, type HopperCharge } from '../plan/hopperCharge'
 import { lightPasses, type LightPasses } from '../plan/lightPasses'
 import { definedOnly, partOf, readProducts } from './readProducts'
 import type { SheetCheck } from './sheetCheck'
@@ -36,6 +38,10 @@ export interface ApplicationSheet {
   /** What was planned, in the public contract's terms; kept with the plan. */
   readonly request: PlanRequest | undefined
   readonly plan: Plan | undefined
+  /** What a dry job weighs in, in the steps of its scale. */
+  readonly hopper: HopperCharge | undefined
+  /** What should be left in it on the way; none where lawns are weighed apart or passes go on until it is out. */
+  readonly checkpoints: readonly Checkpoint[]
   /** Kg/m2 that each dry pass must put down. */
   readonly wantedPerPass: number | undefined
   readonly walk: Walk | undefined
@@ -62,11 +68,14 @@ export function composeSheet(document: ApplicationDocument, day: string, book: W
   if (planned && !planned.ok) planned.error.forEach((issue) => placeIssue(issue, document, fields))
   readDay(document, fields)
   const plan = planned?.ok ? planned.value : undefined
+  const hopper = request && plan && hopperCharge(request, plan, book)
   const ground = treatedGround(lawns, book)
   const first = products[0]
   const whole = document.method === 'spread' && first ? perPassOf(first, 1) : undefined
   const light = document.spread.until === 'out' && calibration && whole !== undefined && plan ? lightPasses(whole, calibration.perPass, book) : undefined
   const passes = plan && request?.method.kind === 'spread' ? request.method.passes : document.spread.passes
+  const treated = lawns.flatMap(({ name, treated: yes, size }) => (yes === 'yes' && size !== undefined ? [{ name, size }] : []))
+  const points = hopper && !light && !plan?.rates ? checkpoints(hopper.weighIn, hopper.measured, passes, treated, book) : []
   const wantedPerPass = document.method === 'spread' && first ? perPassOf(first, passes) : undefined
   const speed = calibration?.speedToday
   const walk = plan && calibration && speed
@@ -80,7 +89,7 @@ export function composeSheet(document: ApplicationDocument, day: string, book: W
     ...(calibration && document.method === 'spray' && document.spray.calibration.by !== 'hose-end' ? wetQuestions(calibration, plan) : []),
   ], document.products.map(({ id }) => id))
   return {
-    lawns, ...ground, products, calibration, standing, request, plan: plan && { ...plan, working: book.pages() }, wantedPerPass, walk, light, checks, problems: fields.problems,
+    lawns, ...ground, products, calibration, standing, request, plan: plan && { ...plan, working: book.pages() }, hopper, checkpoints: points, wantedPerPass, walk, light, checks, problems: fields.problems,
   }
 }
 

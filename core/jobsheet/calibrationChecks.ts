@@ -73,7 +73,7 @@ function nozzleChecks({ method }: ApplicationDocument, standing: readonly Ground
 function runChecks({ method }: ApplicationDocument, { measured }: SheetCalibration): readonly SheetCheck[] {
   const path = `${method}.calibration.length`
   if (measured.sd === undefined) {
-    return [{ level: 'note', code: 'calibration-single-run', message: 'One run shows no spread: two more would tell how far to trust it.', source: 'calibration', remedies: [] }]
+    return [{ level: 'note', code: 'calibration-single-run', message: 'One run shows no spread: two more would tell how far to trust it.', source: 'calibration', remedies: [{ label: 'Look at the runs', path }] }]
   }
   const { share, state } = agreement(measured)
   if (state === 'agree' || share === undefined) return []

@@ -1,5 +1,5 @@
 import { daysBetween } from '../calendar/daysBetween'
-import { formatFigure, formatGive } from '../quantity/format'
+import { formatGive, formatMinutes } from '../quantity/format'
 import type { ApplicationSheet } from './applicationSheet'
 import type { FieldProblem } from '../quantity/fieldReader'
 
@@ -42,7 +42,7 @@ function linkOf(name: LinkName, sheet: ApplicationSheet, state: JobState, today:
     case 'calibrate': return standing(/^(spread|spray)\.(calibration|speedToday)/, calibration !== undefined, calibration ? ageText(calibration.on, today) : '')
     case 'rate': return standing(/^products/, products.every((product) => product !== undefined), `${products.length} ${products.length === 1 ? 'product' : 'products'}`)
     case 'load': return standing(/^(spread\.reserve|spray\.(tank|dead|agitate))/, plan !== undefined, plan ? loadText(sheet) : 'after the rate')
-    case 'walk': return { whole: state === 'done', detail: state === 'running' ? 'under way' : sheet.walk ? `${formatFigure(sheet.walk.seconds / 60)} min` : 'time a speed', path: undefined }
+    case 'walk': return { whole: state === 'done', detail: state === 'running' ? 'under way' : sheet.walk ? `${formatMinutes(sheet.walk.seconds)} min` : 'time a speed', path: undefined }
     case 'log': return { whole: state === 'done', detail: state === 'done' ? 'on record' : 'after the run', path: undefined }
     default: return name satisfies never
   }

@@ -4,6 +4,7 @@ import { readPositive } from '../quantity/entered'
 import { amountFactor, type Quantity } from '../quantity/quantity'
 import { dimensionOf, type Dimension } from '../quantity/rateUnit'
 import type { AmountUnit } from '../quantity/units'
+import { hopperCharge } from '../plan/hopperCharge'
 import { figureText, sixDigits } from '../working/figureText'
 import { closedWorkingBook, type WorkingBook } from '../working/working'
 import type { StockedProduct } from './jobCost'
@@ -31,17 +32,18 @@ export interface DayNeed {
 export function dayNeeds(applications: readonly DayApplication[], mixes: readonly SharedMix[], shelf: readonly StockedProduct[], book: WorkingBook = closedWorkingBook): readonly DayNeed[] {
   const shared = new Set(mixes.flatMap(({ stops }) => stops.map(({ applicationId }) => applicationId)))
   const parts = [
-    ...applications.filter(({ applicationId }) => !shared.has(applicationId)).map(({ document, plan, site }) => ({ document, plan, site })),
-    ...mixes.flatMap(({ plan, stops }) => {
+    ...applications.filter(({ applicationId }) => !shared.has(applicationId)).map(({ document, request, plan, site }) => ({ document, request, plan, site })),
+    ...mixes.flatMap(({ request, plan, stops }) => {
       const first = applications.find(({ applicationId }) => applicationId === stops[0]?.applicationId)
-      return first ? [{ document: first.document, plan, site: stops.map(({ site }) => site).join(', ') }] : []
+      return first ? [{ document: first.document, request, plan, site: stops.map(({ site }) => site).join(', ') }] : []
     }),
   ]
   const needs = new Map<string, { name: string; sourceId: string | undefined; dimension: Dimension; unit: AmountUnit; amount: number; lines: string[] }>()
-  for (const { document, plan, site } of parts) {
+  for (const { document, request, plan, site } of parts) {
+    const hopper = hopperCharge(request, plan)
     document.products.forEach(({ name, source }, i) => {
       const total = plan.totals.products[i]
-      const taken: Quantity<AmountUnit> | undefined = total && (total.charge ?? total.measured)
+      const taken: Quantity<AmountUnit> | undefined = total && (hopper?.weighIn ?? total.measured)
       if (!taken) return
       const dimension = dimensionOf(taken.unit)
       const key = `${source?.id ?? name.trim().toLowerCase()} ${dimension}`

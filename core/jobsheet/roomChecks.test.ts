@@ -37,8 +37,8 @@ function kept(name: string, set: Set, content = '1', active = 'stuff'): KeptProd
       ...blankRateLine('line', 'granule', 'us-1000'), rate: typed(set.rate ?? '3', 'lb/1000 ft2'), year: typed(year, `lb/${ground}` as RateUnit), repeatFrom: day(set.repeatFrom),
       ...(set.yearActive && { yearActive: typed(set.yearActive, 'lb/1000 ft2' as const) }),
       perYear: set.perYear ?? '', inRow: set.inRow ?? '', method: (set.method ?? '') as ApplicationMethod, grasses: set.lineGrasses ? [set.lineGrasses as GrassName] : [],
-      growth: (set.growth ?? '') as TurfState,
-      figures: { airMost: degrees(set.airMost), soilFrom: degrees(set.soilFrom), soilTo: degrees(set.soilTo), seedAfter: day(set.seedAfter), seedBefore: day(set.seedBefore), ...(set.waterDepth && { waterDepth: typed(set.waterDepth, 'in') }) },
+      growth: (set.growth ?? '') as TurfState, ...(set.sparesSown && { sparesSown: [set.sparesSown as GrassName] }),
+      figures: { airMost: degrees(set.airMost), soilFrom: degrees(set.soilFrom), soilTo: degrees(set.soilTo), seedAfter: day(set.seedAfter), seedBefore: day(set.seedBefore), ...(set.waterDepth && { waterDepth: typed(set.waterDepth, 'in') }), ...(set.windMost && { windMost: typed(set.windMost, 'mph') }), ...(set.buffer && { buffer: typed(set.buffer, 'ft') }) },
     }],
   }
   return { id: name, version: 1, name, document }
@@ -47,7 +47,7 @@ function areaOf(set: Set): KeptArea {
   const blank = blankArea('part', 'us-1000')
   return {
     id: 'area', version: 1, name: 'Front', document: {
-      ...blank, parts: [part('add', 'rectangle', { length: '40', width: '25' })], established: set.established ?? '', overseeding: set.overseeding ?? '',
+      ...blank, parts: [part('add', 'rectangle', { length: '40', width: '25' })], established: set.established ?? '', overseeding: set.overseeding ?? '', ...(set.overseedWith && { overseedWith: [set.overseedWith as GrassName] }),
       ...((set.testP ?? set.testK ?? set.ph) && { soilTest: { on: set.testOn ?? '2025-03-01', ph: set.ph ?? '', p: (set.testP ?? '') as SoilLevel, k: (set.testK ?? '') as SoilLevel, organic: typed('', '%') } }),
       ...(set.disease && { diseases: [{ id: 'd', name: 'ring spot', seat: set.seat === 'leaf' ? 'leaf' : 'root', on: set.disease }] }),
       grass: set.grass ? [{ id: 'g', species: set.grass as GrassName, share: typed('', '%'), cultivar: '' }] : [],
@@ -105,14 +105,17 @@ test('partners of a tank: the crew’s own word, iron with phosphate, a jar test
   const area = areaOf({})
   const notes = [iron, feed].map((product, i) => noteFromLabel(product, product.document.lines[0]!, `n${i}`, typed('', 'lb')))
   const document = spraying([lawnFromArea(area)], notes, { tank: typed('26', 'gal'), calibration: sprayerCourse('2026-05-01', field('132 ft'), typed(`11'8"`, 'ft'), '3.1', [field('1.92 gal')]) })
-  const codes = (history: readonly HistoryRow[], verdict?: 'mixes' | 'never') => roomChecks(document, composeSheet(document, DAY), {
+  const checks = (history: readonly HistoryRow[], verdict?: 'mixes' | 'never') => roomChecks(document, composeSheet(document, DAY), {
     areas: [area], products: [iron, feed], history, local: [], mixes: verdict ? [{ id: 'm', a: 'FEED', b: 'iron ', verdict, words: '' }] : [],
-  }, DAY, DEFAULT_HOUSE).map(({ level, code }) => `${level} ${code}`)
+  }, DAY, DEFAULT_HOUSE)
+  const codes = (...asked: Parameters<typeof checks>) => checks(...asked).map(({ level, code }) => `${level} ${code}`)
   const together = ['iron', 'feed'].map((name) => ({ ...rowOf(`2026-01-02 ${name} 1`, 7), product: name }))
   expect(codes([])).toEqual(['warn iron-with-phosphate', 'note mix-untested'])
   expect(codes(together)).toEqual(['warn iron-with-phosphate'])
   expect(codes([], 'mixes')).toEqual(['warn iron-with-phosphate'])
   expect(codes([], 'never')).toEqual(['stop mix-never'])
+  // What the jar showed is one press away.
+  expect(checks([])[1]?.remedies).toEqual(['mixes', 'never'].map((verdict) => expect.objectContaining({ jar: [{ a: 'iron', b: 'feed', verdict }] })))
 })
 
 test.each([

@@ -1,6 +1,8 @@
 import { dayText } from '../calendar/dayText'
+import type { GrassName } from '../ground/grasses'
 import { daysAfter, daysBetween } from '../calendar/daysBetween'
 import { formatFigure } from '../quantity/format'
+import type { Entered } from '../quantity/entered'
 import { fieldReader } from '../quantity/fieldReader'
 import { rateUnitParts } from '../quantity/rateUnit'
 import type { Plan } from '../plan/plan'
@@ -17,7 +19,7 @@ const YOUNG_DAYS = 60
 
 /** What the turf itself forbids: grasses, seed and young turf, the nitrogen it wants. Source: trade.md 5, 6, 10. */
 export function turfChecks(context: LabelContext, plan: Plan): readonly SheetCheck[] {
-  return [...context.lines.flatMap((line) => [...grassChecks(line, context), ...seedChecks(line, context), ...methodChecks(line, context), ...wateringChecks(line), ...growthChecks(line, context)]), ...nitrogenYear(context, plan)]
+  return [...context.lines.flatMap((line) => [...grassChecks(line, context), ...seedChecks(line, context), ...methodChecks(line, context), ...labelReminders(line, context), ...growthChecks(line, context)]), ...nitrogenYear(context, plan)]
 }
 
 function grassChecks(line: LabelledLine, { lawns }: LabelContext): readonly SheetCheck[] {
@@ -51,15 +53,16 @@ function growthChecks({ line, note, product, index }: LabelledLine, { document }
   return [{ level: 'warn', code: 'other-growth', productId: note.id, source: 'label, growth state of this line', message: `This rate of ${product.name} is for turf that is ${growth}; it is ${turf} now.`, remedies: [{ label: 'Choose another line', path: `products.${index}.rate` }] }]
 }
 
-/** Sown before and to be sown after: the label's own days, else what is usual for a pre-emergent. */
+/** Sown before and to be sown after: the label's own days, else what is usual for a pre-emergent; not for grasses that the label spares. */
 function seedChecks(line: LabelledLine, { lawns, day }: LabelContext): readonly SheetCheck[] {
   const { figures } = line.line
   const prevents = line.product.document.kind === 'pre-emergent herbicide'
   const [printedAfter, printedBefore] = [daysIn(figures?.seedAfter), daysIn(figures?.seedBefore) ?? (prevents ? daysIn(figures?.lasts) : undefined)]
   const after = printedAfter ?? (prevents ? YOUNG_DAYS : undefined)
   const before = printedBefore ?? (prevents ? USUAL_RESIDUAL : undefined)
-  const young = after === undefined ? [] : lawns.filter(({ area: { document: { established } } }) => established !== '' && established <= day && daysBetween(established, day) < after)
-  const sown = before === undefined ? [] : lawns.filter(({ area: { document: { overseeding } } }) => overseeding !== '' && overseeding >= day && daysBetween(day, overseeding) < before)
+  const spares = (grasses: readonly GrassName[]) => grasses.length > 0 && grasses.every((grass) => line.line.sparesSown?.includes(grass))
+  const young = after === undefined ? [] : lawns.filter(({ area: { document: { established, grass } } }) => established !== '' && established <= day && daysBetween(established, day) < after && !spares(grass.map(({ species }) => species)))
+  const sown = before === undefined ? [] : lawns.filter(({ area: { document: { overseeding, overseedWith = [] } } }) => overseeding !== '' && overseeding >= day && daysBetween(day, overseeding) < before && !spares(overseedWith))
   const source = (own: number | undefined) => (own !== undefined ? 'label' : 'trade practice')
   const [youngest, next] = [young[0], sown[0]]
   return [
@@ -100,14 +103,18 @@ function methodChecks(line: LabelledLine, { document, request }: LabelContext): 
   return checks
 }
 
-/** What is to be done with water after it, as a reminder on the sheet. */
-function wateringChecks({ line, note, product }: LabelledLine): readonly SheetCheck[] {
-  const { waterDepth, waterWithin, rainfast } = line.figures ?? {}
+/** What the label asks for around the work, in the order in which it is done: a reminder on the sheet and on paper. */
+function labelReminders({ line, note, product }: LabelledLine, { document }: LabelContext): readonly SheetCheck[] {
+  const { waterDepth, waterWithin, rainfast, mowBefore, mowAfter, rakeAfter, windMost, buffer, lead } = line.figures ?? {}
+  const told = (entered: Entered | undefined, words: (figure: string) => string): readonly string[] => (entered?.text.trim() ? [words(`${entered.text.trim()} ${entered.unit}`)] : [])
   const words = [
-    ...(waterDepth?.text.trim() ? [`water in by ${waterDepth.text} ${waterDepth.unit}${waterWithin?.text.trim() ? ` within ${waterWithin.text} ${waterWithin.unit}` : ''}`] : []),
-    ...(rainfast?.text.trim() ? [`no rain or water for ${rainfast.text} ${rainfast.unit}`] : []),
+    ...told(mowBefore, (time) => `no mowing for ${time} before`), ...told(windMost, (speed) => `wind up to ${speed}`), ...told(buffer, (width) => `${width} from water`),
+    ...told(waterDepth, (depth) => `water in by ${depth}${told(waterWithin, (time) => ` within ${time}`).join('')}`), ...told(rainfast, (time) => `no rain or water for ${time}`),
+    ...told(mowAfter, (time) => `no mowing for ${time} after`), ...told(rakeAfter, (time) => `no raking or coring for ${time}`), ...told(lead, (time) => `works after ${time}`),
+    ...(product.document.restrictions?.trim() ? [product.document.restrictions.trim().replace(/\.$/, '')] : []),
   ]
-  return words.length === 0 ? [] : [{ level: 'note', code: 'water-in', productId: note.id, source: 'label', message: `${product.name}: ${words.join('; ')}.`, remedies: [] }]
+  const dry = waterDepth?.text.trim() && !document.fate?.water.trim()
+  return words.length === 0 ? [] : [{ level: 'note', code: 'label-says', productId: note.id, source: 'label', message: `${product.name}: ${words.join('; ')}.`, remedies: dry ? [{ label: 'Say what waters it in', path: 'fate.water' }] : [] }]
 }
 
 /** Nitrogen of the year with this job over what the grass wants. */

@@ -14,7 +14,7 @@ export function visitOrder(applications: readonly ApplicationDocument[], index: 
   const leafBefore = before.findIndex(({ fate }) => fate?.where === 'leaf')
   const checks: SheetCheck[] = []
   if (where === 'soil' && leafBefore >= 0) {
-    checks.push({ level: 'warn', code: 'order-of-visit', source: 'trade practice', message: `This belongs in the soil, but application ${leafBefore + 1} feeds the leaf before it: watering this in washes that off.`, remedies: [] })
+    checks.push({ level: 'warn', code: 'order-of-visit', source: 'trade practice', message: `This belongs in the soil, but application ${leafBefore + 1} feeds the leaf before it: watering this in washes that off.`, remedies: [{ label: 'Put it one earlier', path: 'order', value: 'earlier' }] })
   }
   const previous = before.at(-1)
   const wait = previous?.fate?.wait

@@ -1,5 +1,5 @@
 import { rateUnitParts } from '../quantity/rateUnit'
-import { formatFigure } from '../quantity/format'
+import { formatFigure, formatSteps } from '../quantity/format'
 import type { LabelledProduct } from './label'
 
 /** Where the label's range and today's rate lie on a scale from 0 to 1. */
@@ -31,5 +31,5 @@ export function labelScale({ rate, basis, limits }: LabelledProduct): LabelScale
   const low = limits?.low ? share(limits.low) : 0
   if (today === undefined || low === undefined) return undefined
   const full = Math.max(high.value * HEADROOM, today)
-  return { low: low / full, high: high.value / full, today: today / full, lowText: formatFigure(low), highText: formatFigure(high.value), unit: high.unit }
+  return { low: low / full, high: high.value / full, today: today / full, lowText: limits?.low?.unit === high.unit ? formatSteps(limits.low.value) : formatFigure(low), highText: formatSteps(high.value), unit: high.unit }
 }

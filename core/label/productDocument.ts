@@ -56,6 +56,8 @@ export interface RateLine {
   readonly inRow?: string
   /** Growth state of the turf the line is for; blank: any. */
   readonly growth?: TurfState
+  /** Grasses that may be sown within the waits for seed. */
+  readonly sparesSown?: readonly GrassName[]
   readonly figures?: LineFigures
 }
 

@@ -1,10 +1,12 @@
+import { GRASS_NAMES, type GrassName } from '../ground/grasses'
+import { TURF_STATES } from '../ground/turfStates'
 import { figureIn } from '../quantity/cells'
 import type { Kind, KindUnits } from '../quantity/parseQuantity'
 import type { UnitSystem } from '../quantity/systems'
 import { blankProductDocument, blankRateLine } from './blankProduct'
 import { FORMS, RATE_BASES } from './label'
-import { APPLICATION_METHODS, PRODUCT_KINDS, type ProductDocument, type RateLine } from './productDocument'
-import type { NamedProduct, ProductColumn } from './productRows'
+import { APPLICATION_METHODS, LINE_FIGURE_NAMES, LINE_FIGURES, NITROGEN_FORMS, PRODUCT_KINDS, type LineFigures, type ProductDocument, type RateLine } from './productDocument'
+import { FIGURE_COLUMNS, type NamedProduct, type ProductColumn } from './productRows'
 
 /** Something a table says that can't be taken, with the line of the file it stands in (the heads are line 1). */
 export interface ProductRowProblem { readonly line: number; readonly column: ProductColumn; readonly message: string }
@@ -31,17 +33,29 @@ export function readProductRows(rows: readonly Readonly<Partial<Record<string, s
   return problems.length > 0 ? { products: [], problems } : { products, problems }
 }
 
-function readLabel(rows: readonly RowAt[], problems: ProductRowProblem[], newId: () => string, system: UnitSystem): ProductDocument {
+/** Reads cells of one label; what can't be taken lands in the problems, at its line and column. */
+function cellReader(rows: readonly RowAt[], problems: ProductRowProblem[]) {
   const first = rows[0]!
   const say = ({ line }: RowAt, column: ProductColumn) => (message: string) => { problems.push({ line, column, message }) }
-  const get = <K extends Kind>(row: RowAt, column: ProductColumn, kind: K, unit: KindUnits[K]) => figureIn(row.at(column), kind, unit, say(row, column))
-  const pick = <V extends string>(row: RowAt, column: ProductColumn, values: readonly V[], otherwise: V): V => {
-    const text = row.at(column)
-    const found = text === '' ? otherwise : values.find((value) => value === text)
+  const known = <V extends string>(row: RowAt, column: ProductColumn, values: readonly V[], text: string): V | undefined => {
+    const found = values.find((value) => value === text)
     if (found === undefined) say(row, column)(`“${text}” is not known here: one of ${values.filter((value) => value !== '').join(', ')}.`)
-    return found ?? otherwise
+    return found
   }
-  const parts = (column: ProductColumn) => first.at(column).split(';').map((one) => one.split('|').map((part) => part.trim())).filter(([head = '']) => head !== '')
+  return {
+    first, say,
+    get: <K extends Kind>(row: RowAt, column: ProductColumn, kind: K, unit: KindUnits[K]) => figureIn(row.at(column), kind, unit, say(row, column)),
+    pick: <V extends string>(row: RowAt, column: ProductColumn, values: readonly V[], otherwise: V): V => (row.at(column) === '' ? otherwise : known(row, column, values, row.at(column)) ?? otherwise),
+    /** Things parted by ;, their parts by |. */
+    parts: (column: ProductColumn) => first.at(column).split(';').map((one) => one.split('|').map((part) => part.trim())).filter(([head = '']) => head !== ''),
+    grasses: (row: RowAt, column: ProductColumn): readonly GrassName[] => row.at(column).split(';').map((one) => one.trim()).filter(Boolean).flatMap((one) => known(row, column, GRASS_NAMES, one) ?? []),
+  }
+}
+type CellReader = ReturnType<typeof cellReader>
+
+function readLabel(rows: readonly RowAt[], problems: ProductRowProblem[], newId: () => string, system: UnitSystem): ProductDocument {
+  const cells = cellReader(rows, problems)
+  const { first, say, get, pick, parts } = cells
   const blank = blankProductDocument(newId(), system)
   const form = pick(first, 'form', FORMS, 'granule')
   const share = (column: ProductColumn) => get(first, column, 'percent', '%')
@@ -51,13 +65,40 @@ function readLabel(rows: readonly RowAt[], problems: ProductRowProblem[], newId:
     actives: parts('actives').map(([name = '', content = '', group = '']) => ({ id: newId(), name, content: figureIn(content, 'content', '%', say(first, 'actives')), group })),
     packages: parts('packages').map(([size = '', price = '']) => ({ id: newId(), size: figureIn(size, 'amount', 'lb', say(first, 'packages')), price })),
     reentry: get(first, 'reentry', 'time', 'h'), signal: pick(first, 'signal', ['', 'caution', 'warning', 'danger'] as const, ''), notes: first.at('notes'),
-    lines: rows.map((row): RateLine => {
-      const line = blankRateLine(newId(), form, system)
-      const rate = (column: ProductColumn) => get(row, column, 'rate', line.rate.unit)
-      return {
-        ...line, use: row.at('use'), basis: pick(row, 'counts', RATE_BASES, 'product'), rate: rate('rate'), low: rate('low'), high: rate('high'), most: rate('most'), year: rate('year'),
-        repeatFrom: get(row, 'repeat_from', 'time', 'd'), repeatTo: get(row, 'repeat_to', 'time', 'd'), method: pick(row, 'method', APPLICATION_METHODS, ''), perYear: row.at('per_year'), inRow: row.at('in_row'),
-      }
-    }),
+    reorderAt: get(first, 'reorder_at', 'amount', blank.reorderAt.unit), label: pick(first, 'label', ['own', 'sample'] as const, 'own'),
+    ...readExtras(cells, newId),
+    lines: rows.map((row) => readLine(cells, row, blankRateLine(newId(), form, system))),
+  }
+}
+
+/** What a label says of the product beside its analysis; blank cells leave nothing behind. */
+function readExtras({ first, say, get, pick, parts, grasses }: CellReader, newId: () => string): Partial<ProductDocument> {
+  const has = (...columns: readonly ProductColumn[]) => columns.some((column) => first.at(column) !== '')
+  const form = (column: ProductColumn) => get(first, column, 'percent', '%')
+  return {
+    ...(has('grain') && { grain: get(first, 'grain', 'grain', 'mm') }),
+    ...(has(...NITROGEN_FORMS) && { nForms: { nitrate: form('nitrate'), ammonium: form('ammonium'), urea: form('urea') } }),
+    ...(has('coating') && { coating: first.at('coating') }), ...(has('releases') && { releases: get(first, 'releases', 'time', 'wk') }),
+    ...(has('potassium') && { potassium: pick(first, 'potassium', ['', 'chloride', 'sulfate'] as const, '') }), ...(has('salt_index') && { saltIndex: first.at('salt_index') }),
+    ...(has('ph_from', 'ph_to', 'goes_in') && { ph: { from: first.at('ph_from'), to: first.at('ph_to'), last: pick(first, 'goes_in', ['', 'last'] as const, '') } }),
+    ...(has('measures') && { measures: parts('measures').map(([tool = '', holds = '', marks = '']) => ({ id: newId(), tool, marks, holds: figureIn(holds, 'amount', 'lb', say(first, 'measures')) })) }),
+    ...(has('dials') && { dials: parts('dials').map(([spreader = '', dial = '']) => ({ id: newId(), spreader, dial })) }),
+    ...(has('harms') && { harms: grasses(first, 'harms') }), ...(has('restrictions') && { restrictions: first.at('restrictions') }),
+    ...(has('shelf_life') && { shelfLife: get(first, 'shelf_life', 'time', 'wk') }),
+  }
+}
+
+function readLine({ get, pick, grasses }: CellReader, row: RowAt, blank: RateLine): RateLine {
+  const rate = (column: ProductColumn) => get(row, column, 'rate', blank.rate.unit)
+  const figures = Object.fromEntries(LINE_FIGURE_NAMES.flatMap((name) => {
+    const { kind, unit } = LINE_FIGURES[name]
+    return row.at(FIGURE_COLUMNS[name]) === '' ? [] : [[name, get(row, FIGURE_COLUMNS[name], kind, unit)]]
+  })) as LineFigures
+  return {
+    ...blank, use: row.at('use'), basis: pick(row, 'counts', RATE_BASES, 'product'), rate: rate('rate'), low: rate('low'), high: rate('high'), most: rate('most'), year: rate('year'),
+    repeatFrom: get(row, 'repeat_from', 'time', 'd'), repeatTo: get(row, 'repeat_to', 'time', 'd'), method: pick(row, 'method', APPLICATION_METHODS, ''), perYear: row.at('per_year'), inRow: row.at('in_row'),
+    ...(row.at('year_active') && { yearActive: get(row, 'year_active', 'rate', 'lb/ac') }), ...(row.at('heat_units') && { heatUnits: row.at('heat_units') }),
+    ...(row.at('grasses') && { grasses: grasses(row, 'grasses') }), ...(row.at('growth') && { growth: pick(row, 'growth', TURF_STATES, '') }), ...(row.at('spares_sown') && { sparesSown: grasses(row, 'spares_sown') }),
+    ...(Object.keys(figures).length > 0 && { figures }),
   }
 }

@@ -4,6 +4,7 @@ import { figure, readTable } from '../../test/support/readTable'
 import { amountFactor, quantity, type Quantity } from '../quantity/quantity'
 import type { AmountUnit, MassUnit } from '../quantity/units'
 import { typed } from '../../demo/typed'
+import { hopperCharge } from './hopperCharge'
 import { inMeasures } from './inMeasures'
 import { lightPasses } from './lightPasses'
 import { loadsByArea } from './loads'
@@ -53,6 +54,17 @@ test.each(readTable('inMeasures.csv', import.meta.url))('$amount by $tools: $ari
   const told = inMeasures(of(amount), list)
   expect(told?.words ?? '').toBe((words ?? '').replace(' -', ' −'))
   if (off) expect(told?.off).toBeCloseTo(Number(off), 9)
+})
+
+test.each(readTable('hopperCharge.csv', import.meta.url))('$name: $words', (row) => {
+  const { step, reserve } = row
+  const request: PlanRequest = {
+    areas: [{ id: 'a', size: quantity(figure(row, 'size'), 'ft2') }], products: [{ id: 'p', rate: quantity(figure(row, 'rate'), 'lb/1000 ft2'), ...(step && { measureStep: of(step) }) }],
+    method: { kind: 'spread', passes: 2, ...(reserve && { reserve: of(reserve) as Quantity<MassUnit> }) },
+  }
+  const planned = planApplication(request)
+  const close = (text = '') => ({ value: expect.closeTo(of(text).value, 9), unit: of(text).unit })
+  expect(planned.ok && hopperCharge(request, planned.value)).toEqual({ measured: close(row.measured), reserve: close(row.left), weighIn: close(row.weighIn) })
 })
 
 test.each(readTable('tubFills.csv', import.meta.url))('$charge in $capacity: $words', ({ charge = '', capacity = '', tare = '', fills = '' }) => {

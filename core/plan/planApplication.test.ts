@@ -5,7 +5,7 @@ import type { LabelledProduct, RateBasis } from '../label/label'
 import { parseQuantity } from '../quantity/parseQuantity'
 import { quantity } from '../quantity/quantity'
 import { openWorkingBook } from '../working/working'
-import { chargeLevels } from './chargeLevels'
+import { checkpoints } from './checkpoints'
 import { graduations } from './graduations'
 import { loadGroups } from './loadGroups'
 import { splitLoads } from './loads'
@@ -377,10 +377,6 @@ describe('properties', () => {
 test('vessels: marks, charge levels, groups of equal loads, mixing order', () => {
   expect(graduations(26)).toEqual([5, 10, 15, 20, 25])
   expect(graduations(0)).toEqual([])
-  expect(chargeLevels(quantity(16.3, 'lb'), quantity(13.3, 'lb'), 2).map(({ left }) => left.value)).toEqual([
-    expect.closeTo(9.65, 10),
-    expect.closeTo(3, 10),
-  ])
   expect(loadGroups(plan(wet()).loads, 3).map(({ title }) => title)).toEqual(['2 x full load', 'Part load'])
   expect(
     mixingOrder([
@@ -390,4 +386,13 @@ test('vessels: marks, charge levels, groups of equal loads, mixing order', () =>
       { form: 'dry flowable' },
     ] as const).map(({ form }) => form),
   ).toEqual(['water conditioner', 'dry flowable', 'solution', 'dye'])
+})
+
+// 16.3 lb of which 13.3 go on the lawn and 3 come back, in two passes: 6.65 each.
+test.each([
+  { over: 'one lawn', lawns: [{ name: 'A', size: 40 }], told: ['1 half 12.975', '1 end 9.65', '2 half 6.325', '2 end 3'] },
+  { over: 'two lawns, 1 to 3', lawns: [{ name: 'A', size: 10 }, { name: 'B', size: 30 }], told: ['1 lawn A 14.6375', '1 end 9.65', '2 lawn A 7.9875', '2 end 3'] },
+  { over: 'five lawns', lawns: ['A', 'B', 'C', 'D', 'E'].map((name) => ({ name, size: 8 })), told: ['1 end 9.65', '2 end 3'] },
+])('checkpoints over $over', ({ lawns, told }) => {
+  expect(checkpoints(quantity(16.3, 'lb'), quantity(13.3, 'lb'), 2, lawns).map(({ pass, at, lawn, left }) => [pass, at, lawn, Number(left.value.toFixed(9))].filter((part) => part !== '').join(' '))).toEqual(told)
 })

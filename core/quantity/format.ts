@@ -47,6 +47,9 @@ export function formatDeviation(share: number): string {
   return `${percent < 0.05 ? '' : sign}${percent.toFixed(1)} %`
 }
 
+/** Time on the move, in minutes: to a tenth under ten, else whole; nobody walks by the second. @example formatMinutes(155.4) // '2.6'; formatMinutes(905) // '15' */
+export const formatMinutes = (seconds: number): string => (seconds < 594 ? trimmed(Number((seconds / 60).toFixed(1))) : grouped(seconds / 60, 0))
+
 /** An uncertainty, to two significant figures: more would claim too much. @example formatGive(1.5412) // '1.5'; formatGive(453) // '450' */
 export const formatGive = (value: number): string => trimmed(Number(value.toPrecision(2)))
 

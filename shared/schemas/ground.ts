@@ -51,6 +51,8 @@ const Part = v.strictObject({
   until: v.optional(BlankOrDay),
 })
 
+export const Grasses = v.pipe(v.array(v.picklist(GRASS_NAMES)), v.maxLength(GRASS_NAMES.length))
+
 /** Field notes, wherever they stand: on a site or in a job. */
 export const fieldNotes = { ...measuredWith, parts: v.pipe(v.array(Part), v.minLength(1), v.maxLength(60)), slope: v.optional(Share) }
 
@@ -58,7 +60,7 @@ export const fieldNotes = { ...measuredWith, parts: v.pipe(v.array(Part), v.minL
 const AreaDocumentSchema = v.strictObject({
   schema: v.literal(1), ...fieldNotes, slope: Share, use: v.picklist(AREA_USES),
   grass: v.pipe(v.array(v.strictObject({ id: Uuid, species: v.picklist(GRASS_NAMES), share: Share, cultivar: Line })), v.maxLength(8)),
-  established: BlankOrDay, overseeding: BlankOrDay, cover: Share, cut: Length, thatch: Length, clippings: v.picklist(CLIPPINGS), sun: v.picklist(SUNS),
+  established: BlankOrDay, overseeding: BlankOrDay, overseedWith: v.optional(Grasses), cover: Share, cut: Length, thatch: Length, clippings: v.picklist(CLIPPINGS), sun: v.picklist(SUNS),
   irrigation: v.strictObject({ kind: v.picklist(['none', 'zone']), zone: Line, output: Length }),
   soil: Notes, priority: v.picklist(PRIORITIES), notes: Notes,
   soilTest: v.optional(v.strictObject({ on: BlankOrDay, ph: Line, p: v.picklist(SOIL_LEVELS), k: v.picklist(SOIL_LEVELS), organic: Share })),

@@ -1,13 +1,12 @@
 import * as v from 'valibot'
 import { FORMS, RATE_BASES } from '#core/label/label'
-import { GRASS_NAMES } from '#core/ground/grasses'
 import { TURF_STATES } from '#core/ground/turfStates'
 import { APPLICATION_METHODS, LINE_FIGURE_NAMES, LINE_FIGURES, NITROGEN_FORMS, PRODUCT_KINDS, type ProductDocument } from '#core/label/productDocument'
 import { AMOUNT_UNITS, CARRIER_UNITS, CONTENT_UNITS, DENSITY_UNITS, LENGTH_UNITS, RATE_UNITS, SPEED_UNITS, TEMPERATURE_UNITS, TIME_UNITS } from '#core/quantity/units'
 import { MOVEMENT_KINDS, type MovementKind, type OnHand } from '#core/stock/onHand'
 import type { Entered } from '#core/quantity/entered'
 import type { AmountUnit } from '#core/quantity/units'
-import { Share } from './ground'
+import { Grasses, Share } from './ground'
 import { enteredOf } from './quantity'
 import { Day, Line, Name, Notes, Uuid, Version } from './texts'
 
@@ -15,14 +14,13 @@ const Rate = enteredOf(RATE_UNITS)
 const Amount = enteredOf(AMOUNT_UNITS)
 const Time = enteredOf(TIME_UNITS)
 
-const Grasses = v.pipe(v.array(v.picklist(GRASS_NAMES)), v.maxLength(GRASS_NAMES.length))
 const UNITS_OF = { time: TIME_UNITS, length: LENGTH_UNITS, speed: SPEED_UNITS, carrier: CARRIER_UNITS, temperature: TEMPERATURE_UNITS } as const
 /** One optional field for every figure of the core's table. */
 const Figures = v.strictObject(Object.fromEntries(LINE_FIGURE_NAMES.map((name) => [name, v.optional(enteredOf<string>(UNITS_OF[LINE_FIGURES[name].kind]))])))
 
 const LineSchema = v.strictObject({
   id: Uuid, use: Line, basis: v.picklist(RATE_BASES), rate: Rate, low: Rate, high: Rate, most: Rate, year: Rate, repeatFrom: Time, repeatTo: Time,
-  method: v.optional(v.picklist(APPLICATION_METHODS)), grasses: v.optional(Grasses), perYear: v.optional(Line), inRow: v.optional(Line), figures: v.optional(Figures), growth: v.optional(v.picklist(TURF_STATES)), yearActive: v.optional(Rate), heatUnits: v.optional(Line),
+  method: v.optional(v.picklist(APPLICATION_METHODS)), grasses: v.optional(Grasses), perYear: v.optional(Line), inRow: v.optional(Line), figures: v.optional(Figures), growth: v.optional(v.picklist(TURF_STATES)), sparesSown: v.optional(Grasses), yearActive: v.optional(Rate), heatUnits: v.optional(Line),
 })
 
 /** pH of the finished mix, and household measures weighed once: on a label, and in a job that took it. */

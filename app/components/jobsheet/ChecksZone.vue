@@ -4,6 +4,8 @@ import type { Remedy, SheetCheck } from '#core/jobsheet/sheetCheck'
 
 /** Checks: one sentence each, its source, and the way out one press away. */
 const { sheet, set, go, locked } = useSheet()
+const crew = useCrewStore()
+const notice = useNotice()
 const MARKS: Readonly<Record<SheetCheck['level'], { readonly sign: string, readonly word: string }>> = {
   stop: { sign: '■', word: 'Stop' }, warn: { sign: '▲', word: 'Warning' }, note: { sign: '●', word: 'Note' },
 }
@@ -16,7 +18,19 @@ const summary = computed(() => {
   return sheet.value.plan ? 'nothing in the way' : 'not worked out yet'
 })
 
-function follow({ path, value }: Remedy) {
+/** Kept among the crew's jar tests, so that the pair is asked for no more; a slip is put right there. */
+async function noteJar(found: NonNullable<Remedy['jar']>) {
+  try {
+    await crew.noteMixes(found)
+    notice.say('Kept in Settings, among the jar tests.')
+  }
+  catch (error) {
+    notice.say(`Not kept: ${errorText(error)}`)
+  }
+}
+
+function follow({ path, value, jar }: Remedy) {
+  if (jar) return noteJar(jar)
   if (value === undefined) return go(path)
   set(path, value)
 }

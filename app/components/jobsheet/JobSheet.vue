@@ -20,6 +20,7 @@ const context = provideSheet({
   locked: () => locked.value,
   plannedFor: () => props.draft.plannedFor,
   planFor: (planned) => emit('change', { plannedFor: planned }),
+  putEarlier: () => emit('move', -1),
   visit: () => ({ documents: props.draft.applications.map((one) => one.document), index: props.index }),
   rooms: () => {
     const { id } = application.value.document[application.value.document.method].source ?? {}

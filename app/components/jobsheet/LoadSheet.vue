@@ -4,11 +4,11 @@ import { dayText } from '#core/calendar/dayText'
 import type { ApplicationSheet } from '#core/jobsheet/applicationSheet'
 import type { ApplicationDocument } from '#core/jobsheet/document'
 import type { JobState } from '#core/jobsheet/chain'
-import { chargeLevels } from '#core/plan/chargeLevels'
 import { loadGroups } from '#core/plan/loadGroups'
 import type { RateGroup } from '#core/plan/plan'
 import { perPassOf } from '#core/plan/mergePlans'
 import { prettyUnits, showMeasured, showQuantity } from '#core/quantity/systems'
+import { checkpointWords } from './checkpointWords'
 import { tankIn } from '#core/plan/tankIn'
 import type { JobDraft } from '~/composables/useJobDraft'
 
@@ -32,8 +32,8 @@ const groups = computed(() => {
   const tank = request && first && tankIn(request, first.carrier.unit)
   return plan.value && tank ? loadGroups(plan.value.loads, tank.value, document.value.spray.calibration.by === 'hose-end' ? 'bottle' : 'load') : []
 })
-const charge = computed(() => plan.value?.totals.products[0])
-const levels = computed(() => (charge.value?.charge ? plan.value?.rates || document.value.spread.until === 'out' ? [] : chargeLevels(charge.value.charge, charge.value.amount, passes.value) : []))
+const hopper = computed(() => props.sheet.hopper)
+const step = computed(() => props.sheet.products[0]?.measureStep)
 const open = computed(() => props.sheet.checks.filter(({ level }) => level !== 'note'))
 </script>
 
@@ -58,11 +58,11 @@ const open = computed(() => props.sheet.checks.filter(({ level }) => level !== '
 
     <h2 class="mt-4">{{ document[document.method].equipment || (document.method === 'spray' ? 'Sprayer' : 'Spreader') }}</h2>
     <LoadTable v-if="document.method === 'spray'" :document="document" :sheet="sheet" :groups="groups" />
-    <table v-else-if="charge?.charge" class="on-paper">
+    <table v-else-if="hopper" class="on-paper">
       <thead><tr><th scope="col">{{ document.products[0]?.name || 'Product' }}</th><th scope="col" class="num">weigh</th></tr></thead>
       <tbody>
-        <tr><td>Weigh in, reserve included</td><td class="num big"><FigureText :shown="showQuantity(charge.charge)" /></td></tr>
-        <tr v-for="level in levels" :key="level.pass"><td>Left after pass {{ level.pass }}<template v-if="dialOf(document.spread)">, dial at {{ dialOf(document.spread) }}</template></td><td class="num big"><FigureText :shown="showQuantity(level.left)" /></td></tr>
+        <tr><td>Weigh in, reserve included</td><td class="num big"><FigureText :shown="showMeasured(hopper.weighIn, step)" /></td></tr>
+        <tr v-for="(level, i) in sheet.checkpoints" :key="i"><td>Left in pass {{ level.pass }}, {{ checkpointWords(level) }}<template v-if="level.at === 'end' && dialOf(document.spread)">, dial at {{ dialOf(document.spread) }}</template></td><td class="num big"><FigureText :shown="showQuantity(level.left)" /></td></tr>
       </tbody>
     </table>
 

@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import { formatFigure } from '#core/quantity/format'
+import { formatMinutes } from '#core/quantity/format'
 
 /** How far and how long: the distance between lanes, the pace, the way. */
 const { sheet } = useSheet()
 const shown = useShown()
-const minutes = computed(() => ({ figure: formatFigure((sheet.value.walk?.seconds ?? 0) / 60), unit: 'min' }))
+const minutes = computed(() => ({ figure: formatMinutes(sheet.value.walk?.seconds ?? 0), unit: 'min' }))
 </script>
 
 <template>

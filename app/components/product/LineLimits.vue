@@ -34,6 +34,7 @@ const wrong = (path: string) => (problemAt(path)?.kind === 'wrong' ? problemAt(p
       />
     </div>
     <GrassChoice class="mt-2" :path="`${path}.grasses`" label="For these grasses; none ticked: all" :chosen="line.grasses ?? []" />
+    <GrassChoice class="mt-2" :path="`${path}.sparesSown`" label="May be sown within the waits for seed" :chosen="line.sparesSown ?? []" />
   </details>
 </template>
 

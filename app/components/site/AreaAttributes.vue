@@ -44,6 +44,7 @@ const dropGrass = (id: string) => set('document.grass', props.document.grass.fil
         <FormQuantity path="document.irrigation.output" label="Output in an hour" kind="length" :entered="document.irrigation.output" :units="LENGTH_UNITS" />
       </template>
     </div>
+    <GrassChoice v-if="document.overseeding" path="document.overseedWith" label="Seed to be sown then" :chosen="document.overseedWith ?? []" />
     <SoilTest :document="document" />
     <DiseaseList :document="document" />
     <div class="grid gap-2 sm:grid-cols-2">

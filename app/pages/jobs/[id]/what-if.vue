@@ -2,7 +2,7 @@
 import { compareSheets, type Side, type Variant } from '#core/jobsheet/compareSheets'
 import type { ApplicationDocument } from '#core/jobsheet/document'
 import { prettyUnits } from '#core/quantity/systems'
-import { formatFigure } from '#core/quantity/format'
+import { formatFigure, formatMinutes } from '#core/quantity/format'
 
 /** What if: the application as it stands beside a variant of it, figure by figure; one of them is kept. */
 const route = useRoute()
@@ -30,7 +30,7 @@ function told(side: Side, kind: string): { figure: string, unit: string } {
   if (typeof side === 'string') return { figure: side, unit: '' }
   switch (kind) {
     case 'metres': return shown.distance(side)
-    case 'seconds': return { figure: formatFigure(side / 60), unit: 'min' }
+    case 'seconds': return { figure: formatMinutes(side), unit: 'min' }
     case 'money': return { figure: side.toFixed(2), unit: crew.organization?.settings.currency ?? 'USD' }
     case 'nitrogen': return { figure: formatFigure(side), unit: 'lb' }
     default: return { figure: String(side), unit: '' }
