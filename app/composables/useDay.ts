@@ -2,21 +2,34 @@ import { workDay } from '#core/calendar/workDay'
 import { DEFAULT_HOUSE } from '#core/house'
 import { composeSheet } from '#core/jobsheet/applicationSheet'
 import { dayNeeds, daySpray } from '#core/jobsheet/dayNeeds'
+import type { CheckRooms } from '#core/jobsheet/labelContext'
+import { roomChecks } from '#core/jobsheet/roomChecks'
 import { alikeApart, sharedMixes, type DayApplication } from '#core/jobsheet/sharedMix'
 import { openWorkingBook } from '#core/working/working'
+import type { Area, LedgerRow } from '#shared/schemas/ground'
 import type { Job } from '#shared/schemas/job'
+
+const siteRooms = async (id: string): Promise<Pick<CheckRooms, 'areas' | 'history'>> => {
+  const [areas, history] = await Promise.all([$fetch<readonly Area[]>('/api/rooms/areas', { query: { siteId: id } }), $fetch<readonly LedgerRow[]>(`/api/sites/${id}/ledger`)])
+  return { areas, history }
+}
 
 /** The jobs of one day in driving order, worked out together: common mixes, what goes on the truck. */
 export function useDay(day: MaybeRefOrGetter<string>) {
   const crew = useCrewStore()
   const rooms = useRoomsStore()
   const jobs = shallowRef<readonly Job[]>([])
+  /** Lawns and ledger of every site of the day. */
+  const sites = shallowRef<ReadonlyMap<string, Pick<CheckRooms, 'areas' | 'history'>>>(new Map())
   const problem = ref<string>()
   const house = computed(() => crew.organization?.settings.house ?? DEFAULT_HOUSE)
 
   async function load() {
     try {
-      jobs.value = await $fetch<readonly Job[]>(`/api/days/${toValue(day)}`)
+      const found = await $fetch<readonly Job[]>(`/api/days/${toValue(day)}`)
+      const ids = [...new Set(found.flatMap(({ siteId }) => siteId ?? []))]
+      sites.value = new Map(await Promise.all(ids.map(async (id) => [id, await siteRooms(id)] as const)))
+      jobs.value = found
       problem.value = undefined
     }
     catch (error) {
@@ -27,8 +40,17 @@ export function useDay(day: MaybeRefOrGetter<string>) {
   const sheets = computed(() => jobs.value.flatMap((job) => job.applications.map(({ id, document }) => ({ job, id, document, sheet: composeSheet(document, workDay(job.plannedFor, crew.today()), undefined, house.value) }))))
   const applications = computed(() => sheets.value.flatMap(({ job, id, document, sheet: { request, plan } }): DayApplication[] =>
     (request && plan ? [{ applicationId: id, jobId: job.id, site: job.site || 'Unnamed site', document, request, plan }] : [])))
-  /** Jobs that something on their own sheet stops. */
-  const stopped = computed(() => jobs.value.filter(({ id }) => sheets.value.some(({ job, sheet }) => job.id === id && sheet.checks.some(({ level }) => level === 'stop'))))
+  /** What stops each job, by its id: on its own sheet, by the labels and by what lies on its lawns. */
+  const stopped = computed(() => {
+    const { local = [], mixes: jars = [] } = crew.organization?.settings ?? {}
+    return new Map(jobs.value.flatMap((job) => {
+      const own = sheets.value.filter((one) => one.job.id === job.id).flatMap(({ document, sheet }) => {
+        const site = job.siteId === null ? undefined : sites.value.get(job.siteId)
+        return [...sheet.checks, ...(site ? roomChecks(document, sheet, { ...site, products: rooms.products, local, mixes: jars }, workDay(job.plannedFor, crew.today()), house.value) : [])]
+      }).filter(({ level }) => level === 'stop').map(({ message }) => message)
+      return own.length > 0 && (job.state === 'draft' || job.state === 'planned') ? [[job.id, own] as const] : []
+    }))
+  })
   const unready = computed(() => jobs.value.filter((job) => job.applications.some(({ id }) => !applications.value.some(({ applicationId }) => applicationId === id))))
   const mixes = computed(() => sharedMixes(applications.value))
   const needs = computed(() => dayNeeds(applications.value, mixes.value, rooms.products))

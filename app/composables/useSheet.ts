@@ -106,8 +106,9 @@ export function provideSheet(options: SheetOptions): SheetContext {
     if (request?.method.kind === 'spread') {
       for (const [i, group] of (worked.plan?.rates ?? []).entries()) dialFor(perPassOf(group, request.method.passes, `rates.${i}.pass`, book) ?? 0, `rates.${i}.dial`, book)
     }
+    sheet.value.checks.forEach(({ working }, i) => { if (typeof working === 'function') book.note(`check.${i}`, working) })
     return book.pages()
-  }, computed(() => figureNames(document.value)))
+  }, computed(() => new Map([...figureNames(document.value), ...sheet.value.checks.map(({ source }, i) => [`check.${i}`, `Check: ${source}`] as const)])))
   return context
 }
 

@@ -78,7 +78,7 @@ function runChecks({ method }: ApplicationDocument, { measured }: SheetCalibrati
   const { share, state } = agreement(measured)
   if (state === 'agree' || share === undefined) return []
   return [{
-    level: 'warn', code: 'calibration-uneven', source: `calibration, ${measured.count} runs`,
+    level: 'warn', code: 'calibration-uneven', working: 'calibration', source: `calibration, ${measured.count} runs`,
     message: `The runs differ by ${formatFigure(share * 100)} % (house limit ${UNEVEN_RUNS * 100} %): repeat them at one pace.`,
     remedies: [{ label: 'Look at the runs', path }],
   }]
@@ -113,7 +113,7 @@ function settingChecks({ spread }: ApplicationDocument, { perPass, speed, speedT
   if (Math.abs(off) <= SETTING_TOLERANCE) return []
   const dial = spread.calibration.setting.trim() === '' ? 'This setting' : `Setting ${spread.calibration.setting.trim()}`
   const gives = `${dial} gives ${formatDeviation(off)} against what each pass needs`
-  const base = { level: 'warn', code: 'setting-off', source: `house tolerance, ${SETTING_TOLERANCE * 100} %` } as const
+  const base = { level: 'warn', code: 'setting-off', working: 'calibration', source: `house tolerance, ${SETTING_TOLERANCE * 100} %` } as const
   const toDial = { label: off > 0 ? 'Close the dial and calibrate' : 'Open the dial and calibrate', path: 'spread.calibration.setting' }
   if (!speed || !speedToday) return [{ ...base, message: `${gives}: change the dial, or time the course so that the pace can correct it.`, remedies: [toDial] }]
   const answer = speedForRate(perPass, speedToday, wanted)

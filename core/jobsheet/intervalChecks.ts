@@ -46,6 +46,7 @@ function tooSoon(line: LabelledLine, context: LabelContext): readonly SheetCheck
     level: 'stop', code: 'too-soon', productId: line.note.id, source: `label, repeat from ${wait} days`,
     message: `${line.product.name}${other} last went down on ${namesOf(found)} on ${dayText(worst.last.on)}, ${when}; the label asks for ${wait} days. It may go down from ${dayText(daysAfter(worst.last.on, Math.ceil(wait)))}.`,
     remedies: [{ label: `Plan it for ${dayText(daysAfter(worst.last.on, Math.ceil(wait)))}`, path: 'plannedFor', value: daysAfter(worst.last.on, Math.ceil(wait)) }, ...leaveOut(found)],
+    working: () => [`last on ${worst.area.name}: ${dayText(worst.last.on)}, ${worst.last.product}`, `the label asks for ${wait} days between`, `free from = ${dayText(daysAfter(worst.last.on, Math.ceil(wait)))}`],
   }]
 }
 
@@ -58,9 +59,10 @@ function sameGroup(line: LabelledLine, context: LabelContext): readonly SheetChe
   const most = printed ?? context.house.groupRun
   const kinds = kindsOn(context.rooms.products)
   const { kind } = line.product.document
+  const ofKind = ({ sourceId, dayNumber }: IndexedRow) => dayNumber <= context.dayNumber && sourceId !== null && kinds.get(sourceId) === kind
   const found = context.lawns.flatMap((lawn) => {
-    const run = groupRun(lawn.history.rows, groups, ({ sourceId, dayNumber }) => dayNumber <= context.dayNumber && sourceId !== null && kinds.get(sourceId) === kind)
-    return run >= most ? [{ index: lawn.index, area: lawn.area, run }] : []
+    const run = groupRun(lawn.history.rows, groups, ofKind)
+    return run >= most ? [{ index: lawn.index, area: lawn.area, history: lawn.history, run }] : []
   }).toSorted((a, b) => b.run - a.run)
   const [worst] = found
   if (!worst) return []
@@ -68,5 +70,10 @@ function sameGroup(line: LabelledLine, context: LabelContext): readonly SheetChe
     level: printed === undefined ? 'warn' : 'stop', code: 'group-run', productId: line.note.id, source: printed === undefined ? `house rule, ${most} in a row` : 'label, applications in a row',
     message: `The last ${worst.run} of its kind on ${namesOf(found)} had mode-of-action group ${groups.join(' + ')} too; after ${most} in a row another group is due, or resistance grows.`,
     remedies: [{ label: 'Choose another group', path: `products.${line.index}.name` }],
+    working: () => [
+      `${worst.area.name}, newest first, of one kind with ${line.product.name} (${kind}):`,
+      ...worst.history.rows.filter(ofKind).slice(0, worst.run + 1).map((row) => `${dayText(row.on)}, ${row.product}: group ${row.groups || 'none'}`),
+      `in a row = ${worst.run}, allowed ${most}`,
+    ],
   }]
 }

@@ -14,9 +14,21 @@ const SOURCES: Readonly<Record<PlanCheckCode, string>> = {
   'nutrients-unknown': 'label density',
 }
 
+/** The page of working on which a check's figure stands. */
+function pageOf({ code, productId }: PlanCheck): string | undefined {
+  switch (code) {
+    case 'above-max-per-application': case 'rate-above-label': case 'rate-below-label': return `products.${productId}.amount`
+    case 'measure-step-coarse': return `products.${productId}.measured`
+    case 'quick-nitrogen-high': return 'nutrients.n'
+    case 'part-load-small': return 'loads.count'
+    case 'nutrients-unknown': return undefined
+    default: return code satisfies never
+  }
+}
+
 /** The plan's checks as the sheet shows them: with their source and the changes that would clear them. */
 export const withRemedies = (checks: readonly PlanCheck[], document: ApplicationDocument): readonly SheetCheck[] =>
-  checks.map((check) => ({ ...check, source: SOURCES[check.code], remedies: remediesFor(check, document) }))
+  checks.map((check) => ({ ...check, source: SOURCES[check.code], remedies: remediesFor(check, document), working: pageOf(check) }))
 
 function remediesFor({ code, productId }: PlanCheck, document: ApplicationDocument): readonly Remedy[] {
   const index = document.products.findIndex(({ id }) => id === productId)

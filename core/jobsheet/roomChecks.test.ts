@@ -92,6 +92,20 @@ test.each(readTable('roomChecks.csv', import.meta.url))('$name: $words', ({ set 
   expect(checksOf(setOf(set), history).map(({ level, code }) => `${level} ${code}`).join(', ')).toBe(expected)
 })
 
+test.each([
+  // 6.2 and 0.4 lay, 3 come, 9 are allowed; the twin holds twice as much of the active: 6.2 lb of it are 12.4 of 9.
+  [{ rate: '3', year: '9' }, '2026-03-01 own 6.2;2026-02-01 own 0.4', ['Front, 2026 so far:', '1 March 2026: 6.2 lb/1000 ft2', '1 February 2026: 0.4 lb/1000 ft2', 'laid this year 6.6 lb/1000 ft2', 'this job 3 lb/1000 ft2', 'the label allows 9 lb/1000 ft2', 'together = 9.6 lb/1000 ft2']],
+  [{ rate: '3', year: '9' }, '2026-03-01 twin 3.6', ['Front, stuff in 2026 so far, each as a share of the year\'s most:', '1 March 2026, twin: 80 %', 'laid this year 80 %', 'this job 33.3 %', 'the label allows 100 %', 'together = 113.3 %']],
+  [{ rate: '3', perYear: '2' }, '2026-01-05 own 1;2026-02-05 own 1', ['1: 5 February 2026, on Front', '2: 5 January 2026, on Front', 'with this job = 3, the label allows 2']],
+  [{ rate: '3', repeatFrom: '14' }, '2026-04-23 twin 1', ['last on Front: 23 April 2026, twin', 'the label asks for 14 days between', 'free from = 7 May 2026']],
+  [{ rate: '3', kind: 'fungicide', group: '3' }, '2026-04-01 rival 1;2026-03-01 premix 1;2026-02-01 other11 1', ['Front, newest first, of one kind with own (fungicide):', '1 April 2026, rival: group 3', '1 March 2026, premix: group 3 + 11', '1 February 2026, other11: group 11', 'in a row = 2, allowed 2']],
+] as const)('the working behind a stop of the ledger: %j after %s', (set, history, lines) => {
+  const [check] = checksOf(set, history)
+  const told = typeof check?.working === 'function' ? check.working() : []
+  // Figures are told to three digits; noughts at the end are no matter here.
+  expect(told.map((line) => line.replaceAll(/(\d\.\d*?)0+(?=\D|$)/g, '$1').replaceAll(/(\d)\.(?=\s)/g, '$1'))).toEqual(lines)
+})
+
 test('what the year leaves clears the stop when it is taken', () => {
   const [check] = checksOf({ rate: '3', year: '9' }, '2026-03-01 own 6.5')
   const less = check?.remedies.find(({ path }) => path === 'products.0.rate')?.value as { readonly text: string }

@@ -31,4 +31,6 @@ export interface SheetCheck {
   readonly message: string
   readonly source: string
   readonly remedies: readonly Remedy[]
+  /** The sheet's page of working behind it, or how the lines of its own come about. */
+  readonly working?: string | (() => readonly string[])
 }

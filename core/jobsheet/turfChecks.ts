@@ -125,7 +125,7 @@ function nitrogenYear(context: LabelContext, plan: Plan): readonly SheetCheck[] 
   const told = (perArea: number | undefined) => formatFigure((perArea ?? 0) * NUTRIENT_UNITS)
   const lawns = found.map(({ lawn }) => lawn)
   return [{
-    level: 'warn', code: 'nitrogen-over-year', source: `grass, ${told(worst.wanted?.[0])} to ${told(worst.wanted?.[1])} lb N/1000 ft2 a year`, remedies: leaveOut(lawns),
+    level: 'warn', code: 'nitrogen-over-year', working: `nitrogen.${worst.lawn.area.id}`, source: `grass, ${told(worst.wanted?.[0])} to ${told(worst.wanted?.[1])} lb N/1000 ft2 a year`, remedies: leaveOut(lawns),
     message: `${told(worst.laid)} lb N/1000 ft2 lies on ${namesOf(lawns)} this year; ${told(worst.now)} more is over what its grass wants.`,
   }]
 }

@@ -1,3 +1,4 @@
+import { dayText } from '../calendar/dayText'
 import { activePerProduct } from '../label/activeContent'
 import { limitPerArea } from '../label/asProduct'
 import { countIn } from '../label/productDocument'
@@ -61,8 +62,18 @@ function productYear(line: LabelledLine, context: LabelContext): readonly SheetC
     level: 'stop', code: 'above-max-per-year', productId: line.note.id, source: 'label, most in a year',
     message: `${line.product.name}: ${told(worst.laid)} lies on ${namesOf(found)} this year; with ${told(worst.now)} ${datesOf(line) > 1 ? 'over both dates' : 'now'} that is over the label's ${told(limit.perArea)}.`,
     remedies: [...(left > 0 && line.note.basis === 'product' && datesOf(line) === 1 ? lessOf(line, left) : []), ...leaveOut(found)],
+    working: () => [
+      `${worst.area.name}, ${context.year} so far:`,
+      ...ofProduct(worst, line, context).map((row) => `${dayText(row.on)}: ${told(laidPerArea([row])[line.dose.dimension])}`),
+      ...sumLines(worst, told, limit.perArea, datesOf(line)),
+    ],
   }]
 }
+
+/** What lies, what comes, and both against the limit. */
+const sumLines = ({ laid, now }: OverLawn, told: (value: number) => string, limit: number, dates: number): readonly string[] => [
+  `laid this year ${told(laid)}`, `this job ${told(now)}${dates > 1 ? `, both its dates` : ''}`, `the label allows ${told(limit)}`, `together = ${told(laid + now)}`,
+]
 
 const yearFigure = ({ line }: LabelledLine) => fieldReader().optional('', line.year, 'rate', 'Most in a year', 'above-zero')?.value ?? Number.NaN
 
@@ -100,6 +111,11 @@ function activeYear(line: LabelledLine, context: LabelContext): readonly SheetCh
   return [{
     level: 'stop', code: 'active-above-max-per-year', productId: line.note.id, source: 'label, most in a year, as active',
     message: `${active.name} under all names: ${share(worst.laid)} of a year's most lies on ${namesOf(found)}; with this it would be ${share(worst.laid + worst.now)}.`, remedies: leaveOut(found),
+    working: () => [
+      `${worst.area.name}, ${active.name} in ${context.year} so far, each as a share of the year's most:`,
+      ...thisYear(worst.history.byActive.get(name), context).map((row) => `${dayText(row.on)}, ${row.product}: ${share(laidOf([row]))}`),
+      ...sumLines(worst, share, most, datesOf(line)),
+    ],
   }]
 }
 
@@ -138,6 +154,7 @@ function countYear(line: LabelledLine, context: LabelContext): readonly SheetChe
     ? [{
         level: 'stop', code: 'too-many-per-year', productId: line.note.id, source: 'label, applications in a year', remedies: leaveOut(found),
         message: `${line.product.name} went down on ${namesOf(found)} ${first.times} ${first.times === 1 ? 'time' : 'times'} this year; the label allows ${most}.`,
+        working: () => [...new Set(ofProduct(first, line, context).map(({ on }) => dayText(on)))].map((on, i) => `${i + 1}: ${on}, on ${first.area.name}`).concat(`with this job = ${first.times + datesOf(line)}, the label allows ${most}`),
       }]
     : []
 }

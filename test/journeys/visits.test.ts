@@ -82,7 +82,7 @@ test('a day: stops put in order, one mix for two sites, what was left drives on 
   await page.goto(`${on.url}/days/2026-05-07`)
   const stops = page.getByRole('listitem').filter({ hasText: /planned|draft/ })
   await page.getByText('One mix for 2 sites').waitFor()
-  await page.getByText('A stop on its sheet must be cleared first.').waitFor()
+  await page.getByText(/Chelated iron 6 % at 5\.8 fl oz\/1,000 ft² is over the label's highest rate/).waitFor()
   await page.getByText('short: buy 1 of 1 gal').waitFor()
   await page.getByRole('button', { name: /^Later.*Saltings/ }).focus()
   await page.keyboard.press('Enter')

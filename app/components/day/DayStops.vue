@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import type { MixStop, SharedMix } from '#core/jobsheet/sharedMix'
 import { formatFigure } from '#core/quantity/format'
+import { prettyUnits } from '#core/quantity/systems'
 import type { Job } from '#shared/schemas/job'
 
 /** The stops of a day in driving order; what each takes out of a common tank. */
-const props = defineProps<{ jobs: readonly Job[], mixes: readonly SharedMix[], unready: readonly Job[], stopped: readonly Job[] }>()
+const props = defineProps<{ jobs: readonly Job[], mixes: readonly SharedMix[], unready: readonly Job[], stopped: ReadonlyMap<string, readonly string[]> }>()
 const emit = defineEmits<{ move: [index: number, way: -1 | 1] }>()
 const STATES: Readonly<Record<Job['state'], string>> = { draft: '○ draft', planned: '● planned', running: '▶ running', done: '✓ done', cancelled: '– cancelled' }
 const stopsOf = (jobId: string) => props.mixes.flatMap(({ stops, unit }) => stops.filter((stop) => stop.jobId === jobId).map((stop) => ({ stop, unit })))
@@ -24,7 +25,7 @@ const words = ({ arrives, takes, makes }: MixStop, unit: string) =>
           <p class="small soft">{{ job.applications.map(({ document }) => document.products.map(({ name }) => name).filter(Boolean).join(' + ') || 'nothing chosen yet').join('; then ') }}</p>
           <p v-for="{ stop, unit } in stopsOf(job.id)" :key="stop.applicationId" class="small">≈ {{ words(stop, unit) }} <FigureText :shown="{ figure: told(stop.leaves), unit }" :page="`mix.${stop.applicationId}`" :label="`Drives on from ${job.site}`" /></p>
           <p v-if="unready.some(({ id }) => id === job.id)" class="small short">▲ Something on its sheet is still missing: it is not in the sums.</p>
-          <p v-if="stopped.some(({ id }) => id === job.id)" class="small stopped">■ A stop on its sheet must be cleared first.</p>
+          <p v-for="message in stopped.get(job.id)" :key="message" class="small stopped">■ {{ prettyUnits(message) }}</p>
         </div>
         <span class="small whitespace-nowrap">{{ STATES[job.state] }}</span>
         <span class="no-print small flex gap-3">

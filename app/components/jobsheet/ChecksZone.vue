@@ -6,6 +6,7 @@ import type { Remedy, SheetCheck } from '#core/jobsheet/sheetCheck'
 const { sheet, set, go, locked } = useSheet()
 const crew = useCrewStore()
 const notice = useNotice()
+const working = useWorkingStore()
 const MARKS: Readonly<Record<SheetCheck['level'], { readonly sign: string, readonly word: string }>> = {
   stop: { sign: '■', word: 'Stop' }, warn: { sign: '▲', word: 'Warning' }, note: { sign: '●', word: 'Note' },
 }
@@ -54,7 +55,7 @@ function follow({ path, value, jar }: Remedy) {
         <span class="sign" aria-hidden="true">{{ MARKS[check.level].sign }}</span>
         <div class="min-w-0">
           <p><span class="sr-only">{{ MARKS[check.level].word }}: </span>{{ prettyUnits(check.message) }}</p>
-          <p class="soft small">{{ check.source }}</p>
+          <p class="soft small">{{ check.source }}<template v-if="check.working"> · <button type="button" class="plain-button why" @click="working.show(typeof check.working === 'string' ? check.working : `check.${i}`)">working<span class="sr-only"> behind: {{ check.message }}</span></button></template></p>
           <div v-if="!locked" class="flex flex-wrap gap-x-4">
             <button v-for="remedy in check.remedies" :key="remedy.label" type="button" class="plain-button way-out" @click="follow(remedy)">{{ prettyUnits(remedy.label) }}</button>
           </div>
@@ -73,6 +74,7 @@ function follow({ path, value, jar }: Remedy) {
 
 <style scoped>
 .check { display: grid; grid-template-columns: 20px 1fr; gap: 4px; padding: 8px 0; line-height: 1.35; }
+.why { text-decoration: underline dotted; text-underline-offset: 3px; min-height: 24px; }
 .sign { font-size: 13px; line-height: 1.6; }
 .stop .sign { color: var(--stop); }
 .warn .sign { color: var(--warn); }

@@ -34,7 +34,9 @@ const groups = computed(() => {
 })
 const hopper = computed(() => props.sheet.hopper)
 const step = computed(() => props.sheet.products[0]?.measureStep)
-const open = computed(() => props.sheet.checks.filter(({ level }) => level !== 'note'))
+/** What is open, and what the label asks for around the work. */
+const open = computed(() => props.sheet.checks.filter(({ level, code }) => level !== 'note' || code === 'label-says'))
+const SIGNS = { stop: '■', warn: '▲', note: '●' } as const
 </script>
 
 <template>
@@ -75,7 +77,7 @@ const open = computed(() => props.sheet.checks.filter(({ level }) => level !== '
       Lanes <FigureText v-if="sheet.calibration" :shown="shown.distance(sheet.calibration.width)" /> apart<template v-if="sheet.calibration?.speedToday">, at <FigureText :shown="shown.speed(sheet.calibration.speedToday)" /></template>,
       <FigureText :shown="shown.distance(sheet.walk.distance)" /> to walk.
     </p>
-    <ul v-if="open.length > 0" class="mt-3"><li v-for="check in open" :key="check.message">{{ check.level === 'stop' ? '■' : '▲' }} {{ prettyUnits(check.message) }}</li></ul>
+    <ul v-if="open.length > 0" class="mt-3"><li v-for="check in open" :key="check.message">{{ SIGNS[check.level] }} {{ prettyUnits(check.message) }}</li></ul>
     <p class="blanks mt-5">Started <span /> Finished <span /> Left over <span /> Wind, weather <span class="wide" /></p>
     <p class="soft small mt-3">The label is the law: rates, protection, re-entry and buffers as it says. Rinse three times onto treated ground; nothing down a drain; sweep granules off hard surfaces.</p>
   </article>
