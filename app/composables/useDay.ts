@@ -1,9 +1,7 @@
 import { workDay } from '#core/calendar/workDay'
-import { DEFAULT_HOUSE } from '#core/house'
 import { composeSheet } from '#core/jobsheet/applicationSheet'
 import { dayNeeds, daySpray } from '#core/jobsheet/dayNeeds'
 import type { CheckRooms } from '#core/jobsheet/labelContext'
-import { roomChecks } from '#core/jobsheet/roomChecks'
 import { alikeApart, sharedMixes, type DayApplication } from '#core/jobsheet/sharedMix'
 import { openWorkingBook } from '#core/working/working'
 import type { Area, LedgerRow } from '#shared/schemas/ground'
@@ -22,7 +20,7 @@ export function useDay(day: MaybeRefOrGetter<string>) {
   /** Lawns and ledger of every site of the day. */
   const sites = shallowRef<ReadonlyMap<string, Pick<CheckRooms, 'areas' | 'history'>>>(new Map())
   const problem = ref<string>()
-  const house = computed(() => crew.organization?.settings.house ?? DEFAULT_HOUSE)
+  const { allChecks, house } = useCheckRooms()
 
   async function load() {
     try {
@@ -41,16 +39,13 @@ export function useDay(day: MaybeRefOrGetter<string>) {
   const applications = computed(() => sheets.value.flatMap(({ job, id, document, sheet: { request, plan } }): DayApplication[] =>
     (request && plan ? [{ applicationId: id, jobId: job.id, site: job.site || 'Unnamed site', document, request, plan }] : [])))
   /** What stops each job, by its id: on its own sheet, by the labels and by what lies on its lawns. */
-  const stopped = computed(() => {
-    const { local = [], mixes: jars = [] } = crew.organization?.settings ?? {}
-    return new Map(jobs.value.flatMap((job) => {
-      const own = sheets.value.filter((one) => one.job.id === job.id).flatMap(({ document, sheet }) => {
-        const site = job.siteId === null ? undefined : sites.value.get(job.siteId)
-        return [...sheet.checks, ...(site ? roomChecks(document, sheet, { ...site, products: rooms.products, local, mixes: jars }, workDay(job.plannedFor, crew.today()), house.value) : [])]
-      }).filter(({ level }) => level === 'stop').map(({ message }) => message)
-      return own.length > 0 && (job.state === 'draft' || job.state === 'planned') ? [[job.id, own] as const] : []
-    }))
-  })
+  const stopped = computed(() => new Map(jobs.value.filter(({ state }) => state === 'draft' || state === 'planned').flatMap((job) => {
+    const own = sheets.value.filter((one) => one.job.id === job.id).flatMap(({ document, sheet }) => {
+      const site = job.siteId === null ? undefined : sites.value.get(job.siteId)
+      return site ? allChecks(document, sheet, site, job.plannedFor) : sheet.checks
+    }).filter(({ level }) => level === 'stop').map(({ message }) => message)
+    return own.length > 0 ? [[job.id, own] as const] : []
+  })))
   const unready = computed(() => jobs.value.filter((job) => job.applications.some(({ id }) => !applications.value.some(({ applicationId }) => applicationId === id))))
   const mixes = computed(() => sharedMixes(applications.value))
   const needs = computed(() => dayNeeds(applications.value, mixes.value, rooms.products))

@@ -35,6 +35,9 @@ test('a label typed as printed stops a job that comes too soon; leaving the lawn
   const stop = page.getByText(/Bifenthrin granule last went down on .* on 5 May 2026, a day before; the label asks for 7 days\. It may go down from 12 May 2026\./)
   await stop.waitFor()
   await page.getByText('with this product').waitFor()
+  await page.getByRole('listitem').filter({ has: stop }).getByRole('button', { name: 'working', exact: true }).click()
+  await page.getByText('free from = 12 May 2026').waitFor()
+  await page.keyboard.press('Escape')
   // Another day is one way out, the lawns are another.
   await press(page, 'Plan it for 12 May 2026')
   await stop.waitFor({ state: 'detached' })

@@ -37,6 +37,10 @@ test('a tank mix of three on four lawns, a stop cleared: loads that end with the
   await press(page, /Lower to the label’s highest: 5 fl oz/)
   await stop.waitFor({ state: 'detached' })
   await page.getByText(/iron and phosphate can clump/).waitFor()
+  const untried = page.getByText(/Never mixed here before/)
+  await untried.waitFor()
+  await press(page, 'Tried: all of them mix')
+  await untried.waitFor({ state: 'detached' })
 
   // The verge takes less iron, and the green stays untreated to show what it did.
   await press(page, /edit Verge/)

@@ -54,8 +54,8 @@ function follow({ path, value, jar }: Remedy) {
       <li v-for="(check, i) in sheet.checks" :key="`${check.code}-${i}`" class="rule-b check" :class="check.level">
         <span class="sign" aria-hidden="true">{{ MARKS[check.level].sign }}</span>
         <div class="min-w-0">
-          <p><span class="sr-only">{{ MARKS[check.level].word }}: </span>{{ prettyUnits(check.message) }}</p>
-          <p class="soft small">{{ check.source }}<template v-if="check.working"> · <button type="button" class="plain-button why" @click="working.show(typeof check.working === 'string' ? check.working : `check.${i}`)">working<span class="sr-only"> behind: {{ check.message }}</span></button></template></p>
+          <p :id="`check-${i}`"><span class="sr-only">{{ MARKS[check.level].word }}: </span>{{ prettyUnits(check.message) }}</p>
+          <p class="soft small">{{ check.source }}<template v-if="check.working"> · <button type="button" class="plain-button why" :aria-describedby="`check-${i}`" @click="working.show(typeof check.working === 'string' ? check.working : `check.${i}`)">working</button></template></p>
           <div v-if="!locked" class="flex flex-wrap gap-x-4">
             <button v-for="remedy in check.remedies" :key="remedy.label" type="button" class="plain-button way-out" @click="follow(remedy)">{{ prettyUnits(remedy.label) }}</button>
           </div>

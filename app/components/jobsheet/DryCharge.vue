@@ -18,7 +18,7 @@ const levels = computed(() => sheet.value.checkpoints)
 const fills = computed(() => tubFillsOf(hopper.value?.weighIn, rooms.equipment))
 const wanted = computed(() => (sheet.value.wantedPerPass === undefined ? undefined : shown.rate(sheet.value.wantedPerPass, 'mass')))
 const setting = computed(() => dialOf(document.value.spread))
-const DIRECTIONS = ['along the long side', 'across it']
+const DIRECTIONS = ['along the long side', 'across, at right angles']
 </script>
 
 <template>

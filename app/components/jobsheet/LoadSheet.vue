@@ -4,6 +4,7 @@ import { dayText } from '#core/calendar/dayText'
 import type { ApplicationSheet } from '#core/jobsheet/applicationSheet'
 import type { ApplicationDocument } from '#core/jobsheet/document'
 import type { JobState } from '#core/jobsheet/chain'
+import type { SheetCheck } from '#core/jobsheet/sheetCheck'
 import { loadGroups } from '#core/plan/loadGroups'
 import type { RateGroup } from '#core/plan/plan'
 import { perPassOf } from '#core/plan/mergePlans'
@@ -13,7 +14,7 @@ import { tankIn } from '#core/plan/tankIn'
 import type { JobDraft } from '~/composables/useJobDraft'
 
 /** One page to take along, readable wet: lawns, what to measure in which order, and blanks for what was used. */
-const props = defineProps<{ job: JobDraft, document: ApplicationDocument, place: string, sheet: ApplicationSheet, state: JobState, dialFor: (perPass: number) => string | undefined }>()
+const props = defineProps<{ job: JobDraft, document: ApplicationDocument, place: string, sheet: ApplicationSheet, checks: readonly SheetCheck[], state: JobState, dialFor: (perPass: number) => string | undefined }>()
 const shown = useShown()
 const document = computed(() => props.document)
 const plan = computed(() => props.sheet.plan)
@@ -35,7 +36,9 @@ const groups = computed(() => {
 const hopper = computed(() => props.sheet.hopper)
 const step = computed(() => props.sheet.products[0]?.measureStep)
 /** What is open, and what the label asks for around the work. */
-const open = computed(() => props.sheet.checks.filter(({ level, code }) => level !== 'note' || code === 'label-says'))
+const open = computed(() => props.checks.filter(({ level, code }) => level !== 'note' || code === 'label-says'))
+/** Filled in by hand. */
+const BLANKS = [['Started', ''], ['Finished', ''], ['Left over', ''], ['Wind, weather', 'wide']] as const
 const SIGNS = { stop: '■', warn: '▲', note: '●' } as const
 </script>
 
@@ -64,7 +67,8 @@ const SIGNS = { stop: '■', warn: '▲', note: '●' } as const
       <thead><tr><th scope="col">{{ document.products[0]?.name || 'Product' }}</th><th scope="col" class="num">weigh</th></tr></thead>
       <tbody>
         <tr><td>Weigh in, reserve included</td><td class="num big"><FigureText :shown="showMeasured(hopper.weighIn, step)" /></td></tr>
-        <tr v-for="(level, i) in sheet.checkpoints" :key="i"><td>Left in pass {{ level.pass }}, {{ checkpointWords(level) }}<template v-if="level.at === 'end' && dialOf(document.spread)">, dial at {{ dialOf(document.spread) }}</template></td><td class="num big"><FigureText :shown="showQuantity(level.left)" /></td></tr>
+        <tr v-if="!plan.rates && sheet.wantedPerPass !== undefined"><td>Each pass<template v-if="dialOf(document.spread)">, dial at <strong>{{ dialOf(document.spread) }}</strong></template></td><td class="num"><FigureText :shown="shown.rate(sheet.wantedPerPass, 'mass')" /></td></tr>
+        <tr v-for="(level, i) in sheet.checkpoints" :key="i"><td>Left in pass {{ level.pass }}, {{ checkpointWords(level) }}</td><td class="num" :class="{ big: level.at === 'end' }"><FigureText :shown="showQuantity(level.left)" /></td></tr>
       </tbody>
     </table>
 
@@ -78,13 +82,15 @@ const SIGNS = { stop: '■', warn: '▲', note: '●' } as const
       <FigureText :shown="shown.distance(sheet.walk.distance)" /> to walk.
     </p>
     <ul v-if="open.length > 0" class="mt-3"><li v-for="check in open" :key="check.message">{{ SIGNS[check.level] }} {{ prettyUnits(check.message) }}</li></ul>
-    <p class="blanks mt-5">Started <span /> Finished <span /> Left over <span /> Wind, weather <span class="wide" /></p>
+    <p class="blanks mt-5"><span v-for="[what, width] in BLANKS" :key="what">{{ what }} <i :class="width" /></span></p>
     <p class="soft small mt-3">The label is the law: rates, protection, re-entry and buffers as it says. Rinse three times onto treated ground; nothing down a drain; sweep granules off hard surfaces.</p>
   </article>
 </template>
 
 <style scoped>
 .sum td { font-weight: 600; }
-.blanks span { display: inline-block; width: 110px; border-bottom: 1.5px solid var(--ink); margin-right: 14px; height: 1.3em; }
-.blanks .wide { width: 200px; }
+.blanks { display: flex; flex-wrap: wrap; gap: 6px 16px; }
+.blanks span { white-space: nowrap; }
+.blanks i { display: inline-block; width: 100px; border-bottom: 1.5px solid var(--ink); height: 1.3em; }
+.blanks .wide { width: 190px; }
 </style>
