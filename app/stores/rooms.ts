@@ -12,6 +12,8 @@ export const useRoomsStore = defineStore('rooms', () => {
   const areas = shallowRef<readonly Area[]>([])
   /** What was put down on the site in hand. */
   const history = shallowRef<readonly LedgerRow[]>([])
+  /** Whether the shelves were read at all since the page was opened. */
+  const loaded = ref(false)
   const tools = computed(() => equipment.value.flatMap(({ document }): readonly ToolDocument[] => (document.kind === 'tool' ? [document] : [])))
 
   /** Reads the shelves anew; what can't be read stays as it was. */
@@ -22,6 +24,7 @@ export const useRoomsStore = defineStore('rooms', () => {
     equipment.value = machines
     calibrations.value = kept
     products.value = labels
+    loaded.value = true
   }
 
   async function loadAreas(siteId: string | null) {
@@ -30,5 +33,5 @@ export const useRoomsStore = defineStore('rooms', () => {
     history.value = siteId === null ? [] : await $fetch<readonly LedgerRow[]>(`/api/sites/${siteId}/ledger`).catch(() => [])
     return areas.value
   }
-  return { equipment, calibrations, products, areas, history, tools, load, loadAreas }
+  return { equipment, calibrations, products, areas, history, tools, loaded, load, loadAreas }
 })

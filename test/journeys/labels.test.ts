@@ -83,3 +83,24 @@ test('the shelf goes out as a table and comes back; rules of the place are the c
   await page.getByText('the harbour board').waitFor()
   expectQuiet(watched)
 })
+
+test('names typed before the shelf has come find their label, machine and site when it does; a rate typed meanwhile stays', async () => {
+  const watched = await watchedPage(on.browser)
+  const { page } = watched
+  for (const late of ['**/api/rooms/products', '**/api/sites?*']) {
+    await page.route(late, async (route) => {
+      await page.waitForTimeout(3000)
+      await route.continue()
+    })
+  }
+  await page.goto(`${on.url}/jobs`)
+  await press(page, 'New job')
+  await field(page, 'Site').fill('The Saltings')
+  await field(page, 'Product 1').fill('Chelated iron 6 %')
+  await page.locator('[data-path="products.0.rate"]').fill('5.8')
+  await page.getByRole('combobox', { name: 'Sprayer', exact: true }).fill('3 gal pump backpack')
+  await page.getByText(/Chelated iron 6 % at 5\.8 fl oz\/1,000 ft² is over the label's highest rate/).waitFor()
+  await page.getByText('Fescue front').first().waitFor()
+  await page.getByText('at 2.60 mph').waitFor()
+  expectQuiet(watched)
+})

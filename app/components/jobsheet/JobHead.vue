@@ -12,13 +12,19 @@ const listId = useId()
 const sites = shallowRef<SitePage['rows']>([])
 const WAIT_MS = 120
 
-async function look(q: string) { sites.value = (await $fetch<SitePage>('/api/sites', { query: { q } }).catch(() => ({ rows: [], next: null }))).rows }
+/** What is found late still counts for the name that stands there. */
+async function look(q: string) {
+  sites.value = (await $fetch<SitePage>('/api/sites', { query: { q } }).catch(() => ({ rows: [], next: null }))).rows
+  const site = siteCalled(q)
+  if (site && q === props.draft.site && props.draft.siteId === null) emit('site', site.id, site.name)
+}
+const siteCalled = (typed: string) => sites.value.find((one) => one.name.toLowerCase() === typed.trim().toLowerCase())
 const lookSoon = useDebounceFn(look, WAIT_MS)
 onMounted(() => look(''))
 
 /** Naming a saved site brings its areas; any other name is a place of its own. */
 function name(typed: string) {
-  const site = sites.value.find((one) => one.name.toLowerCase() === typed.trim().toLowerCase())
+  const site = siteCalled(typed)
   if (site && site.id !== props.draft.siteId) return emit('site', site.id, site.name)
   emit('change', { site: typed, ...(site ? {} : { siteId: null }) })
   void lookSoon(typed)

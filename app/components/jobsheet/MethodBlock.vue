@@ -10,11 +10,13 @@ const { withEquipment } = useFromRooms()
 const listId = useId()
 const machines = computed(() => rooms.equipment.filter(({ document: { kind } }) => kind === (document.value.method === 'spread' ? 'spreader' : 'sprayer')))
 
+const whenLoaded = useWhenLoaded()
 /** Naming a saved machine brings its tank, reserve and calibration in force. */
 function name(typed: string) {
   const machine = machines.value.find((one) => one.name.toLowerCase() === typed.trim().toLowerCase())
   if (machine && machine.id !== document.value[document.value.method].source?.id) return set('', withEquipment(document.value, machine, day.value))
   set(`${document.value.method}.equipment`, typed)
+  whenLoaded('equipment', () => name(document.value[document.value.method].equipment))
 }
 const shown = useShown()
 const crew = useCrewStore()

@@ -11,11 +11,24 @@ const { withProduct } = useFromRooms()
 const listId = useId()
 const shelf = computed(() => rooms.products.filter(({ document: label }) => document.value.products.length === 1 || methodOf(label) === document.value.method))
 
+const whenLoaded = useWhenLoaded()
+const labelCalled = (typed: string) => shelf.value.find((one) => one.name.toLowerCase() === typed.trim().toLowerCase())
 /** Naming a product of the shelf brings its label. */
 function name(index: number, typed: string) {
-  const product = shelf.value.find((one) => one.name.toLowerCase() === typed.trim().toLowerCase())
+  const product = labelCalled(typed)
   if (product && product.id !== document.value.products[index]?.source?.id) return set('', withProduct(document.value, index, product, undefined, day.value))
   set(`products.${index}.name`, typed)
+  const { id } = document.value.products[index] ?? {}
+  if (id) whenLoaded(id, () => nameAgain(id))
+}
+/** The label comes after the name; a rate that was typed meanwhile stays. */
+function nameAgain(id: string) {
+  const index = document.value.products.findIndex((product) => product.id === id)
+  const typed = document.value.products[index]
+  const product = typed && labelCalled(typed.name)
+  if (!typed || typed.source || !product) return
+  const filled = withProduct(document.value, index, product, undefined, day.value)
+  set('', typed.rate.text.trim() === '' ? filled : { ...filled, products: filled.products.map((one, i) => (i === index ? { ...one, rate: typed.rate } : one)) })
 }
 const linesOf = (id: string | undefined) => rooms.products.find((product) => product.id === id)?.document.lines ?? []
 function takeLine(index: number, lineId: string) {
