@@ -75,6 +75,10 @@ test('the truck holds the day’s sum; what the shelf lacks is bought the cheape
   expect((need?.amount ?? 0) / 2.95735295625e-5).toBeCloseTo(88.4, 6)
   expect((need?.short ?? 0) / 2.95735295625e-5).toBeCloseTo(68.4, 6)
   expect(need?.buy).toMatchObject({ count: 1, pack: { id: 'large' } })
+  // 110 on hand in bottles of 32: three full ones and 14 in the open one; 88.4 less 14 is 74.4, three bottles.
+  const bottles = [{ ...shelf[0]!, document: { ...blank, packages: packages.slice(0, 1) }, onHand: [{ dimension: 'volume' as const, amount: 110 * 2.95735295625e-5 }] }]
+  expect(dayNeeds(applications, sharedMixes(applications), bottles)[0]?.take).toMatchObject({ open: expect.closeTo(14 * 2.95735295625e-5, 12) as number, full: 3, pack: { id: 'small' } })
+  expect(need?.take).toBeUndefined()
   expect(daySpray(applications, sharedMixes(applications)) / 0.003785411784).toBeCloseTo(33.8, 6)
 })
 

@@ -7,6 +7,7 @@ import type { AmountUnit } from '../quantity/units'
 import { hopperCharge } from '../plan/hopperCharge'
 import { figureText, sixDigits } from '../working/figureText'
 import { closedWorkingBook, type WorkingBook } from '../working/working'
+import { packagesToTake, type PackagesToTake } from '../stock/packagesToTake'
 import type { StockedProduct } from './jobCost'
 import type { DayApplication, SharedMix } from './sharedMix'
 
@@ -20,6 +21,8 @@ export interface DayNeed {
   /** Undefined where stock was never booked. */
   readonly onHand: number | undefined
   readonly short: number
+  /** Out of which packages it comes; only where the label names one size of them and the shelf holds enough. */
+  readonly take: (PackagesToTake & { readonly pack: Package }) | undefined
   /** Packages that cover what is short, the cheapest way; undefined where none has a size. */
   readonly buy: { readonly pack: Package; readonly count: number } | undefined
 }
@@ -58,8 +61,9 @@ export function dayNeeds(applications: readonly DayApplication[], mixes: readonl
     const kept = shelf.find(({ id }) => id === need.sourceId)
     const onHand = kept?.onHand?.find(({ dimension }) => dimension === need.dimension)?.amount
     const short = onHand === undefined ? 0 : Math.max(0, need.amount - Math.max(0, onHand))
-    book.note(`day.${need.sourceId ?? need.name}`, () => [...lines, ...(onHand === undefined ? [] : [`on hand ${told(onHand)}`]), ...(short > 0 ? [`short by ${told(short)}, bought in the packages that cost least together`] : []), `for the day = ${told(need.amount)}`])
-    return { ...need, onHand, short, buy: short > 0 && kept ? toBuy(kept, need.dimension, short) : undefined }
+    const take = kept && onHand !== undefined && short === 0 ? toTake(kept, need.dimension, need.amount, onHand) : undefined
+    book.note(`day.${need.sourceId ?? need.name}`, () => [...lines, ...(onHand === undefined ? [] : [`on hand ${told(onHand)}`]), ...(take ? [`out of ${take.open > 0 ? `the open one with ${told(take.open)}${take.full > 0 ? ' and ' : ''}` : ''}${take.full > 0 ? `${take.full} of ${take.pack.size.text} ${take.pack.size.unit}` : ''}`] : []), ...(short > 0 ? [`short by ${told(short)}, bought in the packages that cost least together`] : []), `for the day = ${told(need.amount)}`])
+    return { ...need, onHand, short, take, buy: short > 0 && kept ? toBuy(kept, need.dimension, short) : undefined }
   })
 }
 
@@ -74,6 +78,14 @@ export function daySpray(applications: readonly DayApplication[], mixes: readonl
   const unit = parts.find(({ mix }) => mix !== null)?.mix?.unit ?? 'gal'
   book.note('day.spray', () => [...parts.flatMap(({ site, mix }) => (mix ? [`${site}: ${figureText(mix)} to mix`] : [])), `spray of the day = ${figureText({ value: spray / amountFactor(unit), unit })}`])
   return spray
+}
+
+function toTake({ document: { packages, density } }: StockedProduct, dimension: Dimension, amount: number, onHand: number): DayNeed['take'] {
+  const [pack] = packages
+  const weighs = readPositive(density, 'density', 'Density')
+  const size = pack && packages.length === 1 ? packageSize(pack, dimension, weighs.ok ? weighs.value : undefined) : undefined
+  const found = size === undefined ? undefined : packagesToTake(amount, onHand, size)
+  return pack && found && { ...found, pack }
 }
 
 function toBuy({ document: { packages, density } }: StockedProduct, dimension: Dimension, short: number): DayNeed['buy'] {

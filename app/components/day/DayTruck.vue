@@ -8,6 +8,11 @@ const props = defineProps<{ needs: readonly DayNeed[], spray: number, jobs: read
 const shown = useShown()
 const machines = computed(() => [...new Set(props.jobs.flatMap(({ applications }) => applications.map(({ document }) => document[document.method].equipment.trim())).filter(Boolean))])
 const short = computed(() => props.needs.filter((need) => need.short > 0))
+const takeWords = (need: DayNeed) => {
+  const { open = 0, full = 0, pack } = need.take ?? {}
+  const told = of(need, open)
+  return [open > 0 ? `the open one with ${told.figure} ${told.unit}` : '', full > 0 && pack ? `${full} full of ${pack.size.text} ${pack.size.unit}` : ''].filter(Boolean).join(', then ')
+}
 const of = ({ dimension }: DayNeed, amount: number) => shown.stock({ dimension, amount })
 </script>
 
@@ -19,7 +24,7 @@ const of = ({ dimension }: DayNeed, amount: number) => shown.stock({ dimension, 
         <thead><tr><th scope="col">Product</th><th scope="col" class="num">take</th><th scope="col" class="num">on hand</th></tr></thead>
         <tbody>
           <tr v-for="need in needs" :key="`${need.name}-${need.dimension}`">
-            <th scope="row">{{ need.name }}</th>
+            <th scope="row">{{ need.name }}<span v-if="need.take" class="soft small block">{{ takeWords(need) }}</span></th>
             <td class="num" data-label="take"><strong class="figure"><FigureText :shown="of(need, need.amount)" :page="`day.${need.sourceId ?? need.name}`" :label="need.name" /></strong></td>
             <td class="num" data-label="on hand"><FigureText v-if="need.onHand !== undefined" :shown="of(need, need.onHand)" /><span v-else class="soft">not booked</span></td>
           </tr>
