@@ -123,7 +123,7 @@ useScreenCommands(() => [
   .sheet { height: auto; min-height: 100dvh; }
   .head { padding: 12px 16px 0; }
   .zones { display: block; }
-  .zone, .zone:first-child, .zone:last-child { padding: 14px 16px; border-left: 0; border-top: var(--rule-width) solid var(--rule); }
+  .zone, .zone + .zone, .zone:first-child, .zone:last-child { padding: 14px 16px; border-left: 0; border-top: var(--rule-width) solid var(--rule); }
   .totals { position: sticky; bottom: 0; }
 }
 </style>
