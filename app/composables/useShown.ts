@@ -3,7 +3,7 @@ import { isMassUnit } from '#core/quantity/units'
 import type { OnHand } from '#core/stock/onHand'
 import type { AmountUnit, RateUnit } from '#core/quantity/units'
 import { amountFactor, type Quantity, type SquareMetres, type MetresPerSecond, type Metres } from '#core/quantity/quantity'
-import { showAmount, showCarrier, showDistance, showRate, showSize, showSpeed, showStock } from '#core/quantity/systems'
+import { showAmount, showCarrier, showDistance, showRate, showRates, showSize, showSpeed, showStock } from '#core/quantity/systems'
 
 /** Figures in the units this screen reads in; core does the converting, the crew store says which units. */
 export function useShown() {
@@ -15,6 +15,8 @@ export function useShown() {
     amount: (quantity: Quantity<AmountUnit>) => showAmount(amountSi(quantity), dimensionOf(quantity.unit), crew.units),
     stock: ({ amount, dimension }: OnHand) => showStock(amount, dimension, crew.units),
     rate: (perArea: number, dimension: Dimension) => showRate(perArea, dimension, crew.units),
+    /** Rates that belong together, in one unit. */
+    rates: (perAreas: readonly number[], dimension: Dimension) => showRates(perAreas, dimension, crew.units),
     carrier: (perArea: number) => showCarrier(perArea, crew.units),
     speed: (metresPerSecond: number) => showSpeed(metresPerSecond as MetresPerSecond, crew.units),
     distance: (metres: number) => showDistance(metres as Metres, crew.units),

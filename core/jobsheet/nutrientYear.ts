@@ -1,13 +1,16 @@
 import { dayText } from '../calendar/dayText'
 import { nitrogenWanted } from '../ground/grasses'
 import type { Nutrient } from '../label/label'
-import { nutrientsOn } from '../plan/areaNutrients'
+import { nutrientsOn, slowNitrogenOn } from '../plan/areaNutrients'
 import type { Plan } from '../plan/plan'
 import { KILOGRAMS_PER, SQUARE_METRES_PER } from '../quantity/units'
-import { nitrogenPerArea, nutrientPerArea } from '../season/history'
+import { fieldReader } from '../quantity/fieldReader'
+import { remembered } from '../remembered'
+import { nitrogenPerArea, nutrientPerArea, type IndexedRow } from '../season/history'
 import { overWanted } from '../season/nitrogenLaid'
 import { sixDigits } from '../working/figureText'
 import { closedWorkingBook, type WorkingBook } from '../working/working'
+import type { KeptProduct } from './fromRooms'
 import { thisYear, type KnownLawn, type LabelContext } from './labelContext'
 
 /** Nitrogen of one lawn in the year of the job, kg on each m2, and beside it phosphate and potash. */
@@ -15,6 +18,8 @@ export interface LawnNitrogen {
   readonly lawn: KnownLawn
   readonly laid: number
   readonly now: number
+  /** Of both, what is slow release by the labels as they stand; undefined where one of them is not on the shelf. The rest is quick. */
+  readonly slow: { readonly laid: number | undefined; readonly now: number }
   /** What its grass wants in a year, from and to; undefined where no grass is written down. */
   readonly wanted: readonly [number, number] | undefined
   readonly state: 'within' | 'over' | undefined
@@ -33,10 +38,11 @@ export function nitrogenOfYear(context: LabelContext, plan: Plan, book: WorkingB
     const now = adds?.n ?? 0
     const year = thisYear(lawn.history.rows, context)
     const laid = nitrogenPerArea(year)
+    const slow = { laid: slowShares(context.rooms.products)(year), now: (slowNitrogenOn(lawn.lawn.id, context.request, plan) ?? 0) / NUTRIENT_UNITS }
     const wanted = nitrogenWanted(lawn.area.document.grass.map(({ species }) => species))
     book.note(`nitrogen.${lawn.area.id}`, () => [
       ...year.filter(({ n }) => n !== 0).map(({ on, product, n, sizeM2 }) => `${dayText(on)}, ${product}: ${n === null ? 'not known, the label gives no density' : `${sixDigits(n / KILOGRAMS_PER.lb)} lb of N on ${sixDigits(sizeM2)} m2 = ${sixDigits((n / sizeM2) * NUTRIENT_UNITS)} lb/1000 ft2`}`),
-      `this application ${sixDigits(now)} lb N/1000 ft2`, ...(wanted ? [`the grass wants ${wanted[0]} to ${wanted[1]} lb N/1000 ft2 a year`] : []),
+      `this application ${sixDigits(now)} lb N/1000 ft2, of it slow ${sixDigits(slow.now * NUTRIENT_UNITS)} and quick ${sixDigits(now - slow.now * NUTRIENT_UNITS)}`, ...(wanted ? [`the grass wants ${wanted[0]} to ${wanted[1]} lb N/1000 ft2 a year`] : []),
       `this year with it ${sixDigits(laid * NUTRIENT_UNITS + now)} lb N/1000 ft2`,
     ])
     const others = OTHERS.map((nutrient) => ({ nutrient, laid: nutrientPerArea[nutrient](year), now: (adds?.[nutrient] ?? 0) / NUTRIENT_UNITS })).filter((one) => one.laid > 0 || one.now > 0)
@@ -46,6 +52,16 @@ export function nitrogenOfYear(context: LabelContext, plan: Plan, book: WorkingB
         `this application ${sixDigits(one.now * NUTRIENT_UNITS)} lb/1000 ft2`, `this year with it ${sixDigits((one.laid + one.now) * NUTRIENT_UNITS)} lb/1000 ft2`,
       ])
     }
-    return { lawn, laid, now: now / NUTRIENT_UNITS, others, wanted: wanted && [wanted[0] / NUTRIENT_UNITS, wanted[1] / NUTRIENT_UNITS], state: wanted && (overWanted(laid * NUTRIENT_UNITS + now, wanted) ? 'over' : 'within') }
+    return { lawn, laid, now: now / NUTRIENT_UNITS, slow, others, wanted: wanted && [wanted[0] / NUTRIENT_UNITS, wanted[1] / NUTRIENT_UNITS], state: wanted && (overWanted(laid * NUTRIENT_UNITS + now, wanted) ? 'over' : 'within') }
   })
 }
+
+/** Kg of slow nitrogen on each m2 of rows, by the labels of a shelf; undefined where a row's product is none of them. */
+const slowShares = remembered((products: readonly KeptProduct[]) => {
+  const shares = new Map(products.map(({ id, document: { analysis } }) => [id, (fieldReader().optional('', analysis.slowN, 'percent', 'Slow share of N', 'zero-too')?.value ?? 0) / 100]))
+  return remembered((rows: readonly IndexedRow[]): number | undefined => rows.reduce<number | undefined>((sum, { sourceId, n, sizeM2 }) => {
+    if (!n || sizeM2 <= 0) return sum
+    const share = shares.get(sourceId ?? '')
+    return share === undefined || sum === undefined ? undefined : sum + (n * share) / sizeM2
+  }, 0))
+})

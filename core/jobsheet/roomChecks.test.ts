@@ -16,7 +16,7 @@ import type { HistoryRow } from '../season/history'
 import { composeSheet } from './applicationSheet'
 import type { Split } from './document'
 import { lawnFromArea, noteFromLabel, type KeptArea, type KeptProduct } from './fromRooms'
-import { roomChecks, sheetYearLeft } from './roomChecks'
+import { roomChecks, sheetNitrogen, sheetYearLeft } from './roomChecks'
 
 const DAY = '2026-05-06'
 const SIZE = SQUARE_METRES_PER['1000 ft2']
@@ -104,6 +104,17 @@ test.each([
   const told = typeof check?.working === 'function' ? check.working() : []
   // Figures are told to three digits; noughts at the end are no matter here.
   expect(told.map((line) => line.replaceAll(/(\d\.\d*?)0+(?=\D|$)/g, '$1').replaceAll(/(\d)\.(?=\s)/g, '$1'))).toEqual(lines)
+})
+
+test('slow and quick nitrogen, now and in the year: by the labels, and not told where one of them is gone', () => {
+  const pound = KILOGRAMS_PER.lb / SIZE
+  const of = (history: string) => {
+    const { document, sheet, rooms } = sheetOf({ rate: '5', n: '20', slow: '60' }, history)
+    return sheetNitrogen(document, sheet, rooms, DAY, DEFAULT_HOUSE)[0]?.slow
+  }
+  // 5 x 20 % is 1 lb, 60 % of it slow; so is that of the pound that lies; the feed's half pound is quick.
+  expect(of('2026-03-01 own 1 n=1;2026-02-01 feed 1 n=0.5')).toEqual({ laid: expect.closeTo(0.6 * pound, 12), now: expect.closeTo(0.6 * pound, 12) })
+  expect(of('2026-03-01 gone 1 n=1')).toEqual({ laid: undefined, now: expect.closeTo(0.6 * pound, 12) })
 })
 
 test('what the year leaves clears the stop when it is taken', () => {

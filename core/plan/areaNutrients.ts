@@ -3,7 +3,7 @@ import { amountFactor, densitySi } from '../quantity/quantity'
 import { dimensionOf } from '../quantity/rateUnit'
 import { NUTRIENT_UNIT_SI } from './nutrientsLaid'
 import type { Plan } from './plan'
-import type { PlanRequest } from './planRequest'
+import type { PlanProduct, PlanRequest } from './planRequest'
 import { hasOwnRates } from './rateGroups'
 
 /**
@@ -14,13 +14,21 @@ export function nutrientsOn(areaId: string, request: PlanRequest, plan: Plan): R
   const { nutrients } = plan
   if (!nutrients) return undefined
   if (!hasOwnRates(request)) return { n: nutrients.n.value, p2o5: nutrients.p2o5.value, k2o: nutrients.k2o.value, fe: nutrients.fe.value }
+  return Object.fromEntries(NUTRIENTS.map((name) => [name, shareOn(areaId, request, plan, ({ analysis }) => analysis?.[name] ?? 0)])) as Record<Nutrient, number>
+}
+
+/** Slow-release nitrogen on one area, lb on 1,000 ft2; the rest of its nitrogen is quick. @returns undefined where a label does not tell */
+export const slowNitrogenOn = (areaId: string, request: PlanRequest, plan: Plan): number | undefined =>
+  (plan.nutrients ? shareOn(areaId, request, plan, ({ analysis }) => ((analysis?.n ?? 0) * (analysis?.slowN ?? 0)) / 100) : undefined)
+
+/** What per cent of each product's mass come to on one area, lb on 1,000 ft2. */
+function shareOn(areaId: string, request: PlanRequest, plan: Plan, percentOf: (product: PlanProduct) => number): number {
   const area = plan.areas.find(({ id }) => id === areaId)
-  const onArea = (name: Nutrient) => request.products.reduce((sum, { id, analysis, density }) => {
-    const amount = area?.products.find((one) => one.id === id)?.amount
-    const percent = analysis?.[name] ?? 0
+  return request.products.reduce((sum, product) => {
+    const amount = area?.products.find(({ id }) => id === product.id)?.amount
+    const percent = percentOf(product)
     if (!amount || !area || percent === 0) return sum
-    const kilograms = amount.value * amountFactor(amount.unit) * (dimensionOf(amount.unit) === 'volume' && density ? densitySi(density) : 1)
+    const kilograms = amount.value * amountFactor(amount.unit) * (dimensionOf(amount.unit) === 'volume' && product.density ? densitySi(product.density) : 1)
     return sum + (kilograms * percent) / 100 / area.size.value / NUTRIENT_UNIT_SI
   }, 0)
-  return Object.fromEntries(NUTRIENTS.map((name) => [name, onArea(name)])) as Record<Nutrient, number>
 }

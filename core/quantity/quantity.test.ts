@@ -5,7 +5,7 @@ import { formatArea, formatDeviation, formatFigure, formatGive } from './format'
 import { parseQuantity, type Kind } from './parseQuantity'
 import { amountFactor, squareMetres } from './quantity'
 import { rateUnitParts } from './rateUnit'
-import { showAmount, showSize, UNIT_SYSTEMS } from './systems'
+import { showAmount, showRates, showSize, UNIT_SYSTEMS } from './systems'
 import {
   AMOUNT_UNITS,
   CUBIC_METRES_PER,
@@ -130,4 +130,10 @@ describe('properties', () => {
   test('every factor is above zero', () => {
     for (const unit of AMOUNT_UNITS) expect(amountFactor(unit)).toBeGreaterThan(0)
   })
+})
+
+test('rates that are told together stand in one unit, the one that suits the largest', () => {
+  const pounds = (value: number) => (value * KILOGRAMS_PER.lb) / SQUARE_METRES_PER['1000 ft2']
+  // 0.05 lb alone is told in ounces; beside 0.714 lb it is not.
+  expect([showRates([pounds(0.05)], 'mass', 'us-1000'), showRates([pounds(0.05), pounds(0.714)], 'mass', 'us-1000')]).toEqual([{ figure: '0.800', unit: 'oz / 1,000 ft²' }, { figure: '0.0500 + 0.714', unit: 'lb / 1,000 ft²' }])
 })

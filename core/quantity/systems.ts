@@ -90,12 +90,18 @@ export function rateInSystem(perArea: number, dimension: Dimension, system: Unit
 }
 
 /** A rate of which there is less than a tenth of a pound or kilogram is told in ounces or grams on the same ground. */
-export function showRate(perArea: number, dimension: Dimension, system: UnitSystem): Shown {
-  const told = rateInSystem(perArea, dimension, system)
+export const showRate = (perArea: number, dimension: Dimension, system: UnitSystem): Shown => showRates([perArea], dimension, system)
+
+/** Rates that belong together, in one unit, the one that suits the largest: "0.05 + 0.714 lb / 1,000 ft²". */
+export function showRates(perAreas: readonly number[], dimension: Dimension, system: UnitSystem): Shown {
+  const unit = rateUnitFor(Math.max(...perAreas), dimension, system)
+  return { figure: perAreas.map((perArea) => formatFigure(perArea / areaRateFactor(unit))).join(' + '), unit: unitText(unit) }
+}
+
+function rateUnitFor(perArea: number, dimension: Dimension, system: UnitSystem): AreaRateUnit {
+  const { value, unit } = rateInSystem(perArea, dimension, system)
   const finer = SYSTEM_UNITS[system].massLadder.at(-1)
-  if (dimension !== 'mass' || told.value >= LEAST_TOLD || finer === undefined) return showQuantity(told)
-  const unit: AreaRateUnit = `${finer}/${told.unit.slice(told.unit.indexOf('/') + 1) as AreaUnit}`
-  return showQuantity({ value: perArea / areaRateFactor(unit), unit })
+  return dimension !== 'mass' || value >= LEAST_TOLD || finer === undefined ? unit : `${finer}/${unit.slice(unit.indexOf('/') + 1) as AreaUnit}`
 }
 const LEAST_TOLD = 0.1
 

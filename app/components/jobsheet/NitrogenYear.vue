@@ -9,6 +9,14 @@ const rows = computed(() => nitrogen.value.filter(({ now, wanted, others }) => (
 const reach = ({ laid, now, wanted }: LawnNitrogen) => Math.max(wanted?.[1] ?? 0, laid + now)
 const share = (value: number, row: LawnNitrogen) => `${(100 * value) / reach(row)}%`
 const told = (perArea: number) => shown.rate(perArea, 'mass')
+/** What lies and what comes, always in one unit; what lies is told only where it is known. */
+const both = (laid: number, now: number) => shown.rates([laid, now], 'mass')
+const parted = (laid: number | undefined, now: number) => (laid === undefined ? { ...told(now), figure: `not known + ${told(now).figure}` } : both(laid, now))
+const aloud = ({ laid, now, wanted: [from, to] = [0, 0] }: LawnNitrogen) => {
+  const { figure, unit } = shown.rates([laid, now, from, to], 'mass')
+  const [lies, comes, least, most] = figure.split(' + ')
+  return `${lies} laid, ${comes} now, the grass wants ${least} to ${most} ${unit}`
+}
 </script>
 
 <template>
@@ -16,13 +24,14 @@ const told = (perArea: number) => shown.rate(perArea, 'mass')
     <h2 id="nitrogen-title">Nitrogen this year</h2>
     <ul>
       <li v-for="row in rows" :key="row.lawn.area.id" class="py-1">
-        <p class="small flex justify-between gap-2"><span>{{ row.lawn.area.name }}</span><FigureText :shown="{ figure: `${told(row.laid).figure} + ${told(row.now).figure}`, unit: told(row.now).unit }" :page="`nitrogen.${row.lawn.area.id}`" :label="`Nitrogen of the year, ${row.lawn.area.name}`" /></p>
-        <div class="bar" role="img" :aria-label="`${told(row.laid).figure} laid, ${told(row.now).figure} now, the grass wants ${told(row.wanted?.[0] ?? 0).figure} to ${told(row.wanted?.[1] ?? 0).figure} ${told(row.now).unit}`">
+        <p class="small flex justify-between gap-2"><span>{{ row.lawn.area.name }}</span><FigureText :shown="both(row.laid, row.now)" :page="`nitrogen.${row.lawn.area.id}`" :label="`Nitrogen of the year, ${row.lawn.area.name}`" /></p>
+        <div class="bar" role="img" :aria-label="aloud(row)">
           <span class="laid" :style="{ width: share(row.laid, row) }" /><span class="now" :class="{ over: row.state === 'over' }" :style="{ width: share(row.now, row) }" />
           <span class="wanted" :style="{ left: share(row.wanted?.[0] ?? 0, row), right: `${100 - (100 * (row.wanted?.[1] ?? 0)) / reach(row)}%` }" />
         </div>
+        <p v-if="row.now > 0" class="soft small">slow <FigureText :shown="parted(row.slow.laid, row.slow.now)" />, quick <FigureText :shown="parted(row.slow.laid === undefined ? undefined : row.laid - row.slow.laid, row.now - row.slow.now)" /></p>
         <p v-if="row.others.some(({ now }) => now > 0)" class="soft small">
-          <template v-for="one in row.others.filter(({ now }) => now > 0)" :key="one.nutrient">{{ NUTRIENT_NAMES[one.nutrient] }} <FigureText :shown="{ figure: `${told(one.laid).figure} + ${told(one.now).figure}`, unit: told(one.now).unit }" :page="`${one.nutrient}.${row.lawn.area.id}`" :label="`${NUTRIENT_NAMES[one.nutrient]} of the year, ${row.lawn.area.name}`" />{{ ' ' }}</template>
+          <template v-for="one in row.others.filter(({ now }) => now > 0)" :key="one.nutrient">{{ NUTRIENT_NAMES[one.nutrient] }} <FigureText :shown="both(one.laid, one.now)" :page="`${one.nutrient}.${row.lawn.area.id}`" :label="`${NUTRIENT_NAMES[one.nutrient]} of the year, ${row.lawn.area.name}`" />{{ ' ' }}</template>
         </p>
       </li>
     </ul>
