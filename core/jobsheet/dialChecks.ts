@@ -3,7 +3,7 @@ import type { KeptCalibration } from '../calibration/calibrationInForce'
 import { likeGrain, type Grained } from '../calibration/likeGrain'
 import { spreaderCurve } from '../calibration/spreaderCurve'
 import { dayText } from '../calendar/dayText'
-import { formatDeviation, formatFigure } from '../quantity/format'
+import { formatDeviation } from '../quantity/format'
 import { closedWorkingBook, type WorkingBook } from '../working/working'
 import type { ApplicationSheet } from './applicationSheet'
 import { SETTING_TOLERANCE } from './calibrationChecks'
@@ -25,8 +25,11 @@ export function dialForRate(
   if (method !== 'spread' || !calibration || !speed || !product) return undefined
   const curve = spreaderCurve(calibrations, [product.name, ...likeGrain(shelf, product.name)], day)
   const asked = askCurve(curve, { find: 'setting', rate: perPass, passes: 1, swath: calibration.width, speed }, figure, book)
-  return asked.ok && asked.value.reach !== 'guess' ? String(Math.round(asked.value.setting * DIAL_STEPS) / DIAL_STEPS) : undefined
+  return asked.ok && asked.value.reach !== 'guess' ? dialText(asked.value.setting) : undefined
 }
+
+/** A setting as a hand can set it. */
+const dialText = (setting: number): string => String(Math.round(setting * DIAL_STEPS) / DIAL_STEPS)
 
 /** A number printed on the package for this spreader: where to begin, never where to end. */
 function printedDial({ id, name }: ApplicationDocument['products'][number], { equipment, calibration }: ApplicationDocument['spread'], shelf: readonly Grained[]): readonly SheetCheck[] {
@@ -57,7 +60,7 @@ export function dialChecks(
   // A guess from one tested setting belongs on the bench, not on a job.
   if (!asked.ok || asked.value.reach === 'guess') return []
   const { setting, spread: band } = asked.value
-  const text = formatFigure(setting)
+  const text = dialText(setting)
   const told = `${band === undefined ? '' : `, ${(200 * band).toFixed(0)} % either way`}, last tested ${dayText(curve.newest)}`
   const base = { code: 'dial-from-curve' as const, source: 'the spreader’s curve', productId: product.id }
   const remedy = { label: `Set the dial to ${text}`, path: 'spread.dial', value: text }
