@@ -9,7 +9,7 @@ export function figureNames({ lawns, products }: {
   return new Map([
     ...lawns.flatMap(({ id, name }, i) => {
       const called = name || `lawn ${i + 1}`
-      return [[`lawns.${id}.size`, `Size of ${called}`], [`nitrogen.${id}`, `Nitrogen of the year, ${called}`], [`p2o5.${id}`, `Phosphate of the year, ${called}`], [`k2o.${id}`, `Potash of the year, ${called}`], [`cost.area.${id}`, `Product on ${called}, cost`], [`rates.${i}.pass`, `Each pass, rate ${i + 1}`], [`rates.${i}.dial`, `Dial for rate ${i + 1}`]] as const
+      return [[`lawns.${id}.size`, `Size of ${called}`], [`nitrogen.${id}`, `Nitrogen of the year, ${called}`], [`p2o5.${id}`, `Phosphate of the year, ${called}`], [`k2o.${id}`, `Potash of the year, ${called}`], [`cost.area.${id}`, `Product on ${called}, cost`], [`rates.${i}.pass`, `Each pass, rate ${i + 1}`], [`rates.${i}.dial`, `Dial for rate ${i + 1}`], [`outcome.apart.${i}`, `Rate ${i + 1}, weighed apart: actual rate`]] as const
     }),
     ...products.flatMap(({ id, name }, i) => {
       const called = name || `product ${i + 1}`

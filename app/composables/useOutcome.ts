@@ -15,6 +15,8 @@ export interface OutcomeEntries {
   putIn: { productId: string, name: string, entered: Entered<AmountUnit> }[]
   made: Entered<AmountUnit>
   left: Entered<AmountUnit>
+  /** What each rate's lawns got but the last, where a dry job has several rates. */
+  apart: Entered<AmountUnit>[]
 }
 
 const typed = <U extends string>({ value, unit }: Quantity<U>): Entered<U> => ({ text: formatFigure(value).replaceAll(',', ''), unit })
@@ -29,6 +31,7 @@ export function useOutcome(record: RunRecord, booking?: MixBooking) {
   const crew = useCrewStore()
   const { request, plan, labels, tolerance } = record.frozen
   const { totals } = plan
+  const rates = request.method.kind === 'spread' ? plan.rates ?? [] : []
   const wet = request.method.kind === 'spray'
   const hopper = hopperCharge(request, plan)
   const booked = (name: string) => booking?.putIn.find((one) => one.name.trim().toLowerCase() === name.trim().toLowerCase())?.amount
@@ -42,6 +45,7 @@ export function useOutcome(record: RunRecord, booking?: MixBooking) {
     }),
     made: booking ? typed(booking.made) : totals.mix ? typed(totals.mix) : { text: '', unit: 'gal' },
     left: { text: '', unit: wet ? dead?.unit ?? totals.mix?.unit ?? 'gal' : hopper?.weighIn.unit ?? 'lb' },
+    apart: rates.slice(0, -1).map(({ products: [planned] }) => (planned ? typedSteps(planned.measured) : { text: '', unit: 'lb' })),
   })
 
   const read = computed(() => {
@@ -58,8 +62,9 @@ export function useOutcome(record: RunRecord, booking?: MixBooking) {
       const amount = take(`putIn.${productId}`, readPositive(entered, 'amount', name))
       return amount ? [{ productId, amount }] : []
     })
-    const whole = treated && left && (made || !wet) && putIn.length === entries.putIn.length
-    const used: Used | undefined = whole ? { treated, left, putIn, ...(made && { made }) } : undefined
+    const apart = entries.apart.flatMap((entered, i) => take(`apart.${i}`, readPositive(entered, 'amount', 'What went onto these lawns')) ?? [])
+    const whole = treated && left && (made || !wet) && putIn.length === entries.putIn.length && apart.length === entries.apart.length
+    const used: Used | undefined = whole ? { treated, left, putIn, ...(made && { made }), ...(apart.length > 0 && { apart }) } : undefined
     const outcome = used && outcomeOf(request, plan, used, closedWorkingBook, tolerance)
     if (outcome && !outcome.ok) for (const { path, message } of outcome.error) problems[path] = message
     return { used, problems, outcomes: outcome?.ok ? outcome.value : [] }

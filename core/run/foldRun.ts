@@ -83,9 +83,12 @@ function gapsOf(events: readonly RunEvent[]): readonly string[] {
 function entryOf(field: Correction['field'], used: Used | undefined, details: RunDetails | undefined): Correction['now'] | undefined {
   if (field === 'treated' || field === 'left' || field === 'made') return used?.[field]
   if (isPutIn(field)) return used?.putIn.find(({ productId }) => field === `putIn.${productId}`)?.amount
+  if (isApart(field)) return used?.apart?.[placeOf(field)]
   return details?.[field]
 }
 
+const isApart = (field: Correction['field']): field is `apart.${number}` => field.startsWith('apart.')
+const placeOf = (field: `apart.${number}`): number => Number(field.slice('apart.'.length))
 const isPutIn = (field: Correction['field']): field is `putIn.${string}` => field.startsWith('putIn.')
 
 function correctUsed(used: Used, correction: Correction): Used {
@@ -93,10 +96,11 @@ function correctUsed(used: Used, correction: Correction): Used {
   if (correction.field === 'left' || correction.field === 'made') return { ...used, [correction.field]: correction.now }
   if (!isAmountCorrection(correction)) return used
   const { field, now } = correction
+  if (isApart(field)) return used.apart ? { ...used, apart: used.apart.map((amount, i) => (i === placeOf(field) ? now : amount)) } : used
   return { ...used, putIn: used.putIn.map((put) => (field === `putIn.${put.productId}` ? { ...put, amount: now } : put)) }
 }
 
-const isAmountCorrection = (correction: Correction): correction is AmountCorrection => isPutIn(correction.field)
+const isAmountCorrection = (correction: Correction): correction is AmountCorrection => isPutIn(correction.field) || isApart(correction.field)
 
 function correctDetails(details: RunDetails, { field, now }: Correction): RunDetails {
   return typeof now === 'string' && Object.hasOwn(details, field) ? { ...details, [field]: now } : details

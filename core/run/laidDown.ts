@@ -3,6 +3,7 @@ import { dimensionOf, type Dimension } from '../quantity/rateUnit'
 import { amountFactor, areaSi, densitySi } from '../quantity/quantity'
 import { hasOwnRates } from '../plan/rateGroups'
 import type { RunRecord } from './foldRun'
+import type { ProductOutcome } from './outcome'
 
 /** One product on one area, as the ledger keeps it: what limits and intervals are counted from. */
 export interface LaidDown {
@@ -29,7 +30,7 @@ export function laidDown({ frozen, used, outcomes }: RunRecord): readonly LaidDo
   return sizes.flatMap(({ id: areaId, size }) => outcomes.map((outcome): LaidDown => {
     const share = size / planned
     const dimension = dimensionOf(outcome.used.unit)
-    const amount = outcome.used.value * amountFactor(outcome.used.unit) * sharePlanned(frozen, areaId, outcome.productId, share)
+    const amount = outcome.used.value * amountFactor(outcome.used.unit) * shareOf(areaId, outcome, frozen, share)
     const product = frozen.request.products.find(({ id }) => id === outcome.productId)
     const density = product?.density
     const kilograms = dimension === 'mass' ? amount : density && amount * densitySi(density)
@@ -39,6 +40,15 @@ export function laidDown({ frozen, used, outcomes }: RunRecord): readonly LaidDo
       : Object.fromEntries(NUTRIENTS.map((name) => [name, ((kilograms ?? 0) * (analysis?.[name] ?? 0)) / 100])) as Record<Nutrient, number>
     return { areaId, productId: outcome.productId, dimension, amount, sizeM2: treated * share, nutrients }
   }))
+}
+
+/** What one area got of all that was used: as its rate was weighed, within a rate as planned. */
+function shareOf(areaId: string, { productId, apart, used }: ProductOutcome, frozen: RunRecord['frozen'], bySize: number): number {
+  const own = apart?.find(({ areas }) => areas.includes(areaId))
+  const planned = sharePlanned(frozen, areaId, productId, bySize)
+  if (!own) return planned
+  const together = own.areas.reduce((sum, id) => sum + sharePlanned(frozen, id, productId, bySize), 0)
+  return (own.used.value / used.value) * (planned / together)
 }
 
 /** By planned amount, which is by size unless areas had rates of their own. */

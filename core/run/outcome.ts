@@ -1,4 +1,4 @@
-import { DEFAULT_HOUSE, type House } from '../house'
+import { DEFAULT_HOUSE } from '../house'
 import { betweenDimensions } from '../label/asProduct'
 import { doseOf } from '../label/dose'
 import { carrierOf } from '../plan/carrierOf'
@@ -11,10 +11,8 @@ import type { AmountUnit, AreaUnit, RateUnit } from '../quantity/units'
 import { err, ok, type Result } from '../result'
 import { asEntered, figureText, sixDigits } from '../working/figureText'
 import type { WorkingBook } from '../working/working'
-
-export type Tolerance = Pick<House, 'good' | 'acceptable'>
-
-export type Verdict = 'good' | 'acceptable' | 'off'
+import { apartOutcomes, type ApartOutcome } from './apartOutcomes'
+import { verdictOf, type Tolerance, type Verdict } from './verdict'
 
 /** What was really put in and what came back, as weighed or measured. */
 export interface Used {
@@ -25,6 +23,8 @@ export interface Used {
   readonly left: Quantity<AmountUnit>
   /** Finished spray made, all loads together; undefined for dry work. */
   readonly made?: Quantity<AmountUnit>
+  /** Of a dry job at several rates: what each rate's lawns got but the last, in the plan's order; absent where it was weighed as one. */
+  readonly apart?: readonly Quantity<AmountUnit>[]
 }
 
 export interface ProductOutcome {
@@ -36,11 +36,13 @@ export interface ProductOutcome {
   /** Actual over planned, less one. */
   readonly deviation: number
   readonly verdict: Verdict
+  /** By rate, where the lawns were weighed apart. */
+  readonly apart?: readonly ApartOutcome[]
 }
 
 /** Why an outcome cannot be worked out; `path` names the entry. */
 export interface OutcomeProblem {
-  readonly path: 'left' | 'made' | 'treated' | `putIn.${string}`
+  readonly path: 'left' | 'made' | 'treated' | `putIn.${string}` | `apart.${number}`
   readonly message: string
 }
 
@@ -72,14 +74,21 @@ export function outcomeOf(
     // Where areas had rates of their own, what was planned is their mean over the whole ground.
     const mean = hasOwnRates(request) ? (planned.amount.value * amountFactor(planned.amount.unit)) / plan.totals.size.value / dose.value.perArea : 1
     const deviation = perArea / (dose.value.perArea * mean) - 1
+    const used = { value: usedInPutUnit, unit: put.amount.unit }
+    const apart = apartOutcomes(request.method.kind === 'spread' ? plan.rates ?? [] : [], { apart: entries.apart ?? [], used, treatedShare: areaSi(entries.treated) / plan.totals.size.value }, book, tolerance)
+    if (!apart.ok) {
+      problems.push(...apart.error)
+      return []
+    }
     const plannedRate = { value: product.rate.value * mean, unit: product.rate.unit }
     const outcome: ProductOutcome = {
       productId: product.id,
-      used: { value: usedInPutUnit, unit: put.amount.unit },
+      used,
       plannedRate,
       actualRate: { value: plannedRate.value * (1 + deviation), unit: product.rate.unit },
       deviation,
       verdict: verdictOf(deviation, tolerance),
+      ...(apart.value.length > 0 && { apart: apart.value }),
     }
     book.note(`outcome.${product.id}`, () => [
       `put in ${asEntered(put.amount)}`,
@@ -91,13 +100,6 @@ export function outcomeOf(
     return [outcome]
   })
   return problems.length > 0 ? err(problems) : ok(outcomes)
-}
-
-/** Good, acceptable or off by the house's tolerance on the actual rate (trade.md 9); a hair's tolerance at both. */
-export function verdictOf(deviation: number, { good, acceptable }: Tolerance = DEFAULT_HOUSE): Verdict {
-  const size = Math.abs(deviation) - 1e-9
-  if (size <= good) return 'good'
-  return size <= acceptable ? 'acceptable' : 'off'
 }
 
 /** Share of what was put in that went down; dry work has one product, whose own unit decides. */

@@ -2,7 +2,8 @@ import type { Plan } from '../plan/plan'
 import type { PlanRequest } from '../plan/planRequest'
 import type { Quantity } from '../quantity/quantity'
 import type { AmountUnit, AreaUnit } from '../quantity/units'
-import type { Tolerance, Used } from './outcome'
+import type { Used } from './outcome'
+import type { Tolerance } from './verdict'
 
 /** What of a label goes on the record: names as written, and what counts from the day it was applied. */
 export interface FrozenLabel {
@@ -50,7 +51,7 @@ export const DETAIL_NAMES = ['by', 'licence', 'target', 'weather', 'remarks'] as
 interface Because { readonly reason: string }
 export interface DetailCorrection extends Because { readonly field: keyof RunDetails; readonly now: string }
 export interface TreatedCorrection extends Because { readonly field: 'treated'; readonly now: Quantity<AreaUnit> }
-export interface AmountCorrection extends Because { readonly field: 'left' | 'made' | `putIn.${string}`; readonly now: Quantity<AmountUnit> }
+export interface AmountCorrection extends Because { readonly field: 'left' | 'made' | `putIn.${string}` | `apart.${number}`; readonly now: Quantity<AmountUnit> }
 
 /** A correction names one entry, its new value and the reason; the entry it corrects stays. */
 export type Correction = DetailCorrection | TreatedCorrection | AmountCorrection

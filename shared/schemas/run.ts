@@ -18,6 +18,7 @@ const Used = v.strictObject({
   putIn: v.pipe(v.array(v.strictObject({ productId: Uuid, amount: Amount })), v.minLength(1), v.maxLength(20)),
   left: Left,
   made: v.optional(quantityOf(VOLUME_UNITS, Positive)),
+  apart: v.optional(v.pipe(v.array(quantityOf(MASS_UNITS, Positive)), v.maxLength(500))),
 })
 
 const Details = v.strictObject({ by: Text, licence: Text, target: Text, weather: Text, remarks: Text })
@@ -27,6 +28,7 @@ const Corrected = v.variant('field', [
   v.strictObject({ field: v.literal('treated'), now: Treated, reason: Reason }),
   v.strictObject({ field: v.literal('left'), now: Left, reason: Reason }),
   v.strictObject({ field: v.literal('made'), now: quantityOf(VOLUME_UNITS, Positive), reason: Reason }),
+  v.strictObject({ field: v.custom<`apart.${number}`>((field) => typeof field === 'string' && /^apart\.\d{1,3}$/.test(field)), now: quantityOf(MASS_UNITS, Positive), reason: Reason }),
   v.strictObject({
     field: v.custom<`putIn.${string}`>((field) => typeof field === 'string' && /^putIn\.[0-9a-f-]{36}$/.test(field)), now: Amount, reason: Reason,
   }),

@@ -4,6 +4,7 @@ import type { RunRecord } from '#core/run/foldRun'
 import { DETAIL_NAMES, type Correction, type RunDetails } from '#core/run/runEvent'
 import { AMOUNT_UNITS, AREA_UNITS, type AmountUnit, type AreaUnit } from '#core/quantity/units'
 import type { NewRunEvent } from '#shared/schemas/run'
+import { rateLawns } from '../run/rateLawns'
 
 /** A correction: one entry, its new value, and why. What stood there stays. */
 const props = defineProps<{ record: RunRecord, applicationId: string }>()
@@ -15,6 +16,7 @@ const used = computed(() => props.record.used)
 const fields = computed(() => [
   { value: 'left', text: 'Left over' }, { value: 'treated', text: 'Lawn treated' }, ...(used.value?.made ? [{ value: 'made', text: 'Spray made' }] : []),
   ...props.record.frozen.labels.map(({ productId, name }) => ({ value: `putIn.${productId}`, text: `Put in: ${name}` })),
+  ...(used.value?.apart ?? []).map((_, i) => ({ value: `apart.${i}`, text: `Of it on ${rateLawns(props.record.frozen, i)}` })),
   ...DETAIL_NAMES.map((name) => ({ value: name, text: { by: 'Done by', licence: 'Licence', target: 'Target', weather: 'Weather', remarks: 'Remarks' }[name] })),
 ])
 const field = ref<Correction['field']>('left')
@@ -25,7 +27,7 @@ const problem = ref<string>()
 const isText = computed(() => (DETAIL_NAMES as readonly string[]).includes(field.value))
 
 watch(field, (name) => {
-  const standing = name === 'treated' || name === 'left' || name === 'made' ? used.value?.[name] : used.value?.putIn.find(({ productId }) => name === `putIn.${productId}`)?.amount
+  const standing = name === 'treated' || name === 'left' || name === 'made' ? used.value?.[name] : used.value?.putIn.find(({ productId }) => name === `putIn.${productId}`)?.amount ?? used.value?.apart?.find((_, i) => name === `apart.${i}`)
   if (standing) figure.value = { text: String(standing.value), unit: standing.unit }
   words.value = isText.value ? props.record.details?.[name as keyof RunDetails] ?? '' : ''
 }, { immediate: true })

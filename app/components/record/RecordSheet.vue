@@ -2,6 +2,7 @@
 import { showQuantity } from '#core/quantity/systems'
 import { areaSi } from '#core/quantity/quantity'
 import type { CorrectionShown, RunRecord } from '#core/run/foldRun'
+import { rateLawns } from '../run/rateLawns'
 
 /** The application record: who, when, where, what, how much, with what, and every correction beside what it corrects. */
 const props = defineProps<{ record: RunRecord }>()
@@ -9,7 +10,7 @@ const crew = useCrewStore()
 const shown = useShown()
 const when = (instant: string | undefined) => (instant ? instantText(instant, crew.organization?.timeZone) : 'not entered')
 const FIELDS: Readonly<Record<string, string>> = { treated: 'Lawn treated', left: 'Left', made: 'Spray made', by: 'Done by', licence: 'Licence', target: 'Target', weather: 'Weather', remarks: 'Remarks' }
-const fieldName = (field: string) => FIELDS[field] ?? `Put in, ${props.record.frozen.labels.find(({ productId }) => field === `putIn.${productId}`)?.name ?? 'product'}`
+const fieldName = (field: string) => FIELDS[field] ?? (field.startsWith('apart.') ? `On ${rateLawns(props.record.frozen, Number(field.slice('apart.'.length)))}` : undefined) ?? `Put in, ${props.record.frozen.labels.find(({ productId }) => field === `putIn.${productId}`)?.name ?? 'product'}`
 const entry = (value: CorrectionShown['now'] | undefined) => (value === undefined || value === '' ? 'blank' : typeof value === 'string' ? value : `${value.value} ${value.unit}`)
 const carrier = computed(() => (props.record.frozen.request.method.kind === 'spray' ? props.record.frozen.request.method.carrier : undefined))
 /** Lawns, each with its rates where they differ. */
@@ -44,7 +45,7 @@ const lawns = computed(() => {
     </dl>
     <section>
       <h2>Products</h2>
-      <OutcomeVerdicts :outcomes="record.outcomes" :labels="record.frozen.labels" :tolerance="record.frozen.tolerance" working />
+      <OutcomeVerdicts :outcomes="record.outcomes" :frozen="record.frozen" working />
       <ul class="soft small mt-1"><li v-for="label in record.frozen.labels" :key="label.productId">{{ label.name }}: registration {{ label.registration || 'not entered' }}</li></ul>
     </section>
     <section v-if="record.corrections.length > 0">

@@ -4,6 +4,7 @@ import type { RunRecord } from '#core/run/foldRun'
 import type { RunDetails } from '#core/run/runEvent'
 import { AREA_UNITS, MASS_UNITS, VOLUME_UNITS, type VolumeUnit } from '#core/quantity/units'
 import { showQuantity } from '#core/quantity/systems'
+import { rateLawns } from './rateLawns'
 import type { NewRunEvent } from '#shared/schemas/run'
 
 /** What was used, where, by whom: large fields for cold fingers, the verdict as soon as it is known. */
@@ -50,8 +51,12 @@ useScreenCommands(() => [{ id: 'log', label: 'Put it on record', key: 'ctrl+ente
         v-for="put in entries.putIn" :key="put.productId" :path="`putIn.${put.productId}`" :label="wet ? `${put.name}, ${booking ? 'in all of it' : 'all loads'}` : `${put.name}, weighed in`" kind="amount"
         :entered="put.entered" :problem="shownProblem(`putIn.${put.productId}`)" @change="put.entered = $event"
       />
+      <QuantityField
+        v-for="(entered, i) in entries.apart" :key="i" :path="`apart.${i}`" :label="`Of it on ${rateLawns(record.frozen, i)}`" kind="amount" :entered="entered" :units="MASS_UNITS"
+        :hint="i === entries.apart.length - 1 ? `the rest is on ${rateLawns(record.frozen, i + 1)}` : undefined" :problem="shownProblem(`apart.${i}`)" @change="entries.apart[i] = $event"
+      />
     </div>
-    <OutcomeVerdicts v-if="read.outcomes.length > 0" :outcomes="read.outcomes" :labels="record.frozen.labels" :tolerance="record.frozen.tolerance" />
+    <OutcomeVerdicts v-if="read.outcomes.length > 0" :outcomes="read.outcomes" :frozen="record.frozen" />
     <div class="grid gap-3 sm:grid-cols-2">
       <div v-for="[name, label] in DETAILS" :key="name" :class="{ 'sm:col-span-2': name === 'remarks' }">
         <label :for="`${ids.form}-${name}`" class="soft small block">{{ label }}</label>

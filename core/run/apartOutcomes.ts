@@ -1,0 +1,57 @@
+import type { RateGroup } from '../plan/plan'
+import { amountFactor, type Quantity } from '../quantity/quantity'
+import type { AmountUnit, RateUnit } from '../quantity/units'
+import { err, ok, type Result } from '../result'
+import { asEntered, figureText, sixDigits } from '../working/figureText'
+import type { WorkingBook } from '../working/working'
+import type { OutcomeProblem } from './outcome'
+import { verdictOf, type Tolerance, type Verdict } from './verdict'
+
+/** What the lawns of one rate got of a dry job, weighed apart from the others. */
+export interface ApartOutcome {
+  readonly areas: readonly string[]
+  readonly used: Quantity<AmountUnit>
+  readonly plannedRate: Quantity<RateUnit>
+  readonly actualRate: Quantity<RateUnit>
+  readonly deviation: number
+  readonly verdict: Verdict
+}
+
+/** So little left over is none. */
+const HAIR = 1e-9
+
+interface Weighed {
+  /** What each rate's lawns got but the last, in the plan's order; the last got the rest. */
+  readonly apart: readonly Quantity<AmountUnit>[]
+  /** All that was used. */
+  readonly used: Quantity<AmountUnit>
+  /** Treated ground over planned ground; every group carries its share of the difference. */
+  readonly treatedShare: number
+}
+
+/**
+ * Each rate of a dry job against what was weighed onto its lawns.
+ * @returns nothing where it was not weighed apart; a problem at the entry where the others leave nothing for the last
+ * Source: trade.md 9, actual rate against planned, per area.
+ * @example 11.2 lb used, 8.8 of it on the first lawn planned for 8.67: +1.5 %; the other got 2.4 of 2.64: -9.1 %
+ */
+export function apartOutcomes(groups: readonly RateGroup[], { apart, used, treatedShare }: Weighed, book: WorkingBook, tolerance?: Tolerance): Result<readonly ApartOutcome[], readonly OutcomeProblem[]> {
+  if (apart.length === 0 || apart.length !== groups.length - 1) return ok([])
+  const unit = amountFactor(used.unit)
+  const first = apart.map(({ value, unit: own }) => (value * amountFactor(own)) / unit)
+  const rest = used.value - first.reduce((sum, one) => sum + one, 0)
+  if (rest <= used.value * HAIR) return err([{ path: `apart.${apart.length - 1}`, message: `All that was used is ${figureText(used)}: nothing of it would be left for the other lawns. Check what went where.` }])
+  return ok(groups.flatMap(({ areas, products: [planned] }, i): readonly ApartOutcome[] => {
+    const own = i < first.length ? first[i] ?? 0 : rest
+    if (!planned) return []
+    const deviation = (own * unit) / (planned.amount.value * amountFactor(planned.amount.unit) * treatedShare) - 1
+    const outcome: ApartOutcome = {
+      areas, used: { value: own, unit: used.unit }, plannedRate: planned.rate, actualRate: { value: planned.rate.value * (1 + deviation), unit: planned.rate.unit }, deviation, verdict: verdictOf(deviation, tolerance),
+    }
+    book.note(`outcome.apart.${i}`, () => [
+      apart[i] ? `weighed onto it ${asEntered(apart[i])}` : `the rest of ${figureText(used)}: ${figureText(outcome.used)}`, `planned ${figureText(planned.amount)} at ${asEntered(planned.rate)}; off by ${sixDigits(deviation * 100)} %`,
+      `actual rate ${figureText(outcome.actualRate)}`,
+    ])
+    return [outcome]
+  }))
+}
