@@ -186,6 +186,7 @@ test('on a phone: each grass at its own line of the label, weighed apart, and th
   await expect.poll(() => field(page, 'Of it on Fescue front').inputValue()).toBe('8.6')
   await field(page, 'Left in the hopper').fill('3')
   await field(page, 'Of it on Fescue front').fill('11.2')
+  await field(page, 'Of it on Fescue front').blur()
   await page.getByText(/nothing of it would be left for the other lawns/).waitFor()
   await field(page, 'Of it on Fescue front').fill('8.8')
   await page.getByRole('row', { name: /on Centipede side.*2\.40.*−9\.\d %.*acceptable/ }).waitFor()
