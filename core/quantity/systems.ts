@@ -90,12 +90,15 @@ export function rateInSystem(perArea: number, dimension: Dimension, system: Unit
 }
 
 /** A rate of which there is less than a tenth of a pound or kilogram is told in ounces or grams on the same ground. */
-export const showRate = (perArea: number, dimension: Dimension, system: UnitSystem): Shown => showRates([perArea], dimension, system)
+export function showRate(perArea: number, dimension: Dimension, system: UnitSystem): Shown {
+  const { figures: [figure = ''], unit } = showRates([perArea], dimension, system)
+  return { figure, unit }
+}
 
-/** Rates that belong together, in one unit, the one that suits the largest: "0.05 + 0.714 lb / 1,000 ft²". */
-export function showRates(perAreas: readonly number[], dimension: Dimension, system: UnitSystem): Shown {
+/** Rates that belong together, in one unit, the one that suits the largest: 0.05 and 0.714 lb / 1,000 ft². */
+export function showRates(perAreas: readonly number[], dimension: Dimension, system: UnitSystem): { readonly figures: readonly string[]; readonly unit: string } {
   const unit = rateUnitFor(Math.max(...perAreas), dimension, system)
-  return { figure: perAreas.map((perArea) => formatFigure(perArea / areaRateFactor(unit))).join(' + '), unit: unitText(unit) }
+  return { figures: perAreas.map((perArea) => formatFigure(perArea / areaRateFactor(unit))), unit: unitText(unit) }
 }
 
 function rateUnitFor(perArea: number, dimension: Dimension, system: UnitSystem): AreaRateUnit {

@@ -39,7 +39,7 @@ const missing = computed(() => sheet.value.problems[0])
         <LoadCard v-for="(group, i) in groups" :key="i" :group="group" :tank="tank" :products="before" :last="after" :ph="steps.ph" :bottle="bottle" :lawns="lawnNames(group.load.areas)" />
       </div>
       <DryCharge v-else />
-      <RateGroups />
+      <RateGroups v-if="document.method === 'spray'" />
     </template>
     <div v-else class="rule-t py-6">
       <p>What to measure stands here as soon as it can be worked out.</p>

@@ -8,13 +8,18 @@ const shown = useShown()
 const rows = computed(() => nitrogen.value.filter(({ now, wanted, others }) => (now > 0 && wanted) || others.some((one) => one.now > 0)))
 const reach = ({ laid, now, wanted }: LawnNitrogen) => Math.max(wanted?.[1] ?? 0, laid + now)
 const share = (value: number, row: LawnNitrogen) => `${(100 * value) / reach(row)}%`
-const told = (perArea: number) => shown.rate(perArea, 'mass')
-/** What lies and what comes, always in one unit; what lies is told only where it is known. */
-const both = (laid: number, now: number) => shown.rates([laid, now], 'mass')
-const parted = (laid: number | undefined, now: number) => (laid === undefined ? { ...told(now), figure: `not known + ${told(now).figure}` } : both(laid, now))
+/** What lies and what comes, in one unit. */
+function both(laid: number, now: number) {
+  const { figures, unit } = shown.rates([laid, now], 'mass')
+  return { figure: figures.join(' + '), unit }
+}
+/** Slow and quick nitrogen in the unit of the whole; what lies is told only where the labels tell it. */
+function release({ laid, now, slow }: LawnNitrogen) {
+  const { figures: [, , slowLaid, slowNow, quickLaid, quickNow] } = shown.rates([laid, now, slow.laid ?? 0, slow.now, laid - (slow.laid ?? 0), now - slow.now], 'mass')
+  return slow.laid === undefined ? `now slow ${slowNow}, quick ${quickNow}` : `slow ${slowLaid} + ${slowNow}, quick ${quickLaid} + ${quickNow}`
+}
 const aloud = ({ laid, now, wanted: [from, to] = [0, 0] }: LawnNitrogen) => {
-  const { figure, unit } = shown.rates([laid, now, from, to], 'mass')
-  const [lies, comes, least, most] = figure.split(' + ')
+  const { figures: [lies, comes, least, most], unit } = shown.rates([laid, now, from, to], 'mass')
   return `${lies} laid, ${comes} now, the grass wants ${least} to ${most} ${unit}`
 }
 </script>
@@ -29,7 +34,7 @@ const aloud = ({ laid, now, wanted: [from, to] = [0, 0] }: LawnNitrogen) => {
           <span class="laid" :style="{ width: share(row.laid, row) }" /><span class="now" :class="{ over: row.state === 'over' }" :style="{ width: share(row.now, row) }" />
           <span class="wanted" :style="{ left: share(row.wanted?.[0] ?? 0, row), right: `${100 - (100 * (row.wanted?.[1] ?? 0)) / reach(row)}%` }" />
         </div>
-        <p v-if="row.now > 0" class="soft small">slow <FigureText :shown="parted(row.slow.laid, row.slow.now)" />, quick <FigureText :shown="parted(row.slow.laid === undefined ? undefined : row.laid - row.slow.laid, row.now - row.slow.now)" /></p>
+        <p v-if="row.now > 0" class="soft small">{{ release(row) }}</p>
         <p v-if="row.others.some(({ now }) => now > 0)" class="soft small">
           <template v-for="one in row.others.filter(({ now }) => now > 0)" :key="one.nutrient">{{ NUTRIENT_NAMES[one.nutrient] }} <FigureText :shown="both(one.laid, one.now)" :page="`${one.nutrient}.${row.lawn.area.id}`" :label="`${NUTRIENT_NAMES[one.nutrient]} of the year, ${row.lawn.area.name}`" />{{ ' ' }}</template>
         </p>

@@ -33,3 +33,8 @@ const each = computed(() => groups.value.map((group) => {
     </tbody>
   </table>
 </template>
+
+<style scoped>
+/* Rows are blocks on a phone: the caption goes with them instead of keeping the width of a column. */
+@media (max-width: 760px) { table, caption { display: block; } }
+</style>
