@@ -12,6 +12,8 @@ export const useRoomsStore = defineStore('rooms', () => {
   const areas = shallowRef<readonly Area[]>([])
   /** What was put down on the site in hand. */
   const history = shallowRef<readonly LedgerRow[]>([])
+  /** Whether what lies on the lawns could be read: without it intervals and limits of the year are not checked. */
+  const ledger = ref<'reading' | 'read' | 'missing'>('read')
   /** Whether the shelves were read at all since the page was opened. */
   const loaded = ref(false)
   const tools = computed(() => equipment.value.flatMap(({ document }): readonly ToolDocument[] => (document.kind === 'tool' ? [document] : [])))
@@ -28,10 +30,19 @@ export const useRoomsStore = defineStore('rooms', () => {
   }
 
   async function loadAreas(siteId: string | null) {
-    areas.value = siteId === null ? [] : await $fetch<readonly Area[]>('/api/rooms/areas', { query: { siteId } })
-    // The sheet stands without its history; its checks follow when it is there.
-    history.value = siteId === null ? [] : await $fetch<readonly LedgerRow[]>(`/api/sites/${siteId}/ledger`).catch(() => [])
+    ledger.value = 'reading'
+    try {
+      areas.value = siteId === null ? [] : await $fetch<readonly Area[]>('/api/rooms/areas', { query: { siteId } })
+    }
+    catch (error) {
+      ledger.value = 'missing'
+      throw error
+    }
+    // The sheet stands without its history, and says so.
+    const rows = siteId === null ? [] : await $fetch<readonly LedgerRow[]>(`/api/sites/${siteId}/ledger`).catch(() => undefined)
+    history.value = rows ?? []
+    ledger.value = rows ? 'read' : 'missing'
     return areas.value
   }
-  return { equipment, calibrations, products, areas, history, tools, loaded, load, loadAreas }
+  return { equipment, calibrations, products, areas, history, ledger, tools, loaded, load, loadAreas }
 })

@@ -105,6 +105,11 @@ test('the server away: what is typed stays on the device and is sent when it is 
   await page.getByText(/kept on this device/).waitFor()
   await context.setOffline(false)
   await saved(page)
+  // A ledger that can't be read is told, not passed over.
+  await page.route('**/ledger', (route) => route.abort())
+  await page.reload()
+  await page.getByText(/What lies on these lawns could not be read/).waitFor()
+  expect(await page.getByText('Inside every limit that has been entered.').count()).toBe(0)
   expect(watched.left).toEqual([])
 })
 

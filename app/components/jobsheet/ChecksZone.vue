@@ -6,6 +6,7 @@ import type { Remedy, SheetCheck } from '#core/jobsheet/sheetCheck'
 const { sheet, set, go, locked } = useSheet()
 const crew = useCrewStore()
 const notice = useNotice()
+const rooms = useRoomsStore()
 const working = useWorkingStore()
 const MARKS: Readonly<Record<SheetCheck['level'], { readonly sign: string, readonly word: string }>> = {
   stop: { sign: '■', word: 'Stop' }, warn: { sign: '▲', word: 'Warning' }, note: { sign: '●', word: 'Note' },
@@ -51,6 +52,10 @@ function follow({ path, value, jar }: Remedy) {
           <button type="button" class="plain-button way-out" @click="go(problem.path)">Put it right</button>
         </div>
       </li>
+      <li v-if="rooms.ledger === 'missing' && !locked" class="rule-b check warn">
+        <span class="sign" aria-hidden="true">▲</span>
+        <p><span class="sr-only">Warning: </span>What lies on these lawns could not be read: intervals and limits of the year are not checked here. The server asks them again before a run.</p>
+      </li>
       <li v-for="(check, i) in sheet.checks" :key="`${check.code}-${i}`" class="rule-b check" :class="check.level">
         <span class="sign" aria-hidden="true">{{ MARKS[check.level].sign }}</span>
         <div class="min-w-0">
@@ -61,7 +66,7 @@ function follow({ path, value, jar }: Remedy) {
           </div>
         </div>
       </li>
-      <li v-if="sheet.plan && wrong.length === 0 && sheet.checks.length === 0" class="rule-b check good">
+      <li v-if="sheet.plan && wrong.length === 0 && sheet.checks.length === 0 && rooms.ledger === 'read'" class="rule-b check good">
         <span class="sign" aria-hidden="true">✓</span><p>Inside every limit that has been entered.</p>
       </li>
     </ul>

@@ -34,7 +34,8 @@ const ready = computed(() => sheet.value.plan !== undefined && !sheet.value.prob
 const { repeatJob } = useNewJob()
 
 async function takeSite(siteId: string, site: string) {
-  const areas = await rooms.loadAreas(siteId)
+  // A site that can't be read now is a place of its own until it can.
+  const areas = await rooms.loadAreas(siteId).catch(() => [])
   changeAll(props.draft.applications.map((one) => ({ ...one, document: withAreas(one.document, areas) })), { site, siteId })
 }
 

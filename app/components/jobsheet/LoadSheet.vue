@@ -33,6 +33,7 @@ const groups = computed(() => {
   const tank = request && first && tankIn(request, first.carrier.unit)
   return plan.value && tank ? loadGroups(plan.value.loads, tank.value, document.value.spray.calibration.by === 'hose-end' ? 'bottle' : 'load') : []
 })
+const rooms = useRoomsStore()
 const hopper = computed(() => props.sheet.hopper)
 const step = computed(() => props.sheet.products[0]?.measureStep)
 /** What is open, and what the label asks for around the work. */
@@ -81,6 +82,7 @@ const SIGNS = { stop: '■', warn: '▲', note: '●' } as const
       Lanes <FigureText v-if="sheet.calibration" :shown="shown.distance(sheet.calibration.width)" /> apart<template v-if="sheet.calibration?.speedToday">, at <FigureText :shown="shown.speed(sheet.calibration.speedToday)" /></template>,
       <FigureText :shown="shown.distance(sheet.walk.distance)" /> to walk.
     </p>
+    <p v-if="rooms.ledger === 'missing'" class="mt-3">▲ What lies on these lawns could not be read: intervals and limits of the year are not checked on this page.</p>
     <ul v-if="open.length > 0" class="mt-3"><li v-for="check in open" :key="check.message">{{ SIGNS[check.level] }} {{ prettyUnits(check.message) }}</li></ul>
     <p class="blanks mt-5"><span v-for="[what, width] in BLANKS" :key="what">{{ what }} <i :class="width" /></span></p>
     <p class="soft small mt-3">The label is the law: rates, protection, re-entry and buffers as it says. Rinse three times onto treated ground; nothing down a drain; sweep granules off hard surfaces.</p>
