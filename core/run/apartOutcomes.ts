@@ -4,7 +4,7 @@ import type { AmountUnit, RateUnit } from '../quantity/units'
 import { err, ok, type Result } from '../result'
 import { asEntered, figureText, sixDigits } from '../working/figureText'
 import type { WorkingBook } from '../working/working'
-import type { OutcomeProblem } from './outcome'
+import type { OutcomeProblem } from './outcomeProblem'
 import { verdictOf, type Tolerance, type Verdict } from './verdict'
 
 /** What the lawns of one rate got of a dry job, weighed apart from the others. */

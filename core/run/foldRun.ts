@@ -1,5 +1,6 @@
 import { closedWorkingBook, type WorkingBook } from '../working/working'
-import { outcomeOf, type OutcomeProblem, type ProductOutcome, type Used } from './outcome'
+import { outcomeOf, type ProductOutcome, type Used } from './outcome'
+import type { OutcomeProblem } from './outcomeProblem'
 import type { AmountCorrection, Correction, FrozenPlan, RunDetails, RunEvent } from './runEvent'
 
 /** A correction as the record shows it: what stood there, what stands there now, why, when. */

@@ -12,6 +12,7 @@ import { err, ok, type Result } from '../result'
 import { asEntered, figureText, sixDigits } from '../working/figureText'
 import type { WorkingBook } from '../working/working'
 import { apartOutcomes, type ApartOutcome } from './apartOutcomes'
+import type { OutcomeProblem } from './outcomeProblem'
 import { verdictOf, type Tolerance, type Verdict } from './verdict'
 
 /** What was really put in and what came back, as weighed or measured. */
@@ -38,12 +39,6 @@ export interface ProductOutcome {
   readonly verdict: Verdict
   /** By rate, where the lawns were weighed apart. */
   readonly apart?: readonly ApartOutcome[]
-}
-
-/** Why an outcome cannot be worked out; `path` names the entry. */
-export interface OutcomeProblem {
-  readonly path: 'left' | 'made' | 'treated' | `putIn.${string}` | `apart.${number}`
-  readonly message: string
 }
 
 /**
