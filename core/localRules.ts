@@ -22,3 +22,15 @@ export interface MixNote {
   readonly verdict: 'mixes' | 'never'
   readonly words: string
 }
+
+/** What was found of a pair, before it is written down. */
+export type JarTest = Pick<MixNote, 'a' | 'b' | 'verdict'>
+
+/** One key for a pair of products, whichever stands first and however their names are written. */
+export const pairKey = (a: string, b: string): string => [a.trim().toLowerCase(), b.trim().toLowerCase()].toSorted().join(' + ')
+
+/** The crew's notes with what was found last: a pair that was noted before is noted anew. */
+export function withJarTests(notes: readonly MixNote[], found: readonly JarTest[], newId: () => string): readonly MixNote[] {
+  const anew = new Set(found.map(({ a, b }) => pairKey(a, b)))
+  return [...notes.filter(({ a, b }) => !anew.has(pairKey(a, b))), ...found.map((one) => ({ id: newId(), ...one, words: '' }))]
+}

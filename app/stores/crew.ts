@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import type { UnitSystem } from '#core/quantity/systems'
 import { UNIT_SYSTEMS } from '#core/quantity/systems'
-import type { JarTest } from '#core/jobsheet/sheetCheck'
+import { withJarTests, type JarTest } from '#core/localRules'
 import { useLocalStorage } from '@vueuse/core'
 import { v7 as uuid } from 'uuid'
 import type { Organization, OrganizationChoice } from '#shared/schemas/organization'
@@ -40,10 +40,8 @@ export const useCrewStore = defineStore('crew', () => {
     const current = organization.value
     if (!current) return
     const { version, name, licence, units: own, timeZone, settings } = current
-    const same = (one: JarTest, other: JarTest) => [one.a, one.b].toSorted().join() === [other.a, other.b].toSorted().join()
-    const mixes = [...settings.mixes.filter((kept) => !found.some((one) => same(one, kept))), ...found.map((one) => ({ id: uuid(), ...one, words: '' }))]
     try {
-      await $fetch('/api/organizations/settings', { method: 'PUT', body: { version, name, licence, units: own, timeZone, settings: { ...settings, mixes } } })
+      await $fetch('/api/organizations/settings', { method: 'PUT', body: { version, name, licence, units: own, timeZone, settings: { ...settings, mixes: withJarTests(settings.mixes, found, uuid) } } })
     }
     catch (error) {
       if (errorCode(error) !== 'changed-elsewhere' || again === 'no more') throw error

@@ -1,9 +1,8 @@
+import { pairKey, type JarTest } from '../localRules'
 import { remembered } from '../remembered'
 import type { HistoryRow } from '../season/history'
 import type { LabelContext, LabelledLine } from './labelContext'
-import type { JarTest, Remedy, SheetCheck } from './sheetCheck'
-
-const pairKey = (a: string, b: string) => [a.trim().toLowerCase(), b.trim().toLowerCase()].toSorted().join(' + ')
+import type { Remedy, SheetCheck } from './sheetCheck'
 
 /** Partners of one tank: what the crew knows of them, what clumps, and pairs that never met. Source: trade.md 6. */
 export function mixChecks({ document, lines, lawns, rooms }: LabelContext): readonly SheetCheck[] {

@@ -18,8 +18,9 @@ export interface LawnNitrogen {
   readonly lawn: KnownLawn
   readonly laid: number
   readonly now: number
-  /** Of both, what is slow release by the labels as they stand; undefined where one of them is not on the shelf. The rest is quick. */
+  /** Of both, what is slow release by the labels as they stand, and the rest; undefined where one of them is not on the shelf. */
   readonly slow: { readonly laid: number | undefined; readonly now: number }
+  readonly quick: { readonly laid: number | undefined; readonly now: number }
   /** What its grass wants in a year, from and to; undefined where no grass is written down. */
   readonly wanted: readonly [number, number] | undefined
   readonly state: 'within' | 'over' | undefined
@@ -39,10 +40,12 @@ export function nitrogenOfYear(context: LabelContext, plan: Plan, book: WorkingB
     const year = thisYear(lawn.history.rows, context)
     const laid = nitrogenPerArea(year)
     const slow = { laid: slowShares(context.rooms.products)(year), now: (slowNitrogenOn(lawn.lawn.id, context.request, plan) ?? 0) / NUTRIENT_UNITS }
+    const quick = { laid: slow.laid === undefined ? undefined : laid - slow.laid, now: now / NUTRIENT_UNITS - slow.now }
     const wanted = nitrogenWanted(lawn.area.document.grass.map(({ species }) => species))
     book.note(`nitrogen.${lawn.area.id}`, () => [
       ...year.filter(({ n }) => n !== 0).map(({ on, product, n, sizeM2 }) => `${dayText(on)}, ${product}: ${n === null ? 'not known, the label gives no density' : `${sixDigits(n / KILOGRAMS_PER.lb)} lb of N on ${sixDigits(sizeM2)} m2 = ${sixDigits((n / sizeM2) * NUTRIENT_UNITS)} lb/1000 ft2`}`),
-      `this application ${sixDigits(now)} lb N/1000 ft2, of it slow ${sixDigits(slow.now * NUTRIENT_UNITS)} and quick ${sixDigits(now - slow.now * NUTRIENT_UNITS)}`, ...(wanted ? [`the grass wants ${wanted[0]} to ${wanted[1]} lb N/1000 ft2 a year`] : []),
+      `this application ${sixDigits(now)} lb N/1000 ft2, of it slow ${sixDigits(slow.now * NUTRIENT_UNITS)} and quick ${sixDigits(quick.now * NUTRIENT_UNITS)}`,
+      ...(slow.laid === undefined || quick.laid === undefined ? ['slow and quick of the year: not known, a label is no longer on the shelf'] : [`laid this year, by the labels: slow ${sixDigits(slow.laid * NUTRIENT_UNITS)} and quick ${sixDigits(quick.laid * NUTRIENT_UNITS)}`]), ...(wanted ? [`the grass wants ${wanted[0]} to ${wanted[1]} lb N/1000 ft2 a year`] : []),
       `this year with it ${sixDigits(laid * NUTRIENT_UNITS + now)} lb N/1000 ft2`,
     ])
     const others = OTHERS.map((nutrient) => ({ nutrient, laid: nutrientPerArea[nutrient](year), now: (adds?.[nutrient] ?? 0) / NUTRIENT_UNITS })).filter((one) => one.laid > 0 || one.now > 0)
@@ -52,7 +55,7 @@ export function nitrogenOfYear(context: LabelContext, plan: Plan, book: WorkingB
         `this application ${sixDigits(one.now * NUTRIENT_UNITS)} lb/1000 ft2`, `this year with it ${sixDigits((one.laid + one.now) * NUTRIENT_UNITS)} lb/1000 ft2`,
       ])
     }
-    return { lawn, laid, now: now / NUTRIENT_UNITS, slow, others, wanted: wanted && [wanted[0] / NUTRIENT_UNITS, wanted[1] / NUTRIENT_UNITS], state: wanted && (overWanted(laid * NUTRIENT_UNITS + now, wanted) ? 'over' : 'within') }
+    return { lawn, laid, now: now / NUTRIENT_UNITS, slow, quick, others, wanted: wanted && [wanted[0] / NUTRIENT_UNITS, wanted[1] / NUTRIENT_UNITS], state: wanted && (overWanted(laid * NUTRIENT_UNITS + now, wanted) ? 'over' : 'within') }
   })
 }
 

@@ -10,7 +10,7 @@ import type { TurfState } from '../ground/turfStates'
 import type { GrassName } from '../ground/grasses'
 import { blankProductDocument, blankRateLine } from '../label/blankProduct'
 import type { ApplicationMethod, ProductDocument, ProductKind } from '../label/productDocument'
-import type { LocalRule, LocalRuleKind } from '../localRules'
+import { withJarTests, type LocalRule, type LocalRuleKind } from '../localRules'
 import { KILOGRAMS_PER, SQUARE_METRES_PER, type RateUnit, type TemperatureUnit } from '../quantity/units'
 import type { HistoryRow } from '../season/history'
 import { composeSheet } from './applicationSheet'
@@ -110,11 +110,12 @@ test('slow and quick nitrogen, now and in the year: by the labels, and not told 
   const pound = KILOGRAMS_PER.lb / SIZE
   const of = (history: string) => {
     const { document, sheet, rooms } = sheetOf({ rate: '5', n: '20', slow: '60' }, history)
-    return sheetNitrogen(document, sheet, rooms, DAY, DEFAULT_HOUSE)[0]?.slow
+    const [found] = sheetNitrogen(document, sheet, rooms, DAY, DEFAULT_HOUSE)
+    return { slow: found?.slow, quick: found?.quick }
   }
   // 5 x 20 % is 1 lb, 60 % of it slow; so is that of the pound that lies; the feed's half pound is quick.
-  expect(of('2026-03-01 own 1 n=1;2026-02-01 feed 1 n=0.5')).toEqual({ laid: expect.closeTo(0.6 * pound, 12), now: expect.closeTo(0.6 * pound, 12) })
-  expect(of('2026-03-01 gone 1 n=1')).toEqual({ laid: undefined, now: expect.closeTo(0.6 * pound, 12) })
+  expect(of('2026-03-01 own 1 n=1;2026-02-01 feed 1 n=0.5')).toEqual({ slow: { laid: expect.closeTo(0.6 * pound, 12), now: expect.closeTo(0.6 * pound, 12) }, quick: { laid: expect.closeTo(0.9 * pound, 12), now: expect.closeTo(0.4 * pound, 12) } })
+  expect(of('2026-03-01 gone 1 n=1')).toMatchObject({ slow: { laid: undefined }, quick: { laid: undefined, now: expect.closeTo(0.4 * pound, 12) as number } })
 })
 
 test('what the year leaves clears the stop when it is taken', () => {
@@ -139,6 +140,9 @@ test('partners of a tank: the crew’s own word, iron with phosphate, a jar test
   expect(codes(together)).toEqual(['warn iron-with-phosphate'])
   expect(codes([], 'mixes')).toEqual(['warn iron-with-phosphate'])
   expect(codes([], 'never')).toEqual(['stop mix-never'])
+  // A pair noted before is noted anew, however its names are written; others stay.
+  const old = [{ id: '1', a: 'FEED', b: 'iron ', verdict: 'mixes' as const, words: 'clear' }, { id: '2', a: 'feed', b: 'dye', verdict: 'mixes' as const, words: '' }]
+  expect(withJarTests(old, [{ a: 'iron', b: 'feed', verdict: 'never' }], () => '3')).toEqual([old[1], { id: '3', a: 'iron', b: 'feed', verdict: 'never', words: '' }])
   // What the jar showed is one press away.
   expect(checks([])[1]?.remedies).toEqual(['mixes', 'never'].map((verdict) => expect.objectContaining({ jar: [{ a: 'iron', b: 'feed', verdict }] })))
 })

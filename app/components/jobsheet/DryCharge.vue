@@ -35,14 +35,14 @@ const DIRECTIONS = ['along the long side', 'across, at right angles']
         </div>
         <div v-if="hopper.reserve.value > 0">
           <dt>Reserve, comes back</dt>
-          <dd class="figure"><FigureText :shown="showMeasured(hopper.reserve, step)" /></dd>
+          <dd class="figure"><FigureText :shown="showMeasured(hopper.reserve, step)" :page="`products.${total.id}.weighIn`" label="Reserve" /></dd>
         </div>
         <div>
           <dt>Weigh in</dt>
           <dd class="figure dry"><FigureText :shown="showMeasured(hopper.weighIn, step)" :page="`products.${total.id}.weighIn`" label="Weigh in" /></dd>
         </div>
       </dl>
-      <p v-if="fills" class="small mt-1">{{ fills.name }}: <template v-for="(fill, i) in fills.fills" :key="i">{{ i > 0 ? ', then ' : '' }}{{ fill.count > 1 ? `${fill.count} x ` : '' }}<FigureText :shown="showMeasured(fill.net, step)" page="tub" label="Into the tub" /> (the display says <FigureText :shown="showMeasured(fill.shows, step)" />)</template></p>
+      <p v-if="fills" class="small mt-1">{{ fills.name }}: <template v-for="(fill, i) in fills.fills" :key="i">{{ i > 0 ? ', then ' : '' }}{{ fill.count > 1 ? `${fill.count} x ` : '' }}<FigureText :shown="showMeasured(fill.net, step)" page="tub" label="Into the tub" /> (the display says <FigureText :shown="showMeasured(fill.shows, step)" page="tub" label="On the display" />)</template></p>
       <p v-if="light" class="small mt-2">Light passes at <strong><FigureText :shown="shown.rate(sheet.calibration!.perPass, 'mass')" /></strong> each, turning the direction every time, until the weighed amount is out: <strong><FigureText :shown="{ figure: String(light.passes), unit: '' }" page="passes.light" label="Light passes" /></strong> {{ light.passes === 1 ? 'pass' : 'passes' }}<template v-if="light.last < 0.995">, the last one over {{ Math.round(light.last * 100) }} % of the ground</template>.</p>
       <RateGroups class="mt-3" />
       <table v-if="levels.length > 0" class="passes">

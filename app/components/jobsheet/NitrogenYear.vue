@@ -14,8 +14,8 @@ function both(laid: number, now: number) {
   return { figure: figures.join(' + '), unit }
 }
 /** Slow and quick nitrogen in the unit of the whole; what lies is told only where the labels tell it. */
-function release({ laid, now, slow }: LawnNitrogen) {
-  const { figures: [, , slowLaid, slowNow, quickLaid, quickNow] } = shown.rates([laid, now, slow.laid ?? 0, slow.now, laid - (slow.laid ?? 0), now - slow.now], 'mass')
+function release({ laid, now, slow, quick }: LawnNitrogen) {
+  const { figures: [, , slowLaid, slowNow, quickLaid, quickNow] } = shown.rates([laid, now, slow.laid ?? 0, slow.now, quick.laid ?? 0, quick.now], 'mass')
   return slow.laid === undefined ? `now slow ${slowNow}, quick ${quickNow}` : `slow ${slowLaid} + ${slowNow}, quick ${quickLaid} + ${quickNow}`
 }
 const aloud = ({ laid, now, wanted: [from, to] = [0, 0] }: LawnNitrogen) => {
@@ -34,7 +34,7 @@ const aloud = ({ laid, now, wanted: [from, to] = [0, 0] }: LawnNitrogen) => {
           <span class="laid" :style="{ width: share(row.laid, row) }" /><span class="now" :class="{ over: row.state === 'over' }" :style="{ width: share(row.now, row) }" />
           <span class="wanted" :style="{ left: share(row.wanted?.[0] ?? 0, row), right: `${100 - (100 * (row.wanted?.[1] ?? 0)) / reach(row)}%` }" />
         </div>
-        <p v-if="row.now > 0" class="soft small">{{ release(row) }}</p>
+        <p v-if="row.now > 0" class="soft small"><FigureText :shown="{ figure: release(row), unit: '' }" :page="`nitrogen.${row.lawn.area.id}`" :label="`Slow and quick nitrogen, ${row.lawn.area.name}`" /></p>
         <p v-if="row.others.some(({ now }) => now > 0)" class="soft small">
           <template v-for="one in row.others.filter(({ now }) => now > 0)" :key="one.nutrient">{{ NUTRIENT_NAMES[one.nutrient] }} <FigureText :shown="both(one.laid, one.now)" :page="`${one.nutrient}.${row.lawn.area.id}`" :label="`${NUTRIENT_NAMES[one.nutrient]} of the year, ${row.lawn.area.name}`" />{{ ' ' }}</template>
         </p>
