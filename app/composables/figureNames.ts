@@ -1,3 +1,5 @@
+import type { FrozenPlan } from '#core/run/runEvent'
+
 /** Loads whose measures have a name of their own. */
 const NAMED_LOADS = 20
 
@@ -21,3 +23,7 @@ export function figureNames({ lawns, products }: {
     }),
   ])
 }
+
+/** The same for a plan that was frozen when its run began. */
+export const frozenNames = ({ labels, request }: FrozenPlan): ReadonlyMap<string, string> =>
+  figureNames({ products: labels.map(({ productId, name }) => ({ id: productId, name })), lawns: request.areas.map(({ id, name = '' }) => ({ id, name })) })

@@ -7,7 +7,7 @@ import { showSize, SYSTEM_UNITS } from '#core/quantity/systems'
 import type { MixBooking } from '#core/jobsheet/mixBooking'
 import type { RunRecord } from '#core/run/foldRun'
 import type { AmountUnit, AreaUnit } from '#core/quantity/units'
-import { closedWorkingBook } from '#core/working/working'
+import { closedWorkingBook, openWorkingBook } from '#core/working/working'
 
 /** What is typed after a run, before it is logged. Plan figures stand there to begin with; what was left is asked. */
 export interface OutcomeEntries {
@@ -74,6 +74,12 @@ export function useOutcome(record: RunRecord, booking?: MixBooking) {
   const expectedLeft = computed<Quantity<AmountUnit> | undefined>(() => {
     return wet ? booking?.left ?? dead : hopper?.reserve
   })
+  /** How the actual rates come about, and the plan they are held against. */
+  function pages() {
+    const book = openWorkingBook()
+    if (read.value.used) outcomeOf(request, plan, read.value.used, book, tolerance)
+    return [...book.pages(), ...plan.working]
+  }
   const leftFactor = (quantity: Quantity<AmountUnit>) => quantity.value * amountFactor(quantity.unit)
-  return { entries, read, expectedLeft: computed(() => (expectedLeft.value && leftFactor(expectedLeft.value) > 0 ? expectedLeft.value : undefined)), wet }
+  return { entries, read, expectedLeft: computed(() => (expectedLeft.value && leftFactor(expectedLeft.value) > 0 ? expectedLeft.value : undefined)), wet, pages }
 }

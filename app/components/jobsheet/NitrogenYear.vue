@@ -34,8 +34,8 @@ const aloud = ({ laid, now, wanted: [from, to] = [0, 0] }: LawnNitrogen) => {
           <span class="laid" :style="{ width: share(row.laid, row) }" /><span class="now" :class="{ over: row.state === 'over' }" :style="{ width: share(row.now, row) }" />
           <span class="wanted" :style="{ left: share(row.wanted?.[0] ?? 0, row), right: `${100 - (100 * (row.wanted?.[1] ?? 0)) / reach(row)}%` }" />
         </div>
-        <p v-if="row.now > 0" class="soft small"><FigureText :shown="{ figure: release(row), unit: '' }" :page="`nitrogen.${row.lawn.area.id}`" :label="`Slow and quick nitrogen, ${row.lawn.area.name}`" /></p>
-        <p v-if="row.others.some(({ now }) => now > 0)" class="soft small">
+        <p v-if="row.now > 0" class="soft small line"><FigureText :shown="{ figure: release(row), unit: '' }" :page="`nitrogen.${row.lawn.area.id}`" :label="`Slow and quick nitrogen, ${row.lawn.area.name}`" /></p>
+        <p v-if="row.others.some(({ now }) => now > 0)" class="soft small line">
           <template v-for="one in row.others.filter(({ now }) => now > 0)" :key="one.nutrient">{{ NUTRIENT_NAMES[one.nutrient] }} <FigureText :shown="both(one.laid, one.now)" :page="`${one.nutrient}.${row.lawn.area.id}`" :label="`${NUTRIENT_NAMES[one.nutrient]} of the year, ${row.lawn.area.name}`" />{{ ' ' }}</template>
         </p>
       </li>
@@ -46,6 +46,8 @@ const aloud = ({ laid, now, wanted: [from, to] = [0, 0] }: LawnNitrogen) => {
 
 <style scoped>
 .bar { position: relative; display: flex; height: 14px; background: var(--sheet); border: var(--rule-width) solid var(--rule); }
+/* Lines of figures that open their working: far enough apart for a finger. */
+.line { padding: 4px 0; }
 .laid { background: var(--soft); opacity: 0.6; }
 .now { background: var(--dry); }
 .now.over { background: var(--warn); }

@@ -45,7 +45,7 @@ const lawns = computed(() => {
     </dl>
     <section>
       <h2>Products</h2>
-      <OutcomeVerdicts :outcomes="record.outcomes" :frozen="record.frozen" working />
+      <OutcomeVerdicts :outcomes="record.outcomes" :frozen="record.frozen" />
       <ul class="soft small mt-1"><li v-for="label in record.frozen.labels" :key="label.productId">{{ label.name }}: registration {{ label.registration || 'not entered' }}</li></ul>
     </section>
     <section v-if="record.corrections.length > 0">

@@ -11,7 +11,8 @@ import type { NewRunEvent } from '#shared/schemas/run'
 const props = defineProps<{ record: RunRecord, jobId: string, saving: boolean, booking?: MixBooking }>()
 const emit = defineEmits<{ log: [events: Parameters<ReturnType<typeof useRun>['append']>[0]] }>()
 const crew = useCrewStore()
-const { entries, read, expectedLeft, wet } = useOutcome(props.record, props.booking)
+const { entries, read, expectedLeft, wet, pages } = useOutcome(props.record, props.booking)
+useWorkingPages(pages, computed(() => frozenNames(props.record.frozen)))
 const details = reactive<RunDetails & Record<string, string>>({ by: '', licence: crew.organization?.licence ?? '', target: '', weather: '', remarks: '' })
 const DETAILS = [['by', 'Done by'], ['licence', 'Licence'], ['target', 'Target'], ['weather', 'Weather: wind, temperature, leaf'], ['remarks', 'Remarks']] as const
 const tried = ref(false)

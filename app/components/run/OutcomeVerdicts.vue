@@ -8,7 +8,7 @@ import type { Verdict } from '#core/run/verdict'
 import { rateLawns } from './rateLawns'
 
 /** Actual rate against the planned one, with a verdict in shape, word and colour. */
-const props = defineProps<{ outcomes: readonly ProductOutcome[], frozen: FrozenPlan, working?: boolean }>()
+const props = defineProps<{ outcomes: readonly ProductOutcome[], frozen: FrozenPlan }>()
 const percent = (share: number) => `${formatFigure(Number((share * 100).toPrecision(3))).replace(/\.0+$/, '')} %`
 const verdicts = computed<Readonly<Record<Verdict, { readonly sign: string, readonly word: string }>>>(() => {
   const { good, acceptable } = props.frozen.tolerance ?? DEFAULT_HOUSE
@@ -33,7 +33,7 @@ const rows = computed(() => props.outcomes.flatMap((outcome) => [
         <th scope="row">{{ outcome.name }}</th>
         <td class="num" data-label="used"><FigureText :shown="showQuantity(outcome.used)" /></td>
         <td class="num" data-label="planned"><FigureText :shown="showQuantity(outcome.plannedRate)" /></td>
-        <td class="num" data-label="actual"><strong><FigureText :shown="showQuantity(outcome.actualRate)" :page="working ? outcome.page : undefined" :label="`Actual rate, ${outcome.name}`" /></strong></td>
+        <td class="num" data-label="actual"><strong><FigureText :shown="showQuantity(outcome.actualRate)" :page="outcome.page" :label="`Actual rate, ${outcome.name}`" /></strong></td>
         <td class="num" data-label="off by">{{ formatDeviation(outcome.deviation) }}</td>
         <td :class="outcome.verdict"><span aria-hidden="true">{{ verdicts[outcome.verdict].sign }}</span> {{ verdicts[outcome.verdict].word }}</td>
       </tr>

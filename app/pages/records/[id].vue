@@ -31,10 +31,7 @@ useWorkingPages(() => {
   const book = openWorkingBook()
   if (stored.value) foldRun(stored.value.events, book)
   return [...book.pages(), ...(record.value?.frozen.plan.working ?? [])]
-}, computed(() => figureNames({
-  products: record.value?.frozen.labels.map(({ productId, name }) => ({ id: productId, name })) ?? [],
-  lawns: record.value?.frozen.request.areas.map(({ id: lawnId, name = '' }) => ({ id: lawnId, name })) ?? [],
-})))
+}, computed(() => (record.value ? frozenNames(record.value.frozen) : new Map<string, string>())))
 
 /** A dry job that was weighed back is a calibration of its spreader (start low, weigh back). */
 const job = shallowRef<Job>()
