@@ -7,6 +7,7 @@ import { MARGIN, type CurveError } from '#core/calibration/settingCurve'
 import { spreaderCurve } from '#core/calibration/spreaderCurve'
 import type { Entered } from '#core/quantity/entered'
 import { fieldReader } from '#core/quantity/fieldReader'
+import { dialText } from '#core/calibration/dialText'
 import { formatFigure } from '#core/quantity/format'
 import { lengthSi, speedSi } from '#core/quantity/quantity'
 import { rateUnitParts } from '#core/quantity/rateUnit'
@@ -60,7 +61,7 @@ export function useCurveAsk(calibrations: () => readonly Calibration[], spreader
   /** The figure that was asked for, and what is to be said with it. */
   function replyWords(find: CurveQuestion['find'], { setting, rate, speed, spread, reach, pace }: CurveReply): { readonly head: Shown, readonly tail: string } {
     const [given, going] = [shown.rate(rate, 'mass'), shown.speed(speed)]
-    const head = find === 'setting' ? { figure: `Setting ${formatFigure(setting)}`, unit: '' } : find === 'rate' ? given : going
+    const head = find === 'setting' ? { figure: `Setting ${dialText(setting)}`, unit: '' } : find === 'rate' ? given : going
     const shares = find === 'rate' ? ` in ${ask.passes === 1 ? 'one pass' : `${ask.passes} passes`}` : ''
     const band = spread === undefined ? '' : `, expect ${(200 * spread).toFixed(0)} % either way`
     const far = pace === 'questioned' ? ` ${going.figure} ${going.unit} is far from the pace it was calibrated at: run a course at it.` : ''

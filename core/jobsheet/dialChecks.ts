@@ -1,4 +1,5 @@
 import { askCurve } from '../calibration/askCurve'
+import { dialText } from '../calibration/dialText'
 import type { KeptCalibration } from '../calibration/calibrationInForce'
 import { likeGrain, type Grained } from '../calibration/likeGrain'
 import { spreaderCurve } from '../calibration/spreaderCurve'
@@ -13,9 +14,6 @@ import type { SheetCheck } from './sheetCheck'
 /** Where the dial stands on the day: the setting chosen for it, else the calibrated one. */
 export const dialOf = ({ dial, calibration }: Pick<ApplicationDocument['spread'], 'dial' | 'calibration'>): string => dial?.trim() || calibration.setting
 
-/** Nobody sets a dial finer than a tenth. */
-const DIAL_STEPS = 10
-
 /** The setting that the spreader's curve gives for a rate of one pass; undefined where that would be a guess. @param perPass kg on each m2 */
 export function dialForRate(
   { method, products }: ApplicationDocument, { calibration }: Pick<ApplicationSheet, 'calibration'>, calibrations: readonly KeptCalibration[], shelf: readonly Grained[], day: string, perPass: number, figure = '', book: WorkingBook = closedWorkingBook,
@@ -27,9 +25,6 @@ export function dialForRate(
   const asked = askCurve(curve, { find: 'setting', rate: perPass, passes: 1, swath: calibration.width, speed }, figure, book)
   return asked.ok && asked.value.reach !== 'guess' ? dialText(asked.value.setting) : undefined
 }
-
-/** A setting as a hand can set it. */
-const dialText = (setting: number): string => String(Math.round(setting * DIAL_STEPS) / DIAL_STEPS)
 
 /** A number printed on the package for this spreader: where to begin, never where to end. */
 function printedDial({ id, name }: ApplicationDocument['products'][number], { equipment, calibration }: ApplicationDocument['spread'], shelf: readonly Grained[]): readonly SheetCheck[] {

@@ -16,5 +16,6 @@ const turn = (grass: GrassName) => set(props.path, props.chosen.includes(grass) 
 
 <style scoped>
 .grasses { border: 0; padding: 0; margin: 0; display: flex; flex-wrap: wrap; gap: 4px 14px; }
+.grasses label { min-height: 24px; display: inline-flex; align-items: center; gap: 5px; }
 .grasses legend { width: 100%; float: left; }
 </style>
