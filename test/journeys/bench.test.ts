@@ -40,7 +40,7 @@ test('a row of trays to an effective swath, taken over by the spreader', async (
   await page.goto(`${on.url}/equipment/${SAMPLE_EQUIPMENT.push}`)
   // 3.4 lb in two passes is 1.7 lb a pass: the three runs at setting 12 put down 1.705.
   await field(page, 'Rate, all passes').fill('3.4')
-  await page.getByRole('button', { name: /^Setting 12(,|$)/ }).waitFor()
+  await page.getByRole('button', { name: /^Setting 12\b/ }).waitFor()
   await page.getByText(/expect \d+ % either way, last tested 21 April 2026, 15 days ago/).waitFor()
   await field(page, 'Rate, all passes').fill('40')
   await page.getByText('beyond what was tested').waitFor()
