@@ -1,31 +1,85 @@
-/** The floors: core <- shared <- server, app; and inside core the order of the trade. A broken border fails the test run. */
-const ORDER = ['quantity', 'working', 'calendar', 'ground', 'calibration', 'devices', 'practice', 'label', 'plan', 'lanes', 'run', 'season', 'stock', 'jobsheet']
+/**
+ * The floors: core <- shared <- server, app; and inside core the order of the trade. A broken border fails
+ * the test run.
+ */
+const ORDER = [
+  'quantity',
+  'working',
+  'calendar',
+  'ground',
+  'calibration',
+  'devices',
+  'practice',
+  'label',
+  'plan',
+  'lanes',
+  'run',
+  'season',
+  'stock',
+  'jobsheet',
+]
 
 const coreOrder = ORDER.map((name, index) => ({
-  name: `core-${name}-looks-up-only`, severity: 'error',
+  name: `core-${name}-looks-up-only`,
+  severity: 'error',
   from: { path: `^core/${name}/` },
   to: { path: `^core/(${ORDER.slice(index + 1).join('|') || 'nothing'})/` },
-})).filter(({ to }) => !to.path.includes('(nothing)'))
+}))
+  .filter(({ to }) => !to.path.includes('(nothing)'))
   // quantity and working quote each other's figures; they are one floor.
-  .map((rule) => (rule.from.path === '^core/quantity/' ? { ...rule, to: { path: rule.to.path.replace('working|', '') } } : rule))
+  .map((rule) =>
+    rule.from.path === '^core/quantity/'
+      ? { ...rule, to: { path: rule.to.path.replace('working|', '') } }
+      : rule,
+  )
 
 module.exports = {
   forbidden: [
     { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } },
-    // Two packages that only compute: cutting polygons and reading XML are done better there than here (docs/decisions/008).
-    { name: 'core-stands-alone', severity: 'error', from: { path: '^core/', pathNot: '\\.test\\.ts$' }, to: { pathNot: '^core/|^node_modules/(polygon-clipping|saxes)/' } },
-    { name: 'shared-above-core-only', severity: 'error', from: { path: '^shared/' }, to: { path: '^(app|server|demo)/' } },
-    { name: 'no-root-aliases', severity: 'error', from: { path: '^(app|server|shared|core|demo)/' }, to: { path: '^(~~|@@|~/)', pathNot: '^~/(composables|components|stores|assets)/' } },
+    // Two packages that only compute: cutting polygons and reading XML are done better there than here
+    // (docs/decisions/008).
+    {
+      name: 'core-stands-alone',
+      severity: 'error',
+      from: { path: '^core/', pathNot: '\\.test\\.ts$' },
+      to: { pathNot: '^core/|^node_modules/(polygon-clipping|saxes)/' },
+    },
+    {
+      name: 'shared-above-core-only',
+      severity: 'error',
+      from: { path: '^shared/' },
+      to: { path: '^(app|server|demo)/' },
+    },
+    {
+      name: 'no-root-aliases',
+      severity: 'error',
+      from: { path: '^(app|server|shared|core|demo)/' },
+      to: { path: '^(~~|@@|~/)', pathNot: '^~/(composables|components|stores|assets)/' },
+    },
     { name: 'app-never-server', severity: 'error', from: { path: '^app/' }, to: { path: '^(server|demo)/' } },
     { name: 'server-never-app', severity: 'error', from: { path: '^server/' }, to: { path: '^app/' } },
-    { name: 'demo-above-core-and-shared', severity: 'error', from: { path: '^demo/' }, to: { path: '^(app|server)/' } },
-    { name: 'queries-only-in-repositories', severity: 'error', from: { path: '^server/(api|services|middleware|http)/' }, to: { path: 'node_modules/(sequelize|pg)/' } },
+    {
+      name: 'demo-above-core-and-shared',
+      severity: 'error',
+      from: { path: '^demo/' },
+      to: { path: '^(app|server)/' },
+    },
+    {
+      name: 'queries-only-in-repositories',
+      severity: 'error',
+      from: { path: '^server/(api|services|middleware|http)/' },
+      to: { path: 'node_modules/(sequelize|pg)/' },
+    },
     ...coreOrder,
   ],
   options: {
     doNotFollow: { path: 'node_modules' },
     tsConfig: { fileName: '.nuxt/tsconfig.app.json' },
     tsPreCompilationDeps: true,
-    enhancedResolveOptions: { exportsFields: ['exports'], conditionNames: ['import', 'node', 'default'], extensions: ['.ts', '.mjs', '.js', '.vue', '.json'] },
+    enhancedResolveOptions: {
+      exportsFields: ['exports'],
+      conditionNames: ['import', 'node', 'default'],
+      extensions: ['.ts', '.mjs', '.js', '.vue', '.json'],
+    },
   },
 }

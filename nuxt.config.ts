@@ -22,20 +22,36 @@ export default defineNuxtConfig({
   runtimeConfig: { version },
   experimental: { appManifest: false },
   compatibilityDate: '2026-11-01',
-  nitro: { preset: 'node-server', errorHandler: '~~/server/http/errorHandler.ts', compressPublicAssets: { gzip: true, brotli: true } },
+  nitro: {
+    preset: 'node-server',
+    errorHandler: '~~/server/http/errorHandler.ts',
+    compressPublicAssets: { gzip: true, brotli: true },
+  },
   vite: { worker: { format: 'es' } },
   typescript: {
     strict: true,
-    tsConfig: { include: ['../core/**/*.ts', '../demo/**/*.ts'], compilerOptions: { noUncheckedIndexedAccess: true } },
+    tsConfig: {
+      include: ['../core/**/*.ts', '../demo/**/*.ts'],
+      compilerOptions: { noUncheckedIndexedAccess: true },
+    },
     nodeTsConfig: {
-      include: ['../scripts/**/*.ts', '../test/**/*.ts', '../bench/**/*.ts', '../core/**/*.ts', '../demo/**/*.ts', '../vitest.config.ts'],
+      include: [
+        '../scripts/**/*.ts',
+        '../test/**/*.ts',
+        '../bench/**/*.ts',
+        '../core/**/*.ts',
+        '../demo/**/*.ts',
+        '../vitest.config.ts',
+      ],
       compilerOptions: { noUncheckedIndexedAccess: true, allowJs: true, checkJs: false },
     },
   },
   telemetry: false,
-  eslint: { config: { stylistic: { semi: false, quotes: 'single', braceStyle: 'stroustrup', commaDangle: 'always-multiline', arrowParens: true } } },
+  eslint: { config: { stylistic: false } },
   icon: {
-    provider: 'none', fallbackToApi: false, serverBundle: 'local',
+    provider: 'none',
+    fallbackToApi: false,
+    serverBundle: 'local',
     clientBundle: { scan: true, includeCustomCollections: true, sizeLimitKb: 256 },
   },
 })

@@ -1,16 +1,45 @@
-/** Nuxt UI made ours: square, flat, hairlines instead of rings and shadows. Colours are the roles of assets/theme.css. */
+/**
+ * Nuxt UI made ours: square, flat, hairlines instead of rings and shadows. Colours are the roles of
+ * assets/theme.css.
+ */
 export default defineAppConfig({
   ui: {
-    colors: { primary: 'ember', neutral: 'bark', error: 'ember', success: 'bark', warning: 'bark', info: 'bark', secondary: 'bark' },
+    colors: {
+      primary: 'ember',
+      neutral: 'bark',
+      error: 'ember',
+      success: 'bark',
+      warning: 'bark',
+      info: 'bark',
+      secondary: 'bark',
+    },
     button: {
-      slots: { base: 'rounded-[3px] font-medium cursor-pointer disabled:cursor-not-allowed aria-disabled:cursor-not-allowed focus-visible:outline-2' },
-      variants: { size: { md: { base: 'px-3.5 py-2 text-[15px]' }, sm: { base: 'px-2.5 py-1.5 text-[14px]' } } },
+      slots: {
+        base:
+          'rounded-[3px] font-medium cursor-pointer disabled:cursor-not-allowed ' +
+          'aria-disabled:cursor-not-allowed focus-visible:outline-2',
+      },
+      variants: {
+        size: { md: { base: 'px-3.5 py-2 text-[15px]' }, sm: { base: 'px-2.5 py-1.5 text-[14px]' } },
+      },
       compoundVariants: [
         // The library's paler hover falls under AA with white on it.
-        { color: 'primary', variant: 'solid', class: 'hover:bg-primary active:bg-primary hover:underline underline-offset-4' },
-        { color: 'neutral', variant: 'outline', class: 'ring-1 ring-(--rule-strong) bg-(--sheet) text-(--ink) hover:bg-(--tint)' },
+        {
+          color: 'primary',
+          variant: 'solid',
+          class: 'hover:bg-primary active:bg-primary hover:underline underline-offset-4',
+        },
+        {
+          color: 'neutral',
+          variant: 'outline',
+          class: 'ring-1 ring-(--rule-strong) bg-(--sheet) text-(--ink) hover:bg-(--tint)',
+        },
         { color: 'neutral', variant: 'ghost', class: 'text-(--ink) hover:bg-(--tint)' },
-        { color: 'neutral', variant: 'link', class: 'text-(--ink) underline underline-offset-2 decoration-(--rule-strong) px-0' },
+        {
+          color: 'neutral',
+          variant: 'link',
+          class: 'text-(--ink) underline underline-offset-2 decoration-(--rule-strong) px-0',
+        },
       ],
       defaultVariants: { color: 'neutral', variant: 'outline' },
     },
@@ -20,9 +49,17 @@ export default defineAppConfig({
         fullscreen: { false: { content: 'rounded-[3px] shadow-none ring-1 ring-(--rule-strong)' } },
         overlay: { true: { overlay: 'bg-(--veil)' } },
       },
-      compoundVariants: [{ scrollable: false, fullscreen: false, class: { content: 'top-[12vh] translate-y-0' } }],
+      compoundVariants: [
+        { scrollable: false, fullscreen: false, class: { content: 'top-[12vh] translate-y-0' } },
+      ],
     },
-    slideover: { slots: { content: 'shadow-none ring-0 border-l border-(--rule-strong) bg-(--sheet)', overlay: 'bg-(--veil)', title: 'font-serif text-xl' } },
+    slideover: {
+      slots: {
+        content: 'shadow-none ring-0 border-l border-(--rule-strong) bg-(--sheet)',
+        overlay: 'bg-(--veil)',
+        title: 'font-serif text-xl',
+      },
+    },
     commandPalette: { slots: { input: 'text-base' } },
   },
 })

@@ -1,6 +1,9 @@
 import { createServer, type Server } from 'node:http'
 
-/** The least a Node server can do with a posted body: read it, parse it, send it back. What a route of ours is measured against. */
+/**
+ * The least a Node server can do with a posted body: read it, parse it, send it back. What a route of ours is
+ * measured against.
+ */
 export function echoServer(port: number): Promise<Server> {
   const server = createServer((request, response) => {
     const chunks: Buffer[] = []
@@ -10,5 +13,7 @@ export function echoServer(port: number): Promise<Server> {
       response.end(JSON.stringify(JSON.parse(Buffer.concat(chunks).toString())))
     })
   })
-  return new Promise((resolve) => { server.listen(port, '127.0.0.1', () => resolve(server)) })
+  return new Promise((resolve) => {
+    server.listen(port, '127.0.0.1', () => resolve(server))
+  })
 }

@@ -27,14 +27,20 @@ function wobbly(x: number, y: number, radius: number, corners: number, draw: () 
 export function unionMs() {
   const draw = drawsFrom(1)
   const lawn = wobbly(0, 0, 150, 400, draw)
-  const taken = Array.from({ length: EXCLUSIONS }, () => wobbly((draw() - 0.5) * 260, (draw() - 0.5) * 260, 5, CORNERS, draw))
+  const taken = Array.from({ length: EXCLUSIONS }, () =>
+    wobbly((draw() - 0.5) * 260, (draw() - 0.5) * 260, 5, CORNERS, draw),
+  )
   const begun = performance.now()
   const combined = combineOutlines([lawn], taken)
   const milliseconds = performance.now() - begun
   const again = performance.now()
   combineOutlines([lawn], taken)
   return {
-    exclusions: EXCLUSIONS, corners: CORNERS, ms: round(milliseconds), netM2: combined.ok ? Math.round(polygonArea(combined.value.net)) : null, strays: combined.ok ? combined.value.strays.length : null,
+    exclusions: EXCLUSIONS,
+    corners: CORNERS,
+    ms: round(milliseconds),
+    netM2: combined.ok ? Math.round(polygonArea(combined.value.net)) : null,
+    strays: combined.ok ? combined.value.strays.length : null,
     // The same rings in new arrays are worked out again; the very same arrays are not.
     sameAgainMs: round(performance.now() - again),
   }
@@ -56,26 +62,63 @@ async function framesWhile(page: Page, work: () => Promise<void>) {
   await work()
   const gaps = await page.evaluate<number[]>(`(window.going = false, window.gaps.slice(1))`)
   const sum = gaps.reduce((total, gap) => total + gap, 0)
-  return { frames: gaps.length, perSecond: round((1000 * gaps.length) / sum), p50: round(percentile(gaps, 0.5)), p99: round(percentile(gaps, 0.99)), worst: round(Math.max(...gaps)) }
+  return {
+    frames: gaps.length,
+    perSecond: round((1000 * gaps.length) / sum),
+    p50: round(percentile(gaps, 0.5)),
+    p99: round(percentile(gaps, 0.99)),
+    worst: round(Math.max(...gaps)),
+  }
 }
 
 const json = { 'content-type': 'application/json' }
 
-/** A track of two hundred thousand points read in the real page, and a corner of an outline of two thousand dragged. */
+/**
+ * A track of two hundred thousand points read in the real page, and a corner of an outline of two thousand
+ * dragged.
+ */
 export async function planInBrowser(chrome: Browser, url: string) {
   const context = await chrome.newContext({ viewport: { width: 1280, height: 800 } })
   const page = await context.newPage()
   const [siteId, areaId] = [uuid(), uuid()]
-  const put = (path: string, body: unknown) => fetch(`${url}${path}`, { method: 'PUT', headers: json, body: JSON.stringify(body) })
-  await put(`/api/rooms/sites/${siteId}`, { version: 0, name: 'Bench', place: '', document: { schema: 1, contact: '', notices: '', water: '', notes: '', anchor: { lat: 39, lon: -70, bearing: 0 } } })
-  const points = wobbly(0, 0, 60, DRAGGED_CORNERS, drawsFrom(3)).map(([x, y]): Point => [Math.round(x * 1000) / 1000, Math.round(y * 1000) / 1000])
+  const put = (path: string, body: unknown) =>
+    fetch(`${url}${path}`, { method: 'PUT', headers: json, body: JSON.stringify(body) })
+  await put(`/api/rooms/sites/${siteId}`, {
+    version: 0,
+    name: 'Bench',
+    place: '',
+    document: {
+      schema: 1,
+      contact: '',
+      notices: '',
+      water: '',
+      notes: '',
+      anchor: { lat: 39, lon: -70, bearing: 0 },
+    },
+  })
+  const points = wobbly(0, 0, 60, DRAGGED_CORNERS, drawsFrom(3)).map(([x, y]): Point => [
+    Math.round(x * 1000) / 1000,
+    Math.round(y * 1000) / 1000,
+  ])
   const blank = blankPart(uuid(), 'add', 'outline', 'us-1000')
-  await put(`/api/rooms/areas/${areaId}`, { version: 0, siteId, name: 'Dragged', position: 0, document: { ...blankArea(uuid(), 'us-1000'), parts: [{ ...blank, outline: { ...blank.outline, points } }] } })
+  await put(`/api/rooms/areas/${areaId}`, {
+    version: 0,
+    siteId,
+    name: 'Dragged',
+    position: 0,
+    document: {
+      ...blankArea(uuid(), 'us-1000'),
+      parts: [{ ...blank, outline: { ...blank.outline, points } }],
+    },
+  })
 
   const draw = drawsFrom(2)
   const track = Array.from({ length: TRACK_POINTS }, (_, i) => {
     const at = (2 * Math.PI * i) / TRACK_POINTS
-    return `<trkpt lat="${(39 + 0.002 * Math.sin(at) + 5e-6 * (draw() - 0.5)).toFixed(7)}" lon="${(-70 + 0.003 * Math.cos(at) + 5e-6 * (draw() - 0.5)).toFixed(7)}"/>`
+    return (
+      `<trkpt lat="${(39 + 0.002 * Math.sin(at) + 5e-6 * (draw() - 0.5)).toFixed(7)}" ` +
+      `lon="${(-70 + 0.003 * Math.cos(at) + 5e-6 * (draw() - 0.5)).toFixed(7)}"/>`
+    )
   }).join('')
   // From the disk: handed over by the driver it would be decoded on the page's own thread.
   const path = join(mkdtempSync(join(tmpdir(), 'hectarum-track-')), 'long.gpx')
@@ -106,5 +149,13 @@ export async function planInBrowser(chrome: Browser, url: string) {
   })
   await page.mouse.up()
   await context.close()
-  return { trackImport: { points: TRACK_POINTS, megabytes: round(file.length / 1024 / 1024), ms: Math.round(importMs), pageFramesMs: importFrames }, drag: { corners: DRAGGED_CORNERS, framesMs: dragFrames } }
+  return {
+    trackImport: {
+      points: TRACK_POINTS,
+      megabytes: round(file.length / 1024 / 1024),
+      ms: Math.round(importMs),
+      pageFramesMs: importFrames,
+    },
+    drag: { corners: DRAGGED_CORNERS, framesMs: dragFrames },
+  }
 }

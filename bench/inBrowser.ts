@@ -23,7 +23,8 @@ function timed(runs: number, replan: (rate: string) => unknown): readonly number
 export function timeReplans(): readonly number[] {
   const document = largeDocument(40, 6)
   return timed(RUNS, (rate) => {
-    if (!composeSheet(withRate(document, rate), '2026-05-06').plan) throw new Error('the bench sheet does not plan')
+    if (!composeSheet(withRate(document, rate), '2026-05-06').plan)
+      throw new Error('the bench sheet does not plan')
   })
 }
 
@@ -32,7 +33,12 @@ export function timeChecks(working: 'with working' | 'without'): readonly number
   const { document, rooms } = sheetWithHistory()
   return timed(1000, (rate) => {
     const changed = withRate(document, rate)
-    const sheet = composeSheet(changed, '2026-05-06', working === 'with working' ? openWorkingBook() : undefined, BENCH_HOUSE)
+    const sheet = composeSheet(
+      changed,
+      '2026-05-06',
+      working === 'with working' ? openWorkingBook() : undefined,
+      BENCH_HOUSE,
+    )
     if (!sheet.plan) throw new Error('the bench sheet does not plan')
     return roomChecks(changed, sheet, rooms, '2026-05-06', BENCH_HOUSE)
   })

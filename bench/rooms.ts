@@ -20,7 +20,8 @@ async function timed(work: () => Promise<unknown>) {
 }
 
 /**
- * Lists and searches over many rows: our repository, and the whole route, against the raw SQL of the same question on a bare connection.
+ * Lists and searches over many rows: our repository, and the whole route, against the raw SQL of the same
+ * question on a bare connection.
  * @param databaseUrl of the server at `serverUrl`
  */
 export async function manyRows(databaseUrl: string, serverUrl: string) {
@@ -30,36 +31,93 @@ export async function manyRows(databaseUrl: string, serverUrl: string) {
   const raw = new pg.Client({ connectionString: databaseUrl })
   await raw.connect()
   const headers = { cookie: `hectarum-organization=${MANY_ORGANIZATION}` }
-  const route = (path: string) => fetch(`${serverUrl}/api/${path}`, { headers }).then((answer) => answer.text())
+  const route = (path: string) =>
+    fetch(`${serverUrl}/api/${path}`, { headers }).then((answer) => answer.text())
   const filter = { q: '', verdict: '', siteId: '', since: '', before: '', sort: 'newest' } as const
-  const [deep] = (await raw.query(`SELECT finished_at, id FROM records WHERE organization_id = ${O} ORDER BY finished_at DESC, id DESC OFFSET 60000 LIMIT 1`)).rows as { finished_at: Date; id: string }[]
+  const [deep] = (
+    await raw.query(
+      `SELECT finished_at, id FROM records WHERE organization_id = ${O} ORDER BY finished_at DESC, id ` +
+        'DESC OFFSET 60000 LIMIT 1',
+    )
+  ).rows as { finished_at: Date; id: string }[]
   const at = deep?.finished_at.toISOString() ?? ''
   const after = Buffer.from(JSON.stringify({ at, id: deep?.id })).toString('base64url')
-  const sitesSql = (where: string) => `SELECT s.id, s.name, s.place, a.areas, a.size, l.last::text FROM (SELECT id, name, place FROM sites WHERE organization_id = ${O} AND deleted_at IS NULL ${where} ORDER BY lower(name), id LIMIT 51) s
-    CROSS JOIN LATERAL (SELECT count(*) AS areas, sum(size_m2) FILTER (WHERE document->>'use' = 'turf') AS size FROM areas WHERE organization_id = ${O} AND site_id = s.id AND deleted_at IS NULL) a
-    CROSS JOIN LATERAL (SELECT max(on_day) AS last FROM laid_down WHERE organization_id = ${O} AND site_id = s.id) l ORDER BY lower(s.name), s.id`
+  const sitesSql = (
+    where: string,
+  ) => `SELECT s.id, s.name, s.place, a.areas, a.size, l.last::text FROM (SELECT id, name, place FROM
+    sites WHERE organization_id = ${O} AND deleted_at IS NULL ${where} ORDER BY lower(name), id LIMIT 51) s
+    CROSS JOIN LATERAL (SELECT count(*) AS areas, sum(size_m2) FILTER (WHERE document->>'use' =
+      'turf') AS size FROM areas WHERE organization_id = ${O} AND site_id = s.id AND deleted_at IS NULL) a
+    CROSS JOIN LATERAL (SELECT max(on_day) AS last FROM laid_down WHERE organization_id = ${O} AND
+      site_id = s.id) l ORDER BY lower(s.name), s.id`
   const page = { limit: 51, after: undefined }
   const questions = [
-    { name: 'records, newest', sql: `SELECT ${RECORD} FROM records WHERE organization_id = ${O} ORDER BY finished_at DESC, id DESC LIMIT 51`, ours: () => records.page(filter, page), path: 'records' },
     {
-      name: 'records, after 60,000', path: `records?after=${after}`, ours: () => records.page(filter, { limit: 51, after: { at, id: deep?.id ?? '' } }),
-      sql: `SELECT ${RECORD} FROM records WHERE organization_id = ${O} AND (finished_at, id) < (CAST('${at}' AS timestamptz), CAST('${deep?.id}' AS uuid)) ORDER BY finished_at DESC, id DESC LIMIT 51`,
+      name: 'records, newest',
+      sql:
+        `SELECT ${RECORD} FROM records WHERE organization_id = ${O} ORDER BY finished_at DESC, id DESC ` +
+        'LIMIT 51',
+      ours: () => records.page(filter, page),
+      path: 'records',
     },
-    { name: 'records, two words', sql: `SELECT ${RECORD} FROM records WHERE organization_id = ${O} AND search @@ to_tsquery('simple', 'iron:* & quarry:*') ORDER BY finished_at DESC, id DESC LIMIT 51`, ours: () => records.page({ ...filter, q: 'iron quarry' }, page), path: 'records?q=iron%20quarry' },
-    { name: 'records off by more than 10 %', sql: `SELECT ${RECORD} FROM records WHERE organization_id = ${O} AND verdict = 'off' ORDER BY finished_at DESC, id DESC LIMIT 51`, ours: () => records.page({ ...filter, verdict: 'off' }, page), path: 'records?verdict=off' },
+    {
+      name: 'records, after 60,000',
+      path: `records?after=${after}`,
+      ours: () => records.page(filter, { limit: 51, after: { at, id: deep?.id ?? '' } }),
+      sql:
+        `SELECT ${RECORD} FROM records WHERE organization_id = ${O} AND (finished_at, id) < ` +
+        `(CAST('${at}' AS timestamptz), CAST('${deep?.id}' AS uuid)) ORDER BY finished_at DESC, id DESC ` +
+        'LIMIT 51',
+    },
+    {
+      name: 'records, two words',
+      sql:
+        `SELECT ${RECORD} FROM records WHERE organization_id = ${O} AND search @@ to_tsquery('simple', ` +
+        `'iron:* & quarry:*') ORDER BY finished_at DESC, id DESC LIMIT 51`,
+      ours: () => records.page({ ...filter, q: 'iron quarry' }, page),
+      path: 'records?q=iron%20quarry',
+    },
+    {
+      name: 'records off by more than 10 %',
+      sql:
+        `SELECT ${RECORD} FROM records WHERE organization_id = ${O} AND verdict = 'off' ORDER BY ` +
+        'finished_at DESC, id DESC LIMIT 51',
+      ours: () => records.page({ ...filter, verdict: 'off' }, page),
+      path: 'records?verdict=off',
+    },
     { name: 'sites by name', sql: sitesSql(''), ours: () => sites.page('', page), path: 'sites' },
-    { name: 'sites, one word', sql: sitesSql(`AND search @@ to_tsquery('simple', 'quarry:*')`), ours: () => sites.page('quarry', page), path: 'sites?q=quarry' },
+    {
+      name: 'sites, one word',
+      sql: sitesSql(`AND search @@ to_tsquery('simple', 'quarry:*')`),
+      ours: () => sites.page('quarry', page),
+      path: 'sites?q=quarry',
+    },
   ]
   const results: object[] = []
   try {
     for (const { name, sql, ours, path } of questions) {
-      const [bare, repository, whole] = [await timed(() => raw.query(sql)), await timed(ours), await timed(() => route(path))]
-      results.push({ question: name, rawSqlMs: bare, repositoryMs: repository, routeMs: whole, repositoryOverRawP99: round(repository.p99 / bare.p99, 2), routeOverRawP99: round(whole.p99 / bare.p99, 2) })
+      const [bare, repository, whole] = [
+        await timed(() => raw.query(sql)),
+        await timed(ours),
+        await timed(() => route(path)),
+      ]
+      results.push({
+        question: name,
+        rawSqlMs: bare,
+        repositoryMs: repository,
+        routeMs: whole,
+        repositoryOverRawP99: round(repository.p99 / bare.p99, 2),
+        routeOverRawP99: round(whole.p99 / bare.p99, 2),
+      })
     }
-  }
-  finally {
+  } finally {
     await raw.end()
     await database.sequelize.close()
   }
-  return { ...MANY, runs: RUNS, questions: results, todayOfTheSampleMs: await timed(() => fetch(`${serverUrl}/api/today`).then((answer) => answer.text())) }
+  return {
+    ...MANY,
+    runs: RUNS,
+    questions: results,
+    todayOfTheSampleMs: await timed(() => fetch(`${serverUrl}/api/today`).then((answer) => answer.text())),
+  }
 }

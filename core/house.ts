@@ -12,4 +12,10 @@ export interface House {
 }
 
 /** Source: trade.md 6 (60 days), 9 (5 % and 10 %), 10 (10 % early; two of one group, then another). */
-export const DEFAULT_HOUSE: House = { calibrationDays: 60, good: 0.05, acceptable: 0.1, repeatMargin: 0.1, groupRun: 2 }
+export const DEFAULT_HOUSE: House = {
+  calibrationDays: 60,
+  good: 0.05,
+  acceptable: 0.1,
+  repeatMargin: 0.1,
+  groupRun: 2,
+}

@@ -1,5 +1,14 @@
 /** What a region, a town or a client forbids; the crew's own table, never ours. */
-export const LOCAL_RULE_KINDS = ['no application', 'no nitrogen', 'no phosphorus', 'nitrogen in one go', 'nitrogen in a year', 'phosphorus in one go', 'potassium in one go', 'buffer to water'] as const
+export const LOCAL_RULE_KINDS = [
+  'no application',
+  'no nitrogen',
+  'no phosphorus',
+  'nitrogen in one go',
+  'nitrogen in a year',
+  'phosphorus in one go',
+  'potassium in one go',
+  'buffer to water',
+] as const
 export type LocalRuleKind = (typeof LOCAL_RULE_KINDS)[number]
 
 export interface LocalRule {
@@ -27,10 +36,18 @@ export interface MixNote {
 export type JarTest = Pick<MixNote, 'a' | 'b' | 'verdict'>
 
 /** One key for a pair of products, whichever stands first and however their names are written. */
-export const pairKey = (a: string, b: string): string => [a.trim().toLowerCase(), b.trim().toLowerCase()].toSorted().join(' + ')
+export const pairKey = (a: string, b: string): string =>
+  [a.trim().toLowerCase(), b.trim().toLowerCase()].toSorted().join(' + ')
 
 /** The crew's notes with what was found last: a pair that was noted before is noted anew. */
-export function withJarTests(notes: readonly MixNote[], found: readonly JarTest[], newId: () => string): readonly MixNote[] {
+export function withJarTests(
+  notes: readonly MixNote[],
+  found: readonly JarTest[],
+  newId: () => string,
+): readonly MixNote[] {
   const anew = new Set(found.map(({ a, b }) => pairKey(a, b)))
-  return [...notes.filter(({ a, b }) => !anew.has(pairKey(a, b))), ...found.map((one) => ({ id: newId(), ...one, words: '' }))]
+  return [
+    ...notes.filter(({ a, b }) => !anew.has(pairKey(a, b))),
+    ...found.map((one) => ({ id: newId(), ...one, words: '' })),
+  ]
 }

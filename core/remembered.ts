@@ -1,4 +1,7 @@
-/** A pure function of one object that is worked out once for each: a sheet asks the same lists again at every key. */
+/**
+ * A pure function of one object that is worked out once for each: a sheet asks the same lists again at every
+ * key.
+ */
 export function remembered<K extends object, V>(make: (key: K) => V): (key: K) => V {
   const known = new WeakMap<K, { readonly value: V }>()
   return (key) => {

@@ -14,9 +14,30 @@ export const SAMPLE_RECORDS = {
   dry: named('application Marlow Court Feed, terrace 2026-04-29'),
   wet: named('application Cooperage Row Iron for colour 2026-04-14'),
 } as const
-export const SAMPLE_SITES = { cooperage: named('site Cooperage Row'), saltings: named('site The Saltings'), bowls: named('site Tamsin Point Bowls Club'), cemetery: named('site Quarry Lane Cemetery'), school: named('site St Brannock’s School') } as const
-export const SAMPLE_AREAS = { green: named('area Cooperage Row Shared green'), front: named('area Saltings Fescue front'), field: named('area School Playing field') } as const
-export const SAMPLE_PRODUCTS = { fungicide: named('product Propiconazole 14.3 % concentrate'), granule: named('product Slow-feed 21-0-6 granule') } as const
-export const SAMPLE_EQUIPMENT = { push: named('equipment 80 lb broadcast push spreader'), tow: named('equipment 26 gal tow boom') } as const
-export const SAMPLE_CALIBRATION = named('calibration 80 lb broadcast push spreader 2026-04-21 Slow-feed 21-0-6 granule')
-export const SAMPLE_TRIALS = { pattern: named('trial push 2026-04-20'), nozzles: named('trial tow 2026-04-12') } as const
+export const SAMPLE_SITES = {
+  cooperage: named('site Cooperage Row'),
+  saltings: named('site The Saltings'),
+  bowls: named('site Tamsin Point Bowls Club'),
+  cemetery: named('site Quarry Lane Cemetery'),
+  school: named('site St Brannock’s School'),
+} as const
+export const SAMPLE_AREAS = {
+  green: named('area Cooperage Row Shared green'),
+  front: named('area Saltings Fescue front'),
+  field: named('area School Playing field'),
+} as const
+export const SAMPLE_PRODUCTS = {
+  fungicide: named('product Propiconazole 14.3 % concentrate'),
+  granule: named('product Slow-feed 21-0-6 granule'),
+} as const
+export const SAMPLE_EQUIPMENT = {
+  push: named('equipment 80 lb broadcast push spreader'),
+  tow: named('equipment 26 gal tow boom'),
+} as const
+export const SAMPLE_CALIBRATION = named(
+  'calibration 80 lb broadcast push spreader 2026-04-21 Slow-feed 21-0-6 granule',
+)
+export const SAMPLE_TRIALS = {
+  pattern: named('trial push 2026-04-20'),
+  nozzles: named('trial tow 2026-04-12'),
+} as const

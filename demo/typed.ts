@@ -1,12 +1,20 @@
 import type { Entered } from '#core/quantity/entered'
 
 /** A fixed id of the sample, counted. */
-export const sampleId = (count: number): string => `019df000-0000-7000-8000-${String(count).padStart(12, '0')}`
+export const sampleId = (count: number): string =>
+  `019df000-0000-7000-8000-${String(count).padStart(12, '0')}`
 
-/** A fixed id of the sample by what it names, so that links and pictures stay the same whatever is added before it. */
+/**
+ * A fixed id of the sample by what it names, so that links and pictures stay the same whatever is added
+ * before it.
+ */
 export function named(name: string): string {
-  const hash = (seed: number) => [...name].reduce((sum, letter) => Math.imul(sum ^ (letter.codePointAt(0) ?? 0), 16_777_619) >>> 0, seed)
-  return `019df000-0000-7000-8001-${(hash(0x811C9DC5) & 0xFFFFFF).toString(16).padStart(6, '0')}${(hash(0x1000193) & 0xFFFFFF).toString(16).padStart(6, '0')}`
+  const hash = (seed: number) =>
+    [...name].reduce((sum, letter) => Math.imul(sum ^ (letter.codePointAt(0) ?? 0), 16_777_619) >>> 0, seed)
+  return (
+    `019df000-0000-7000-8001-${(hash(0x811c9dc5) & 0xffffff).toString(16).padStart(6, '0')}` +
+    (hash(0x1000193) & 0xffffff).toString(16).padStart(6, '0')
+  )
 }
 
 /** A field as somebody of the crew typed it. */

@@ -31,7 +31,18 @@ await ensureBuilt()
 const data = mkdtempSync(join(tmpdir(), 'hectarum-bench-'))
 chmodSync(data, 0o711)
 const port = await freePort()
-const browser = await chromium.launch({ executablePath: CHROMIUM, args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] })
+const browser = await chromium.launch({
+  executablePath: CHROMIUM,
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+  ],
+})
 try {
   const firstStartSeconds = await startSeconds()
   const warmStartSeconds = await startSeconds('keep')
@@ -51,8 +62,7 @@ try {
   }
   writeFileSync(join(PROJECT, 'docs', 'bench.json'), `${JSON.stringify(results, null, 2)}\n`)
   say(JSON.stringify(results, null, 2))
-}
-finally {
+} finally {
   await browser.close()
   await stop()
   rmSync(data, { recursive: true, force: true, maxRetries: 20, retryDelay: 200 })
@@ -79,8 +89,23 @@ function plansPerSecond() {
 
 /** The same core, bundled as the page gets it, timed in the page. */
 async function replanInBrowser(chrome: Browser) {
-  const built = await build({ configFile: false, logLevel: 'error', build: { write: false, minify: true, lib: { entry: join(PROJECT, 'bench/inBrowser.ts'), formats: ['iife'], name: 'bench', fileName: 'bench' } } })
-  const [chunk] = (Array.isArray(built) ? built : [built as Rollup.RollupOutput]).flatMap(({ output }) => output)
+  const built = await build({
+    configFile: false,
+    logLevel: 'error',
+    build: {
+      write: false,
+      minify: true,
+      lib: {
+        entry: join(PROJECT, 'bench/inBrowser.ts'),
+        formats: ['iife'],
+        name: 'bench',
+        fileName: 'bench',
+      },
+    },
+  })
+  const [chunk] = (Array.isArray(built) ? built : [built as Rollup.RollupOutput]).flatMap(
+    ({ output }) => output,
+  )
   if (chunk?.type !== 'chunk') throw new Error('the bench bundle is empty')
   const page = await chrome.newPage()
   await page.evaluate(`${chunk.code}; globalThis.bench = bench`)
@@ -92,7 +117,13 @@ async function replanInBrowser(chrome: Browser) {
   const checks = await timed(`timeChecks('without')`)
   const working = await timed(`timeChecks('with working')`)
   await page.close()
-  return { areas: 40, products: 6, ...sheet, withChecksOf5000Applications: checks, theSameWithWorking: working }
+  return {
+    areas: 40,
+    products: 6,
+    ...sheet,
+    withChecksOf5000Applications: checks,
+    theSameWithWorking: working,
+  }
 }
 
 /** In the real page: from a key in the rate field to the next frame with all figures in place. */
@@ -101,8 +132,17 @@ async function keystrokes(chrome: Browser) {
   const id = '019df000-0000-7000-8000-0000000000b1'
   const document = largeDocument(40, 6)
   const answer = await fetch(`http://127.0.0.1:${port}/api/jobs/${id}`, {
-    method: 'PUT', headers: { 'content-type': 'application/json' },
-    body: JSON.stringify({ version: 0, site: 'Bench', purpose: '', plannedFor: '', state: 'draft', siteId: null, applications: [{ id: '019df000-0000-7000-8000-0000000000b2', document }] }),
+    method: 'PUT',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({
+      version: 0,
+      site: 'Bench',
+      purpose: '',
+      plannedFor: '',
+      state: 'draft',
+      siteId: null,
+      applications: [{ id: '019df000-0000-7000-8000-0000000000b2', document }],
+    }),
   })
   if (!answer.ok) throw new Error(await answer.text())
   await page.goto(`http://127.0.0.1:${port}/jobs/${id}`)
@@ -112,26 +152,43 @@ async function keystrokes(chrome: Browser) {
     const input = element as HTMLInputElement
     const took: number[] = []
     for (let i = 0; i < 220; i++) {
-      await new Promise((resolve) => { requestAnimationFrame(resolve) })
+      await new Promise((resolve) => {
+        requestAnimationFrame(resolve)
+      })
       const begun = performance.now()
       input.value = (2 + (i % 200) / 100).toFixed(2)
       input.dispatchEvent(new Event('input', { bubbles: true }))
       await Promise.resolve()
-      await new Promise((resolve) => { queueMicrotask(() => resolve(undefined)) })
+      await new Promise((resolve) => {
+        queueMicrotask(() => resolve(undefined))
+      })
       void globalThis.document.body.offsetHeight
       if (i >= 20) took.push(performance.now() - begun)
     }
     return took
   })
   await page.close()
-  return { areas: 40, products: 6, p50: round(percentile(times, 0.5)), p99: round(percentile(times, 0.99)), runs: times.length }
+  return {
+    areas: 40,
+    products: 6,
+    p50: round(percentile(times, 0.5)),
+    p99: round(percentile(times, 0.99)),
+    runs: times.length,
+  }
 }
 
 async function planRoute() {
   const echoPort = await freePort()
   const echo = await echoServer(echoPort)
   const load = async (url: string) => {
-    const { requests, latency, non2xx } = await autocannon({ url, method: 'POST', body: CONTRACT_EXAMPLE, headers: { 'content-type': 'application/json' }, connections: 10, duration: 5 })
+    const { requests, latency, non2xx } = await autocannon({
+      url,
+      method: 'POST',
+      body: CONTRACT_EXAMPLE,
+      headers: { 'content-type': 'application/json' },
+      connections: 10,
+      duration: 5,
+    })
     return { perSecond: Math.round(requests.average), p50: latency.p50, p99: latency.p99, refused: non2xx }
   }
   const bare = await load(`http://127.0.0.1:${echoPort}/`)
@@ -146,7 +203,10 @@ async function firstLoad(chrome: Browser) {
     const context = await chrome.newContext()
     const page = await context.newPage()
     const scripts = new Set<string>()
-    page.on('response', (response) => { if (/\.js$/.test(new URL(response.url()).pathname)) scripts.add(basename(new URL(response.url()).pathname)) })
+    page.on('response', (response) => {
+      if (/\.js$/.test(new URL(response.url()).pathname))
+        scripts.add(basename(new URL(response.url()).pathname))
+    })
     await page.goto(`http://127.0.0.1:${port}${path}`, { waitUntil: 'networkidle' })
     await context.close()
     const bytes = [...scripts].map((name) => {
@@ -155,23 +215,42 @@ async function firstLoad(chrome: Browser) {
     })
     return round(bytes.reduce((sum, size) => sum + size, 0) / 1000, 4)
   }
-  return { jobs: await measure('/jobs'), jobSheet: await measure(`/jobs/${SAMPLE_JOBS.running}`), bareStack: 254 }
+  return {
+    jobs: await measure('/jobs'),
+    jobSheet: await measure(`/jobs/${SAMPLE_JOBS.running}`),
+    bareStack: 254,
+  }
 }
 
 /** Seconds from `npm start`'s script to a healthy server; with `keep` it stays up for what comes next. */
 async function startSeconds(keep?: 'keep'): Promise<number> {
   const begun = performance.now()
-  const child = spawn(process.execPath, ['scripts/start.mjs'], { cwd: PROJECT, env: { ...process.env, PORT: String(port), HECTARUM_DATA: data, DATABASE_URL: '' }, stdio: ['ignore', 'pipe', 'inherit'] })
+  const child = spawn(process.execPath, ['scripts/start.mjs'], {
+    cwd: PROJECT,
+    env: { ...process.env, PORT: String(port), HECTARUM_DATA: data, DATABASE_URL: '' },
+    stdio: ['ignore', 'pipe', 'inherit'],
+  })
   let said = ''
-  child.stdout?.on('data', (chunk: Buffer) => { said = (said + chunk.toString()).slice(-4000) })
-  while (!(await fetch(`http://127.0.0.1:${port}/api/health`).then((answer) => answer.ok, () => false))) {
+  child.stdout?.on('data', (chunk: Buffer) => {
+    said = (said + chunk.toString()).slice(-4000)
+  })
+  while (
+    !(await fetch(`http://127.0.0.1:${port}/api/health`).then(
+      (answer) => answer.ok,
+      () => false,
+    ))
+  ) {
     if (child.exitCode !== null) throw new Error(`the start ended: ${said}`)
-    await new Promise((resolve) => { setTimeout(resolve, 20) })
+    await new Promise((resolve) => {
+      setTimeout(resolve, 20)
+    })
   }
   const seconds = round((performance.now() - begun) / 1000)
   if (!keep) {
     child.kill('SIGTERM')
-    await new Promise((resolve) => { child.once('exit', resolve) })
+    await new Promise((resolve) => {
+      child.once('exit', resolve)
+    })
   }
   return seconds
 }
@@ -186,6 +265,11 @@ async function stop() {
   if (!existsSync(notes)) return
   const { starter } = JSON.parse(readFileSync(notes, 'utf8')) as { starter: number }
   process.kill(starter, 'SIGTERM')
-  for (let tries = 0; tries < 100 && existsSync(notes); tries++) await new Promise((resolve) => { setTimeout(resolve, 100) })
-  await new Promise((resolve) => { setTimeout(resolve, 1500) })
+  for (let tries = 0; tries < 100 && existsSync(notes); tries++)
+    await new Promise((resolve) => {
+      setTimeout(resolve, 100)
+    })
+  await new Promise((resolve) => {
+    setTimeout(resolve, 1500)
+  })
 }

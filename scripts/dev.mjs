@@ -17,9 +17,12 @@ await runMain(async () => {
   else await ensurePostgres()
   const cluster = settings.databaseUrl ? undefined : await openCluster(settings)
   const child = spawn('npx', ['nuxt', 'dev', '--host', settings.host, '--port', String(settings.port)], {
-    cwd: PROJECT, stdio: 'inherit', env: { ...process.env, DATABASE_URL: cluster?.url ?? settings.databaseUrl },
+    cwd: PROJECT,
+    stdio: 'inherit',
+    env: { ...process.env, DATABASE_URL: cluster?.url ?? settings.databaseUrl },
   })
-  for (const signal of /** @type {const} */ (['SIGINT', 'SIGTERM'])) process.on(signal, () => child.kill(signal))
+  for (const signal of /** @type {const} */ (['SIGINT', 'SIGTERM']))
+    process.on(signal, () => child.kill(signal))
   child.once('exit', async (code) => {
     await cluster?.stop()
     process.exit(code ?? 0)

@@ -11,8 +11,8 @@ import { takeOver } from './setup/server.mjs'
 import { readSettings } from './setup/settings.mjs'
 
 /**
- * `npm run restore file`: what a backup holds takes the place of what is there. It is loaded beside it first and then changed over,
- * so that a broken file harms nothing; what was there is kept under another name.
+ * `npm run restore file`: what a backup holds takes the place of what is there. It is loaded beside it first
+ * and then changed over, so that a broken file harms nothing; what was there is kept under another name.
  */
 await runMain(async () => {
   checkNode()
@@ -32,12 +32,10 @@ await runMain(async () => {
     try {
       await changeOver(database.url, join(folder, 'database.dump'), manifest.migrations)
       keepSecrets(folder, settings)
-    }
-    finally {
+    } finally {
       await database.close()
     }
-  }
-  finally {
+  } finally {
     rmSync(folder, { recursive: true, force: true })
   }
 })
@@ -47,8 +45,7 @@ function readManifest(folder) {
   try {
     const manifest = JSON.parse(readFileSync(join(folder, 'manifest.json'), 'utf8'))
     if (manifest.kind === 'hectarum-backup' && manifest.schema === 1) return manifest
-  }
-  catch {
+  } catch {
     // Said below.
   }
   throw new Stop('This file is not a backup of Hectarum, or of a newer version than this.')
@@ -61,7 +58,8 @@ function readManifest(folder) {
  */
 async function changeOver(url, dump, migrations) {
   const name = decodeURIComponent(new URL(url).pathname.slice(1))
-  const at = (/** @type {string} */ database) => Object.assign(new URL(url), { pathname: `/${database}` }).href
+  const at = (/** @type {string} */ database) =>
+    Object.assign(new URL(url), { pathname: `/${database}` }).href
   const stamp = new Date().toISOString().slice(0, 19).replaceAll(/\D/g, '')
   const [fresh, before] = [`${name}_restoring`, `${name}_before_${stamp}`]
   const { default: pg } = await import('pg')
@@ -72,19 +70,23 @@ async function changeOver(url, dump, migrations) {
     await admin.query(`CREATE DATABASE "${fresh}"`)
     await loadDump(dump, at(fresh))
     const standing = await schemaStanding(at(fresh))
-    if (standing?.has !== migrations || standing.has > standing.known) throw new Stop('The backup is of a newer version than this, or not whole: nothing was changed.')
+    if (standing?.has !== migrations || standing.has > standing.known)
+      throw new Stop('The backup is of a newer version than this, or not whole: nothing was changed.')
     await admin.query('SELECT pg_terminate_backend(pid) FROM pg_stat_activity WHERE datname = $1', [name])
     await admin.query(`ALTER DATABASE "${name}" RENAME TO "${before}"`)
     await admin.query(`ALTER DATABASE "${fresh}" RENAME TO "${name}"`)
     say(`Restored. What was there before is kept as the database ${before}.`)
-  }
-  finally {
+  } finally {
     await admin.query(`DROP DATABASE IF EXISTS "${fresh}"`).catch(() => undefined)
     await admin.end()
   }
 }
 
-/** The cluster here keeps its own password; every other secret comes from the backup. @param {string} folder @param {import('./setup/settings.mjs').Settings} settings */
+/**
+ * The cluster here keeps its own password; every other secret comes from the backup.
+ * @param {string} folder
+ * @param {import('./setup/settings.mjs').Settings} settings
+ */
 function keepSecrets(folder, settings) {
   const [kept, own] = [join(folder, 'secret.json'), join(settings.data, 'secret.json')]
   if (settings.databaseUrl || !existsSync(kept) || !existsSync(own)) return

@@ -4,7 +4,16 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { setTimeout as wait } from 'node:timers/promises'
 import { chromium, type Page } from 'playwright-core'
-import { SAMPLE_AREAS, SAMPLE_CALIBRATION, SAMPLE_EQUIPMENT, SAMPLE_JOBS, SAMPLE_PRODUCTS, SAMPLE_RECORDS, SAMPLE_SITES, SAMPLE_TRIALS } from '../demo/sampleLinks'
+import {
+  SAMPLE_AREAS,
+  SAMPLE_CALIBRATION,
+  SAMPLE_EQUIPMENT,
+  SAMPLE_JOBS,
+  SAMPLE_PRODUCTS,
+  SAMPLE_RECORDS,
+  SAMPLE_SITES,
+  SAMPLE_TRIALS,
+} from '../demo/sampleLinks'
 import { ensureBuilt } from './setup/build.mjs'
 import { openCluster } from './setup/cluster.mjs'
 import { CHROMIUM, ensureChromium, ensurePostgres } from './setup/debian.mjs'
@@ -21,7 +30,8 @@ interface Shot {
 }
 
 const job = (id: string) => `/jobs/${id}`
-const leftInTank = (page: Page) => page.getByLabel('Spray left in tank, hose and boom', { exact: true }).fill('0.9')
+const leftInTank = (page: Page) =>
+  page.getByLabel('Spray left in tank, hose and boom', { exact: true }).fill('0.9')
 async function walk(page: Page) {
   await page.getByRole('button', { name: 'Walk it' }).first().click()
   await page.getByRole('button', { name: 'Walk with the stand-in' }).click()
@@ -39,20 +49,50 @@ const SHOTS: readonly Shot[] = [
   { name: 'today', path: '/today' },
   { name: 'site', path: `/sites/${SAMPLE_SITES.cooperage}` },
   { name: 'area', path: `/sites/${SAMPLE_SITES.cooperage}/areas/${SAMPLE_AREAS.green}` },
-  { name: 'plan', path: `/sites/${SAMPLE_SITES.cemetery}/plan?tool=samples`, before: (page) => page.getByRole('button', { name: 'Place them' }).click() },
-  { name: 'walk-phone', path: `/sites/${SAMPLE_SITES.school}/areas/${SAMPLE_AREAS.field}`, phone: 'phone', before: walk },
-  { name: 'machine', path: `/equipment/${SAMPLE_EQUIPMENT.push}`, before: (page) => page.getByLabel('Rate, all passes', { exact: true }).fill('3.4') },
+  {
+    name: 'plan',
+    path: `/sites/${SAMPLE_SITES.cemetery}/plan?tool=samples`,
+    before: (page) => page.getByRole('button', { name: 'Place them' }).click(),
+  },
+  {
+    name: 'walk-phone',
+    path: `/sites/${SAMPLE_SITES.school}/areas/${SAMPLE_AREAS.field}`,
+    phone: 'phone',
+    before: walk,
+  },
+  {
+    name: 'machine',
+    path: `/equipment/${SAMPLE_EQUIPMENT.push}`,
+    before: (page) => page.getByLabel('Rate, all passes', { exact: true }).fill('3.4'),
+  },
   { name: 'bench-pattern', path: `/equipment/${SAMPLE_EQUIPMENT.push}/trials/${SAMPLE_TRIALS.pattern}` },
-  { name: 'calibration', path: `/equipment/${SAMPLE_EQUIPMENT.push}/calibrations/${SAMPLE_CALIBRATION}`, before: practise },
+  {
+    name: 'calibration',
+    path: `/equipment/${SAMPLE_EQUIPMENT.push}/calibrations/${SAMPLE_CALIBRATION}`,
+    before: practise,
+  },
   { name: 'product', path: `/products/${SAMPLE_PRODUCTS.fungicide}` },
   { name: 'job-sheet-wet', path: job(SAMPLE_JOBS.stopped) },
-  { name: 'working', path: job(SAMPLE_JOBS.stopped), before: (page) => page.getByLabel('Totals').getByRole('button', { name: /Chelated iron/ }).click() },
+  {
+    name: 'working',
+    path: job(SAMPLE_JOBS.stopped),
+    before: (page) =>
+      page
+        .getByLabel('Totals')
+        .getByRole('button', { name: /Chelated iron/ })
+        .click(),
+  },
   { name: 'load-sheet', path: `${job(SAMPLE_JOBS.stopped)}/load-sheet` },
   { name: 'log', path: `${job(SAMPLE_JOBS.running)}/log`, before: leftInTank },
   { name: 'records', path: '/records' },
   { name: 'record', path: `/records/${SAMPLE_RECORDS.wet}` },
   { name: 'job-sheet-dry', path: job(SAMPLE_JOBS.grasses) },
-  { name: 'what-if', path: `${job(SAMPLE_JOBS.feed)}/what-if`, theme: 'dusk', before: (page) => page.locator('[data-path="products.0.rate"]').fill('2.6') },
+  {
+    name: 'what-if',
+    path: `${job(SAMPLE_JOBS.feed)}/what-if`,
+    theme: 'dusk',
+    before: (page) => page.locator('[data-path="products.0.rate"]').fill('2.6'),
+  },
   { name: 'day', path: '/days/2026-05-07' },
   { name: 'job-sheet-phone', path: job(SAMPLE_JOBS.stopped), phone: 'phone', theme: 'sun' },
 ]
@@ -64,14 +104,33 @@ const data = mkdtempSync(join(tmpdir(), 'hectarum-shots-'))
 chmodSync(data, 0o711)
 const cluster = await openCluster({ data, dataGiven: true })
 const port = await freePort()
-const server = spawn(process.execPath, [SERVER_ENTRY], { env: { ...process.env, DATABASE_URL: cluster.url, NITRO_PORT: String(port), NITRO_HOST: '127.0.0.1' }, stdio: 'ignore' })
-const browser = await chromium.launch({ executablePath: CHROMIUM, args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] })
+const server = spawn(process.execPath, [SERVER_ENTRY], {
+  env: { ...process.env, DATABASE_URL: cluster.url, NITRO_PORT: String(port), NITRO_HOST: '127.0.0.1' },
+  stdio: 'ignore',
+})
+const browser = await chromium.launch({
+  executablePath: CHROMIUM,
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+  ],
+})
 try {
-  while (!(await fetch(`http://127.0.0.1:${port}/api/health`).then((answer) => answer.ok, () => false))) await wait(100)
+  while (
+    !(await fetch(`http://127.0.0.1:${port}/api/health`).then(
+      (answer) => answer.ok,
+      () => false,
+    ))
+  )
+    await wait(100)
   mkdirSync(join(PROJECT, 'docs/screenshots'), { recursive: true })
   for (const shot of SHOTS) await take(shot)
-}
-finally {
+} finally {
   await browser.close()
   server.kill('SIGTERM')
   await wait(500)
@@ -80,7 +139,11 @@ finally {
 }
 
 async function take({ name, path, theme = 'paper', phone, before }: Shot): Promise<void> {
-  const context = await browser.newContext(phone ? { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true } : { viewport: { width: 1280, height: 800 } })
+  const context = await browser.newContext(
+    phone
+      ? { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true }
+      : { viewport: { width: 1280, height: 800 } },
+  )
   await context.addInitScript((chosen) => localStorage.setItem('hectarum-theme', chosen), theme)
   const page = await context.newPage()
   await page.goto(`http://127.0.0.1:${port}${path}`, { waitUntil: 'networkidle' })

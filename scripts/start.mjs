@@ -45,8 +45,7 @@ await runMain(async () => {
     await server.healthy()
     say(`\nHectarum is at ${server.address}  (Ctrl-C stops it)\n`)
     await server.gaveUp
-  }
-  catch (error) {
+  } catch (error) {
     if (stopping) return
     stopping = true
     await server.stop()
@@ -63,7 +62,10 @@ await runMain(async () => {
 async function dumpBeforeMigrating(url, data) {
   const standing = await schemaStanding(url)
   if (!standing || standing.has === 0 || standing.has >= standing.known) return
-  const file = join(data, `before-migration-${standing.known}-${new Date().toISOString().slice(0, 19).replaceAll(':', '')}.dump`)
+  const file = join(
+    data,
+    `before-migration-${standing.known}-${new Date().toISOString().slice(0, 19).replaceAll(':', '')}.dump`,
+  )
   await step(`The database is of an older version: keeping a copy in ${file}`, () => dumpDatabase(url, file))
   chmodSync(file, 0o600)
 }
@@ -77,8 +79,14 @@ async function refuseTakenPort(host, port) {
   for (let tries = 0; tries < 10; tries++) {
     const state = await portState(host, port)
     if (state === 'free') return
-    if (state === 'refused') throw new Stop(`This machine can't listen on ${host}:${port}: check HOST and PORT (ports under 1024 need root).`)
+    if (state === 'refused')
+      throw new Stop(
+        `This machine can't listen on ${host}:${port}: check HOST and PORT (ports under 1024 need root).`,
+      )
     await wait(200)
   }
-  throw new Stop(`Port ${port} is taken by another program: stop that, or choose another with  PORT=${port + 1} npm start.`)
+  throw new Stop(
+    `Port ${port} is taken by another program: stop that, or choose another with  PORT=${port + 1} npm ` +
+      'start.',
+  )
 }

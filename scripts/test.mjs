@@ -17,13 +17,27 @@ await runMain(async () => {
   await ensureChromium()
   const results = mkdtempSync(join(tmpdir(), 'hectarum-results-'))
   const tally = { passed: 0, failed: 0 }
-  const count = (/** @type {boolean} */ fine) => { tally[fine ? 'passed' : 'failed'] += 1 }
+  const count = (/** @type {boolean} */ fine) => {
+    tally[fine ? 'passed' : 'failed'] += 1
+  }
 
   // With scripts ignored nothing has prepared Nuxt's types yet.
   count(await runs('Preparing types', ['nuxt', 'prepare']))
+  count(await runs('Format', ['prettier', '--check', '.']))
   count(await runs('Lint', ['eslint', '.', '--max-warnings', '0']))
   count(await runs('Types', ['vue-tsc', '-b', '--noEmit']))
-  count(await runs('Borders', ['depcruise', '--config', '.dependency-cruiser.cjs', 'core', 'shared', 'server', 'app', 'demo']))
+  count(
+    await runs('Borders', [
+      'depcruise',
+      '--config',
+      '.dependency-cruiser.cjs',
+      'core',
+      'shared',
+      'server',
+      'app',
+      'demo',
+    ]),
+  )
   await suite('unit', results, tally)
   await ensureBuilt()
   for (const project of ['api', 'journeys', 'start']) await suite(project, results, tally)
@@ -54,7 +68,15 @@ async function runs(what, args) {
  */
 async function suite(project, results, tally) {
   const file = join(results, `${project}.json`)
-  const fine = await runs(`Tests: ${project}`, ['vitest', 'run', '--project', project, '--reporter=default', '--reporter=json', `--outputFile.json=${file}`])
+  const fine = await runs(`Tests: ${project}`, [
+    'vitest',
+    'run',
+    '--project',
+    project,
+    '--reporter=default',
+    '--reporter=json',
+    `--outputFile.json=${file}`,
+  ])
   if (!existsSync(file)) {
     tally.failed += 1
     return

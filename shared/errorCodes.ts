@@ -1,7 +1,22 @@
 /** Every code an answer of ours can carry; the message beside it says what would be right. */
 export const ERROR_CODES = [
-  'invalid', 'too-large', 'needs-analysis', 'needs-active', 'needs-carrier', 'needs-density', 'too-many-loads',
-  'not-found', 'changed-elsewhere', 'not-ready', 'not-anchored', 'locked', 'foreign-origin', 'media-type', 'starting', 'database-down', 'unexpected',
+  'invalid',
+  'too-large',
+  'needs-analysis',
+  'needs-active',
+  'needs-carrier',
+  'needs-density',
+  'too-many-loads',
+  'not-found',
+  'changed-elsewhere',
+  'not-ready',
+  'not-anchored',
+  'locked',
+  'foreign-origin',
+  'media-type',
+  'starting',
+  'database-down',
+  'unexpected',
 ] as const
 export type ErrorCode = (typeof ERROR_CODES)[number]
 

@@ -1,7 +1,18 @@
 /** The calendar day of an instant in a zone, YYYY-MM-DD. */
 export const calendarDay = (instant: string, timeZone: string | undefined): string =>
-  new Intl.DateTimeFormat('en-CA', { timeZone, year: 'numeric', month: '2-digit', day: '2-digit' }).format(new Date(instant))
+  new Intl.DateTimeFormat('en-CA', { timeZone, year: 'numeric', month: '2-digit', day: '2-digit' }).format(
+    new Date(instant),
+  )
 
 /** An instant as the crew's clock showed it: 6 May 2026, 07:40. */
 export const instantText = (instant: string, timeZone: string | undefined): string =>
-  new Intl.DateTimeFormat('en-GB', { timeZone, day: 'numeric', month: 'long', year: 'numeric', hour: '2-digit', minute: '2-digit' }).format(new Date(instant)).replace(' at ', ', ')
+  new Intl.DateTimeFormat('en-GB', {
+    timeZone,
+    day: 'numeric',
+    month: 'long',
+    year: 'numeric',
+    hour: '2-digit',
+    minute: '2-digit',
+  })
+    .format(new Date(instant))
+    .replace(' at ', ', ')

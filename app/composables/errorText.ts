@@ -1,6 +1,9 @@
 import type { ErrorBody, ErrorCode } from '#shared/errorCodes'
 
-interface FetchFailure { readonly data?: ErrorBody & { readonly current?: unknown }, readonly status?: number }
+interface FetchFailure {
+  readonly data?: ErrorBody & { readonly current?: unknown }
+  readonly status?: number
+}
 
 /** The code of an answer of ours; undefined when no answer came at all. */
 export const errorCode = (error: unknown): ErrorCode | undefined => (error as FetchFailure).data?.error?.code

@@ -10,7 +10,10 @@ import { ShelfFileSchema, type ImportedProducts } from '#shared/schemas/shelfFil
 import type { FileFormat } from './useFileImport'
 
 /** Calibrations of one machine. */
-export const calibrationFormat = (equipmentId: string, kind: () => 'spread' | 'spray'): FileFormat<NamedCalibration> => ({
+export const calibrationFormat = (
+  equipmentId: string,
+  kind: () => 'spread' | 'spray',
+): FileFormat<NamedCalibration> => ({
   column: 'kind',
   rows: (rows) => {
     const { calibrations, problems } = readCalibrationRows(rows, uuid)
@@ -19,14 +22,29 @@ export const calibrationFormat = (equipmentId: string, kind: () => 'spread' | 's
   json: (value) => jsonItems(CalibrationFileSchema, value, ({ calibrations }) => calibrations),
   refuse: (items) => {
     const other = items.find(({ document }) => document.kind !== kind())
-    return other && `It holds calibrations of a ${other.document.kind === 'spread' ? 'spreader' : 'sprayer'}: take it in at that machine.`
+    return (
+      other &&
+      `It holds calibrations of a ${other.document.kind === 'spread' ? 'spreader' : 'sprayer'}: take ` +
+        'it in at that machine.'
+    )
   },
-  send: (items) => $fetch<ImportedCalibrations>(`/api/equipment/${equipmentId}/calibrations`, { method: 'POST', body: { calibrations: items } }),
+  send: (items) =>
+    $fetch<ImportedCalibrations>(`/api/equipment/${equipmentId}/calibrations`, {
+      method: 'POST',
+      body: { calibrations: items },
+    }),
 })
 
 export function calibrationsFound(items: readonly NamedCalibration[]): string {
-  const days = items.map(({ document }) => document.course.on).filter((on) => on !== '').toSorted()
-  return `${items.length} ${items.length === 1 ? 'calibration' : 'calibrations'}${days.length > 0 ? `, ${dayText(days[0] ?? '')} to ${dayText(days.at(-1) ?? '')}` : ''}.`
+  const days = items
+    .map(({ document }) => document.course.on)
+    .filter((on) => on !== '')
+    .toSorted()
+  return (
+    `${items.length} ` +
+    (items.length === 1 ? 'calibration' : 'calibrations') +
+    `${days.length > 0 ? `, ${dayText(days[0] ?? '')} to ${dayText(days.at(-1) ?? '')}` : ''}.`
+  )
 }
 
 /** Labels of a shelf. */
@@ -37,7 +55,12 @@ export const shelfFormat = (system: () => UnitSystem): FileFormat<NamedProduct> 
     return { items: products, problems }
   },
   json: (value) => jsonItems(ShelfFileSchema, value, ({ products }) => products),
-  send: (items) => $fetch<ImportedProducts>('/api/products/shelf', { method: 'POST', body: { products: items } }),
+  send: (items) =>
+    $fetch<ImportedProducts>('/api/products/shelf', { method: 'POST', body: { products: items } }),
 })
 
-export const productsFound = (items: readonly NamedProduct[]): string => `${items.length} ${items.length === 1 ? 'product' : 'products'}: ${items.slice(0, 3).map(({ name }) => name).join(', ')}${items.length > 3 ? ' and more' : ''}.`
+export const productsFound = (items: readonly NamedProduct[]): string =>
+  `${items.length} ${items.length === 1 ? 'product' : 'products'}: ${items
+    .slice(0, 3)
+    .map(({ name }) => name)
+    .join(', ')}${items.length > 3 ? ' and more' : ''}.`

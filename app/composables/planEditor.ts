@@ -19,7 +19,9 @@ export function providePlanEditor(picture: () => PlanPicture | undefined): PlanE
   const selected = ref<string>()
   const task = ref<PlanTask>('edit')
   const editor: PlanEditor = {
-    selected, task, picture: computed(picture),
+    selected,
+    task,
+    picture: computed(picture),
     begin: (partId, wanted) => {
       selected.value = partId
       task.value = wanted

@@ -4,7 +4,10 @@ import { toMillimetre } from '#core/ground/editOutline'
 import type { ThemeColours } from './themeColours'
 import { turned, type Point, type Ring } from '#core/ground/plane'
 
-/** The map a plan is drawn on, for the layers that stand inside it. North is up: a plan whose own axes are turned is turned back on screen. */
+/**
+ * The map a plan is drawn on, for the layers that stand inside it. North is up: a plan whose own axes are
+ * turned is turned back on screen.
+ */
 export interface PlanMapContext {
   readonly map: ShallowRef<Leaflet.Map | undefined>
   readonly leaflet: ShallowRef<typeof Leaflet | undefined>
@@ -15,10 +18,14 @@ export interface PlanMapContext {
 
 const key: InjectionKey<PlanMapContext> = Symbol('plan map')
 
-/** Gives the layers below their map. @param bearing how the plan's upward axis is turned from north, degrees */
+/**
+ * Gives the layers below their map.
+ * @param bearing how the plan's upward axis is turned from north, degrees
+ */
 export function providePlanMap(bearing: () => number): PlanMapContext {
   const context: PlanMapContext = {
-    map: shallowRef(), leaflet: shallowRef(),
+    map: shallowRef(),
+    leaflet: shallowRef(),
     toView: (point) => {
       const [x, y] = turned(point, [0, 0], bearing())
       return [y, x]
@@ -36,8 +43,13 @@ export function usePlanMap(): PlanMapContext {
   return context
 }
 
-/** Draws a layer again whenever what it shows changes, and takes it away with its component. @param draw returns what was put on the map */
-export function usePlanLayer(draw: (leaflet: typeof Leaflet, map: Leaflet.Map, context: PlanMapContext) => readonly Leaflet.Layer[]) {
+/**
+ * Draws a layer again whenever what it shows changes, and takes it away with its component.
+ * @param draw returns what was put on the map
+ */
+export function usePlanLayer(
+  draw: (leaflet: typeof Leaflet, map: Leaflet.Map, context: PlanMapContext) => readonly Leaflet.Layer[],
+) {
   const context = usePlanMap()
   let layers: readonly Leaflet.Layer[] = []
   const clear = () => layers.forEach((layer) => layer.remove())
@@ -55,7 +67,11 @@ export async function loadLeaflet(): Promise<typeof Leaflet> {
   const module = await import('leaflet')
   const leaflet = ('default' in module ? module.default : module) as typeof Leaflet
   Object.assign(window, { L: leaflet })
-  await Promise.all([import('leaflet/dist/leaflet.css'), import('@geoman-io/leaflet-geoman-free'), import('@geoman-io/leaflet-geoman-free/dist/leaflet-geoman.css')])
+  await Promise.all([
+    import('leaflet/dist/leaflet.css'),
+    import('@geoman-io/leaflet-geoman-free'),
+    import('@geoman-io/leaflet-geoman-free/dist/leaflet-geoman.css'),
+  ])
   return leaflet
 }
 

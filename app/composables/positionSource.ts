@@ -11,7 +11,10 @@ export interface PositionSource {
 /** A slow walk, m/s. */
 const PACE = 1.3
 
-/** Plays a walk round an outline with the error of a phone, faster than life. It goes on where it was stopped. @param faster positions a second */
+/**
+ * Plays a walk round an outline with the error of a phone, faster than life. It goes on where it was stopped.
+ * @param faster positions a second
+ */
 export function simulatedSource(ring: Ring, anchor: Anchor, seed: number, faster: number): PositionSource {
   const walk = simulatedWalk(ring, anchor, PACE, seed)
   let at = 0
@@ -48,9 +51,18 @@ export function phoneSource(): PositionSource {
     stop,
     start: (onFix, onProblem) => {
       stop()
-      if (!window.isSecureContext || !('geolocation' in navigator)) return onProblem('This browser tells positions only over https: open the address with https, or walk with the stand-in.')
+      if (!window.isSecureContext || !('geolocation' in navigator))
+        return onProblem(
+          'This browser tells positions only over https: open the address with https, or walk with the ' +
+            'stand-in.',
+        )
       watching = navigator.geolocation.watchPosition(
-        ({ coords, timestamp }) => onFix({ place: [coords.longitude, coords.latitude], accuracy: coords.accuracy, at: timestamp / 1000 }),
+        ({ coords, timestamp }) =>
+          onFix({
+            place: [coords.longitude, coords.latitude],
+            accuracy: coords.accuracy,
+            at: timestamp / 1000,
+          }),
         ({ code }) => onProblem(PROBLEMS[code] ?? 'No position right now.'),
         { enableHighAccuracy: true, maximumAge: 0, timeout: 20_000 },
       )

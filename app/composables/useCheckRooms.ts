@@ -13,11 +13,24 @@ export function useCheckRooms() {
   const rooms = useRoomsStore()
   const house = computed(() => crew.organization?.settings.house ?? DEFAULT_HOUSE)
 
-  /** Every check of an application: its own sheet's, and those against labels, lawns, ledger and local rules. */
-  function allChecks(document: ApplicationDocument, sheet: ApplicationSheet, site: Pick<CheckRooms, 'areas' | 'history'>, plannedFor: string): readonly SheetCheck[] {
+  /**
+   * Every check of an application: its own sheet's, and those against labels, lawns, ledger and local rules.
+   */
+  function allChecks(
+    document: ApplicationDocument,
+    sheet: ApplicationSheet,
+    site: Pick<CheckRooms, 'areas' | 'history'>,
+    plannedFor: string,
+  ): readonly SheetCheck[] {
     const { local = [], mixes = [] } = crew.organization?.settings ?? {}
     const known = { areas: site.areas, history: site.history, products: rooms.products, local, mixes }
-    return sortChecks([...sheet.checks, ...roomChecks(document, sheet, known, workDay(plannedFor, crew.today()), house.value)], document.products.map(({ id }) => id))
+    return sortChecks(
+      [
+        ...sheet.checks,
+        ...roomChecks(document, sheet, known, workDay(plannedFor, crew.today()), house.value),
+      ],
+      document.products.map(({ id }) => id),
+    )
   }
   return { allChecks, house }
 }

@@ -14,23 +14,36 @@ const onScreen = shallowRef<readonly Command[]>([])
 /** The commands the screen in hand adds; they go when it goes. */
 export function useScreenCommands(commands: () => readonly Command[]) {
   let mine: readonly Command[] = []
-  watch(commands, (list) => {
-    mine = list
-    onScreen.value = list
-  }, { immediate: true })
+  watch(
+    commands,
+    (list) => {
+      mine = list
+      onScreen.value = list
+    },
+    { immediate: true },
+  )
   // The next screen is set up before this one goes: only its own commands are taken away.
-  onScopeDispose(() => { if (onScreen.value === mine) onScreen.value = [] })
+  onScopeDispose(() => {
+    if (onScreen.value === mine) onScreen.value = []
+  })
 }
 
 const THEMES = ['paper', 'dusk', 'sun'] as const
 
 /** Everything that can be done now: the screen's own commands first, then those of the shell. */
-export function useCommands(shell: { readonly palette: () => void, readonly keys: () => void, readonly newCrew: () => void }) {
+export function useCommands(shell: {
+  readonly palette: () => void
+  readonly keys: () => void
+  readonly newCrew: () => void
+}) {
   const crew = useCrewStore()
   const working = useWorkingStore()
   const colorMode = useColorMode()
   const { startJob } = useNewJob()
-  const nextTheme = () => { colorMode.preference = THEMES[(THEMES.indexOf(colorMode.preference as typeof THEMES[number]) + 1) % THEMES.length] ?? 'paper' }
+  const nextTheme = () => {
+    colorMode.preference =
+      THEMES[(THEMES.indexOf(colorMode.preference as (typeof THEMES)[number]) + 1) % THEMES.length] ?? 'paper'
+  }
   async function reopen() {
     await $fetch('/api/organizations/sample', { method: 'POST', body: {} })
     await crew.load()
@@ -38,18 +51,28 @@ export function useCommands(shell: { readonly palette: () => void, readonly keys
   }
   const everywhere = computed<readonly Command[]>(() => [
     { id: 'new-job', label: 'New job', key: 'n', run: startJob },
-    ...PLACES.map((place) => ({ id: place.to, label: `Go to ${place.name}`, key: place.key, run: () => navigateTo(place.to) })),
+    ...PLACES.map((place) => ({
+      id: place.to,
+      label: `Go to ${place.name}`,
+      key: place.key,
+      run: () => navigateTo(place.to),
+    })),
     { id: 'working', label: 'Show working', key: 'w', run: working.toggle },
     { id: 'units', label: 'Next units (1,000 ft², acre, 100 m², ha)', key: 'u', run: crew.nextUnits },
     { id: 'theme', label: 'Next theme (paper, dusk, sun)', key: 't', run: nextTheme },
     { id: 'settings', label: 'Settings of this crew', run: () => navigateTo('/settings') },
     { id: 'new-crew', label: 'Start an empty crew', run: shell.newCrew },
     { id: 'reopen', label: 'Open the sample afresh, on 6 May', run: reopen },
-    ...(crew.choice?.all ?? []).filter(({ id }) => id !== crew.organization?.id)
-      .map(({ id, name }) => ({ id: `crew-${id}`, label: `Change to ${name}`, run: async () => {
-        await crew.change(id)
-        await navigateTo('/today')
-      } })),
+    ...(crew.choice?.all ?? [])
+      .filter(({ id }) => id !== crew.organization?.id)
+      .map(({ id, name }) => ({
+        id: `crew-${id}`,
+        label: `Change to ${name}`,
+        run: async () => {
+          await crew.change(id)
+          await navigateTo('/today')
+        },
+      })),
     { id: 'palette', label: 'Find anything', key: 'ctrl+k', run: shell.palette },
     { id: 'keys', label: 'Keys', key: '?', run: shell.keys },
   ])
@@ -71,4 +94,6 @@ export function useCommandKeys(commands: Ref<readonly Command[]>) {
 }
 
 const isTyping = (target: EventTarget | null): boolean =>
-  target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName)) && (target as HTMLInputElement).type !== 'checkbox'
+  target instanceof HTMLElement &&
+  (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName)) &&
+  (target as HTMLInputElement).type !== 'checkbox'

@@ -1,12 +1,18 @@
 /** How what is typed stands with the server. */
-export type SaveState<Stored = unknown>
-  = | { readonly kind: 'new' } | { readonly kind: 'saved' } | { readonly kind: 'changed' } | { readonly kind: 'saving' }
-    | { readonly kind: 'kept', readonly why: string } | { readonly kind: 'conflict', readonly theirs: Stored }
+export type SaveState<Stored = unknown> =
+  | { readonly kind: 'new' }
+  | { readonly kind: 'saved' }
+  | { readonly kind: 'changed' }
+  | { readonly kind: 'saving' }
+  | { readonly kind: 'kept'; readonly why: string }
+  | { readonly kind: 'conflict'; readonly theirs: Stored }
 
 const SAVE_AFTER_MS = 500
 const RETRY_AFTER_MS = 4000
 
-interface Versioned { readonly version: number }
+interface Versioned {
+  readonly version: number
+}
 
 interface DraftOptions<Stored, Draft> {
   readonly id: string
@@ -21,8 +27,18 @@ interface DraftOptions<Stored, Draft> {
   readonly upgrade?: (kept: Draft) => Draft
 }
 
-/** Loads a row, keeps every change on this device at once and on the server shortly after; a change made elsewhere is shown, never overwritten. */
-export function useDraft<Stored extends Versioned, Draft extends Versioned>({ id, url, what, draftOf, isOpen = () => true, upgrade = (kept) => kept }: DraftOptions<Stored, Draft>) {
+/**
+ * Loads a row, keeps every change on this device at once and on the server shortly after; a change made
+ * elsewhere is shown, never overwritten.
+ */
+export function useDraft<Stored extends Versioned, Draft extends Versioned>({
+  id,
+  url,
+  what,
+  draftOf,
+  isOpen = () => true,
+  upgrade = (kept) => kept,
+}: DraftOptions<Stored, Draft>) {
   const crew = useCrewStore()
   const key = computed(() => draftKey(crew.organization?.id, id))
   // Shallow: every change replaces what it touches, and the core reads plain objects far faster than proxies.
@@ -42,7 +58,7 @@ export function useDraft<Stored extends Versioned, Draft extends Versioned>({ id
       return
     }
     try {
-      const found = await $fetch<Stored>(url) as Stored
+      const found = (await $fetch<Stored>(url)) as Stored
       stored.value = found
       const current = kept && kept.version === found.version && isOpen(found) ? kept : draftOf(found)
       draft.value = current
@@ -52,9 +68,9 @@ export function useDraft<Stored extends Versioned, Draft extends Versioned>({ id
         draft.value = kept
         saveState.value = { kind: 'conflict', theirs: found }
       }
-    }
-    catch (error) {
-      if (!kept) loadProblem.value = errorCode(error) === 'not-found' ? `There is no such ${what}.` : errorText(error)
+    } catch (error) {
+      if (!kept)
+        loadProblem.value = errorCode(error) === 'not-found' ? `There is no such ${what}.` : errorText(error)
       else draft.value = kept
       if (kept && errorCode(error) !== 'not-found') saveState.value = { kind: 'kept', why: errorText(error) }
     }
@@ -77,30 +93,34 @@ export function useDraft<Stored extends Versioned, Draft extends Versioned>({ id
     if (!draft.value || saveState.value.kind === 'conflict') return
     const sent = draft.value
     saveState.value = { kind: 'saving' }
-    inFlight = send(sent).finally(() => { inFlight = undefined })
+    inFlight = send(sent).finally(() => {
+      inFlight = undefined
+    })
     await inFlight
   }
 
   async function send(sent: Draft): Promise<void> {
     try {
-      const saved = await $fetch<Stored>(url, { method: 'PUT', body: sent as Record<string, unknown> }) as Stored
+      const saved = (await $fetch<Stored>(url, {
+        method: 'PUT',
+        body: sent as Record<string, unknown>,
+      })) as Stored
       stored.value = saved
       const untouched = draft.value === sent
       if (draft.value) draft.value = { ...draft.value, version: saved.version }
       if (untouched) {
         await dropDraft(key.value)
         saveState.value = { kind: 'saved' }
-      }
-      else if (draft.value) await keepDraft(key.value, draft.value)
-    }
-    catch (error) {
+      } else if (draft.value) await keepDraft(key.value, draft.value)
+    } catch (error) {
       const code = errorCode(error)
       if (code === 'changed-elsewhere' || code === 'locked') {
         saveState.value = { kind: 'conflict', theirs: errorCurrent(error) as Stored }
         return
       }
       saveState.value = { kind: 'kept', why: errorText(error) }
-      if (code === undefined || code === 'database-down' || code === 'starting') timer = setTimeout(() => void save(), RETRY_AFTER_MS)
+      if (code === undefined || code === 'database-down' || code === 'starting')
+        timer = setTimeout(() => void save(), RETRY_AFTER_MS)
     }
   }
 

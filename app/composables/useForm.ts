@@ -1,7 +1,9 @@
 import type { InjectionKey } from 'vue'
 import type { FieldProblem } from '#core/quantity/fieldReader'
 
-/** What a field needs of the form it stands in: how to change it, what is wrong with it, whether it is locked. */
+/**
+ * What a field needs of the form it stands in: how to change it, what is wrong with it, whether it is locked.
+ */
 export interface FormContext {
   readonly locked: ComputedRef<boolean>
   readonly problemAt: (path: string) => FieldProblem | undefined
@@ -23,23 +25,41 @@ interface FormOptions {
 }
 
 /** Gives the fields below their form. */
-export function provideForm({ problems, change, locked = () => false, sectionsOf = () => [] }: FormOptions): FormContext {
-  const byPath = computed(() => new Map(problems().toReversed().map((problem) => [problem.path, problem])))
+export function provideForm({
+  problems,
+  change,
+  locked = () => false,
+  sectionsOf = () => [],
+}: FormOptions): FormContext {
+  const byPath = computed(
+    () =>
+      new Map(
+        problems()
+          .toReversed()
+          .map((problem) => [problem.path, problem]),
+      ),
+  )
   const opened = reactive(new Set<string>())
   const isLocked = computed(locked)
 
   async function go(path: string) {
     for (const section of sectionsOf(path)) opened.add(section)
     await nextTick()
-    const field = document.querySelector<HTMLElement>(`[data-path="${path}"]`) ?? document.querySelector<HTMLElement>(`[data-path^="${path}"]`)
+    const field =
+      document.querySelector<HTMLElement>(`[data-path="${path}"]`) ??
+      document.querySelector<HTMLElement>(`[data-path^="${path}"]`)
     field?.focus()
     field?.scrollIntoView({ block: 'nearest' })
   }
 
   const context: FormContext = {
-    locked: isLocked, opened, go,
+    locked: isLocked,
+    opened,
+    go,
     problemAt: (path) => byPath.value.get(path),
-    set: (path, value) => { if (!isLocked.value) change(path, value) },
+    set: (path, value) => {
+      if (!isLocked.value) change(path, value)
+    },
   }
   provide(key, context)
   return context

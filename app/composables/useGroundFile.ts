@@ -9,7 +9,10 @@ type Opened = Extract<OpenedFile, { ok: true }>
 /** Tolerances offered for leaving out noise, m. */
 export const TOLERANCES = [0, 0.1, 0.25, 0.5, 1, 2] as const
 
-/** A file of places being looked at: read in a worker that ends with its screen. @param anchor of the site, if it has one */
+/**
+ * A file of places being looked at: read in a worker that ends with its screen.
+ * @param anchor of the site, if it has one
+ */
 export function useGroundFile(anchor: () => Anchor | undefined) {
   const file = shallowRef<{ readonly name: string } & Opened>()
   const problem = ref('')
@@ -33,7 +36,9 @@ export function useGroundFile(anchor: () => Anchor | undefined) {
     prepared.value = new Map()
     chosen.value = []
     if (source.size > MOST_BYTES) {
-      problem.value = `This file has ${(source.size / 1024 / 1024).toFixed(1)} MB; at most 10 MB are read. Export only the perimeter, or record at longer steps.`
+      problem.value =
+        `This file has ${(source.size / 1024 / 1024).toFixed(1)} MB; at most 10 MB are read. Export only ` +
+        'the perimeter, or record at longer steps.'
       return
     }
     busy.value = true
@@ -46,11 +51,9 @@ export function useGroundFile(anchor: () => Anchor | undefined) {
       }
       file.value = { name: source.name, ...opened }
       chosen.value = [0]
-    }
-    catch {
+    } catch {
       problem.value = 'This file could not be read: it may be damaged. Export it again.'
-    }
-    finally {
+    } finally {
       busy.value = false
     }
   }
@@ -64,10 +67,16 @@ export function useGroundFile(anchor: () => Anchor | undefined) {
 
   watch([file, chosen, tolerance], async ([opened, wanted, within]) => {
     if (!opened || !remote) return
-    const results = await Promise.all(wanted.map(async (index) => [index, await remote!.prepare(index, within, opened.anchor)] as const))
+    const results = await Promise.all(
+      wanted.map(async (index) => [index, await remote!.prepare(index, within, opened.anchor)] as const),
+    )
     prepared.value = new Map(results.flatMap(([index, one]) => (one ? [[index, one] as const] : [])))
   })
   onScopeDispose(() => worker?.terminate())
-  const tooMany = computed(() => [...prepared.value.values()].some(({ corners, holes }) => Math.max(corners, ...holes.map(({ length }) => length)) > MOST_CORNERS))
+  const tooMany = computed(() =>
+    [...prepared.value.values()].some(
+      ({ corners, holes }) => Math.max(corners, ...holes.map(({ length }) => length)) > MOST_CORNERS,
+    ),
+  )
   return { file, problem, busy, chosen, tolerance, prepared, tooMany, open, cancel }
 }

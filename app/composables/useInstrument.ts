@@ -6,7 +6,11 @@ export type Link = 'off' | 'connecting' | 'live' | 'lost'
 
 const RETRY_MS = [500, 1000, 2000, 4000]
 
-/** Listens to an instrument's lines; a dropped wire is taken up again, an unreadable line is counted and passed over. @param address of its stream; undefined: none */
+/**
+ * Listens to an instrument's lines; a dropped wire is taken up again, an unreadable line is counted and
+ * passed over.
+ * @param address of its stream; undefined: none
+ */
 export function useInstrument(address: () => string | undefined) {
   const link = ref<Link>('off')
   const readings = shallowRef<ReadonlyMap<DeviceReading['quantity'], DeviceReading>>(new Map())
@@ -38,7 +42,9 @@ export function useInstrument(address: () => string | undefined) {
     for (let tries = 0; !signal.aborted; tries++) {
       if (tries > 0) {
         link.value = 'lost'
-        await new Promise((resolve) => { setTimeout(resolve, RETRY_MS[Math.min(tries, RETRY_MS.length) - 1]) })
+        await new Promise((resolve) => {
+          setTimeout(resolve, RETRY_MS[Math.min(tries, RETRY_MS.length) - 1])
+        })
         if (signal.aborted) return
       }
       const before = readings.value
@@ -48,18 +54,22 @@ export function useInstrument(address: () => string | undefined) {
     }
   }
 
-  watch(address, (url, before) => {
-    stop?.abort()
-    readings.value = new Map()
-    if (before?.split('?')[0] !== url?.split('?')[0]) unreadable.value = 0
-    if (url === undefined) {
-      link.value = 'off'
-      return
-    }
-    stop = new AbortController()
-    link.value = 'connecting'
-    void stayConnected(url, stop.signal)
-  }, { immediate: true })
+  watch(
+    address,
+    (url, before) => {
+      stop?.abort()
+      readings.value = new Map()
+      if (before?.split('?')[0] !== url?.split('?')[0]) unreadable.value = 0
+      if (url === undefined) {
+        link.value = 'off'
+        return
+      }
+      stop = new AbortController()
+      link.value = 'connecting'
+      void stayConnected(url, stop.signal)
+    },
+    { immediate: true },
+  )
   onScopeDispose(() => stop?.abort())
   return { link, readings, unreadable }
 }

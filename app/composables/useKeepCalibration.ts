@@ -8,10 +8,12 @@ export function useKeepCalibration() {
   return async (equipmentId: string, document: CalibrationDocument) => {
     const id = uuid()
     try {
-      await $fetch<Calibration>(`/api/rooms/calibrations/${id}`, { method: 'PUT', body: { version: 0, equipmentId, document } })
+      await $fetch<Calibration>(`/api/rooms/calibrations/${id}`, {
+        method: 'PUT',
+        body: { version: 0, equipmentId, document },
+      })
       await navigateTo(`/equipment/${equipmentId}/calibrations/${id}`)
-    }
-    catch (error) {
+    } catch (error) {
       notice.say('Not kept.', errorText(error))
     }
   }

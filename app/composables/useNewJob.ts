@@ -12,18 +12,48 @@ export function useNewJob() {
     await keepDraft(draftKey(crew.organization?.id, id), draft)
     await navigateTo(`/jobs/${id}`)
   }
-  const blankApplication = () => ({ id: uuid(), document: blankDocument({ lawn: uuid(), part: uuid(), product: uuid(), run: uuid() }, 'spray', crew.units) })
+  const blankApplication = () => ({
+    id: uuid(),
+    document: blankDocument(
+      { lawn: uuid(), part: uuid(), product: uuid(), run: uuid() },
+      'spray',
+      crew.units,
+    ),
+  })
 
-  const startJob = () => begin({ version: 0, site: '', siteId: null, purpose: '', plannedFor: crew.today(), state: 'draft', applications: [blankApplication()] })
+  const startJob = () =>
+    begin({
+      version: 0,
+      site: '',
+      siteId: null,
+      purpose: '',
+      plannedFor: crew.today(),
+      state: 'draft',
+      applications: [blankApplication()],
+    })
 
   /** A job on a saved site, its areas ticked. */
   const startJobAt = (siteId: string, site: string, areas: readonly Area[]) => {
     const application = blankApplication()
-    return begin({ version: 0, site, siteId, purpose: '', plannedFor: crew.today(), state: 'draft', applications: [{ ...application, document: withAreas(application.document, areas) }] })
+    return begin({
+      version: 0,
+      site,
+      siteId,
+      purpose: '',
+      plannedFor: crew.today(),
+      state: 'draft',
+      applications: [{ ...application, document: withAreas(application.document, areas) }],
+    })
   }
 
   /** The same lawns, labels and calibrations again, on another day. */
   const repeatJob = (draft: JobDraft) =>
-    begin({ ...draft, version: 0, state: 'draft', plannedFor: crew.today(), applications: draft.applications.map(({ document }) => ({ id: uuid(), document })) })
+    begin({
+      ...draft,
+      version: 0,
+      state: 'draft',
+      plannedFor: crew.today(),
+      applications: draft.applications.map(({ document }) => ({ id: uuid(), document })),
+    })
   return { startJob, startJobAt, repeatJob, blankApplication, beginJob: begin }
 }

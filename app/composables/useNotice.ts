@@ -1,5 +1,12 @@
-interface Notice { readonly words: string, readonly more?: string, readonly action?: NoticeAction }
-interface NoticeAction { readonly label: string, readonly act: () => unknown }
+interface Notice {
+  readonly words: string
+  readonly more?: string
+  readonly action?: NoticeAction
+}
+interface NoticeAction {
+  readonly label: string
+  readonly act: () => unknown
+}
 
 const LASTS_MS = 6000
 /** What can still be undone stays longer. */
@@ -12,7 +19,12 @@ export function useNotice() {
   function say(words: string, more?: string, action?: NoticeAction) {
     clearTimeout(timer)
     shown.value = { words, more, action }
-    timer = setTimeout(() => { shown.value = undefined }, action ? ACTION_LASTS_MS : LASTS_MS)
+    timer = setTimeout(
+      () => {
+        shown.value = undefined
+      },
+      action ? ACTION_LASTS_MS : LASTS_MS,
+    )
   }
   function act() {
     const action = shown.value?.action

@@ -9,24 +9,31 @@ export function usePlanEdits(siteId: string) {
   const notice = useNotice()
   const undos = shallowRef<readonly (() => Promise<void>)[]>([])
   const saving = ref(false)
-  const load = async () => { areas.value = await $fetch<readonly Area[]>('/api/rooms/areas', { query: { siteId } }) }
+  const load = async () => {
+    areas.value = await $fetch<readonly Area[]>('/api/rooms/areas', { query: { siteId } })
+  }
   const versionOf = (id: string) => areas.value.find((area) => area.id === id)?.version ?? 0
 
   async function send(changed: readonly Changed[], removed: readonly string[]): Promise<boolean> {
     saving.value = true
     try {
       const body: SavePlan = {
-        areas: changed.map(({ id, name, document }) => ({ id, siteId, name, document, version: versionOf(id), position: areas.value.find((area) => area.id === id)?.position ?? areas.value.length })),
+        areas: changed.map(({ id, name, document }) => ({
+          id,
+          siteId,
+          name,
+          document,
+          version: versionOf(id),
+          position: areas.value.find((area) => area.id === id)?.position ?? areas.value.length,
+        })),
         removed: removed.map((id) => ({ id, version: versionOf(id) })),
       }
       await $fetch(`/api/sites/${siteId}/plan`, { method: 'POST', body })
       return true
-    }
-    catch (error) {
+    } catch (error) {
       notice.say('Not done.', errorText(error))
       return false
-    }
-    finally {
+    } finally {
       await load().catch(() => undefined)
       saving.value = false
     }
@@ -36,11 +43,14 @@ export function usePlanEdits(siteId: string) {
   async function apply(changed: readonly Changed[], removed: readonly string[] = []): Promise<boolean> {
     const before = areas.value.filter(({ id }) => changed.some((one) => one.id === id))
     const made = changed.map(({ id }) => id).filter((id) => !areas.value.some((area) => area.id === id))
-    if (!await send(changed, removed)) return false
-    undos.value = [...undos.value, async () => {
-      for (const id of removed) await $fetch(`/api/rooms/areas/${id}/restore`, { method: 'POST', body: {} })
-      await send(before, made)
-    }]
+    if (!(await send(changed, removed))) return false
+    undos.value = [
+      ...undos.value,
+      async () => {
+        for (const id of removed) await $fetch(`/api/rooms/areas/${id}/restore`, { method: 'POST', body: {} })
+        await send(before, made)
+      },
+    ]
     return true
   }
   async function undo() {
@@ -48,5 +58,12 @@ export function usePlanEdits(siteId: string) {
     undos.value = undos.value.slice(0, -1)
     await last?.().catch((error: unknown) => notice.say('Not undone.', errorText(error)))
   }
-  return { areas, load, apply, undo, canUndo: computed(() => undos.value.length > 0 && !saving.value), saving }
+  return {
+    areas,
+    load,
+    apply,
+    undo,
+    canUndo: computed(() => undos.value.length > 0 && !saving.value),
+    saving,
+  }
 }

@@ -8,11 +8,9 @@ export function useReading(read: () => Promise<unknown>) {
     try {
       await read()
       problem.value = undefined
-    }
-    catch (error) {
+    } catch (error) {
       problem.value = errorText(error)
-    }
-    finally {
+    } finally {
       loading.value = false
     }
   }

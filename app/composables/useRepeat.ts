@@ -13,10 +13,20 @@ export function useRepeat() {
       const draft = draftOf(job)
       await repeatJob({
         ...draft,
-        applications: draft.applications.filter(({ id }) => id === applicationId).map((one) => ({ ...one, document: { ...one.document, products: one.document.products.map((product) => ({ ...product, split: secondOf(product.split) })) } })),
+        applications: draft.applications
+          .filter(({ id }) => id === applicationId)
+          .map((one) => ({
+            ...one,
+            document: {
+              ...one.document,
+              products: one.document.products.map((product) => ({
+                ...product,
+                split: secondOf(product.split),
+              })),
+            },
+          })),
       })
-    }
-    catch (error) {
+    } catch (error) {
       notice.say('It can’t be planned again just now.', errorText(error))
     }
   }

@@ -1,17 +1,35 @@
 import { v7 as uuid } from 'uuid'
 import type { RoomName } from '#shared/schemas/room'
 
-interface Row { readonly id: string, readonly version: number }
+interface Row {
+  readonly id: string
+  readonly version: number
+}
 
-const WHAT: Readonly<Record<RoomName, string>> = { sites: 'site', areas: 'area', equipment: 'piece of equipment', calibrations: 'calibration', trials: 'test', products: 'product' }
+const WHAT: Readonly<Record<RoomName, string>> = {
+  sites: 'site',
+  areas: 'area',
+  equipment: 'piece of equipment',
+  calibrations: 'calibration',
+  trials: 'test',
+  products: 'product',
+}
 
 /** One row of a room: loaded, saved as it is typed, deleted so that it can be brought back. */
-export function useRoom<Stored extends Row, Draft extends { readonly version: number }>(room: RoomName, id: string, draftOf: (stored: Stored) => Draft) {
+export function useRoom<Stored extends Row, Draft extends { readonly version: number }>(
+  room: RoomName,
+  id: string,
+  draftOf: (stored: Stored) => Draft,
+) {
   const url = `/api/rooms/${room}/${id}`
   const row = useDraft<Stored, Draft>({ id, url, what: WHAT[room], draftOf })
   const notice = useNotice()
 
-  /** Deletes the row and offers to bring it back. @param then where to go; @param back where it is found again */
+  /**
+   * Deletes the row and offers to bring it back.
+   * @param then where to go
+   * @param back where it is found again
+   */
   async function remove(then: string, back: string) {
     const version = row.stored.value?.version
     await row.forget()
@@ -19,8 +37,7 @@ export function useRoom<Stored extends Row, Draft extends { readonly version: nu
       try {
         const current = row.stored.value?.version ?? version
         await $fetch(url, { method: 'DELETE', body: { version: current } })
-      }
-      catch (error) {
+      } catch (error) {
         notice.say('Not deleted.', errorText(error))
         return
       }
@@ -28,7 +45,8 @@ export function useRoom<Stored extends Row, Draft extends { readonly version: nu
     await navigateTo(then)
     if (version === undefined) return
     notice.say(`The ${WHAT[room]} is deleted.`, undefined, {
-      label: 'Undo', act: async () => {
+      label: 'Undo',
+      act: async () => {
         await $fetch(`${url}/restore`, { method: 'POST', body: {} })
         await navigateTo(back)
       },

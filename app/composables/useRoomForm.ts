@@ -7,10 +7,15 @@ interface RoomFormOptions<Stored, Draft, Read> {
   readonly read: (draft: Draft, fields: FieldReader) => Read
 }
 
-/** One row of a room as a form: fields bound by path, read by the core at every change. Call it before anything is awaited. */
-export function useRoomForm<Stored extends { readonly id: string, readonly version: number }, Draft extends { readonly version: number }, Read>(
-  room: RoomName, id: string, { draftOf, read }: RoomFormOptions<Stored, Draft, Read>,
-) {
+/**
+ * One row of a room as a form: fields bound by path, read by the core at every change. Call it before
+ * anything is awaited.
+ */
+export function useRoomForm<
+  Stored extends { readonly id: string; readonly version: number },
+  Draft extends { readonly version: number },
+  Read,
+>(room: RoomName, id: string, { draftOf, read }: RoomFormOptions<Stored, Draft, Read>) {
   const row = useRoom<Stored, Draft>(room, id, draftOf)
   const result = computed(() => {
     if (!row.draft.value) return undefined
@@ -19,7 +24,9 @@ export function useRoomForm<Stored extends { readonly id: string, readonly versi
   })
   const form = provideForm({
     problems: () => result.value?.problems ?? [],
-    change: (path, value) => { if (row.draft.value) row.change(withValue(row.draft.value, path, value)) },
+    change: (path, value) => {
+      if (row.draft.value) row.change(withValue(row.draft.value, path, value))
+    },
   })
   return { ...row, form, result: computed(() => result.value?.value) }
 }

@@ -17,7 +17,10 @@ import { sortChecks } from '#core/plan/planChecks'
 import { DEFAULT_HOUSE } from '#core/house'
 import { openWorkingBook, type WorkingBook } from '#core/working/working'
 
-/** The sheet in hand: the document as typed, everything worked out from it, and how to change a field by its path. */
+/**
+ * The sheet in hand: the document as typed, everything worked out from it, and how to change a field by its
+ * path.
+ */
 export interface SheetContext extends FormContext {
   readonly document: ComputedRef<ApplicationDocument>
   readonly sheet: ComputedRef<ApplicationSheet>
@@ -40,13 +43,14 @@ interface SheetOptions {
   readonly locked: () => boolean
   readonly plannedFor: () => string
   /** What stands in the rooms now, for what the job was copied from. */
-  readonly rooms: () => RoomsNow & Pick<CheckRooms, 'history'> & { readonly products: readonly StockedProduct[] } | undefined
+  readonly rooms: () =>
+    (RoomsNow & Pick<CheckRooms, 'history'> & { readonly products: readonly StockedProduct[] }) | undefined
   /** Plans the job for another day, where a check's way out is one. */
   readonly planFor?: (day: string) => void
   /** Puts the application one place earlier in its visit. */
   readonly putEarlier?: () => void
   /** All applications of the visit, and which is in hand. */
-  readonly visit?: () => { readonly documents: readonly ApplicationDocument[], readonly index: number }
+  readonly visit?: () => { readonly documents: readonly ApplicationDocument[]; readonly index: number }
 }
 
 /** Makes the core's sheet reactive and gives it to the components below. */
@@ -62,11 +66,17 @@ export function provideSheet(options: SheetOptions): SheetContext {
     const { local = [], mixes = [] } = crew.organization?.settings ?? {}
     return now && !options.locked() ? { ...now, local, mixes } : undefined
   })
-  const nitrogen = computed(() => (rooms.value ? sheetNitrogen(document.value, composed.value, rooms.value, day.value, house.value) : []))
-  const yearLeft = computed(() => (rooms.value ? sheetYearLeft(document.value, composed.value, rooms.value, day.value, house.value) : []))
+  const nitrogen = computed(() =>
+    rooms.value ? sheetNitrogen(document.value, composed.value, rooms.value, day.value, house.value) : [],
+  )
+  const yearLeft = computed(() =>
+    rooms.value ? sheetYearLeft(document.value, composed.value, rooms.value, day.value, house.value) : [],
+  )
   const costed = (book?: WorkingBook) => {
     const { request, plan } = composed.value
-    return request && plan && rooms.value ? jobCost(document.value, request, plan, rooms.value.products, book) : undefined
+    return request && plan && rooms.value
+      ? jobCost(document.value, request, plan, rooms.value.products, book)
+      : undefined
   }
   const cost = computed(() => costed())
   const order = computed(() => {
@@ -75,47 +85,105 @@ export function provideSheet(options: SheetOptions): SheetContext {
   })
   const sources = computed(() => {
     if (!rooms.value) return order.value
-    return [...order.value, ...sourceChecks(document.value, rooms.value, day.value, house.value), ...roomChecks(document.value, composed.value, rooms.value, day.value, house.value),
-      ...dialChecks(document.value, composed.value, rooms.value.calibrations ?? [], rooms.value.products, day.value)]
+    return [
+      ...order.value,
+      ...sourceChecks(document.value, rooms.value, day.value, house.value),
+      ...roomChecks(document.value, composed.value, rooms.value, day.value, house.value),
+      ...dialChecks(
+        document.value,
+        composed.value,
+        rooms.value.calibrations ?? [],
+        rooms.value.products,
+        day.value,
+      ),
+    ]
   })
-  const sheet = computed<ApplicationSheet>(() => (sources.value.length === 0
-    ? composed.value
-    : { ...composed.value, checks: sortChecks([...composed.value.checks, ...sources.value], document.value.products.map(({ id }) => id)) }))
+  const sheet = computed<ApplicationSheet>(() =>
+    sources.value.length === 0
+      ? composed.value
+      : {
+          ...composed.value,
+          checks: sortChecks(
+            [...composed.value.checks, ...sources.value],
+            document.value.products.map(({ id }) => id),
+          ),
+        },
+  )
   function change(path: string, value: unknown) {
     if (path === 'plannedFor' && typeof value === 'string') return options.planFor?.(value)
     if (path === 'order') return options.putEarlier?.()
     options.change(withValue(document.value, path, value))
   }
   const form = provideForm({
-    problems: () => composed.value.problems, change, locked: options.locked, sectionsOf,
+    problems: () => composed.value.problems,
+    change,
+    locked: options.locked,
+    sectionsOf,
   })
-  const dialFor = (perPass: number, figure?: string, book?: WorkingBook) => dialForRate(document.value, composed.value, rooms.value?.calibrations ?? [], rooms.value?.products ?? [], day.value, perPass, figure, book)
+  const dialFor = (perPass: number, figure?: string, book?: WorkingBook) =>
+    dialForRate(
+      document.value,
+      composed.value,
+      rooms.value?.calibrations ?? [],
+      rooms.value?.products ?? [],
+      day.value,
+      perPass,
+      figure,
+      book,
+    )
   const context: SheetContext = { ...form, document, sheet, day, nitrogen, yearLeft, cost, dialFor }
   provide(key, context)
-  useWorkingPages(() => {
-    const book = openWorkingBook()
-    const worked = composeSheet(document.value, day.value, book, house.value)
-    if (rooms.value) {
-      sheetNitrogen(document.value, worked, rooms.value, day.value, house.value, book)
-      sheetYearLeft(document.value, worked, rooms.value, day.value, house.value, book)
-    }
-    costed(book)
-    noteMeasures(document.value, worked, book)
-    tubFillsOf(worked.hopper?.weighIn, shelves.equipment, book)
-    const { request } = worked
-    if (request?.method.kind === 'spread') {
-      for (const [i, group] of (worked.plan?.rates ?? []).entries()) dialFor(perPassOf(group, request.method.passes, `rates.${i}.pass`, book) ?? 0, `rates.${i}.dial`, book)
-    }
-    sheet.value.checks.forEach(({ working }, i) => { if (typeof working === 'function') book.note(`check.${i}`, working) })
-    return book.pages()
-  }, computed(() => new Map([...figureNames(document.value), ...sheet.value.checks.map(({ source }, i) => [`check.${i}`, `Check: ${source}`] as const)])))
+  useWorkingPages(
+    () => {
+      const book = openWorkingBook()
+      const worked = composeSheet(document.value, day.value, book, house.value)
+      if (rooms.value) {
+        sheetNitrogen(document.value, worked, rooms.value, day.value, house.value, book)
+        sheetYearLeft(document.value, worked, rooms.value, day.value, house.value, book)
+      }
+      costed(book)
+      noteMeasures(document.value, worked, book)
+      tubFillsOf(worked.hopper?.weighIn, shelves.equipment, book)
+      const { request } = worked
+      if (request?.method.kind === 'spread') {
+        for (const [i, group] of (worked.plan?.rates ?? []).entries())
+          dialFor(
+            perPassOf(group, request.method.passes, `rates.${i}.pass`, book) ?? 0,
+            `rates.${i}.dial`,
+            book,
+          )
+      }
+      sheet.value.checks.forEach(({ working }, i) => {
+        if (typeof working === 'function') book.note(`check.${i}`, working)
+      })
+      return book.pages()
+    },
+    computed(
+      () =>
+        new Map([
+          ...figureNames(document.value),
+          ...sheet.value.checks.map(({ source }, i) => [`check.${i}`, `Check: ${source}`] as const),
+        ]),
+    ),
+  )
   return context
 }
 
 /** The household measures of every load. */
-function noteMeasures({ products }: ApplicationDocument, { plan, products: planned }: ApplicationSheet, book: WorkingBook): void {
+function noteMeasures(
+  { products }: ApplicationDocument,
+  { plan, products: planned }: ApplicationSheet,
+  book: WorkingBook,
+): void {
   for (const { number, products: measured } of plan?.loads ?? []) {
-    for (const { id, measured: amount } of measured) inMeasures(amount, products.find((one) => one.id === id)?.measures ?? [], planned.find((one) => one?.id === id)?.density, `measures.${id}.${number}`, book)
+    for (const { id, measured: amount } of measured)
+      inMeasures(
+        amount,
+        products.find((one) => one.id === id)?.measures ?? [],
+        planned.find((one) => one?.id === id)?.density,
+        `measures.${id}.${number}`,
+        book,
+      )
   }
 }
 

@@ -2,8 +2,23 @@ import { rateUnitParts, type Dimension } from '#core/quantity/rateUnit'
 import { isMassUnit } from '#core/quantity/units'
 import type { OnHand } from '#core/stock/onHand'
 import type { AmountUnit, RateUnit } from '#core/quantity/units'
-import { amountFactor, type Quantity, type SquareMetres, type MetresPerSecond, type Metres } from '#core/quantity/quantity'
-import { showAmount, showCarrier, showDistance, showRate, showRates, showSize, showSpeed, showStock } from '#core/quantity/systems'
+import {
+  amountFactor,
+  type Quantity,
+  type SquareMetres,
+  type MetresPerSecond,
+  type Metres,
+} from '#core/quantity/quantity'
+import {
+  showAmount,
+  showCarrier,
+  showDistance,
+  showRate,
+  showRates,
+  showSize,
+  showSpeed,
+  showStock,
+} from '#core/quantity/systems'
 
 /** Figures in the units this screen reads in; core does the converting, the crew store says which units. */
 export function useShown() {
@@ -12,7 +27,8 @@ export function useShown() {
   const dimensionOf = (unit: AmountUnit): Dimension => (isMassUnit(unit) ? 'mass' : 'volume')
   return {
     size: (m2: number) => showSize(m2 as SquareMetres, crew.units),
-    amount: (quantity: Quantity<AmountUnit>) => showAmount(amountSi(quantity), dimensionOf(quantity.unit), crew.units),
+    amount: (quantity: Quantity<AmountUnit>) =>
+      showAmount(amountSi(quantity), dimensionOf(quantity.unit), crew.units),
     stock: ({ amount, dimension }: OnHand) => showStock(amount, dimension, crew.units),
     rate: (perArea: number, dimension: Dimension) => showRate(perArea, dimension, crew.units),
     /** Rates that belong together, in one unit. */

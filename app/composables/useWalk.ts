@@ -6,14 +6,19 @@ import { phoneSource, simulatedSource, type PositionSource } from './positionSou
 
 export type WalkState = 'ready' | 'walking' | 'paused'
 
-/** Where a site with no position yet is put when the stand-in walks it; a place in the open sea, so that nobody takes it for theirs. */
+/**
+ * Where a site with no position yet is put when the stand-in walks it; a place in the open sea, so that
+ * nobody takes it for theirs.
+ */
 const NOWHERE: Anchor = { lat: 39, lon: -70, bearing: 0 }
 /** Positions a second of the stand-in: eight times life. */
 const FASTER = 8
 
 /**
- * A perimeter being walked. The track is kept on the plan's own axes; without an anchor the first position becomes one.
- * @param anchor of the site, if it has one; @param outline what the stand-in walks round; a trial lawn when there is none
+ * A perimeter being walked. The track is kept on the plan's own axes; without an anchor the first position
+ * becomes one.
+ * @param anchor of the site, if it has one
+ * @param outline what the stand-in walks round; a trial lawn when there is none
  */
 export function useWalk(anchor: () => Anchor | undefined, outline: () => Ring) {
   const track = shallowRef<WalkTrack>(EMPTY_TRACK)
@@ -48,8 +53,12 @@ export function useWalk(anchor: () => Anchor | undefined, outline: () => Ring) {
     source = from === 'phone' ? phoneSource() : simulatedSource(ring, anchor() ?? NOWHERE, seed, FASTER)
     walk()
   }
-  const corner = () => { track.value = withCorner(track.value) }
-  const undo = () => { track.value = withoutLastCorner(track.value) }
+  const corner = () => {
+    track.value = withCorner(track.value)
+  }
+  const undo = () => {
+    track.value = withoutLastCorner(track.value)
+  }
   onScopeDispose(() => source?.stop())
   return { track, state, words, usedAnchor, start, pause, resume: walk, corner, undo }
 }

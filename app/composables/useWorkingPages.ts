@@ -4,7 +4,13 @@ import type { Working } from '#core/working/working'
 export function useWorkingPages(pages: () => readonly Working[], names: Ref<ReadonlyMap<string, string>>) {
   const working = useWorkingStore()
   working.source = pages
-  watch(names, (map) => { working.names = (figure) => map.get(figure) ?? plainName(figure) }, { immediate: true })
+  watch(
+    names,
+    (map) => {
+      working.names = (figure) => map.get(figure) ?? plainName(figure)
+    },
+    { immediate: true },
+  )
   // The next screen is set up before this one goes: only its own pages are taken away.
   onScopeDispose(() => {
     if (working.source !== pages) return
@@ -14,7 +20,20 @@ export function useWorkingPages(pages: () => readonly Working[], names: Ref<Read
 }
 
 const PLAIN: Readonly<Record<string, string>> = {
-  'ground.size': 'Ground together', 'calibration': 'Calibration', 'carrier': 'Spray on the lawn', 'mix': 'Spray to mix', 'loads.count': 'Loads', 'walk': 'Walk', 'checkpoints': 'Left in the hopper on the way', 'tub': 'Weighings in the tub', 'passes.light': 'Light passes', 'cost.job': 'Product of this application', 'day.spray': 'Spray of the day',
-  'nutrients.n': 'Nitrogen laid down', 'nutrients.p2o5': 'Phosphate laid down', 'nutrients.k2o': 'Potash laid down', 'nutrients.fe': 'Iron laid down',
+  'ground.size': 'Ground together',
+  calibration: 'Calibration',
+  carrier: 'Spray on the lawn',
+  mix: 'Spray to mix',
+  'loads.count': 'Loads',
+  walk: 'Walk',
+  checkpoints: 'Left in the hopper on the way',
+  tub: 'Weighings in the tub',
+  'passes.light': 'Light passes',
+  'cost.job': 'Product of this application',
+  'day.spray': 'Spray of the day',
+  'nutrients.n': 'Nitrogen laid down',
+  'nutrients.p2o5': 'Phosphate laid down',
+  'nutrients.k2o': 'Potash laid down',
+  'nutrients.fe': 'Iron laid down',
 }
 const plainName = (figure: string): string => PLAIN[figure] ?? figure

@@ -3,7 +3,15 @@
 const crew = useCrewStore()
 const open = reactive({ palette: false, keys: false, newCrew: false })
 const commands = useCommands({
-  palette: () => { open.palette = true }, keys: () => { open.keys = true }, newCrew: () => { open.newCrew = true },
+  palette: () => {
+    open.palette = true
+  },
+  keys: () => {
+    open.keys = true
+  },
+  newCrew: () => {
+    open.newCrew = true
+  },
 })
 useCommandKeys(commands)
 await crew.load()
@@ -12,9 +20,20 @@ const printing = computed(() => useRoute().meta.bare === true)
 
 <template>
   <div class="shell" :class="{ bare: printing }">
-    <PlaceNav v-if="!printing" class="no-print" @find="open.palette = true" @keys="open.keys = true" @new-crew="open.newCrew = true" />
+    <PlaceNav
+      v-if="!printing"
+      class="no-print"
+      @find="open.palette = true"
+      @keys="open.keys = true"
+      @new-crew="open.newCrew = true"
+    />
     <div class="min-w-0">
-      <EmptyState v-if="crew.problem && !crew.organization" :words="crew.problem" action="Try again" @act="crew.load" />
+      <EmptyState
+        v-if="crew.problem && !crew.organization"
+        :words="crew.problem"
+        action="Try again"
+        @act="crew.load"
+      />
       <slot v-else />
     </div>
     <NoticeBar />
@@ -26,8 +45,23 @@ const printing = computed(() => useRoute().meta.bare === true)
 </template>
 
 <style scoped>
-.shell { display: grid; grid-template-columns: 168px minmax(0, 1fr); min-height: 100dvh; background: var(--paper); }
-.shell.bare { display: block; }
-@media (max-width: 760px) { .shell { display: block; } }
-@media print { .shell { display: block; } }
+.shell {
+  display: grid;
+  grid-template-columns: 168px minmax(0, 1fr);
+  min-height: 100dvh;
+  background: var(--paper);
+}
+.shell.bare {
+  display: block;
+}
+@media (max-width: 760px) {
+  .shell {
+    display: block;
+  }
+}
+@media print {
+  .shell {
+    display: block;
+  }
+}
 </style>

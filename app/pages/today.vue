@@ -8,18 +8,59 @@ import type { Today } from '#shared/schemas/today'
 useHead({ title: 'Today · Hectarum' })
 const crew = useCrewStore()
 const today = shallowRef<Today>()
-const { problem, read } = useReading(async () => { today.value = await $fetch<Today>('/api/today') })
+const { problem, read } = useReading(async () => {
+  today.value = await $fetch<Today>('/api/today')
+})
 const begin = useNewRow()
 const { startJob } = useNewJob()
-const dayWords = computed(() => new Intl.DateTimeFormat('en-GB', { timeZone: 'UTC', weekday: 'long', day: 'numeric', month: 'long' }).format(new Date(`${today.value?.day ?? '2000-01-01'}T00:00:00Z`)))
-const clock = computed(() => new Intl.DateTimeFormat('en-GB', { timeZone: crew.organization?.timeZone, hour: '2-digit', minute: '2-digit' }).format(new Date(today.value?.now ?? 0)))
+const dayWords = computed(() =>
+  new Intl.DateTimeFormat('en-GB', {
+    timeZone: 'UTC',
+    weekday: 'long',
+    day: 'numeric',
+    month: 'long',
+  }).format(new Date(`${today.value?.day ?? '2000-01-01'}T00:00:00Z`)),
+)
+const clock = computed(() =>
+  new Intl.DateTimeFormat('en-GB', {
+    timeZone: crew.organization?.timeZone,
+    hour: '2-digit',
+    minute: '2-digit',
+  }).format(new Date(today.value?.now ?? 0)),
+)
 const rooms = computed(() => today.value?.rooms)
 /** The chain of a new crew: what is still empty, each with the one action that fills it. */
 const steps = computed(() => [
-  { done: (rooms.value?.sites ?? 0) > 0, words: 'Measure a site: its areas are what every job draws on.', action: 'New site', act: () => begin({ name: '', place: '', document: { schema: 1, contact: '', notices: '', water: '', notes: '' } }, (id) => `/sites/${id}`) },
-  { done: (rooms.value?.equipment ?? 0) > 0, words: 'Enter a spreader or a sprayer, and calibrate it over a taped course.', action: 'Add a sprayer', act: () => begin({ name: '', document: blankEquipment('sprayer', crew.units) }, (id) => `/equipment/${id}`) },
-  { done: (rooms.value?.products ?? 0) > 0, words: 'Type a label: its rate and its limits.', action: 'New product', act: () => begin({ name: '', document: blankProductDocument(uuid(), crew.units) }, (id) => `/products/${id}`) },
-  { done: (rooms.value?.jobs ?? 0) > 0, words: 'Plan a job: amounts, loads and checks follow by themselves.', action: 'New job', act: startJob },
+  {
+    done: (rooms.value?.sites ?? 0) > 0,
+    words: 'Measure a site: its areas are what every job draws on.',
+    action: 'New site',
+    act: () =>
+      begin(
+        { name: '', place: '', document: { schema: 1, contact: '', notices: '', water: '', notes: '' } },
+        (id) => `/sites/${id}`,
+      ),
+  },
+  {
+    done: (rooms.value?.equipment ?? 0) > 0,
+    words: 'Enter a spreader or a sprayer, and calibrate it over a taped course.',
+    action: 'Add a sprayer',
+    act: () =>
+      begin({ name: '', document: blankEquipment('sprayer', crew.units) }, (id) => `/equipment/${id}`),
+  },
+  {
+    done: (rooms.value?.products ?? 0) > 0,
+    words: 'Type a label: its rate and its limits.',
+    action: 'New product',
+    act: () =>
+      begin({ name: '', document: blankProductDocument(uuid(), crew.units) }, (id) => `/products/${id}`),
+  },
+  {
+    done: (rooms.value?.jobs ?? 0) > 0,
+    words: 'Plan a job: amounts, loads and checks follow by themselves.',
+    action: 'New job',
+    act: startJob,
+  },
 ])
 const young = computed(() => rooms.value !== undefined && rooms.value.jobs === 0)
 </script>
@@ -34,8 +75,16 @@ const young = computed(() => rooms.value !== undefined && rooms.value.jobs === 0
       <h2 id="first-title">From nothing to the first record</h2>
       <ol>
         <li v-for="step in steps" :key="step.action" class="rule-b step">
-          <span aria-hidden="true">{{ step.done ? '✓' : '○' }}</span><span>{{ step.words }}<span v-if="step.done" class="sr-only"> Done.</span></span>
-          <UButton :label="step.action" size="sm" :color="step.done ? 'neutral' : 'primary'" :variant="step.done ? 'outline' : 'solid'" @click="step.act" />
+          <span aria-hidden="true">{{ step.done ? '✓' : '○' }}</span><span
+            >{{ step.words }}<span v-if="step.done" class="sr-only"> Done.</span></span
+          >
+          <UButton
+            :label="step.action"
+            size="sm"
+            :color="step.done ? 'neutral' : 'primary'"
+            :variant="step.done ? 'outline' : 'solid'"
+            @click="step.act"
+          />
         </li>
       </ol>
     </section>
@@ -48,10 +97,28 @@ const young = computed(() => rooms.value !== undefined && rooms.value.jobs === 0
       <TodayCare :today="today" />
     </div>
   </main>
-  <EmptyState v-else :words="problem ?? 'Opening …'" :action="problem ? 'Try again' : undefined" @act="read" />
+  <EmptyState
+    v-else
+    :words="problem ?? 'Opening …'"
+    :action="problem ? 'Try again' : undefined"
+    @act="read"
+  />
 </template>
 
 <style scoped>
-.head { padding: 14px 24px 10px; display: flex; align-items: baseline; flex-wrap: wrap; gap: 4px 16px; }
-.step { display: grid; grid-template-columns: 20px minmax(0, 1fr) auto; gap: 10px; padding: 9px 0; align-items: center; max-width: 760px; }
+.head {
+  padding: 14px 24px 10px;
+  display: flex;
+  align-items: baseline;
+  flex-wrap: wrap;
+  gap: 4px 16px;
+}
+.step {
+  display: grid;
+  grid-template-columns: 20px minmax(0, 1fr) auto;
+  gap: 10px;
+  padding: 9px 0;
+  align-items: center;
+  max-width: 760px;
+}
 </style>

@@ -18,8 +18,7 @@ export const useCrewStore = defineStore('crew', () => {
     try {
       choice.value = await $fetch<OrganizationChoice>('/api/organizations')
       problem.value = undefined
-    }
-    catch (error) {
+    } catch (error) {
       problem.value = errorText(error)
     }
   }
@@ -30,20 +29,35 @@ export const useCrewStore = defineStore('crew', () => {
   }
 
   async function start(name: string) {
-    const made = await $fetch<Organization>('/api/organizations', { method: 'POST', body: { id: uuid(), name, units: units.value } })
+    const made = await $fetch<Organization>('/api/organizations', {
+      method: 'POST',
+      body: { id: uuid(), name, units: units.value },
+    })
     await load()
     return made
   }
 
   /** Writes down what the crew found of pairs of products; over a change made elsewhere in between, once. */
-  async function noteMixes(found: readonly JarTest[], again: 'once more' | 'no more' = 'once more'): Promise<void> {
+  async function noteMixes(
+    found: readonly JarTest[],
+    again: 'once more' | 'no more' = 'once more',
+  ): Promise<void> {
     const current = organization.value
     if (!current) return
     const { version, name, licence, units: own, timeZone, settings } = current
     try {
-      await $fetch('/api/organizations/settings', { method: 'PUT', body: { version, name, licence, units: own, timeZone, settings: { ...settings, mixes: withJarTests(settings.mixes, found, uuid) } } })
-    }
-    catch (error) {
+      await $fetch('/api/organizations/settings', {
+        method: 'PUT',
+        body: {
+          version,
+          name,
+          licence,
+          units: own,
+          timeZone,
+          settings: { ...settings, mixes: withJarTests(settings.mixes, found, uuid) },
+        },
+      })
+    } catch (error) {
       if (errorCode(error) !== 'changed-elsewhere' || again === 'no more') throw error
       await load()
       return noteMixes(found, 'no more')
@@ -51,11 +65,29 @@ export const useCrewStore = defineStore('crew', () => {
     await load()
   }
 
-  const setUnits = (system: UnitSystem) => { chosenUnits.value = system }
-  const nextUnits = () => { chosenUnits.value = UNIT_SYSTEMS[(UNIT_SYSTEMS.indexOf(units.value) + 1) % UNIT_SYSTEMS.length] ?? 'us-1000' }
+  const setUnits = (system: UnitSystem) => {
+    chosenUnits.value = system
+  }
+  const nextUnits = () => {
+    chosenUnits.value =
+      UNIT_SYSTEMS[(UNIT_SYSTEMS.indexOf(units.value) + 1) % UNIT_SYSTEMS.length] ?? 'us-1000'
+  }
   /** The crew's own now, ISO; the sample's clock is shifted. */
   const now = () => new Date(Date.now() + (organization.value?.clockShift ?? 0)).toISOString()
   const today = () => calendarDay(now(), organization.value?.timeZone)
 
-  return { choice, problem, organization, units, load, change, start, noteMixes, setUnits, nextUnits, now, today }
+  return {
+    choice,
+    problem,
+    organization,
+    units,
+    load,
+    change,
+    start,
+    noteMixes,
+    setUnits,
+    nextUnits,
+    now,
+    today,
+  }
 })

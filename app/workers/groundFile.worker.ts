@@ -19,8 +19,15 @@ export interface FoundOutline {
   /** Straight way that closes a line, m; 0 for a ring. */
   readonly gap: number
 }
-export type OpenedFile = { readonly ok: true, readonly kind: FileKind, readonly skipped: number, readonly anchor: Anchor, readonly outlines: readonly FoundOutline[] }
-  | { readonly ok: false, readonly message: string }
+export type OpenedFile =
+  | {
+      readonly ok: true
+      readonly kind: FileKind
+      readonly skipped: number
+      readonly anchor: Anchor
+      readonly outlines: readonly FoundOutline[]
+    }
+  | { readonly ok: false; readonly message: string }
 
 /** An outline as it would be kept, with what simplifying changed. */
 export interface PreparedOutline {
@@ -36,7 +43,10 @@ export interface PreparedOutline {
 
 let shapes: readonly FoundShape[] = []
 
-/** Reading, projecting and simplifying a file away from the page: a track of two hundred thousand points never reaches it. */
+/**
+ * Reading, projecting and simplifying a file away from the page: a track of two hundred thousand points never
+ * reaches it.
+ */
 const work = {
   async open(source: File, near: Position | undefined, anchor: Anchor | undefined): Promise<OpenedFile> {
     const found = readGroundText(await source.text(), source.size, near)
@@ -45,10 +55,20 @@ const work = {
     const used = anchor ?? anchorFor(shapes.flatMap(({ places }) => places))
     if (!used) return { ok: false, message: 'This file holds no outline or track.' }
     return {
-      ok: true, kind: found.value.kind, skipped: found.value.skipped, anchor: used,
+      ok: true,
+      kind: found.value.kind,
+      skipped: found.value.skipped,
+      anchor: used,
       outlines: shapes.map(({ name, kind, places, holes }) => {
         const ring = ringToPlan(places, used)
-        return { name, kind, corners: places.length, holes: holes.length, areaM2: ringArea(ring), gap: kind === 'line' ? distance(ring[0]!, ring.at(-1)!) : 0 }
+        return {
+          name,
+          kind,
+          corners: places.length,
+          holes: holes.length,
+          areaM2: ringArea(ring),
+          gap: kind === 'line' ? distance(ring[0]!, ring.at(-1)!) : 0,
+        }
       }),
     }
   },
@@ -60,8 +80,15 @@ const work = {
     const points = (tolerance > 0 ? withoutSmallLoops(simple).ring : simple).map(toMillimetre)
     const every = Math.ceil(points.length / MOST_CORNERS)
     return {
-      points: every > 1 ? points.filter((_, i) => i % every === 0) : points, corners: points.length, holes: shape.holes.map((hole) => simplify(withoutRepeats(ringToPlan(hole, anchor)), tolerance).map(toMillimetre)), cornersBefore: whole.length,
-      areaBefore: ringArea(whole), area: ringArea(points), crossed: perimeter(points) > 0 && crossings(points).length > 0,
+      points: every > 1 ? points.filter((_, i) => i % every === 0) : points,
+      corners: points.length,
+      holes: shape.holes.map((hole) =>
+        simplify(withoutRepeats(ringToPlan(hole, anchor)), tolerance).map(toMillimetre),
+      ),
+      cornersBefore: whole.length,
+      areaBefore: ringArea(whole),
+      area: ringArea(points),
+      crossed: perimeter(points) > 0 && crossings(points).length > 0,
     }
   },
 }

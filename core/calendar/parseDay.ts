@@ -1,6 +1,19 @@
 import { err, ok, type Result } from '../result'
 
-const MONTHS = ['january', 'february', 'march', 'april', 'may', 'june', 'july', 'august', 'september', 'october', 'november', 'december']
+const MONTHS = [
+  'january',
+  'february',
+  'march',
+  'april',
+  'may',
+  'june',
+  'july',
+  'august',
+  'september',
+  'october',
+  'november',
+  'december',
+]
 
 /** Why a typed day was not taken, and what would be right. */
 export interface DayProblem {
@@ -9,8 +22,8 @@ export interface DayProblem {
 }
 
 /**
- * Reads a calendar day as people write it without doubt: `6 May 2026`, `6 may` (in the year given), `May 6 2026`, `2026-05-06`.
- * Figures only, with slashes or dots, could be read two ways and are refused.
+ * Reads a calendar day as people write it without doubt: `6 May 2026`, `6 may` (in the year given), `May 6
+ * 2026`, `2026-05-06`. Figures only, with slashes or dots, could be read two ways and are refused.
  * @param year the year of a day typed without one
  * @returns YYYY-MM-DD; errors `notADay`, `ambiguous`, `noSuchDay`
  */
@@ -19,11 +32,17 @@ export function parseDay(typed: string, year: number): Result<string, DayProblem
   const iso = /^(\d{4})-(\d{1,2})-(\d{1,2})$/.exec(text)
   if (iso) return realDay(Number(iso[1]), Number(iso[2]), Number(iso[3]), typed)
   if (/^\d{1,4}[/.-]\d{1,2}[/.-]\d{1,4}$/.test(text)) {
-    return err({ kind: 'ambiguous', message: `“${typed.trim()}” could be two days: write it as 6 May ${year}.` })
+    return err({
+      kind: 'ambiguous',
+      message: `“${typed.trim()}” could be two days: write it as 6 May ${year}.`,
+    })
   }
-  const words = /^(\d{1,2})\.? ([a-z]{3,9})\.?(?: (\d{4}))?$/.exec(text) ?? swapped(/^([a-z]{3,9})\.? (\d{1,2})(?: (\d{4}))?$/.exec(text))
+  const words =
+    /^(\d{1,2})\.? ([a-z]{3,9})\.?(?: (\d{4}))?$/.exec(text) ??
+    swapped(/^([a-z]{3,9})\.? (\d{1,2})(?: (\d{4}))?$/.exec(text))
   const month = words ? MONTHS.findIndex((name) => name.startsWith(words[2] ?? '?')) : -1
-  if (!words || month < 0) return err({ kind: 'notADay', message: `“${typed.trim()}” is not a day: write it as 6 May ${year}.` })
+  if (!words || month < 0)
+    return err({ kind: 'notADay', message: `“${typed.trim()}” is not a day: write it as 6 May ${year}.` })
   return realDay(Number(words[3] ?? year), month + 1, Number(words[1]), typed)
 }
 

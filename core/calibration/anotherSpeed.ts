@@ -21,11 +21,21 @@ export function atAnotherSpeed(perArea: number, calibrated: MetresPerSecond, now
   return { perArea: (perArea * calibrated) / now, trust: paceOf(now, calibrated) }
 }
 
-/** The speed at which the same flow lays down the wanted rate, and whether that speed is near enough to be trusted. */
-export function speedForRate(perArea: number, calibrated: MetresPerSecond, wanted: number): { readonly speed: MetresPerSecond; readonly trust: AtSpeed['trust'] } {
+/**
+ * The speed at which the same flow lays down the wanted rate, and whether that speed is near enough to be
+ * trusted.
+ */
+export function speedForRate(
+  perArea: number,
+  calibrated: MetresPerSecond,
+  wanted: number,
+): { readonly speed: MetresPerSecond; readonly trust: AtSpeed['trust'] } {
   const speed = metresPerSecond((calibrated * perArea) / wanted)
   return { speed, trust: paceOf(speed, calibrated) }
 }
 
-/** Whether a speed is near enough to the one a calibration was made at; both in one unit. Source: trade.md 3. */
-export const paceOf = (speed: number, calibrated: number): AtSpeed['trust'] => (Math.abs(speed / calibrated - 1) <= SPEED_TRUST + TOLERANCE ? 'trusted' : 'questioned')
+/**
+ * Whether a speed is near enough to the one a calibration was made at; both in one unit. Source: trade.md 3.
+ */
+export const paceOf = (speed: number, calibrated: number): AtSpeed['trust'] =>
+  Math.abs(speed / calibrated - 1) <= SPEED_TRUST + TOLERANCE ? 'trusted' : 'questioned'

@@ -8,29 +8,78 @@ import type { EquipmentDocument, EquipmentKind } from './equipmentDocument'
 export function blankEquipment(kind: EquipmentKind, system: UnitSystem): EquipmentDocument {
   const { length, weight, tank } = SYSTEM_UNITS[system]
   switch (kind) {
-    case 'spreader': return { schema: 1, kind, type: 'broadcast push', hopper: blankIn(weight), reserve: blankIn(weight), swath: blankIn(length), dial: { low: '', high: '' }, notes: '' }
+    case 'spreader':
+      return {
+        schema: 1,
+        kind,
+        type: 'broadcast push',
+        hopper: blankIn(weight),
+        reserve: blankIn(weight),
+        swath: blankIn(length),
+        dial: { low: '', high: '' },
+        notes: '',
+      }
     case 'sprayer':
       return {
-        schema: 1, kind, type: 'backpack', tank: blankIn(tank), fillTo: blankIn(tank), dead: blankIn(tank), agitate: blankIn(tank),
-        nozzles: { count: '', spacing: blankIn(length === 'm' ? 'cm' : 'in'), what: '' }, notes: '',
+        schema: 1,
+        kind,
+        type: 'backpack',
+        tank: blankIn(tank),
+        fillTo: blankIn(tank),
+        dead: blankIn(tank),
+        agitate: blankIn(tank),
+        nozzles: { count: '', spacing: blankIn(length === 'm' ? 'cm' : 'in'), what: '' },
+        notes: '',
       }
-    case 'tool': return { schema: 1, kind, type: 'scale', step: blankIn('g'), capacity: blankIn(weight), tare: blankIn(weight), length: blankIn(length), factor: '', notes: '' }
-    default: return kind satisfies never
+    case 'tool':
+      return {
+        schema: 1,
+        kind,
+        type: 'scale',
+        step: blankIn('g'),
+        capacity: blankIn(weight),
+        tare: blankIn(weight),
+        length: blankIn(length),
+        factor: '',
+        notes: '',
+      }
+    default:
+      return kind satisfies never
   }
 }
 
 export function blankSpreaderCourse(runId: string, system: UnitSystem): SpreaderCourse {
   const { length, weight, speed } = SYSTEM_UNITS[system]
-  return { on: '', length: blankIn(length), width: blankIn(length), speed: blankIn(speed), setting: '', product: '', runs: [{ id: runId, start: blankIn(weight), left: blankIn(weight) }] }
+  return {
+    on: '',
+    length: blankIn(length),
+    width: blankIn(length),
+    speed: blankIn(speed),
+    setting: '',
+    product: '',
+    runs: [{ id: runId, start: blankIn(weight), left: blankIn(weight) }],
+  }
 }
 
 export function blankSprayerCourse(runId: string, system: UnitSystem): SprayerCourse {
   const { length, tank, speed } = SYSTEM_UNITS[system]
-  return { on: '', length: blankIn(length), width: blankIn(length), speed: blankIn(speed), runs: [{ id: runId, used: blankIn(tank) }] }
+  return {
+    on: '',
+    length: blankIn(length),
+    width: blankIn(length),
+    speed: blankIn(speed),
+    runs: [{ id: runId, used: blankIn(tank) }],
+  }
 }
 
 /** A calibration with nothing typed yet. */
-export function blankCalibration(kind: CalibrationDocument['kind'], runId: string, system: UnitSystem): CalibrationDocument {
+export function blankCalibration(
+  kind: CalibrationDocument['kind'],
+  runId: string,
+  system: UnitSystem,
+): CalibrationDocument {
   const remarks = { schema: 1, heldBy: '', by: '', notes: '' } as const
-  return kind === 'spread' ? { ...remarks, kind, course: blankSpreaderCourse(runId, system) } : { ...remarks, kind, course: blankSprayerCourse(runId, system) }
+  return kind === 'spread'
+    ? { ...remarks, kind, course: blankSpreaderCourse(runId, system) }
+    : { ...remarks, kind, course: blankSprayerCourse(runId, system) }
 }

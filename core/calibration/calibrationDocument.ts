@@ -13,12 +13,23 @@ interface Remarks {
 }
 
 /** A calibration of one piece of equipment, by known area. */
-export type CalibrationDocument
-  = | Remarks & { readonly kind: 'spread'; readonly course: SpreaderCourse }
-    | Remarks & { readonly kind: 'spray'; readonly course: SprayerCourse }
+export type CalibrationDocument =
+  | (Remarks & { readonly kind: 'spread'; readonly course: SpreaderCourse })
+  | (Remarks & { readonly kind: 'spray'; readonly course: SprayerCourse })
 
 /** What a calibration comes to; a day is needed, for without it nobody knows how far to trust it. */
-export function readCalibrationDocument(document: CalibrationDocument, fields: FieldReader, book: WorkingBook): MeasuredCourse | undefined {
+export function readCalibrationDocument(
+  document: CalibrationDocument,
+  fields: FieldReader,
+  book: WorkingBook,
+): MeasuredCourse | undefined {
   if (document.course.on === '') fields.missing('document.course.on', 'The day is still missing.')
-  return readCourse(document.kind === 'spread' ? { kind: 'spread', note: document.course } : { kind: 'spray', note: document.course }, 'document.course', fields, book)
+  return readCourse(
+    document.kind === 'spread'
+      ? { kind: 'spread', note: document.course }
+      : { kind: 'spray', note: document.course },
+    'document.course',
+    fields,
+    book,
+  )
 }

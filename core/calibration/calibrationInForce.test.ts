@@ -10,13 +10,25 @@ import { closedWorkingBook } from '../working/working'
 
 const spread = (id: string, on: string, product: string): KeptCalibration => {
   const blank = blankCalibration('spread', 'r', 'us-1000')
-  return blank.kind === 'spread' ? { id, version: 1, document: { ...blank, course: { ...blank.course, on, product } } } : { id, version: 1, document: blank }
+  return blank.kind === 'spread'
+    ? { id, version: 1, document: { ...blank, course: { ...blank.course, on, product } } }
+    : { id, version: 1, document: blank }
 }
 const spray = (id: string, on: string): KeptCalibration => {
   const blank = blankCalibration('spray', 'r', 'us-1000')
-  return { id, version: 1, document: { ...blank, course: { ...blank.course, on } } as KeptCalibration['document'] }
+  return {
+    id,
+    version: 1,
+    document: { ...blank, course: { ...blank.course, on } } as KeptCalibration['document'],
+  }
 }
-const kept = [spread('old', '2025-04-15', 'Slow feed'), spread('new', '2026-04-21', 'slow feed '), spread('other', '2026-05-04', 'Granule B'), spread('undated', '', 'Slow feed'), spread('ahead', '2026-06-01', 'Slow feed')]
+const kept = [
+  spread('old', '2025-04-15', 'Slow feed'),
+  spread('new', '2026-04-21', 'slow feed '),
+  spread('other', '2026-05-04', 'Granule B'),
+  spread('undated', '', 'Slow feed'),
+  spread('ahead', '2026-06-01', 'Slow feed'),
+]
 
 test.each([
   ['the latest with this product, however it is written', 'Slow Feed', '2026-05-06', 'new'],
@@ -27,16 +39,28 @@ test.each([
   expect(calibrationInForce(kept, { day, product, days: 60 })?.id).toBe(id)
 })
 
-test('water is water: of a sprayer the latest counts; two of one day are settled the same way everywhere', () => {
-  expect(calibrationInForce([spray('a', '2026-04-13'), spray('b', '2026-04-02')], { day: '2026-05-06', days: 60, product: 'Iron' })?.id).toBe('a')
+test('water is water: of a sprayer the latest counts', () => {
+  expect(
+    calibrationInForce([spray('a', '2026-04-13'), spray('b', '2026-04-02')], {
+      day: '2026-05-06',
+      days: 60,
+      product: 'Iron',
+    })?.id,
+  ).toBe('a')
   const twins = [spray('b', '2026-04-13'), spray('a', '2026-04-13')]
-  expect(calibrationInForce(twins, { day: '2026-05-06', days: 60, product: '' })?.id).toBe(calibrationInForce(twins.toReversed(), { day: '2026-05-06', days: 60, product: '' })?.id)
+  expect(calibrationInForce(twins, { day: '2026-05-06', days: 60, product: '' })?.id).toBe(
+    calibrationInForce(twins.toReversed(), { day: '2026-05-06', days: 60, product: '' })?.id,
+  )
 })
 
 test('a tank is not filled beyond what it holds, and something must come out of it', () => {
   const problems = (fields: Partial<SprayerDocument>) => {
     const reader = fieldReader()
-    readEquipment({ ...(blankEquipment('sprayer', 'us-1000') as SprayerDocument), tank: typed('26', 'gal'), ...fields }, reader, closedWorkingBook)
+    readEquipment(
+      { ...(blankEquipment('sprayer', 'us-1000') as SprayerDocument), tank: typed('26', 'gal'), ...fields },
+      reader,
+      closedWorkingBook,
+    )
     return reader.problems.map(({ path }) => path)
   }
   expect(problems({})).toEqual([])
@@ -44,9 +68,14 @@ test('a tank is not filled beyond what it holds, and something must come out of 
   expect(problems({ fillTo: typed('98', 'L') })).toEqual([])
   expect(problems({ fillTo: typed('5', 'gal'), dead: typed('5', 'gal') })).toEqual(['document.dead'])
   // Seven nozzles 20 in apart: 140 in = 3.556 m.
-  const boom = { ...(blankEquipment('sprayer', 'us-1000') as SprayerDocument), nozzles: { count: '7', spacing: typed('20', 'in' as const), what: '' } }
+  const boom = {
+    ...(blankEquipment('sprayer', 'us-1000') as SprayerDocument),
+    nozzles: { count: '7', spacing: typed('20', 'in' as const), what: '' },
+  }
   expect(nozzleWidth(boom, fieldReader())).toBeCloseTo(3.556, 12)
-  expect(nozzleWidth({ ...boom, nozzles: { ...boom.nozzles, count: 'seven' } }, fieldReader())).toBeUndefined()
+  expect(
+    nozzleWidth({ ...boom, nozzles: { ...boom.nozzles, count: 'seven' } }, fieldReader()),
+  ).toBeUndefined()
 })
 
 test.each([
@@ -61,5 +90,9 @@ test.each([
 test('runs agree up to five per cent; one run says nothing', () => {
   // 1, 1.04, 0.96: sd 0.04 over mean 1.
   expect(agreement(repeats([1, 1.04, 0.96])).share).toBeCloseTo(0.04, 9)
-  expect([[1, 1.04, 0.96], [1, 1.06, 0.94], [1]].map((runs) => agreement(repeats(runs)).state)).toEqual(['agree', 'uneven', 'single'])
+  expect([[1, 1.04, 0.96], [1, 1.06, 0.94], [1]].map((runs) => agreement(repeats(runs)).state)).toEqual([
+    'agree',
+    'uneven',
+    'single',
+  ])
 })

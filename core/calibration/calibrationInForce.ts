@@ -9,20 +9,37 @@ export interface KeptCalibration {
   readonly document: CalibrationDocument
 }
 
-export const courseOf = (document: CalibrationDocument): Course => (document.kind === 'spread' ? { kind: 'spread', note: document.course } : { kind: 'spray', note: document.course })
+export const courseOf = (document: CalibrationDocument): Course =>
+  document.kind === 'spread'
+    ? { kind: 'spread', note: document.course }
+    : { kind: 'spray', note: document.course }
 
 /** What a failed ground costs: no sum of lighter ones outweighs a heavier one. */
 const WEIGHTS: Readonly<Record<Ground['about'], number>> = { product: 8, nozzles: 4, day: 2, speed: 1 }
 const against = (calibration: KeptCalibration, question: StandingQuestion) =>
-  standingOf(courseOf(calibration.document), question).reduce((sum, { about, holds }) => (holds ? sum : sum + WEIGHTS[about]), 0)
+  standingOf(courseOf(calibration.document), question).reduce(
+    (sum, { about, holds }) => (holds ? sum : sum + WEIGHTS[about]),
+    0,
+  )
 
 /**
- * The calibration to work by: the one that least speaks against, of those the newest. The sheet then warns of what does speak against it.
- * One made after the day is not in force yet.
+ * The calibration to work by: the one that least speaks against, of those the newest. The sheet then warns of
+ * what does speak against it. One made after the day is not in force yet.
  * Source: trade.md 3 (a dial number means nothing without its product), 4, 6.
  */
-export function calibrationInForce(calibrations: readonly KeptCalibration[], question: StandingQuestion): KeptCalibration | undefined {
-  const ranked = calibrations.filter(({ document }) => document.course.on !== '' && document.course.on <= question.day)
-    .map((calibration) => ({ calibration, cost: against(calibration, question), on: calibration.document.course.on }))
-  return ranked.toSorted((a, b) => a.cost - b.cost || (a.on < b.on ? 1 : a.on > b.on ? -1 : a.calibration.id < b.calibration.id ? 1 : -1))[0]?.calibration
+export function calibrationInForce(
+  calibrations: readonly KeptCalibration[],
+  question: StandingQuestion,
+): KeptCalibration | undefined {
+  const ranked = calibrations
+    .filter(({ document }) => document.course.on !== '' && document.course.on <= question.day)
+    .map((calibration) => ({
+      calibration,
+      cost: against(calibration, question),
+      on: calibration.document.course.on,
+    }))
+  return ranked.toSorted(
+    (a, b) =>
+      a.cost - b.cost || (a.on < b.on ? 1 : a.on > b.on ? -1 : a.calibration.id < b.calibration.id ? 1 : -1),
+  )[0]?.calibration
 }

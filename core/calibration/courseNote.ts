@@ -1,11 +1,29 @@
 import type { Entered } from '../quantity/entered'
-import type { AreaUnit, LengthUnit, MassUnit, PressureUnit, SpeedUnit, StopwatchUnit, VolumeUnit } from '../quantity/units'
+import type {
+  AreaUnit,
+  LengthUnit,
+  MassUnit,
+  PressureUnit,
+  SpeedUnit,
+  StopwatchUnit,
+  VolumeUnit,
+} from '../quantity/units'
 
-/** Ways to calibrate a spreader: a taped course, what a tray or bag caught over one, what it caught in a time, what a job took. */
+/**
+ * Ways to calibrate a spreader: a taped course, what a tray or bag caught over one, what it caught in a time,
+ * what a job took.
+ */
 export const SPREAD_METHODS = ['known area', 'catch', 'timed catch', 'job'] as const
 export type SpreadMethod = (typeof SPREAD_METHODS)[number]
 /** Ways to calibrate a sprayer (trade.md 4). */
-export const SPRAY_METHODS = ['refill', 'drain', 'nozzle catch', '1/128 acre', 'one nozzle', 'hose-end'] as const
+export const SPRAY_METHODS = [
+  'refill',
+  'drain',
+  'nozzle catch',
+  '1/128 acre',
+  'one nozzle',
+  'hose-end',
+] as const
 export type SprayMethod = (typeof SPRAY_METHODS)[number]
 
 /** Speed from a taped length walked or driven more than once. */
@@ -15,14 +33,17 @@ export interface TimedCourse {
 }
 
 /**
- * A calibration as written down. Notes of another method than the one chosen are kept, so that a change of mind loses nothing;
- * `by` is absent in notes made before there was a choice: known area.
+ * A calibration as written down. Notes of another method than the one chosen are kept, so that a change of
+ * mind loses nothing; `by` is absent in notes made before there was a choice: known area.
  */
 interface CourseNote {
   /** Day of the calibration, YYYY-MM-DD; blank until a run is typed. */
   readonly on: string
   readonly length: Entered<LengthUnit>
-  /** Swath of a spreader; of a sprayer the sprayed width, or the nozzle spacing where single nozzles are caught. */
+  /**
+   * Swath of a spreader; of a sprayer the sprayed width, or the nozzle spacing where single nozzles are
+   * caught.
+   */
   readonly width: Entered<LengthUnit>
   /** Typed; a timed course goes before it. */
   readonly speed: Entered<SpeedUnit>
@@ -65,7 +86,10 @@ export interface SprayerCourse extends CourseNote {
   /** A hose-end head draws each product differently; blank elsewhere: water. */
   readonly product?: string
   /** Every nozzle caught for the same time. */
-  readonly catching?: { readonly time: Entered<StopwatchUnit>; readonly catches: readonly Entered<VolumeUnit>[] }
+  readonly catching?: {
+    readonly time: Entered<StopwatchUnit>
+    readonly catches: readonly Entered<VolumeUnit>[]
+  }
   /** How many nozzles work beside the one that was caught; blank: one. */
   readonly count?: string
   /** Ground covered in so long with a hose-end bottle. */

@@ -9,7 +9,14 @@ export const EQUIPMENT_KINDS = ['spreader', 'sprayer', 'tool'] as const
 export type EquipmentKind = (typeof EQUIPMENT_KINDS)[number]
 export const SPREADER_TYPES = ['broadcast push', 'drop', 'hand-cranked', 'ride-on or tow'] as const
 export const SPRAYER_TYPES = ['backpack', 'hand can', 'hose-end', 'boom', 'reel and gun'] as const
-export const TOOL_TYPES = ['scale', 'cup or jug', 'weighing tub', 'taped stride', 'measuring wheel', 'tape'] as const
+export const TOOL_TYPES = [
+  'scale',
+  'cup or jug',
+  'weighing tub',
+  'taped stride',
+  'measuring wheel',
+  'tape',
+] as const
 
 export interface SpreaderDocument {
   readonly schema: 1
@@ -35,7 +42,12 @@ export interface SprayerDocument {
   /** Least volume the pump agitates. */
   readonly agitate: Entered<VolumeUnit>
   /** `fitted` is the day this set was put on, YYYY-MM-DD: calibrations made before it no longer hold. */
-  readonly nozzles: { readonly count: string; readonly spacing: Entered<LengthUnit>; readonly what: string; readonly fitted?: string }
+  readonly nozzles: {
+    readonly count: string
+    readonly spacing: Entered<LengthUnit>
+    readonly what: string
+    readonly fitted?: string
+  }
   readonly notes: string
 }
 
@@ -59,10 +71,15 @@ export interface ToolDocument {
 export type EquipmentDocument = SpreaderDocument | SprayerDocument | ToolDocument
 
 /** Tools that are tried over a taped length, and what they come to. */
-export const walkedTool = (type: ToolDocument['type']): 'stride' | 'wheel' | undefined => (type === 'taped stride' ? 'stride' : type === 'measuring wheel' ? 'wheel' : undefined)
+export const walkedTool = (type: ToolDocument['type']): 'stride' | 'wheel' | undefined =>
+  type === 'taped stride' ? 'stride' : type === 'measuring wheel' ? 'wheel' : undefined
 
 /** Reads every figure of a piece of equipment; what is wrong lands in the reader's problems. */
-export function readEquipment(document: EquipmentDocument, fields: FieldReader, book: WorkingBook): ToolReading | undefined {
+export function readEquipment(
+  document: EquipmentDocument,
+  fields: FieldReader,
+  book: WorkingBook,
+): ToolReading | undefined {
   switch (document.kind) {
     case 'spreader':
       fields.optional('document.hopper', document.hopper, 'mass', 'Hopper', 'above-zero')
@@ -72,14 +89,19 @@ export function readEquipment(document: EquipmentDocument, fields: FieldReader, 
     case 'sprayer':
       readSprayer(document, fields)
       return undefined
-    case 'tool': return readTool(document, fields, book)
-    default: return document satisfies never
+    case 'tool':
+      return readTool(document, fields, book)
+    default:
+      return document satisfies never
   }
 }
 
 function readTool(document: ToolDocument, fields: FieldReader, book: WorkingBook): ToolReading | undefined {
   const walked = walkedTool(document.type)
-  if (walked) return document.course && document.course.runs.length > 0 ? readToolCourse(document.course, walked, 'document.course', fields, 'tool', book) : undefined
+  if (walked)
+    return document.course && document.course.runs.length > 0
+      ? readToolCourse(document.course, walked, 'document.course', fields, 'tool', book)
+      : undefined
   fields.optional('document.step', document.step, 'amount', 'Smallest step', 'above-zero')
   fields.optional('document.capacity', document.capacity, 'amount', 'Capacity', 'above-zero')
   fields.optional('document.tare', document.tare, 'mass', 'Tare', 'zero-too')
@@ -94,13 +116,21 @@ function readSprayer({ tank, fillTo, dead, agitate, nozzles }: SprayerDocument, 
   fields.optional('document.nozzles.spacing', nozzles.spacing, 'length', 'Nozzle spacing', 'above-zero')
   const si = (q: Quantity<AmountUnit>) => q.value * amountFactor(q.unit)
   const most = filled ?? whole
-  if (whole && filled && si(filled) > si(whole) * (1 + 1e-9)) fields.wrong('document.fillTo', 'It can’t be filled to more than the tank holds.')
-  if (most && still && si(still) >= si(most)) fields.wrong('document.dead', 'What stays in hose and boom must be less than the tank holds.')
+  if (whole && filled && si(filled) > si(whole) * (1 + 1e-9))
+    fields.wrong('document.fillTo', 'It can’t be filled to more than the tank holds.')
+  if (most && still && si(still) >= si(most))
+    fields.wrong('document.dead', 'What stays in hose and boom must be less than the tank holds.')
 }
 
 /** Width the nozzles cover together, m; undefined unless count and spacing are known. Source: trade.md 4. */
 export function nozzleWidth({ nozzles }: SprayerDocument, fields: FieldReader): number | undefined {
-  const spacing = fields.optional('document.nozzles.spacing', nozzles.spacing, 'length', 'Nozzle spacing', 'above-zero')
+  const spacing = fields.optional(
+    'document.nozzles.spacing',
+    nozzles.spacing,
+    'length',
+    'Nozzle spacing',
+    'above-zero',
+  )
   const count = Number(nozzles.count)
   return spacing && Number.isInteger(count) && count > 0 ? count * lengthSi(spacing) : undefined
 }

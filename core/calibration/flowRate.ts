@@ -17,13 +17,25 @@ export interface CaughtFlow {
  * @returns kg or m3 on each m2 in one pass
  * Source: trade.md 3, rate = q / (speed x swath); 4, nozzle catch, one nozzle, hose-end.
  */
-export function rateOfFlows(catches: readonly CaughtFlow[], unit: AmountUnit, figure: string, book: WorkingBook): Repeats {
+export function rateOfFlows(
+  catches: readonly CaughtFlow[],
+  unit: AmountUnit,
+  figure: string,
+  book: WorkingBook,
+): Repeats {
   const result = repeats(catches.map(({ flow, covered }) => flow / covered))
   book.note(figure, () => {
-    const told = (perArea: number) => `${sixDigits((perArea / amountFactor(unit)) * SQUARE_METRES_PER['1000 ft2'])} ${unit}/1000 ft2`
+    const told = (perArea: number) =>
+      `${sixDigits((perArea / amountFactor(unit)) * SQUARE_METRES_PER['1000 ft2'])} ${unit}/1000 ft2`
     return [
-      ...catches.map(({ flow, covered, words }, i) => `catch ${i + 1}: ${words}; ${sixDigits(flow / amountFactor(unit))} ${unit}/s over ${sixDigits(covered)} m2/s = ${told(flow / covered)}`),
-      result.sd === undefined ? 'one catch shows no spread' : `spread of ${result.count} catches: ${sixDigits((100 * result.sd) / result.mean)} % of the mean`,
+      ...catches.map(
+        ({ flow, covered, words }, i) =>
+          `catch ${i + 1}: ${words}; ${sixDigits(flow / amountFactor(unit))} ${unit}/s over ` +
+          `${sixDigits(covered)} m2/s = ${told(flow / covered)}`,
+      ),
+      result.sd === undefined
+        ? 'one catch shows no spread'
+        : `spread of ${result.count} catches: ${sixDigits((100 * result.sd) / result.mean)} % of the mean`,
       `mean ${told(result.mean)}`,
     ]
   })

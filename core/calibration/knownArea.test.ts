@@ -38,7 +38,12 @@ test('more back than in is refused, with the run', () => {
     { start: quantity(4, 'lb'), left: quantity(4.2, 'lb') },
   ] as const
   expect(
-    knownAreaRate(runs, { length: quantity(50, 'ft'), width: quantity(10, 'ft'), passes: 1 }, '', closedWorkingBook),
+    knownAreaRate(
+      runs,
+      { length: quantity(50, 'ft'), width: quantity(10, 'ft'), passes: 1 },
+      '',
+      closedWorkingBook,
+    ),
   ).toEqual({ ok: false, error: { kind: 'leftExceedsStart', run: 1 } })
 })
 

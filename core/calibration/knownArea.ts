@@ -7,17 +7,16 @@ import type { WorkingBook } from '../working/working'
 import { repeats, type Repeats } from '../quantity/repeats'
 
 /** One run over the course: weighed in and weighed back, or what it took to refill to the mark. */
-export type CourseRun<U extends AmountUnit>
-  = | { readonly start: Quantity<U>; readonly left: Quantity<U> }
-    | { readonly used: Quantity<U> }
+export type CourseRun<U extends AmountUnit> =
+  { readonly start: Quantity<U>; readonly left: Quantity<U> } | { readonly used: Quantity<U> }
 
 /** A taped course, or a lawn of known size, covered the same number of times in every run. */
 export type Course = { readonly passes: number } & (
   | {
-    readonly length: Quantity<LengthUnit>
-    /** Effective swath of a spreader, sprayed width of a sprayer. */
-    readonly width: Quantity<LengthUnit>
-  }
+      readonly length: Quantity<LengthUnit>
+      /** Effective swath of a spreader, sprayed width of a sprayer. */
+      readonly width: Quantity<LengthUnit>
+    }
   | { readonly ground: Quantity<AreaUnit> }
 )
 
@@ -31,20 +30,34 @@ export type KnownAreaError = { readonly kind: 'leftExceedsStart'; readonly run: 
  * Source: trade.md 3 and 4, known area.
  */
 export function knownAreaRate<U extends AmountUnit>(
-  runs: readonly CourseRun<U>[], course: Course, figure: string, book: WorkingBook,
+  runs: readonly CourseRun<U>[],
+  course: Course,
+  figure: string,
+  book: WorkingBook,
 ): Result<Repeats, KnownAreaError> {
-  const ground = ('ground' in course ? areaSi(course.ground) : lengthSi(course.length) * lengthSi(course.width)) * course.passes
+  const ground =
+    ('ground' in course ? areaSi(course.ground) : lengthSi(course.length) * lengthSi(course.width)) *
+    course.passes
   const used = runs.map(usedSi)
   const empty = used.findIndex((amount) => !(amount > 0))
   if (empty >= 0) return err({ kind: 'leftExceedsStart', run: empty })
   const result = repeats(used.map((amount) => amount / ground))
   book.note(figure, () => {
     const unit = unitOf(runs)
-    const told = (perArea: number) => `${sixDigits((perArea / amountFactor(unit)) * SQUARE_METRES_PER['1000 ft2'])} ${unit}/1000 ft2`
+    const told = (perArea: number) =>
+      `${sixDigits((perArea / amountFactor(unit)) * SQUARE_METRES_PER['1000 ft2'])} ${unit}/1000 ft2`
     return [
-      `${'ground' in course ? `ground ${asEntered(course.ground)}` : `course ${asEntered(course.length)} x ${asEntered(course.width)}`} x ${course.passes} ${course.passes === 1 ? 'pass' : 'passes'} = ${sixDigits(ground)} m2`,
-      ...runs.map((run, i) => `run ${i + 1}: ${runText(run)}; over the course ${told((used[i] ?? 0) / ground)}`),
-      result.sd === undefined ? 'one run shows no spread' : `spread of ${result.count} runs: ${sixDigits((100 * result.sd) / result.mean)} % of the mean`,
+      ('ground' in course
+        ? `ground ${asEntered(course.ground)}`
+        : `course ${asEntered(course.length)} x ${asEntered(course.width)}`) +
+        ' ' +
+        `x ${course.passes} ${course.passes === 1 ? 'pass' : 'passes'} = ${sixDigits(ground)} m2`,
+      ...runs.map(
+        (run, i) => `run ${i + 1}: ${runText(run)}; over the course ${told((used[i] ?? 0) / ground)}`,
+      ),
+      result.sd === undefined
+        ? 'one run shows no spread'
+        : `spread of ${result.count} runs: ${sixDigits((100 * result.sd) / result.mean)} % of the mean`,
       `mean ${told(result.mean)}`,
     ]
   })

@@ -6,10 +6,14 @@ export const LIKE_GRAIN = 0.15
 
 export interface Grained {
   readonly name: string
-  readonly document: { readonly grain?: Entered<'mm'>; readonly dials?: readonly { readonly spreader: string; readonly dial: string }[] }
+  readonly document: {
+    readonly grain?: Entered<'mm'>
+    readonly dials?: readonly { readonly spreader: string; readonly dial: string }[]
+  }
 }
 
-const sizeOf = ({ document: { grain } }: Grained): number | undefined => grain && fieldReader().optional('', grain, 'grain', 'Grain size', 'above-zero')?.value
+const sizeOf = ({ document: { grain } }: Grained): number | undefined =>
+  grain && fieldReader().optional('', grain, 'grain', 'Grain size', 'above-zero')?.value
 
 /**
  * Products whose grain is like that of the one named, itself left out; none while a size is not known.
@@ -22,6 +26,10 @@ export function likeGrain(products: readonly Grained[], name: string): readonly 
   if (size === undefined) return []
   return products.flatMap((product) => {
     const other = sizeOf(product)
-    return !same(product.name) && other !== undefined && Math.abs(Math.log(other / size)) <= Math.log(1 + LIKE_GRAIN) + 1e-9 ? [product.name] : []
+    return !same(product.name) &&
+      other !== undefined &&
+      Math.abs(Math.log(other / size)) <= Math.log(1 + LIKE_GRAIN) + 1e-9
+      ? [product.name]
+      : []
   })
 }

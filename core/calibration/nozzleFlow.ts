@@ -1,7 +1,9 @@
 import { sixDigits } from '../working/figureText'
 import type { WorkingBook } from '../working/working'
 
-/** A set of nozzles at one pressure: what each caught in the same time, m3/s. Nought for one that is blocked. */
+/**
+ * A set of nozzles at one pressure: what each caught in the same time, m3/s. Nought for one that is blocked.
+ */
 export interface NozzleSet {
   readonly flows: readonly number[]
   /** Rated flow of a new one at this pressure, m3/s, if known. */
@@ -34,7 +36,10 @@ export interface NozzleCheck {
   readonly replace: 'set' | 'none'
 }
 
-/** Checks a set of nozzles against its mean and what new ones give. @returns undefined when nothing flowed. Limits: trade.md 4 */
+/**
+ * Checks a set of nozzles against its mean and what new ones give.
+ * @returns undefined when nothing flowed. Limits: trade.md 4
+ */
 export function checkNozzles({ flows, rated }: NozzleSet): NozzleCheck | undefined {
   const most = Math.max(0, ...flows)
   const open = flows.filter((flow) => flow >= most * BLOCKED)
@@ -46,8 +51,12 @@ export function checkNozzles({ flows, rated }: NozzleSet): NozzleCheck | undefin
     return { flow, off, overRated, state: stateOf(flow, off, overRated, mean) }
   })
   return {
-    mean, total: flows.reduce((sum, flow) => sum + flow, 0), nozzles,
-    clean: nozzles.flatMap(({ state }, i) => (state === 'low' || state === 'blocked' || state === 'high' ? [i + 1] : [])),
+    mean,
+    total: flows.reduce((sum, flow) => sum + flow, 0),
+    nozzles,
+    clean: nozzles.flatMap(({ state }, i) =>
+      state === 'low' || state === 'blocked' || state === 'high' ? [i + 1] : [],
+    ),
     replace: nozzles.some(({ state }) => state === 'worn') ? 'set' : 'none',
   }
 }
@@ -55,7 +64,12 @@ export function checkNozzles({ flows, rated }: NozzleSet): NozzleCheck | undefin
 /** Hair's tolerance, so that exactly on the limit still passes. */
 const HAIR = 1e-9
 
-function stateOf(flow: number, off: number, overRated: number | undefined, mean: number): NozzleState['state'] {
+function stateOf(
+  flow: number,
+  off: number,
+  overRated: number | undefined,
+  mean: number,
+): NozzleState['state'] {
   if (flow < mean * BLOCKED) return 'blocked'
   if (overRated !== undefined && overRated > WORN_LIMIT + HAIR) return 'worn'
   if (off > NOZZLE_LIMIT + HAIR) return 'high'
@@ -72,32 +86,58 @@ export interface BoomFlow {
   readonly speed: number
 }
 
-/** Carrier on the ground, m3 on each m2: flow / (speed x width). US form GPA = 5940 x GPM / (mph x in), metric L/ha = 600 x L/min / (km/h x m). Source: trade.md 4. */
+/**
+ * Carrier on the ground, m3 on each m2: flow / (speed x width). US form GPA = 5940 x GPM / (mph x in), metric
+ * L/ha = 600 x L/min / (km/h x m). Source: trade.md 4.
+ */
 export function carrierOf({ flow, width, speed }: BoomFlow, figure: string, book: WorkingBook): number {
   const carrier = flow / (width * speed)
   book.note(figure, () => [
-    `flow of all nozzles ${sixDigits(flow * 60_000)} L/min over ${sixDigits(width)} m at ${sixDigits(speed * 3.6)} km/h`,
+    `flow of all nozzles ${sixDigits(flow * 60_000)} L/min over ${sixDigits(width)} m at ` +
+      `${sixDigits(speed * 3.6)} km/h`,
     `carrier = flow / (speed x width) = ${sixDigits(carrier * 1e7)} L/ha`,
   ])
   return carrier
 }
 
 /** The one unknown that gives a wanted carrier, the others held. */
-export const speedForCarrier = (carrier: number, { flow, width }: Omit<BoomFlow, 'speed'>): number => flow / (carrier * width)
-export const flowForCarrier = (carrier: number, { width, speed }: Omit<BoomFlow, 'flow'>): number => carrier * width * speed
-export const widthForCarrier = (carrier: number, { flow, speed }: Omit<BoomFlow, 'width'>): number => flow / (carrier * speed)
+export const speedForCarrier = (carrier: number, { flow, width }: Omit<BoomFlow, 'speed'>): number =>
+  flow / (carrier * width)
+export const flowForCarrier = (carrier: number, { width, speed }: Omit<BoomFlow, 'flow'>): number =>
+  carrier * width * speed
+export const widthForCarrier = (carrier: number, { flow, speed }: Omit<BoomFlow, 'width'>): number =>
+  flow / (carrier * speed)
 
 /** A nozzle's own range of pressure, Pa. */
-export interface PressureRange { readonly low: number; readonly high: number }
+export interface PressureRange {
+  readonly low: number
+  readonly high: number
+}
 
-/** Flow at another pressure: it goes with the square root. @returns undefined outside the nozzle's own range. Source: trade.md 4 */
-export const flowAtPressure = (flow: number, pressure: number, other: number, { low, high }: PressureRange): number | undefined =>
-  (other >= low * (1 - HAIR) && other <= high * (1 + HAIR) ? flow * Math.sqrt(other / pressure) : undefined)
+/**
+ * Flow at another pressure: it goes with the square root.
+ * @returns undefined outside the nozzle's own range. Source: trade.md 4
+ */
+export const flowAtPressure = (
+  flow: number,
+  pressure: number,
+  other: number,
+  { low, high }: PressureRange,
+): number | undefined =>
+  other >= low * (1 - HAIR) && other <= high * (1 + HAIR) ? flow * Math.sqrt(other / pressure) : undefined
 
 /** Pressure that gives a flow, Pa, and whether the nozzle bears it. */
-export function pressureForFlow(flow: number, pressure: number, wanted: number, { low, high }: PressureRange): { readonly pressure: number; readonly within: 'range' | 'too-low' | 'too-high' } {
+export function pressureForFlow(
+  flow: number,
+  pressure: number,
+  wanted: number,
+  { low, high }: PressureRange,
+): { readonly pressure: number; readonly within: 'range' | 'too-low' | 'too-high' } {
   const needed = pressure * (wanted / flow) ** 2
-  return { pressure: needed, within: needed < low * (1 - HAIR) ? 'too-low' : needed > high * (1 + HAIR) ? 'too-high' : 'range' }
+  return {
+    pressure: needed,
+    within: needed < low * (1 - HAIR) ? 'too-low' : needed > high * (1 + HAIR) ? 'too-high' : 'range',
+  }
 }
 
 /** Flow of a heavier or lighter solution through the same nozzle. @param gravity specific gravity, water 1 */
@@ -107,7 +147,11 @@ export const flowOfSolution = (waterFlow: number, gravity: number): number => wa
 export const sprayWidth = (height: number, angle: number): number => 2 * height * Math.tan(angle / 2)
 
 /** Share of a nozzle's width that its neighbours cover too; negative leaves a gap. */
-export const nozzleOverlap = (height: number, angle: number, spacing: number): number => 1 - spacing / sprayWidth(height, angle)
+export const nozzleOverlap = (height: number, angle: number, spacing: number): number =>
+  1 - spacing / sprayWidth(height, angle)
 
-/** Length of course on which one nozzle treats a 128th of an acre, m: fluid ounces caught in the time it takes are gallons per acre. Source: trade.md 4 */
+/**
+ * Length of course on which one nozzle treats a 128th of an acre, m: fluid ounces caught in the time it takes
+ * are gallons per acre. Source: trade.md 4
+ */
 export const hundredTwentyEighthCourse = (spacing: number): number => 4046.8564224 / 128 / spacing

@@ -22,28 +22,82 @@ export interface BoomAsk {
 }
 
 /** What was measured with the nozzles, SI; what is asked holds the rest. @param flow of one nozzle, m3/s */
-export interface Measured { readonly flow: number; readonly spacing: number | undefined; readonly speed: number | undefined }
+export interface Measured {
+  readonly flow: number
+  readonly spacing: number | undefined
+  readonly speed: number | undefined
+}
 
-/** The question of a nozzle check: one unknown, the others as measured or as typed instead. Undefined while no carrier is wanted. */
-export function readBoomAsk({ wanted, pressure, ask }: NozzleTrial, { flow, spacing, speed }: Measured, fields: FieldReader, book: WorkingBook): BoomAsk | undefined {
+/**
+ * The question of a nozzle check: one unknown, the others as measured or as typed instead. Undefined while no
+ * carrier is wanted.
+ */
+export function readBoomAsk(
+  { wanted, pressure, ask }: NozzleTrial,
+  { flow, spacing, speed }: Measured,
+  fields: FieldReader,
+  book: WorkingBook,
+): BoomAsk | undefined {
   const carrierWanted = fields.optional('document.wanted', wanted, 'carrier', 'Carrier wanted', 'above-zero')
   const [now, low, high] = (['now', 'low', 'high'] as const).map((name) => {
-    const read = fields.optional(`document.pressure.${name}`, pressure[name], 'pressure', { now: 'Pressure', low: 'Least pressure', high: 'Highest pressure' }[name], 'above-zero')
+    const read = fields.optional(
+      `document.pressure.${name}`,
+      pressure[name],
+      'pressure',
+      { now: 'Pressure', low: 'Least pressure', high: 'Highest pressure' }[name],
+      'above-zero',
+    )
     return read && read.value * PASCALS_PER[read.unit]
   })
-  const otherSpeed = fields.optional('document.ask.speed', ask?.speed ?? blankIn('mph'), 'speed', 'Speed', 'above-zero')
-  const otherSpacing = fields.optional('document.ask.spacing', ask?.spacing ?? blankIn('in'), 'length', 'Spacing', 'above-zero')
-  const otherPressure = fields.optional('document.ask.pressure', ask?.pressure ?? blankIn('psi'), 'pressure', 'Pressure', 'above-zero')
+  const otherSpeed = fields.optional(
+    'document.ask.speed',
+    ask?.speed ?? blankIn('mph'),
+    'speed',
+    'Speed',
+    'above-zero',
+  )
+  const otherSpacing = fields.optional(
+    'document.ask.spacing',
+    ask?.spacing ?? blankIn('in'),
+    'length',
+    'Spacing',
+    'above-zero',
+  )
+  const otherPressure = fields.optional(
+    'document.ask.pressure',
+    ask?.pressure ?? blankIn('psi'),
+    'pressure',
+    'Pressure',
+    'above-zero',
+  )
   const gravity = gravityOf(ask?.gravity ?? '', fields)
   const unknown = ask?.unknown ?? 'speed'
   if (gravity === undefined || (unknown !== 'carrier' && !carrierWanted)) return undefined
   const carrier = carrierWanted && carrierSi(carrierWanted)
-  const nozzle: KnownNozzle = { flow, ...(now && { pressure: now }), ...(low && high && { range: { low, high } }) }
-  const [at, apart, pressed] = [otherSpeed ? speedSi(otherSpeed) : speed, otherSpacing ? lengthSi(otherSpacing) : spacing, otherPressure && otherPressure.value * PASCALS_PER[otherPressure.unit]]
-  const held = { gravity, ...(carrier !== undefined && { carrier }), ...(at !== undefined && { speed: at }), ...(apart !== undefined && { spacing: apart }), ...(pressed !== undefined && { pressure: pressed }) }
+  const nozzle: KnownNozzle = {
+    flow,
+    ...(now && { pressure: now }),
+    ...(low && high && { range: { low, high } }),
+  }
+  const [at, apart, pressed] = [
+    otherSpeed ? speedSi(otherSpeed) : speed,
+    otherSpacing ? lengthSi(otherSpacing) : spacing,
+    otherPressure && otherPressure.value * PASCALS_PER[otherPressure.unit],
+  ]
+  const held = {
+    gravity,
+    ...(carrier !== undefined && { carrier }),
+    ...(at !== undefined && { speed: at }),
+    ...(apart !== undefined && { spacing: apart }),
+    ...(pressed !== undefined && { pressure: pressed }),
+  }
   const answer = solveBoom(unknown, nozzle, held, 'asked', book)
-  const other = unknown === 'speed' && carrier && at && apart && nozzle.pressure && nozzle.range ? pressureForFlow(flow, nozzle.pressure, carrier * at * apart * Math.sqrt(gravity), nozzle.range) : undefined
-  const pace = unknown === 'speed' && answer.ok && speed !== undefined ? paceOf(answer.value.value, speed) : undefined
+  const other =
+    unknown === 'speed' && carrier && at && apart && nozzle.pressure && nozzle.range
+      ? pressureForFlow(flow, nozzle.pressure, carrier * at * apart * Math.sqrt(gravity), nozzle.range)
+      : undefined
+  const pace =
+    unknown === 'speed' && answer.ok && speed !== undefined ? paceOf(answer.value.value, speed) : undefined
   return { unknown, answer, pace, carrier: unknown === 'carrier' ? undefined : carrier, pressure: other }
 }
 
@@ -56,19 +110,46 @@ function carrierSi({ value, unit }: { readonly value: number; readonly unit: str
 function gravityOf(text: string, fields: FieldReader): number | undefined {
   const value = text.trim() === '' ? 1 : Number(text)
   if (Number.isFinite(value) && value >= 0.5 && value <= 2.5) return value
-  fields.wrong('document.ask.gravity', 'Specific gravity is near 1: water 1, a heavy fertilizer solution 1.3.')
+  fields.wrong(
+    'document.ask.gravity',
+    'Specific gravity is near 1: water 1, a heavy fertilizer solution 1.3.',
+  )
   return undefined
 }
 
 /** A fan narrower than this share of overlap leaves stripes (house default for flat fans). */
 export const LEAST_OVERLAP = 0.3
 
-export interface Fan { readonly width: number; readonly overlap: number | undefined; readonly state: 'covered' | 'thin' | 'gap' | undefined }
+export interface Fan {
+  readonly width: number
+  readonly overlap: number | undefined
+  readonly state: 'covered' | 'thin' | 'gap' | undefined
+}
 
-/** Width of one fan at its height and angle, and how much of it its neighbours cover too. Source: trade.md 4, 2 h tan(angle / 2). */
-export function readFan({ fan }: NozzleTrial, spacing: number | undefined, fields: FieldReader, book: WorkingBook): Fan | undefined {
-  const height = fields.optional('document.fan.height', fan?.height ?? blankIn('in'), 'length', 'Height', 'above-zero')
-  const angle = fields.optional('document.fan.angle', fan?.angle ?? blankIn('°'), 'angle', 'Fan angle', 'above-zero')
+/**
+ * Width of one fan at its height and angle, and how much of it its neighbours cover too. Source: trade.md 4,
+ * 2 h tan(angle / 2).
+ */
+export function readFan(
+  { fan }: NozzleTrial,
+  spacing: number | undefined,
+  fields: FieldReader,
+  book: WorkingBook,
+): Fan | undefined {
+  const height = fields.optional(
+    'document.fan.height',
+    fan?.height ?? blankIn('in'),
+    'length',
+    'Height',
+    'above-zero',
+  )
+  const angle = fields.optional(
+    'document.fan.angle',
+    fan?.angle ?? blankIn('°'),
+    'angle',
+    'Fan angle',
+    'above-zero',
+  )
   if (!height || !angle) return undefined
   if (angle.value >= 180) {
     fields.wrong('document.fan.angle', 'A fan opens less than 180°: 80° or 110°.')
@@ -78,8 +159,19 @@ export function readFan({ fan }: NozzleTrial, spacing: number | undefined, field
   const overlap = spacing === undefined ? undefined : nozzleOverlap(up, open, spacing)
   const width = sprayWidth(up, open)
   book.note('fan', () => [
-    `height ${asEntered(height)}, angle ${asEntered(angle)}`, `width = 2 x height x tan(angle / 2) = ${sixDigits(width)} m`,
-    ...(overlap === undefined ? [] : [`overlap = 1 - spacing / width = 1 - ${sixDigits(spacing ?? 0)} / ${sixDigits(width)} = ${sixDigits(100 * overlap)} %`]),
+    `height ${asEntered(height)}, angle ${asEntered(angle)}`,
+    `width = 2 x height x tan(angle / 2) = ${sixDigits(width)} m`,
+    ...(overlap === undefined
+      ? []
+      : [
+          `overlap = 1 - spacing / width = 1 - ${sixDigits(spacing ?? 0)} / ${sixDigits(width)} = ` +
+            `${sixDigits(100 * overlap)} %`,
+        ]),
   ])
-  return { width, overlap, state: overlap === undefined ? undefined : overlap < 0 ? 'gap' : overlap < LEAST_OVERLAP ? 'thin' : 'covered' }
+  return {
+    width,
+    overlap,
+    state:
+      overlap === undefined ? undefined : overlap < 0 ? 'gap' : overlap < LEAST_OVERLAP ? 'thin' : 'covered',
+  }
 }

@@ -5,11 +5,21 @@ import type { MeasuredCourse } from './measuredCourse'
 import { readSpread } from './readSpread'
 import { readSpray } from './readSpray'
 
-export type Course = { readonly kind: 'spread'; readonly note: SpreaderCourse } | { readonly kind: 'spray'; readonly note: SprayerCourse }
+export type Course =
+  | { readonly kind: 'spread'; readonly note: SpreaderCourse }
+  | { readonly kind: 'spray'; readonly note: SprayerCourse }
 
 /**
- * Reads a calibration by whichever method it was made; undefined until its figures and one whole run can be read.
+ * Reads a calibration by whichever method it was made; undefined until its figures and one whole run can be
+ * read.
  * @param path where the course stands in its document, for the problems of its fields
  */
-export const readCourse = (course: Course, path: string, fields: FieldReader, book: WorkingBook): MeasuredCourse | undefined =>
-  (course.kind === 'spread' ? readSpread(course.note, path, fields, book) : readSpray(course.note, path, fields, book))
+export const readCourse = (
+  course: Course,
+  path: string,
+  fields: FieldReader,
+  book: WorkingBook,
+): MeasuredCourse | undefined =>
+  course.kind === 'spread'
+    ? readSpread(course.note, path, fields, book)
+    : readSpray(course.note, path, fields, book)

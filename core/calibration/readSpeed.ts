@@ -12,23 +12,44 @@ import type { TimedCourse } from './courseNote'
  * @returns undefined until the length and one time can be read
  * Source: trade.md 3, speed from a timed course.
  */
-export function readTimedCourse({ length, times }: TimedCourse, path: string, figure: string, fields: FieldReader, book: WorkingBook): Repeats | undefined {
+export function readTimedCourse(
+  { length, times }: TimedCourse,
+  path: string,
+  figure: string,
+  fields: FieldReader,
+  book: WorkingBook,
+): Repeats | undefined {
   const over = fields.optional(`${path}.length`, length, 'length', 'Course length', 'above-zero')
-  const read = times.map((entered, i) => fields.optional(`${path}.times.${i}`, entered, 'stopwatch', `Time ${i + 1}`, 'above-zero')).filter((time) => time !== undefined)
+  const read = times
+    .map((entered, i) =>
+      fields.optional(`${path}.times.${i}`, entered, 'stopwatch', `Time ${i + 1}`, 'above-zero'),
+    )
+    .filter((time) => time !== undefined)
   if (!over || read.length === 0) return undefined
   const speeds = repeats(read.map((time) => lengthSi(over) / (time.value * STOPWATCH_PER[time.unit])))
   book.note(figure, () => [
     ...read.map((time) => `${asEntered(over)} in ${asEntered(time)}`),
-    speeds.sd === undefined ? 'one run shows no spread' : `spread of ${speeds.count} runs ${sixDigits((100 * speeds.sd) / speeds.mean)} % of the mean`,
-    `speed ${sixDigits(speeds.mean)} m/s = ${sixDigits(speeds.mean * 3.6)} km/h = ${sixDigits(speeds.mean / METRES_PER_SECOND_PER.mph)} mph`,
+    speeds.sd === undefined
+      ? 'one run shows no spread'
+      : `spread of ${speeds.count} runs ${sixDigits((100 * speeds.sd) / speeds.mean)} % of the mean`,
+    `speed ${sixDigits(speeds.mean)} m/s = ${sixDigits(speeds.mean * 3.6)} km/h = ` +
+      `${sixDigits(speeds.mean / METRES_PER_SECOND_PER.mph)} mph`,
   ])
   return speeds
 }
 
-interface SpeedNote { readonly speed: Entered<SpeedUnit>; readonly timed?: TimedCourse }
+interface SpeedNote {
+  readonly speed: Entered<SpeedUnit>
+  readonly timed?: TimedCourse
+}
 
 /** The speed of a calibration: as timed, else as typed. */
-export function readSpeed(note: SpeedNote, path: string, fields: FieldReader, book: WorkingBook): MetresPerSecond | undefined {
+export function readSpeed(
+  note: SpeedNote,
+  path: string,
+  fields: FieldReader,
+  book: WorkingBook,
+): MetresPerSecond | undefined {
   const timed = note.timed && readTimedCourse(note.timed, `${path}.timed`, 'calibration.speed', fields, book)
   const typed = fields.optional(`${path}.speed`, note.speed, 'speed', 'Speed', 'above-zero')
   return timed ? metresPerSecond(timed.mean) : typed && speedSi(typed)

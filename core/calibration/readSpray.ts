@@ -1,8 +1,23 @@
 import { blankIn } from '../quantity/entered'
-import { amountFactor, areaSi, lengthSi, metres, metresPerSecond, type MetresPerSecond, type Quantity } from '../quantity/quantity'
+import {
+  amountFactor,
+  areaSi,
+  lengthSi,
+  metres,
+  metresPerSecond,
+  type MetresPerSecond,
+  type Quantity,
+} from '../quantity/quantity'
 import type { FieldReader } from '../quantity/fieldReader'
 import { repeats } from '../quantity/repeats'
-import { METRES_PER, STOPWATCH_PER, type AmountUnit, type LengthUnit, type StopwatchUnit, type VolumeUnit } from '../quantity/units'
+import {
+  METRES_PER,
+  STOPWATCH_PER,
+  type AmountUnit,
+  type LengthUnit,
+  type StopwatchUnit,
+  type VolumeUnit,
+} from '../quantity/units'
 import { asEntered, sixDigits } from '../working/figureText'
 import { whole } from '../whole'
 import type { WorkingBook } from '../working/working'
@@ -28,30 +43,74 @@ interface Reading {
 }
 
 /** Reads a sprayer's calibration; errors land at its fields. Source: trade.md 4. */
-export function readSpray(note: SprayerCourse, path: string, fields: FieldReader, book: WorkingBook): MeasuredCourse | undefined {
+export function readSpray(
+  note: SprayerCourse,
+  path: string,
+  fields: FieldReader,
+  book: WorkingBook,
+): MeasuredCourse | undefined {
   const method = sprayMethodOf(note)
   const spaced = method === 'nozzle catch' || method === '1/128 acre'
-  const length = spaced || method === 'hose-end' ? undefined : fields.positive(`${path}.length`, note.length, 'length', method === 'one nozzle' ? 'Distance' : 'Course length')
-  const width = fields.positive(`${path}.width`, note.width, 'length', spaced ? 'Nozzle spacing' : 'Sprayed width')
+  const length =
+    spaced || method === 'hose-end'
+      ? undefined
+      : fields.positive(
+          `${path}.length`,
+          note.length,
+          'length',
+          method === 'one nozzle' ? 'Distance' : 'Course length',
+        )
+  const width = fields.positive(
+    `${path}.width`,
+    note.width,
+    'length',
+    spaced ? 'Nozzle spacing' : 'Sprayed width',
+  )
   fields.optional(`${path}.pressure`, note.pressure ?? blankIn('psi'), 'pressure', 'Pressure', 'above-zero')
-  const reading: Reading = { note, path, length, width, speed: readSpeed(note, path, fields, book), fields, book }
+  const reading: Reading = {
+    note,
+    path,
+    length,
+    width,
+    speed: readSpeed(note, path, fields, book),
+    fields,
+    book,
+  }
   switch (method) {
     case 'refill':
-    case 'drain': return knownArea(reading, method)
-    case 'nozzle catch': return nozzleCatch(reading)
-    case '1/128 acre': return partOfAcre(reading)
-    case 'one nozzle': return oneNozzle(reading)
-    case 'hose-end': return hoseEnd(reading)
-    default: return method satisfies never
+    case 'drain':
+      return knownArea(reading, method)
+    case 'nozzle catch':
+      return nozzleCatch(reading)
+    case '1/128 acre':
+      return partOfAcre(reading)
+    case 'one nozzle':
+      return oneNozzle(reading)
+    case 'hose-end':
+      return hoseEnd(reading)
+    default:
+      return method satisfies never
   }
 }
 
-function knownArea({ note, path, length, width, speed, fields, book }: Reading, by: 'refill' | 'drain'): MeasuredCourse | undefined {
-  const runs = whole(note.runs.map((run, i) => (by === 'refill' ? refilled(run, `${path}.runs.${i}`, fields) : drained(run, `${path}.runs.${i}`, fields))))
+function knownArea(
+  { note, path, length, width, speed, fields, book }: Reading,
+  by: 'refill' | 'drain',
+): MeasuredCourse | undefined {
+  const runs = whole(
+    note.runs.map((run, i) =>
+      by === 'refill'
+        ? refilled(run, `${path}.runs.${i}`, fields)
+        : drained(run, `${path}.runs.${i}`, fields),
+    ),
+  )
   if (!length || !width || !runs) return undefined
   const measured = knownAreaRate(runs, { length, width, passes: 1 }, 'calibration', book)
   if (measured.ok) return { measured: measured.value, width: lengthSi(width), speed }
-  fields.wrong(`${path}.runs.${measured.error.run}.left`, 'What was drained must be less than what was filled in.')
+  fields.wrong(
+    `${path}.runs.${measured.error.run}.left`,
+    'What was drained must be less than what was filled in.',
+  )
   return undefined
 }
 
@@ -70,9 +129,14 @@ function drained(run: SprayRun, path: string, fields: FieldReader): CourseRun<Am
 function nozzleCatch({ note, path, width, speed, fields, book }: Reading): MeasuredCourse | undefined {
   const { time, catches } = note.catching ?? { time: { text: '', unit: 's' as const }, catches: [] }
   if (speed === undefined) fields.missing(`${path}.speed`, 'A flow needs the speed it is carried at.')
-  if (catches.length === 0) fields.missing(`${path}.catching.catches`, 'What each nozzle gave is still missing.')
+  if (catches.length === 0)
+    fields.missing(`${path}.catching.catches`, 'What each nozzle gave is still missing.')
   const lasted = fields.positive(`${path}.catching.time`, time, 'stopwatch', 'Caught for')
-  const read = whole(catches.map((entered, i) => fields.notNegative(`${path}.catching.catches.${i}`, entered, 'volume', `Nozzle ${i + 1}`)))
+  const read = whole(
+    catches.map((entered, i) =>
+      fields.notNegative(`${path}.catching.catches.${i}`, entered, 'volume', `Nozzle ${i + 1}`),
+    ),
+  )
   if (!lasted || !read || !width || speed === undefined) return undefined
   const total = read.reduce((sum, one) => sum + litres(one), 0)
   if (total === 0) {
@@ -80,55 +144,144 @@ function nozzleCatch({ note, path, width, speed, fields, book }: Reading): Measu
     return undefined
   }
   const boom = metres(lengthSi(width) * read.length)
-  const words = `${read.map(asEntered).join(' + ')} in ${asEntered(lasted)}, ${read.length} x ${asEntered(width)} at ${sixDigits(speed * 3.6)} km/h`
-  const measured = rateOfFlows([{ flow: total / seconds(lasted), covered: boom * speed, words }], read[0]?.unit ?? 'fl oz', 'calibration', book)
+  const words =
+    `${read.map(asEntered).join(' + ')} in ${asEntered(lasted)}, ${read.length} x ${asEntered(width)} at ` +
+    `${sixDigits(speed * 3.6)} km/h`
+  const measured = rateOfFlows(
+    [{ flow: total / seconds(lasted), covered: boom * speed, words }],
+    read[0]?.unit ?? 'fl oz',
+    'calibration',
+    book,
+  )
   return { measured, width: boom, speed }
 }
 
-/** The course on which one nozzle treats a 128th of an acre; the nozzles beside it only make the lane wider. */
+/**
+ * The course on which one nozzle treats a 128th of an acre; the nozzles beside it only make the lane wider.
+ */
 function partOfAcre({ note, path, width, speed, fields, book }: Reading): MeasuredCourse | undefined {
   const count = countOf(note, path, fields)
-  const runs = whole(note.runs.map((run, i) => {
-    const used = fields.positive(`${path}.runs.${i}.used`, run.used, 'volume', 'Caught')
-    return used && { used, time: fields.optional(`${path}.runs.${i}.time`, run.time ?? blankIn('s'), 'stopwatch', 'Time on the course', 'above-zero') }
-  }))
+  const runs = whole(
+    note.runs.map((run, i) => {
+      const used = fields.positive(`${path}.runs.${i}.used`, run.used, 'volume', 'Caught')
+      return (
+        used && {
+          used,
+          time: fields.optional(
+            `${path}.runs.${i}.time`,
+            run.time ?? blankIn('s'),
+            'stopwatch',
+            'Time on the course',
+            'above-zero',
+          ),
+        }
+      )
+    }),
+  )
   if (!width || !runs || !count) return undefined
   const length = hundredTwentyEighthCourse(lengthSi(width))
-  const measured = knownAreaRate(runs.map(({ used }) => ({ used })), { length: { value: length / METRES_PER[width.unit], unit: width.unit }, width, passes: 1 }, 'calibration', book)
+  const measured = knownAreaRate(
+    runs.map(({ used }) => ({ used })),
+    { length: { value: length / METRES_PER[width.unit], unit: width.unit }, width, passes: 1 },
+    'calibration',
+    book,
+  )
   const timed = runs.flatMap(({ time }) => (time ? [length / seconds(time)] : []))
-  return measured.ok ? { measured: measured.value, width: metres(lengthSi(width) * count), speed: speed ?? (timed.length > 0 ? metresPerSecond(repeats(timed).mean) : undefined) } : undefined
+  return measured.ok
+    ? {
+        measured: measured.value,
+        width: metres(lengthSi(width) * count),
+        speed: speed ?? (timed.length > 0 ? metresPerSecond(repeats(timed).mean) : undefined),
+      }
+    : undefined
 }
 
 /** One nozzle's width walked over a distance, and what it gives in the time that takes or in another. */
-function oneNozzle({ note, path, length: distance, width, fields, book }: Reading): MeasuredCourse | undefined {
+function oneNozzle({
+  note,
+  path,
+  length: distance,
+  width,
+  fields,
+  book,
+}: Reading): MeasuredCourse | undefined {
   const count = countOf(note, path, fields)
-  const other = fields.optional(`${path}.catching.time`, note.catching?.time ?? blankIn('s'), 'stopwatch', 'Caught for', 'above-zero')
-  const runs = whole(note.runs.map((run, i) => {
-    const used = fields.positive(`${path}.runs.${i}.used`, run.used, 'volume', 'Caught')
-    const time = fields.positive(`${path}.runs.${i}.time`, run.time ?? blankIn('s'), 'stopwatch', 'Time for the distance')
-    return used && time && { used, time, caughtFor: other ?? time }
-  }))
+  const other = fields.optional(
+    `${path}.catching.time`,
+    note.catching?.time ?? blankIn('s'),
+    'stopwatch',
+    'Caught for',
+    'above-zero',
+  )
+  const runs = whole(
+    note.runs.map((run, i) => {
+      const used = fields.positive(`${path}.runs.${i}.used`, run.used, 'volume', 'Caught')
+      const time = fields.positive(
+        `${path}.runs.${i}.time`,
+        run.time ?? blankIn('s'),
+        'stopwatch',
+        'Time for the distance',
+      )
+      return used && time && { used, time, caughtFor: other ?? time }
+    }),
+  )
   if (!distance || !width || !runs || !count) return undefined
   const speeds = repeats(runs.map(({ time }) => lengthSi(distance) / seconds(time)))
   const catches = runs.map(({ used, time, caughtFor }): CaughtFlow => ({
-    flow: litres(used) / seconds(caughtFor), covered: (lengthSi(width) * lengthSi(distance)) / seconds(time), words: `${asEntered(used)} in ${asEntered(caughtFor)}, ${asEntered(distance)} in ${asEntered(time)}, ${asEntered(width)} wide`,
+    flow: litres(used) / seconds(caughtFor),
+    covered: (lengthSi(width) * lengthSi(distance)) / seconds(time),
+    words:
+      `${asEntered(used)} in ${asEntered(caughtFor)}, ${asEntered(distance)} in ${asEntered(time)}, ` +
+      `${asEntered(width)} wide`,
   }))
-  return { measured: rateOfFlows(catches, runs[0]?.used.unit ?? 'fl oz', 'calibration', book), width: metres(lengthSi(width) * count), speed: metresPerSecond(speeds.mean) }
+  return {
+    measured: rateOfFlows(catches, runs[0]?.used.unit ?? 'fl oz', 'calibration', book),
+    width: metres(lengthSi(width) * count),
+    speed: metresPerSecond(speeds.mean),
+  }
 }
 
-/** What the bottle loses in a time over the ground covered in a time: product, or the mix in the bottle, not the water of the hose. */
+/**
+ * What the bottle loses in a time over the ground covered in a time: product, or the mix in the bottle, not
+ * the water of the hose.
+ */
 function hoseEnd({ note, path, width, speed, fields, book }: Reading): MeasuredCourse | undefined {
-  const ground = fields.positive(`${path}.covered.ground`, note.covered?.ground ?? blankIn('ft2'), 'area', 'Ground covered')
-  const taken = fields.positive(`${path}.covered.time`, note.covered?.time ?? blankIn('s'), 'stopwatch', 'Time for that ground')
-  const runs = whole(note.runs.map((run, i) => {
-    const used = fields.positive(`${path}.runs.${i}.used`, run.used, 'volume', 'Drawn from the bottle')
-    const time = fields.positive(`${path}.runs.${i}.time`, run.time ?? blankIn('s'), 'stopwatch', 'Sprayed for')
-    return used && time && { used, time }
-  }))
+  const ground = fields.positive(
+    `${path}.covered.ground`,
+    note.covered?.ground ?? blankIn('ft2'),
+    'area',
+    'Ground covered',
+  )
+  const taken = fields.positive(
+    `${path}.covered.time`,
+    note.covered?.time ?? blankIn('s'),
+    'stopwatch',
+    'Time for that ground',
+  )
+  const runs = whole(
+    note.runs.map((run, i) => {
+      const used = fields.positive(`${path}.runs.${i}.used`, run.used, 'volume', 'Drawn from the bottle')
+      const time = fields.positive(
+        `${path}.runs.${i}.time`,
+        run.time ?? blankIn('s'),
+        'stopwatch',
+        'Sprayed for',
+      )
+      return used && time && { used, time }
+    }),
+  )
   if (!ground || !taken || !runs || !width) return undefined
   const covered = areaSi(ground) / seconds(taken)
-  const catches = runs.map(({ used, time }): CaughtFlow => ({ flow: litres(used) / seconds(time), covered, words: `${asEntered(used)} drawn in ${asEntered(time)}; ${asEntered(ground)} in ${asEntered(taken)}` }))
-  return { measured: rateOfFlows(catches, runs[0]?.used.unit ?? 'fl oz', 'calibration', book), width: lengthSi(width), speed }
+  const catches = runs.map(({ used, time }): CaughtFlow => ({
+    flow: litres(used) / seconds(time),
+    covered,
+    words: `${asEntered(used)} drawn in ${asEntered(time)}; ${asEntered(ground)} in ${asEntered(taken)}`,
+  }))
+  return {
+    measured: rateOfFlows(catches, runs[0]?.used.unit ?? 'fl oz', 'calibration', book),
+    width: lengthSi(width),
+    speed,
+  }
 }
 
 function countOf({ count = '' }: SprayerCourse, path: string, fields: FieldReader): number | undefined {

@@ -6,10 +6,11 @@ import { closedWorkingBook, openWorkingBook } from '../working/working'
 import { flowAt, settingCurve, settingFor, type SettingPoint } from './settingCurve'
 
 /** '8:0.030@60' is setting 8, 0.030 kg/s, 60 days old. */
-const pointsOf = (text: string): readonly SettingPoint[] => text.split(' ').map((one) => {
-  const [, setting = '', flow = '', age = '0'] = /^([\d.]+):([\d.]+)(?:@(\d+))?$/.exec(one) ?? []
-  return { setting: Number(setting), flow: Number(flow), age: Number(age) }
-})
+const pointsOf = (text: string): readonly SettingPoint[] =>
+  text.split(' ').map((one) => {
+    const [, setting = '', flow = '', age = '0'] = /^([\d.]+):([\d.]+)(?:@(\d+))?$/.exec(one) ?? []
+    return { setting: Number(setting), flow: Number(flow), age: Number(age) }
+  })
 
 test.each(readTable('settingCurve.csv', import.meta.url))('$name: $words', (row) => {
   const answer = flowAt(settingCurve(pointsOf(row.points ?? '')), figure(row, 'setting'))
@@ -21,8 +22,14 @@ test('what can’t be known is refused: nothing tested, far beyond, a curve that
   expect(flowAt(settingCurve([]), 10)).toEqual({ ok: false, error: { kind: 'noPoints' } })
   const curve = settingCurve(pointsOf('8:0.02 12:0.05'))
   expect(flowAt(curve, 14)).toMatchObject({ ok: false, error: { kind: 'outside', most: { setting: 12 } } })
-  expect(settingFor(curve, 0.2, 's', closedWorkingBook)).toMatchObject({ ok: false, error: { kind: 'outside' } })
-  expect(flowAt(settingCurve(pointsOf('8:0.05 12:0.02')), 10)).toEqual({ ok: false, error: { kind: 'impossible', between: [8, 12] } })
+  expect(settingFor(curve, 0.2, 's', closedWorkingBook)).toMatchObject({
+    ok: false,
+    error: { kind: 'outside' },
+  })
+  expect(flowAt(settingCurve(pointsOf('8:0.05 12:0.02')), 10)).toEqual({
+    ok: false,
+    error: { kind: 'impossible', between: [8, 12] },
+  })
 })
 
 test('the working names every tested setting, and a guess is called one', () => {
@@ -37,47 +44,62 @@ test('the working names every tested setting, and a guess is called one', () => 
 })
 
 describe('properties', () => {
-  const rising = fc.array(fc.tuple(fc.integer({ min: 1, max: 5 }), fc.integer({ min: 1, max: 40 })), { minLength: 2, maxLength: 9 }).map((steps) => {
-    let [setting, flow] = [2, 0.01]
-    return steps.map(([mark, grams]): SettingPoint => {
-      setting += mark
-      flow += grams / 1000
-      return { setting, flow, age: 0 }
+  const rising = fc
+    .array(fc.tuple(fc.integer({ min: 1, max: 5 }), fc.integer({ min: 1, max: 40 })), {
+      minLength: 2,
+      maxLength: 9,
     })
-  })
+    .map((steps) => {
+      let [setting, flow] = [2, 0.01]
+      return steps.map(([mark, grams]): SettingPoint => {
+        setting += mark
+        flow += grams / 1000
+        return { setting, flow, age: 0 }
+      })
+    })
   const share = fc.double({ min: 0, max: 1, noNaN: true })
 
   test('the curve rises throughout and never overshoots its points', () => {
-    fc.assert(fc.property(rising, share, share, (points, a, b) => {
-      const curve = settingCurve(points)
-      const [first, last] = [points[0]!, points.at(-1)!]
-      const at = (part: number) => first.setting + part * (last.setting - first.setting)
-      const flow = (setting: number) => {
-        const answer = flowAt(curve, setting)
-        return answer.ok ? answer.value.flow : Number.NaN
-      }
-      expect(flow(at(Math.max(a, b)))).toBeGreaterThanOrEqual(flow(at(Math.min(a, b))) - 1e-12)
-      const i = points.findLastIndex(({ setting }) => setting <= at(a))
-      const [low, high] = [points[i]!, points[Math.min(i + 1, points.length - 1)]!]
-      expect(flow(at(a))).toBeGreaterThanOrEqual(low.flow - 1e-12)
-      expect(flow(at(a))).toBeLessThanOrEqual(high.flow + 1e-12)
-    }))
+    fc.assert(
+      fc.property(rising, share, share, (points, a, b) => {
+        const curve = settingCurve(points)
+        const [first, last] = [points[0]!, points.at(-1)!]
+        const at = (part: number) => first.setting + part * (last.setting - first.setting)
+        const flow = (setting: number) => {
+          const answer = flowAt(curve, setting)
+          return answer.ok ? answer.value.flow : Number.NaN
+        }
+        expect(flow(at(Math.max(a, b)))).toBeGreaterThanOrEqual(flow(at(Math.min(a, b))) - 1e-12)
+        const i = points.findLastIndex(({ setting }) => setting <= at(a))
+        const [low, high] = [points[i]!, points[Math.min(i + 1, points.length - 1)]!]
+        expect(flow(at(a))).toBeGreaterThanOrEqual(low.flow - 1e-12)
+        expect(flow(at(a))).toBeLessThanOrEqual(high.flow + 1e-12)
+      }),
+    )
   })
 
   test('asked back, the setting gives the flow that was wanted', () => {
-    fc.assert(fc.property(rising, share, (points, part) => {
-      const curve = settingCurve(points)
-      const wanted = points[0]!.flow + part * (points.at(-1)!.flow - points[0]!.flow)
-      const asked = settingFor(curve, wanted, 's', closedWorkingBook)
-      const back = asked.ok ? flowAt(curve, asked.value.setting) : asked
-      expect(back.ok && back.value.flow).toBeCloseTo(wanted, 9)
-    }))
+    fc.assert(
+      fc.property(rising, share, (points, part) => {
+        const curve = settingCurve(points)
+        const wanted = points[0]!.flow + part * (points.at(-1)!.flow - points[0]!.flow)
+        const asked = settingFor(curve, wanted, 's', closedWorkingBook)
+        const back = asked.ok ? flowAt(curve, asked.value.setting) : asked
+        expect(back.ok && back.value.flow).toBeCloseTo(wanted, 9)
+      }),
+    )
   })
 
   test('the stated spread of repeats is the truth’s, over many seeded calibrations', () => {
     const draw = drawsFrom(11)
     const spreads = Array.from({ length: 200 }, () => {
-      const points = [8, 10, 12, 14].flatMap((setting) => Array.from({ length: 3 }, (): SettingPoint => ({ setting, flow: 0.004 * setting * (1 + normal(draw, 0.03)), age: 0 })))
+      const points = [8, 10, 12, 14].flatMap((setting) =>
+        Array.from({ length: 3 }, (): SettingPoint => ({
+          setting,
+          flow: 0.004 * setting * (1 + normal(draw, 0.03)),
+          age: 0,
+        })),
+      )
       return settingCurve(points).spread ?? 0
     })
     expect(spreads.reduce((sum, one) => sum + one, 0) / spreads.length).toBeCloseTo(0.03, 2)

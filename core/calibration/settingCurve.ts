@@ -23,7 +23,10 @@ export interface SettingCurve {
   readonly means: readonly SettingMean[]
   /** Slopes of the curve at the means, kg/s per mark. */
   readonly slopes: readonly number[]
-  /** One standard deviation of a flow read off it, as a share: the points' own spread about their means. Undefined without repeats. */
+  /**
+   * One standard deviation of a flow read off it, as a share: the points' own spread about their means.
+   * Undefined without repeats.
+   */
   readonly spread: number | undefined
   /** Neighbouring settings where more open lets less through. */
   readonly impossible: readonly (readonly [number, number])[]
@@ -33,7 +36,10 @@ export interface SettingCurve {
 const HALF_LIFE_DAYS = 60
 /** How far beyond the tested settings an answer is still given, as a share of their range. */
 export const MARGIN = 0.1
-/** Half the flow is near two thirds of the setting on an untried spreader (trade.md 3): flow grows with the setting to this power. */
+/**
+ * Half the flow is near two thirds of the setting on an untried spreader (trade.md 3): flow grows with the
+ * setting to this power.
+ */
 const UNTRIED_POWER = Math.log(1 / 2) / Math.log(2 / 3)
 
 /** Settings this near to each other are one mark of the dial. */
@@ -41,14 +47,23 @@ const SAME_SETTING = 1e-6
 
 /**
  * Flow against setting through the means of all calibrations of one spreader with one product.
- * Source: shape-preserving cubic interpolation (Fritsch and Carlson 1980; slopes as harmonic means): never above or below its neighbours.
+ * Source: shape-preserving cubic interpolation (Fritsch and Carlson 1980; slopes as harmonic means): never
+ * above or below its neighbours.
  */
 export function settingCurve(points: readonly SettingPoint[]): SettingCurve {
   const means = meansOf(points)
-  const steps = means.slice(1).map(({ setting, flow }, i) => (flow - means[i]!.flow) / (setting - means[i]!.setting))
+  const steps = means
+    .slice(1)
+    .map(({ setting, flow }, i) => (flow - means[i]!.flow) / (setting - means[i]!.setting))
   return {
-    means, slopes: slopesOf(means, steps), spread: spreadOf(points, means),
-    impossible: means.slice(1).flatMap(({ setting, flow }, i) => (flow < means[i]!.flow ? [[means[i]!.setting, setting] as const] : [])),
+    means,
+    slopes: slopesOf(means, steps),
+    spread: spreadOf(points, means),
+    impossible: means
+      .slice(1)
+      .flatMap(({ setting, flow }, i) =>
+        flow < means[i]!.flow ? [[means[i]!.setting, setting] as const] : [],
+      ),
   }
 }
 
@@ -70,7 +85,10 @@ function meansOf(points: readonly SettingPoint[]): readonly SettingMean[] {
   return means
 }
 
-/** Pooled spread of repeats about their mean, as a share of it; sample standard deviation with one degree of freedom lost a mean. */
+/**
+ * Pooled spread of repeats about their mean, as a share of it; sample standard deviation with one degree of
+ * freedom lost a mean.
+ */
 function spreadOf(points: readonly SettingPoint[], means: readonly SettingMean[]): number | undefined {
   const freedom = points.length - means.length
   if (freedom < 1) return undefined
@@ -104,34 +122,64 @@ export interface CurveAnswer {
   readonly spread: number | undefined
 }
 
-/** `noPoints`: nothing is calibrated. `outside`: beyond the tested settings and their margin, with what they reach. `impossible`: the curve turns back between two settings. */
-export type CurveError
-  = | { readonly kind: 'noPoints' }
-    | { readonly kind: 'outside'; readonly least: { readonly setting: number; readonly flow: number }; readonly most: { readonly setting: number; readonly flow: number } }
-    | { readonly kind: 'impossible'; readonly between: readonly [number, number] }
+/**
+ * `noPoints`: nothing is calibrated. `outside`: beyond the tested settings and their margin, with what they
+ * reach. `impossible`: the curve turns back between two settings.
+ */
+export type CurveError =
+  | { readonly kind: 'noPoints' }
+  | {
+      readonly kind: 'outside'
+      readonly least: { readonly setting: number; readonly flow: number }
+      readonly most: { readonly setting: number; readonly flow: number }
+    }
+  | { readonly kind: 'impossible'; readonly between: readonly [number, number] }
 
 /** Flow at a setting, kg/s. One tested setting gives a guess and calls it one. */
 export function flowAt(curve: SettingCurve, setting: number): Result<CurveAnswer, CurveError> {
   const usable = usableEnds(curve)
   if (!usable.ok) return usable
   const { first, last } = usable.value
-  if (curve.means.length === 1) return ok({ setting, flow: first.flow * (setting / first.setting) ** UNTRIED_POWER, reach: Math.abs(setting - first.setting) <= SAME_SETTING ? 'tested' : 'guess', spread: curve.spread })
+  if (curve.means.length === 1)
+    return ok({
+      setting,
+      flow: first.flow * (setting / first.setting) ** UNTRIED_POWER,
+      reach: Math.abs(setting - first.setting) <= SAME_SETTING ? 'tested' : 'guess',
+      spread: curve.spread,
+    })
   const margin = (last.setting - first.setting) * MARGIN
-  if (setting < first.setting - margin || setting > last.setting + margin) return err({ kind: 'outside', least: first, most: last })
-  return ok({ setting, flow: Math.max(0, hermite(curve, setting)), reach: setting < first.setting - SAME_SETTING || setting > last.setting + SAME_SETTING ? 'margin' : 'tested', spread: curve.spread })
+  if (setting < first.setting - margin || setting > last.setting + margin)
+    return err({ kind: 'outside', least: first, most: last })
+  return ok({
+    setting,
+    flow: Math.max(0, hermite(curve, setting)),
+    reach:
+      setting < first.setting - SAME_SETTING || setting > last.setting + SAME_SETTING ? 'margin' : 'tested',
+    spread: curve.spread,
+  })
 }
 
 /** The setting that gives a flow: the curve asked the other way round. @param wanted kg/s */
-export function settingFor(curve: SettingCurve, wanted: number, figure: string, book: WorkingBook): Result<CurveAnswer, CurveError> {
+export function settingFor(
+  curve: SettingCurve,
+  wanted: number,
+  figure: string,
+  book: WorkingBook,
+): Result<CurveAnswer, CurveError> {
   const usable = usableEnds(curve)
   if (!usable.ok) return usable
   const { first, last } = usable.value
   const answer = curve.means.length === 1 ? guessed(first, wanted, curve) : solved(curve, wanted, first, last)
   if (answer.ok) {
     book.note(figure, () => [
-      ...curve.means.map(({ setting, flow, points }) => `setting ${sixDigits(setting)}: ${sixDigits(1000 * flow)} g/s, mean of ${points}`),
+      ...curve.means.map(
+        ({ setting, flow, points }) =>
+          `setting ${sixDigits(setting)}: ${sixDigits(1000 * flow)} g/s, mean of ${points}`,
+      ),
       `wanted ${sixDigits(1000 * wanted)} g/s`,
-      answer.value.reach === 'guess' ? 'one tested setting: a guess, half the flow near two thirds of the setting' : 'monotone curve through the means, asked the other way round',
+      answer.value.reach === 'guess'
+        ? 'one tested setting: a guess, half the flow near two thirds of the setting'
+        : 'monotone curve through the means, asked the other way round',
       ...(curve.spread === undefined ? [] : [`repeats spread by ${sixDigits(100 * curve.spread)} %`]),
       `setting ${sixDigits(answer.value.setting)}`,
     ])
@@ -139,37 +187,62 @@ export function settingFor(curve: SettingCurve, wanted: number, figure: string, 
   return answer
 }
 
-function usableEnds({ means, impossible }: SettingCurve): Result<{ readonly first: SettingMean; readonly last: SettingMean }, CurveError> {
+function usableEnds({
+  means,
+  impossible,
+}: SettingCurve): Result<{ readonly first: SettingMean; readonly last: SettingMean }, CurveError> {
   const [first, last] = [means[0], means.at(-1)]
   if (!first || !last) return err({ kind: 'noPoints' })
   const [between] = impossible
   return between ? err({ kind: 'impossible', between }) : ok({ first, last })
 }
 
-const guessed = (point: SettingMean, wanted: number, { spread }: SettingCurve): Result<CurveAnswer, CurveError> =>
-  ok({ setting: point.setting * (wanted / point.flow) ** (1 / UNTRIED_POWER), flow: wanted, reach: Math.abs(wanted / point.flow - 1) < 1e-9 ? 'tested' : 'guess', spread })
+const guessed = (
+  point: SettingMean,
+  wanted: number,
+  { spread }: SettingCurve,
+): Result<CurveAnswer, CurveError> =>
+  ok({
+    setting: point.setting * (wanted / point.flow) ** (1 / UNTRIED_POWER),
+    flow: wanted,
+    reach: Math.abs(wanted / point.flow - 1) < 1e-9 ? 'tested' : 'guess',
+    spread,
+  })
 
 const ROUNDS = 60
 
 /** Halves the interval: the curve rises throughout, so that there is one answer. */
-function solved(curve: SettingCurve, wanted: number, first: SettingMean, last: SettingMean): Result<CurveAnswer, CurveError> {
+function solved(
+  curve: SettingCurve,
+  wanted: number,
+  first: SettingMean,
+  last: SettingMean,
+): Result<CurveAnswer, CurveError> {
   const margin = (last.setting - first.setting) * MARGIN
   let [low, high] = [first.setting - margin, last.setting + margin]
-  if (wanted < hermite(curve, low) || wanted > hermite(curve, high)) return err({ kind: 'outside', least: first, most: last })
+  if (wanted < hermite(curve, low) || wanted > hermite(curve, high))
+    return err({ kind: 'outside', least: first, most: last })
   for (let round = 0; round < ROUNDS; round++) {
     const middle = (low + high) / 2
     if (hermite(curve, middle) < wanted) low = middle
     else high = middle
   }
   const setting = (low + high) / 2
-  return ok({ setting, flow: wanted, reach: setting < first.setting - SAME_SETTING || setting > last.setting + SAME_SETTING ? 'margin' : 'tested', spread: curve.spread })
+  return ok({
+    setting,
+    flow: wanted,
+    reach:
+      setting < first.setting - SAME_SETTING || setting > last.setting + SAME_SETTING ? 'margin' : 'tested',
+    spread: curve.spread,
+  })
 }
 
 /** The curve itself; beyond its ends a straight line with the slope there. */
 function hermite({ means, slopes }: SettingCurve, setting: number): number {
   const last = means.length - 1
   if (setting <= means[0]!.setting) return means[0]!.flow + slopes[0]! * (setting - means[0]!.setting)
-  if (setting >= means[last]!.setting) return means[last]!.flow + slopes[last]! * (setting - means[last]!.setting)
+  if (setting >= means[last]!.setting)
+    return means[last]!.flow + slopes[last]! * (setting - means[last]!.setting)
   let [low, high] = [0, last]
   while (high - low > 1) {
     const middle = (low + high) >> 1
@@ -180,5 +253,10 @@ function hermite({ means, slopes }: SettingCurve, setting: number): number {
   const h = b.setting - a.setting
   const t = (setting - a.setting) / h
   const [t2, t3] = [t * t, t * t * t]
-  return a.flow * (2 * t3 - 3 * t2 + 1) + h * slopes[low]! * (t3 - 2 * t2 + t) + b.flow * (3 * t2 - 2 * t3) + h * slopes[high]! * (t3 - t2)
+  return (
+    a.flow * (2 * t3 - 3 * t2 + 1) +
+    h * slopes[low]! * (t3 - 2 * t2 + t) +
+    b.flow * (3 * t2 - 2 * t3) +
+    h * slopes[high]! * (t3 - t2)
+  )
 }

@@ -18,20 +18,55 @@ export interface SpreaderCurve {
 }
 
 /**
- * All calibrations of one spreader with one product, or with products of like grain, as a curve of flow against setting; every run is a point.
- * Flow = rate x swath x speed, so that calibrations at other speeds and swaths stand on one curve.
- * @param products names of the product and of those that run alike; @param day YYYY-MM-DD; later ones are not in it, older ones count for less
+ * All calibrations of one spreader with one product, or with products of like grain, as a curve of flow
+ * against setting; every run is a point. Flow = rate x swath x speed, so that calibrations at other speeds
+ * and swaths stand on one curve.
+ * @param products names of the product and of those that run alike
+ * @param day YYYY-MM-DD; later ones are not in it, older ones count for less
  */
-export function spreaderCurve(calibrations: readonly KeptCalibration[], products: readonly string[], day: string): SpreaderCurve {
+export function spreaderCurve(
+  calibrations: readonly KeptCalibration[],
+  products: readonly string[],
+  day: string,
+): SpreaderCurve {
   const wanted = products.map((product) => product.trim().toLowerCase())
-  const own = calibrations.filter(({ document }) => document.kind === 'spread' && wanted.includes(document.course.product.trim().toLowerCase()) && document.course.on !== '' && document.course.on <= day)
+  const own = calibrations
+    .filter(
+      ({ document }) =>
+        document.kind === 'spread' &&
+        wanted.includes(document.course.product.trim().toLowerCase()) &&
+        document.course.on !== '' &&
+        document.course.on <= day,
+    )
     .toSorted((a, b) => (a.document.course.on < b.document.course.on ? -1 : 1))
   const read = own.flatMap(({ document }) => {
     const measured = readCalibrationDocument(document, fieldReader(), closedWorkingBook)
-    const setting = document.kind === 'spread' && document.course.setting.trim() !== '' ? Number(document.course.setting) : Number.NaN
-    return measured?.speed && Number.isFinite(setting) ? [{ setting, on: document.course.on, speed: measured.speed, width: measured.width, rates: measured.measured.values }] : []
+    const setting =
+      document.kind === 'spread' && document.course.setting.trim() !== ''
+        ? Number(document.course.setting)
+        : Number.NaN
+    return measured?.speed && Number.isFinite(setting)
+      ? [
+          {
+            setting,
+            on: document.course.on,
+            speed: measured.speed,
+            width: measured.width,
+            rates: measured.measured.values,
+          },
+        ]
+      : []
   })
-  const points = read.flatMap(({ setting, on, speed, width, rates }) => rates.map((rate): SettingPoint => ({ setting, flow: rate * width * speed, age: daysBetween(on, day) })))
+  const points = read.flatMap(({ setting, on, speed, width, rates }) =>
+    rates.map((rate): SettingPoint => ({ setting, flow: rate * width * speed, age: daysBetween(on, day) })),
+  )
   const last = read.at(-1)
-  return { curve: settingCurve(points), points, newest: last?.on ?? '', left: own.length - read.length, speed: last?.speed, width: last?.width }
+  return {
+    curve: settingCurve(points),
+    points,
+    newest: last?.on ?? '',
+    left: own.length - read.length,
+    speed: last?.speed,
+    width: last?.width,
+  }
 }

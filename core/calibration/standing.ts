@@ -33,38 +33,68 @@ export interface Ground {
 const same = (a: string, b: string) => a.trim().toLowerCase() === b.trim().toLowerCase()
 
 /**
- * What speaks for trusting a calibration and what against, in the order in which it weighs. What is not known is passed over.
+ * What speaks for trusting a calibration and what against, in the order in which it weighs. What is not known
+ * is passed over.
  * Source: trade.md 3 (product, speed within 15 %), 4 (nozzle set), 6 (age).
  */
 export function standingOf(course: Course, question: StandingQuestion): readonly Ground[] {
-  return [...productGround(course, question), ...nozzleGround(course, question), dayGround(course, question), ...speedGround(course, question)]
+  return [
+    ...productGround(course, question),
+    ...nozzleGround(course, question),
+    dayGround(course, question),
+    ...speedGround(course, question),
+  ]
 }
 
 function productGround({ kind, note }: Course, { product }: StandingQuestion): readonly Ground[] {
   const tried = note.product ?? ''
-  if (tried.trim() === '' || product.trim() === '' || (kind === 'spray' && sprayMethodOf(note) !== 'hose-end')) return []
-  return [same(tried, product) ? { about: 'product', holds: true, words: 'with this product' } : { about: 'product', holds: false, words: `with ${tried.trim()}, not ${product.trim()}` }]
+  if (
+    tried.trim() === '' ||
+    product.trim() === '' ||
+    (kind === 'spray' && sprayMethodOf(note) !== 'hose-end')
+  )
+    return []
+  return [
+    same(tried, product)
+      ? { about: 'product', holds: true, words: 'with this product' }
+      : { about: 'product', holds: false, words: `with ${tried.trim()}, not ${product.trim()}` },
+  ]
 }
 
 function nozzleGround({ kind, note }: Course, { nozzles }: StandingQuestion): readonly Ground[] {
   if (kind !== 'spray' || !nozzles) return []
   const were = note.nozzles ?? ''
-  if (were.trim() !== '' && nozzles.what.trim() !== '' && !same(were, nozzles.what)) return [{ about: 'nozzles', holds: false, words: `with other nozzles: ${were.trim()}` }]
-  if (nozzles.fitted !== '' && note.on !== '' && note.on < nozzles.fitted) return [{ about: 'nozzles', holds: false, words: `nozzles changed since, on ${dayText(nozzles.fitted)}` }]
-  return were.trim() === '' && nozzles.fitted === '' ? [] : [{ about: 'nozzles', holds: true, words: 'with these nozzles' }]
+  if (were.trim() !== '' && nozzles.what.trim() !== '' && !same(were, nozzles.what))
+    return [{ about: 'nozzles', holds: false, words: `with other nozzles: ${were.trim()}` }]
+  if (nozzles.fitted !== '' && note.on !== '' && note.on < nozzles.fitted)
+    return [{ about: 'nozzles', holds: false, words: `nozzles changed since, on ${dayText(nozzles.fitted)}` }]
+  return were.trim() === '' && nozzles.fitted === ''
+    ? []
+    : [{ about: 'nozzles', holds: true, words: 'with these nozzles' }]
 }
 
 function dayGround({ note }: Course, { day, days }: StandingQuestion): Ground {
   const age = calibrationAge(note.on, day, days)
   if (age.days === undefined) return { about: 'day', holds: false, words: 'no day noted' }
   const told = age.days <= 0 ? 'made today' : age.days === 1 ? 'made yesterday' : `${age.days} days old`
-  return { about: 'day', holds: age.state === 'fresh', words: age.state === 'fresh' ? told : `${told}, over ${days}` }
+  return {
+    about: 'day',
+    holds: age.state === 'fresh',
+    words: age.state === 'fresh' ? told : `${told}, over ${days}`,
+  }
 }
 
 function speedGround({ note }: Course, { speed }: StandingQuestion): readonly Ground[] {
   const made = readSpeed(note, '', fieldReader(), closedWorkingBook)
   if (made === undefined) return [{ about: 'speed', holds: false, words: 'no speed timed' }]
-  if (speed === undefined || Math.abs(speed / made - 1) < 0.005) return [{ about: 'speed', holds: true, words: 'at this speed' }]
+  if (speed === undefined || Math.abs(speed / made - 1) < 0.005)
+    return [{ about: 'speed', holds: true, words: 'at this speed' }]
   const off = speed / made - 1
-  return [{ about: 'speed', holds: paceOf(speed, made) === 'trusted', words: `work is ${formatDeviation(off)} off its speed` }]
+  return [
+    {
+      about: 'speed',
+      holds: paceOf(speed, made) === 'trusted',
+      words: `work is ${formatDeviation(off)} off its speed`,
+    },
+  ]
 }

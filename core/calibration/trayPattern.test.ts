@@ -2,7 +2,17 @@ import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { figure, readTable } from '../../test/support/readTable'
 import { closedWorkingBook, openWorkingBook } from '../working/working'
-import { CV_LIMIT, depositProfile, effectiveSwath, halfRateWidth, overlapped, skew, variation, type DepositProfile, type Travel } from './trayPattern'
+import {
+  CV_LIMIT,
+  depositProfile,
+  effectiveSwath,
+  halfRateWidth,
+  overlapped,
+  skew,
+  variation,
+  type DepositProfile,
+  type Travel,
+} from './trayPattern'
 
 function profileOf(catches: readonly number[], spacing = 1): DepositProfile {
   const profile = depositProfile({ catches, spacing })
@@ -13,7 +23,9 @@ const catchesOf = (row: Record<string, string>) => (row.catches ?? '').split(' '
 
 test.each(readTable('trayPattern.csv', import.meta.url))('$name: $words', (row) => {
   // The table sums twenty thousand places a period, the code sixty a lane.
-  expect(variation(profileOf(catchesOf(row), figure(row, 'spacing')), figure(row, 'lane'), row.travel as Travel)).toBeCloseTo(figure(row, 'cv'), 3)
+  expect(
+    variation(profileOf(catchesOf(row), figure(row, 'spacing')), figure(row, 'lane'), row.travel as Travel),
+  ).toBeCloseTo(figure(row, 'cv'), 3)
 })
 
 test.each(readTable('trayShape.csv', import.meta.url))('$name: $words', (row) => {
@@ -29,14 +41,22 @@ test('the effective swath is the widest within the limit, and its working says s
   expect(cv).toBeLessThanOrEqual(0.2)
   expect(variation(triangle, (swath ?? 0) + 0.05, 'one-way')).toBeGreaterThan(0.2)
   expect(book.pages()[0]?.lines.at(-1)).toMatch(/^effective swath 5\.\d+ m$/)
-  expect(effectiveSwath(profileOf([9, 0, 0, 0, 0, 0, 9]), 'one-way', 0.01, 's', closedWorkingBook).swath).toBeUndefined()
+  expect(
+    effectiveSwath(profileOf([9, 0, 0, 0, 0, 0, 9]), 'one-way', 0.01, 's', closedWorkingBook).swath,
+  ).toBeUndefined()
 })
 
 test('a pattern that never falls to half has no half-rate width; no trays, no pattern', () => {
   expect(halfRateWidth(profileOf([10, 10, 10, 10, 10, 10]))).toBeGreaterThan(5)
   expect(halfRateWidth(profileOf([9, 9, 2, 0, 2, 9, 9]))).toBeUndefined()
-  expect(depositProfile({ catches: [1, 2, 3], spacing: 1 })).toEqual({ ok: false, error: { kind: 'tooFewTrays' } })
-  expect(depositProfile({ catches: [0, 0, 0, 0, 0], spacing: 1 })).toEqual({ ok: false, error: { kind: 'nothingCaught' } })
+  expect(depositProfile({ catches: [1, 2, 3], spacing: 1 })).toEqual({
+    ok: false,
+    error: { kind: 'tooFewTrays' },
+  })
+  expect(depositProfile({ catches: [0, 0, 0, 0, 0], spacing: 1 })).toEqual({
+    ok: false,
+    error: { kind: 'nothingCaught' },
+  })
   expect(skew(profileOf([1, 2, 5, 4, 3])).side).toBe('right')
 })
 
@@ -46,22 +66,34 @@ describe('properties', () => {
   const lane = fc.double({ min: 1.5, max: 15, noNaN: true })
 
   test('scaling the catches leaves the evenness', () => {
-    fc.assert(fc.property(catches, travel, lane, (list, way, width) => {
-      expect(variation(profileOf(list.map((one) => 7 * one)), width, way)).toBeCloseTo(variation(profileOf(list), width, way), 9)
-    }))
+    fc.assert(
+      fc.property(catches, travel, lane, (list, way, width) => {
+        expect(variation(profileOf(list.map((one) => 7 * one)), width, way)).toBeCloseTo(
+          variation(profileOf(list), width, way),
+          9,
+        )
+      }),
+    )
   })
 
   test('all that is thrown lands: the mean rate is the catch over the lane', () => {
-    fc.assert(fc.property(catches, travel, lane, (list, way, width) => {
-      const rates = overlapped(profileOf(list), width, way)
-      const mean = rates.reduce((sum, rate) => sum + rate, 0) / rates.length
-      expect(mean / (list.reduce((sum, one) => sum + one, 0) / width)).toBeCloseTo(1, 1)
-    }))
+    fc.assert(
+      fc.property(catches, travel, lane, (list, way, width) => {
+        const rates = overlapped(profileOf(list), width, way)
+        const mean = rates.reduce((sum, rate) => sum + rate, 0) / rates.length
+        expect(mean / (list.reduce((sum, one) => sum + one, 0) / width)).toBeCloseTo(1, 1)
+      }),
+    )
   })
 
   test('mirroring the whole pattern changes nothing', () => {
-    fc.assert(fc.property(catches, travel, lane, (list, way, width) => {
-      expect(variation(profileOf(list.toReversed()), width, way)).toBeCloseTo(variation(profileOf(list), width, way), 6)
-    }))
+    fc.assert(
+      fc.property(catches, travel, lane, (list, way, width) => {
+        expect(variation(profileOf(list.toReversed()), width, way)).toBeCloseTo(
+          variation(profileOf(list), width, way),
+          6,
+        )
+      }),
+    )
   })
 })

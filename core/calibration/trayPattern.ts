@@ -2,11 +2,17 @@ import { err, ok, type Result } from '../result'
 import { sixDigits } from '../working/figureText'
 import type { WorkingBook } from '../working/working'
 
-/** How neighbouring lanes are driven: all the same way, or turned at each end so that every second lane is mirrored. */
+/**
+ * How neighbouring lanes are driven: all the same way, or turned at each end so that every second lane is
+ * mirrored.
+ */
 export const TRAVELS = ['one-way', 'back-and-forth'] as const
 export type Travel = (typeof TRAVELS)[number]
 
-/** Equal trays at equal spacing across the throw, left to right as seen by the walker; catches of all passes together, in any one unit. */
+/**
+ * Equal trays at equal spacing across the throw, left to right as seen by the walker; catches of all passes
+ * together, in any one unit.
+ */
 export interface TrayTest {
   readonly catches: readonly number[]
   /** Middle of one tray to the middle of the next, m. */
@@ -18,7 +24,10 @@ export interface TrayTest {
 /** `tooFewTrays`, `nothingCaught`: there is no pattern to look at. */
 export type PatternError = { readonly kind: 'tooFewTrays' | 'nothingCaught' }
 
-/** Where product lands across the throw: places in m from the walker's line, right positive, and deposits in the unit of the catches. */
+/**
+ * Where product lands across the throw: places in m from the walker's line, right positive, and deposits in
+ * the unit of the catches.
+ */
 export interface DepositProfile {
   readonly places: readonly number[]
   readonly deposits: readonly number[]
@@ -28,19 +37,36 @@ export interface DepositProfile {
 /** Fewer trays than this show no shape. */
 export const FEWEST_TRAYS = 5
 
-export function depositProfile({ catches, spacing, centre = (catches.length - 1) / 2 }: TrayTest): Result<DepositProfile, PatternError> {
+export function depositProfile({
+  catches,
+  spacing,
+  centre = (catches.length - 1) / 2,
+}: TrayTest): Result<DepositProfile, PatternError> {
   if (catches.length < FEWEST_TRAYS) return err({ kind: 'tooFewTrays' })
   if (!(Math.max(...catches) > 0)) return err({ kind: 'nothingCaught' })
   return ok({ places: catches.map((_, i) => (i - centre) * spacing), deposits: catches, spacing })
 }
 
-/** A profile laid out for reading at many places: nothing beyond either end, so that no step needs to ask where it is. */
-interface Strip { readonly deposits: Float64Array; readonly begin: number; readonly reach: number; readonly spacing: number }
+/**
+ * A profile laid out for reading at many places: nothing beyond either end, so that no step needs to ask
+ * where it is.
+ */
+interface Strip {
+  readonly deposits: Float64Array
+  readonly begin: number
+  readonly reach: number
+  readonly spacing: number
+}
 
 function stripOf({ places, deposits, spacing }: DepositProfile): Strip {
   const padded = new Float64Array(deposits.length + 3)
   padded.set(deposits, 1)
-  return { deposits: padded, begin: places[0]! - spacing, reach: Math.max(-places[0]!, places.at(-1)!) + spacing, spacing }
+  return {
+    deposits: padded,
+    begin: places[0]! - spacing,
+    reach: Math.max(-places[0]!, places.at(-1)!) + spacing,
+    spacing,
+  }
 }
 
 /** Straight between trays, and falling to nothing within one spacing beyond the last. */
@@ -52,7 +78,8 @@ function readStrip({ deposits, begin, spacing }: Strip, place: number): number {
 }
 
 /** Deposit of one lane at a place. */
-export const depositAt = (profile: DepositProfile, place: number): number => readStrip(stripOf(profile), place)
+export const depositAt = (profile: DepositProfile, place: number): number =>
+  readStrip(stripOf(profile), place)
 
 /** Copies of the strip, every second one mirrored when driven back and forth. */
 function layered(strip: Strip, lane: number, travel: Travel, place: number): number {
@@ -66,16 +93,19 @@ function layered(strip: Strip, lane: number, travel: Travel, place: number): num
 }
 
 /** Ground rate at a place when lanes lie so far apart. @param lane m between lanes */
-export const groundRateAt = (profile: DepositProfile, lane: number, travel: Travel, place: number): number => layered(stripOf(profile), lane, travel, place)
+export const groundRateAt = (profile: DepositProfile, lane: number, travel: Travel, place: number): number =>
+  layered(stripOf(profile), lane, travel, place)
 
 /** Places looked at across a lane. */
 const LOOKS = 60
 
 /**
- * Ground rate across one period of the lanes, at the middles of equal steps. Driven back and forth the period is two lanes, but between the middles
- * of the gaps on either side of a lane it holds all there is: the other half is its mirror.
+ * Ground rate across one period of the lanes, at the middles of equal steps. Driven back and forth the period
+ * is two lanes, but between the middles of the gaps on either side of a lane it holds all there is: the other
+ * half is its mirror.
  */
-export const overlapped = (profile: DepositProfile, lane: number, travel: Travel): Float64Array => looksAt(stripOf(profile), lane, travel)
+export const overlapped = (profile: DepositProfile, lane: number, travel: Travel): Float64Array =>
+  looksAt(stripOf(profile), lane, travel)
 
 function looksAt(strip: Strip, lane: number, travel: Travel): Float64Array {
   const start = travel === 'back-and-forth' ? lane / 2 : 0
@@ -84,8 +114,12 @@ function looksAt(strip: Strip, lane: number, travel: Travel): Float64Array {
   return rates
 }
 
-/** Evenness at a lane spacing: standard deviation over mean of the ground rate across one period. Source: trade.md 3, pattern test. */
-export const variation = (profile: DepositProfile, lane: number, travel: Travel): number => variationOf(looksAt(stripOf(profile), lane, travel))
+/**
+ * Evenness at a lane spacing: standard deviation over mean of the ground rate across one period. Source:
+ * trade.md 3, pattern test.
+ */
+export const variation = (profile: DepositProfile, lane: number, travel: Travel): number =>
+  variationOf(looksAt(stripOf(profile), lane, travel))
 
 function variationOf(rates: Float64Array): number {
   let [sum, squares] = [0, 0]
@@ -98,11 +132,18 @@ function variationOf(rates: Float64Array): number {
 /** CV limits of a field test, as shares (trade.md 3). */
 export const CV_LIMIT = { broadcast: 0.2, drop: 0.15 } as const
 
-/** Lane spacings looked at between two trays (lanes nearer than that are no lanes, and any pattern is even at one) and the whole throw. */
+/**
+ * Lane spacings looked at between two trays (lanes nearer than that are no lanes, and any pattern is even at
+ * one) and the whole throw.
+ */
 const STEPS = 400
 
 /** CV at many lane spacings, for the picture and the swath. */
-export function variationCurve(profile: DepositProfile, travel: Travel, steps = STEPS): readonly { readonly lane: number; readonly cv: number }[] {
+export function variationCurve(
+  profile: DepositProfile,
+  travel: Travel,
+  steps = STEPS,
+): readonly { readonly lane: number; readonly cv: number }[] {
   const throwWidth = (profile.places.at(-1) ?? 0) - (profile.places[0] ?? 0) + profile.spacing
   const narrowest = 2 * profile.spacing
   const strip = stripOf(profile)
@@ -119,24 +160,43 @@ export interface Swath {
   readonly curve: readonly { readonly lane: number; readonly cv: number }[]
 }
 
-/** The effective swath: the widest lane spacing whose CV stays within the limit, for the way lanes are driven. */
-export function effectiveSwath(profile: DepositProfile, travel: Travel, limit: number, figure: string, book: WorkingBook): Swath {
+/**
+ * The effective swath: the widest lane spacing whose CV stays within the limit, for the way lanes are driven.
+ */
+export function effectiveSwath(
+  profile: DepositProfile,
+  travel: Travel,
+  limit: number,
+  figure: string,
+  book: WorkingBook,
+): Swath {
   const curve = variationCurve(profile, travel)
   const widest = curve.findLast(({ cv }) => cv <= limit)
   book.note(figure, () => [
-    `${profile.deposits.length} trays every ${sixDigits(profile.spacing)} m, copies of their pattern laid ${travel}`,
-    `evenness looked at for ${curve.length} lane spacings from ${sixDigits(curve[0]?.lane ?? 0)} to ${sixDigits(curve.at(-1)?.lane ?? 0)} m`,
-    widest ? `at ${sixDigits(widest.lane)} m the CV is ${sixDigits(100 * widest.cv)} %, the widest within ${sixDigits(100 * limit)} %` : `no spacing stays within ${sixDigits(100 * limit)} %`,
+    `${profile.deposits.length} trays every ${sixDigits(profile.spacing)} m, copies of their pattern ` +
+      `laid ${travel}`,
+    `evenness looked at for ${curve.length} lane spacings from ${sixDigits(curve[0]?.lane ?? 0)} to ` +
+      `${sixDigits(curve.at(-1)?.lane ?? 0)} m`,
+    widest
+      ? `at ${sixDigits(widest.lane)} m the CV is ${sixDigits(100 * widest.cv)} %, the widest within ` +
+        `${sixDigits(100 * limit)} %`
+      : `no spacing stays within ${sixDigits(100 * limit)} %`,
     widest ? `effective swath ${sixDigits(widest.lane)} m` : 'no effective swath',
   ])
   return { swath: widest?.lane, cv: widest?.cv, curve }
 }
 
-/** Width between the places where the catch falls to half of what the walker's line gets, m; undefined when a side never falls so far within the trays. */
+/**
+ * Width between the places where the catch falls to half of what the walker's line gets, m; undefined when a
+ * side never falls so far within the trays.
+ */
 export function halfRateWidth(profile: DepositProfile): number | undefined {
   const half = depositAt(profile, 0) / 2
   const side = (direction: 1 | -1): number | undefined => {
-    const trays = profile.places.map((place) => direction * place).filter((place) => place > 0).toSorted((a, b) => a - b)
+    const trays = profile.places
+      .map((place) => direction * place)
+      .filter((place) => place > 0)
+      .toSorted((a, b) => a - b)
     let [off, before] = [0, 2 * half]
     for (const next of [...trays, (trays.at(-1) ?? 0) + profile.spacing]) {
       const here = depositAt(profile, direction * next)
@@ -150,10 +210,17 @@ export function halfRateWidth(profile: DepositProfile): number | undefined {
   return half > 0 && left !== undefined && right !== undefined ? left + right : undefined
 }
 
-/** Share by which one side gets more than the other: (right - left) / both. From this on it is worth adjusting (house default). */
+/**
+ * Share by which one side gets more than the other: (right - left) / both. From this on it is worth adjusting
+ * (house default).
+ */
 export const SKEWED = 0.1
-export function skew({ places, deposits }: DepositProfile): { readonly share: number; readonly side: 'even' | 'left' | 'right' } {
-  const sum = (wanted: (place: number) => boolean) => deposits.reduce((total, deposit, i) => total + (wanted(places[i] ?? 0) ? deposit : 0), 0)
+export function skew({ places, deposits }: DepositProfile): {
+  readonly share: number
+  readonly side: 'even' | 'left' | 'right'
+} {
+  const sum = (wanted: (place: number) => boolean) =>
+    deposits.reduce((total, deposit, i) => total + (wanted(places[i] ?? 0) ? deposit : 0), 0)
   const [left, right] = [sum((place) => place < 0), sum((place) => place > 0)]
   const share = left + right === 0 ? 0 : (right - left) / (left + right)
   return { share, side: Math.abs(share) <= SKEWED ? 'even' : share > 0 ? 'right' : 'left' }

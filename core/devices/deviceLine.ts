@@ -18,7 +18,8 @@ export interface DeviceReading {
 }
 
 /** Why a line is no reading; each is counted and shown, none is guessed at. */
-export type LineError = 'tooLong' | 'notALine' | 'badChecksum' | 'unknownQuantity' | 'notANumber' | 'unknownState'
+export type LineError =
+  'tooLong' | 'notALine' | 'badChecksum' | 'unknownQuantity' | 'notANumber' | 'unknownState'
 
 /** Longer lines are noise on the wire. */
 export const LONGEST_LINE = 120
@@ -30,9 +31,14 @@ const checksum = (text: string): string => {
   return sum.toString(16).toUpperCase().padStart(2, '0')
 }
 
-/** A reading as one line of the wire, without its line feed. @example writeLine({ clock: 1200, quantity: 'weight', value: 1653.2, state: 'steady' }) // 'R1 1200 weight 1653.2 g steady*4E' */
+/**
+ * A reading as one line of the wire, without its line feed.
+ * @example writeLine({ clock: 1200, quantity: 'weight', value: 1653.2, state: 'steady' }) // 'R1 1200 weight
+ * 1653.2 g steady*4E'
+ */
 export function writeLine({ clock, quantity, value, state }: DeviceReading): string {
-  const text = `R1 ${Math.round(clock)} ${quantity} ${Number(value.toFixed(4))} ${DEVICE_UNITS[quantity]} ${state}`
+  const figure = `${Number(value.toFixed(4))} ${DEVICE_UNITS[quantity]}`
+  const text = `R1 ${Math.round(clock)} ${quantity} ${figure} ${state}`
   return `${text}*${checksum(text)}`
 }
 
@@ -45,9 +51,13 @@ export function readLine(line: string): Result<DeviceReading, LineError> {
   if (!match) return err('notALine')
   const [, clock = '', quantity = '', figure = '', unit = '', state = '', sum] = match
   if (checksum(line.slice(0, line.lastIndexOf('*'))) !== sum) return err('badChecksum')
-  const known = (Object.keys(DEVICE_UNITS) as DeviceQuantity[]).find((one) => one === quantity && DEVICE_UNITS[one] === unit)
+  const known = (Object.keys(DEVICE_UNITS) as DeviceQuantity[]).find(
+    (one) => one === quantity && DEVICE_UNITS[one] === unit,
+  )
   if (!known) return err('unknownQuantity')
   if (!/^-?\d+(\.\d+)?$/.test(figure)) return err('notANumber')
   const stands = DEVICE_STATES.find((one) => one === state)
-  return stands ? ok({ clock: Number(clock), quantity: known, value: Number(figure), state: stands }) : err('unknownState')
+  return stands
+    ? ok({ clock: Number(clock), quantity: known, value: Number(figure), state: stands })
+    : err('unknownState')
 }

@@ -6,7 +6,10 @@ export interface LineReader {
   readonly push: (piece: string) => readonly string[]
 }
 
-/** @returns a reader that never holds more than one line: an endless one is given out in parts, which then read as noise */
+/**
+ * @returns a reader that never holds more than one line: an endless one is given out in parts, which then
+ * read as noise
+ */
 export function lineReader(): LineReader {
   let rest = ''
   return {

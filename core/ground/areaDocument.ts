@@ -18,7 +18,12 @@ export type SoilLevel = (typeof SOIL_LEVELS)[number]
 
 /** Whether a disease sits in the roots or on the leaf: what feeding does to it differs. */
 export const DISEASE_SEATS = ['root', 'leaf'] as const
-export interface DiseaseNote { readonly id: string; readonly name: string; readonly seat: (typeof DISEASE_SEATS)[number]; readonly on: string }
+export interface DiseaseNote {
+  readonly id: string
+  readonly name: string
+  readonly seat: (typeof DISEASE_SEATS)[number]
+  readonly on: string
+}
 
 export interface GrassShare {
   readonly id: string
@@ -53,7 +58,13 @@ export interface AreaDocument extends FieldNotes {
   readonly priority: (typeof PRIORITIES)[number]
   readonly notes: string
   /** The last soil test: N is never on it. Words as the laboratory gives them. */
-  readonly soilTest?: { readonly on: string; readonly ph: string; readonly p: SoilLevel; readonly k: SoilLevel; readonly organic: Entered<'%'> }
+  readonly soilTest?: {
+    readonly on: string
+    readonly ph: string
+    readonly p: SoilLevel
+    readonly k: SoilLevel
+    readonly organic: Entered<'%'>
+  }
   /** Diseases seen here, the same spot year after year. */
   readonly diseases?: readonly DiseaseNote[]
   /** Random places for soil samples: the same number gives the same places. */
@@ -61,19 +72,45 @@ export interface AreaDocument extends FieldNotes {
 }
 
 /** Measures an area and reads its attributes. @param day YYYY-MM-DD; dated exclusions lapse */
-export function readArea(document: AreaDocument, name: string, day: string, fields: FieldReader, book: WorkingBook): MeasuredGround {
-  const ground = readFieldNotes(document, { path: 'document', name: name.trim() || 'this area', figure: 'area.size', day }, fields, book)
+export function readArea(
+  document: AreaDocument,
+  name: string,
+  day: string,
+  fields: FieldReader,
+  book: WorkingBook,
+): MeasuredGround {
+  const ground = readFieldNotes(
+    document,
+    { path: 'document', name: name.trim() || 'this area', figure: 'area.size', day },
+    fields,
+    book,
+  )
   fields.optional('document.cover', document.cover, 'percent', 'Cover', 'zero-too')
   fields.optional('document.cut', document.cut, 'length', 'Height of cut', 'above-zero')
   fields.optional('document.thatch', document.thatch, 'length', 'Thatch depth', 'zero-too')
-  if (document.irrigation.kind === 'zone') fields.optional('document.irrigation.output', document.irrigation.output, 'length', 'Output in an hour', 'above-zero')
+  if (document.irrigation.kind === 'zone')
+    fields.optional(
+      'document.irrigation.output',
+      document.irrigation.output,
+      'length',
+      'Output in an hour',
+      'above-zero',
+    )
   const { soilTest } = document
   if (soilTest) {
     fields.optional('document.soilTest.organic', soilTest.organic, 'percent', 'Organic matter', 'zero-too')
-    if (soilTest.ph.trim() && !(Number(soilTest.ph) > 2 && Number(soilTest.ph) < 11)) fields.wrong('document.soilTest.ph', 'A soil’s pH lies between 2 and 11, such as 6.4.')
+    if (soilTest.ph.trim() && !(Number(soilTest.ph) > 2 && Number(soilTest.ph) < 11))
+      fields.wrong('document.soilTest.ph', 'A soil’s pH lies between 2 and 11, such as 6.4.')
   }
-  const shares = document.grass.map(({ share }, i) => fields.optional(`document.grass.${i}.share`, share, 'percent', 'Share', 'above-zero')?.value ?? 0)
+  const shares = document.grass.map(
+    ({ share }, i) =>
+      fields.optional(`document.grass.${i}.share`, share, 'percent', 'Share', 'above-zero')?.value ?? 0,
+  )
   const sum = shares.reduce((total, share) => total + share, 0)
-  if (sum > 100 + 1e-9) fields.wrong(`document.grass.${shares.length - 1}.share`, `The shares of the grasses come to ${Math.round(sum)} %: together they are at most 100 %.`)
+  if (sum > 100 + 1e-9)
+    fields.wrong(
+      `document.grass.${shares.length - 1}.share`,
+      `The shares of the grasses come to ${Math.round(sum)} %: together they are at most 100 %.`,
+    )
   return ground
 }

@@ -31,27 +31,35 @@ export type CombineError = { readonly kind: 'notCombined' }
 const NOTHING_M2 = 1e-3
 
 export const polygonArea = (polygons: readonly Polygon[]): number =>
-  polygons.reduce((sum, [outline, ...holes]) => sum + ringArea(outline ?? []) - holes.reduce((taken, hole) => taken + ringArea(hole), 0), 0)
+  polygons.reduce(
+    (sum, [outline, ...holes]) =>
+      sum + ringArea(outline ?? []) - holes.reduce((taken, hole) => taken + ringArea(hole), 0),
+    0,
+  )
 
 type Pairs = [number, number][]
 /**
- * Coordinates are put on a grid of 0.1 mm before they are cut: sides of neighbours that lie on each other up to the last digits of a double are what the
- * library can't finish (1 in 800 of random turned boxes fails without the grid, 1 in 20,000 with it). Where that is not enough a coarser one is tried:
- * a millimetre is still far below any tape.
+ * Coordinates are put on a grid of 0.1 mm before they are cut: sides of neighbours that lie on each other up
+ * to the last digits of a double are what the library can't finish (1 in 800 of random turned boxes fails
+ * without the grid, 1 in 20,000 with it). Where that is not enough a coarser one is tried: a millimetre is
+ * still far below any tape.
  */
 const GRIDS_M = [1e-4, 3e-4, 1e-3] as const
 type Closing = (ring: Ring) => Pairs
-const closedOn = (grid: number): Closing => (ring) => ring.map(([x, y]): [number, number] => [Math.round(x / grid) * grid, Math.round(y / grid) * grid])
+const closedOn =
+  (grid: number): Closing =>
+  (ring) =>
+    ring.map(([x, y]): [number, number] => [Math.round(x / grid) * grid, Math.round(y / grid) * grid])
 const open = (polygons: readonly (readonly Pairs[])[]): readonly Polygon[] =>
   polygons.map((rings) => rings.map((ring) => ring.slice(0, -1).map(([x, y]): Point => [x, y])))
-const asPairs = (polygons: readonly Polygon[], closed: Closing): Pairs[][] => polygons.map((rings) => rings.map(closed))
+const asPairs = (polygons: readonly Polygon[], closed: Closing): Pairs[][] =>
+  polygons.map((rings) => rings.map(closed))
 
 function attempt<T>(work: (closed: Closing) => T): Result<T, CombineError> {
   for (const grid of GRIDS_M) {
     try {
       return ok(work(closedOn(grid)))
-    }
-    catch {
+    } catch {
       // The library throws where rounding leaves an outline it can't finish; a user's drawing can cause that.
     }
   }
@@ -68,22 +76,41 @@ export const uniteRings = (rings: readonly Ring[]): Result<readonly Polygon[], C
 }
 
 /** What two pieces of ground have in common. */
-export const intersect = (one: readonly Polygon[], other: readonly Polygon[]): Result<readonly Polygon[], CombineError> =>
-  one.length === 0 || other.length === 0 ? ok([]) : attempt((closed) => open(clipping.intersection(asPairs(one, closed), asPairs(other, closed))))
+export const intersect = (
+  one: readonly Polygon[],
+  other: readonly Polygon[],
+): Result<readonly Polygon[], CombineError> =>
+  one.length === 0 || other.length === 0
+    ? ok([])
+    : attempt((closed) => open(clipping.intersection(asPairs(one, closed), asPairs(other, closed))))
 
 /** What is left of one piece of ground when another is taken from it. */
-export const subtract = (one: readonly Polygon[], other: readonly Polygon[]): Result<readonly Polygon[], CombineError> =>
-  one.length === 0 || other.length === 0 ? ok(one) : attempt((closed) => open(clipping.difference(asPairs(one, closed), asPairs(other, closed))))
+export const subtract = (
+  one: readonly Polygon[],
+  other: readonly Polygon[],
+): Result<readonly Polygon[], CombineError> =>
+  one.length === 0 || other.length === 0
+    ? ok(one)
+    : attempt((closed) => open(clipping.difference(asPairs(one, closed), asPairs(other, closed))))
 
-let last: { readonly added: readonly Ring[]; readonly taken: readonly Ring[]; readonly result: Result<CombinedOutlines, CombineError> }[] = []
+let last: {
+  readonly added: readonly Ring[]
+  readonly taken: readonly Ring[]
+  readonly result: Result<CombinedOutlines, CombineError>
+}[] = []
 const KEPT = 60
-const same = (one: readonly Ring[], other: readonly Ring[]) => one.length === other.length && one.every((ring, i) => ring === other[i])
+const same = (one: readonly Ring[], other: readonly Ring[]) =>
+  one.length === other.length && one.every((ring, i) => ring === other[i])
 
 /**
- * Outlines less exclusions as ground: overlapping exclusions count once, nothing beyond the outline is taken, strays are told.
- * The same rings give the answer worked out before (a pure cache: figures elsewhere on a sheet change far more often than outlines).
+ * Outlines less exclusions as ground: overlapping exclusions count once, nothing beyond the outline is taken,
+ * strays are told. The same rings give the answer worked out before (a pure cache: figures elsewhere on a
+ * sheet change far more often than outlines).
  */
-export function combineOutlines(added: readonly Ring[], taken: readonly Ring[]): Result<CombinedOutlines, CombineError> {
+export function combineOutlines(
+  added: readonly Ring[],
+  taken: readonly Ring[],
+): Result<CombinedOutlines, CombineError> {
   const before = last.find((one) => same(one.added, added) && same(one.taken, taken))
   if (before) return before.result
   const result = combine(added, taken)
@@ -100,7 +127,10 @@ function combine(added: readonly Ring[], taken: readonly Ring[]): Result<Combine
   const beyond = subtract(away.value, lawn.value)
   if (!net.ok) return net
   if (!beyond.ok) return beyond
-  const strays = polygonArea(beyond.value) > NOTHING_M2 ? taken.flatMap((ring, index) => strayOf(ring, index, lawn.value)) : []
+  const strays =
+    polygonArea(beyond.value) > NOTHING_M2
+      ? taken.flatMap((ring, index) => strayOf(ring, index, lawn.value))
+      : []
   const size = polygonArea(lawn.value)
   return ok({ net: net.value, added: size, taken: size - polygonArea(net.value), strays })
 }
@@ -109,5 +139,12 @@ function strayOf(ring: Ring, index: number, lawn: readonly Polygon[]): readonly 
   const pieces = subtract([[ring]], lawn)
   const beyond = pieces.ok ? polygonArea(pieces.value) : 0
   if (!pieces.ok || beyond <= NOTHING_M2) return []
-  return [{ index, kind: ringArea(ring) - beyond <= NOTHING_M2 ? 'outside' : 'crossing', beyond, pieces: pieces.value }]
+  return [
+    {
+      index,
+      kind: ringArea(ring) - beyond <= NOTHING_M2 ? 'outside' : 'crossing',
+      beyond,
+      pieces: pieces.value,
+    },
+  ]
 }

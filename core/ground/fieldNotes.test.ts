@@ -10,10 +10,19 @@ import { nitrogenWanted } from './grasses'
 import { readFieldNotes } from './readFieldNotes'
 
 const patch = { ...part('subtract', 'rectangle', { length: '10', width: '12' }), until: '2026-05-20' }
-const notes = (slope: string) => ({ instrument: 'tape' as const, parts: [part('add', 'rectangle', { length: '100', width: '50' }), patch], slope: typed(slope, '%' as const) })
+const notes = (slope: string) => ({
+  instrument: 'tape' as const,
+  parts: [part('add', 'rectangle', { length: '100', width: '50' }), patch],
+  slope: typed(slope, '%' as const),
+})
 
 test.each(readTable('fieldNotes.csv', import.meta.url))('$name: $words', (row) => {
-  const measured = readFieldNotes(notes(row.slope ?? ''), { path: 'p', name: 'Front', figure: 'f', day: row.day ?? '' }, fieldReader(), closedWorkingBook)
+  const measured = readFieldNotes(
+    notes(row.slope ?? ''),
+    { path: 'p', name: 'Front', figure: 'f', day: row.day ?? '' },
+    fieldReader(),
+    closedWorkingBook,
+  )
   expect(measured.size).toBeCloseTo(figure(row, 'net'), 9)
 })
 
@@ -27,7 +36,14 @@ test('a slope steepens the uncertainty as it does the area, and its working says
 })
 
 test('problems stand at their own fields', () => {
-  const document = { ...blankArea('p1', 'us-1000'), slope: typed('-3', '%' as const), grass: [{ id: 'a', species: 'tall fescue', share: typed('70', '%'), cultivar: '' }, { id: 'b', species: 'zoysia', share: typed('40', '%'), cultivar: '' }] } as const
+  const document = {
+    ...blankArea('p1', 'us-1000'),
+    slope: typed('-3', '%' as const),
+    grass: [
+      { id: 'a', species: 'tall fescue', share: typed('70', '%'), cultivar: '' },
+      { id: 'b', species: 'zoysia', share: typed('40', '%'), cultivar: '' },
+    ],
+  } as const
   const fields = fieldReader()
   readArea(document, 'Front', '2026-05-06', fields, closedWorkingBook)
   const paths = fields.problems.map(({ path, kind }) => `${kind} ${path}`)

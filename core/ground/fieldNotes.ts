@@ -58,4 +58,5 @@ export interface FieldNotes extends MeasuredWith {
 }
 
 /** The shapes that count on a day: an exclusion whose last day has passed is lawn again. */
-export const lapsed = ({ sign, until }: LawnPart, day: string): boolean => sign === 'subtract' && until !== undefined && until !== '' && until < day
+export const lapsed = ({ sign, until }: LawnPart, day: string): boolean =>
+  sign === 'subtract' && until !== undefined && until !== '' && until < day

@@ -4,7 +4,11 @@ import { boundsOf, type Point, type Ring } from './plane'
 export type Position = readonly [lon: number, lat: number]
 
 /** Where the zero of a site's plan lies, and how its upward axis is turned from north, degrees clockwise. */
-export interface Anchor { readonly lat: number; readonly lon: number; readonly bearing: number }
+export interface Anchor {
+  readonly lat: number
+  readonly lon: number
+  readonly bearing: number
+}
 
 /** WGS 84: half the long axis, m, and flattening. Source: NIMA TR8350.2. */
 const A = 6_378_137
@@ -17,17 +21,21 @@ const normalRadius = (phi: number) => A / Math.sqrt(1 - E2 * Math.sin(phi) ** 2)
 
 /**
  * Length of the meridian from the equator, m.
- * Source: series in the third flattening, to the fourth power (J. P. Snyder, Map Projections: A Working Manual, USGS 1987, eq. 3-21, in Helmert's form).
+ * Source: series in the third flattening, to the fourth power (J. P. Snyder, Map Projections: A Working
+ * Manual, USGS 1987, eq. 3-21, in Helmert's form).
  */
 function meridian(phi: number): number {
   const n = F / (2 - F)
   const [n2, n3, n4] = [n * n, n ** 3, n ** 4]
   const rectifying = (A / (1 + n)) * (1 + n2 / 4 + n4 / 64)
-  return rectifying * (phi
-    - (3 / 2) * (n - (3 / 8) * n3) * Math.sin(2 * phi)
-    + (15 / 16) * (n2 - n4 / 4) * Math.sin(4 * phi)
-    - (35 / 48) * n3 * Math.sin(6 * phi)
-    + (315 / 512) * n4 * Math.sin(8 * phi))
+  return (
+    rectifying *
+    (phi -
+      (3 / 2) * (n - (3 / 8) * n3) * Math.sin(2 * phi) +
+      (15 / 16) * (n2 - n4 / 4) * Math.sin(4 * phi) -
+      (35 / 48) * n3 * Math.sin(6 * phi) +
+      (315 / 512) * n4 * Math.sin(8 * phi))
+  )
 }
 
 /** Radius of curvature along the meridian, m. */
@@ -44,8 +52,9 @@ function rotated([x, y]: Point, degrees: number): Point {
 
 /**
  * A place on the earth as a point of the plan, m.
- * Source: the sinusoidal projection of the ellipsoid, which keeps areas exactly, so that the plain shoelace formula on the plan is the
- * area on the earth whatever the anchor. Lengths near the anchor are nearly true: off by under 1 in 10,000 within a kilometre.
+ * Source: the sinusoidal projection of the ellipsoid, which keeps areas exactly, so that the plain shoelace
+ * formula on the plan is the area on the earth whatever the anchor. Lengths near the anchor are nearly true:
+ * off by under 1 in 10,000 within a kilometre.
  */
 export function toPlan([lon, lat]: Position, anchor: Anchor): Point {
   const phi = lat * RAD
@@ -53,7 +62,10 @@ export function toPlan([lon, lat]: Position, anchor: Anchor): Point {
   return rotated([east, meridian(phi) - meridian(anchor.lat * RAD)], -anchor.bearing)
 }
 
-/** A point of the plan as a place on the earth. The latitude is found by Newton's method; four rounds are exact to a double. */
+/**
+ * A point of the plan as a place on the earth. The latitude is found by Newton's method; four rounds are
+ * exact to a double.
+ */
 export function toEarth(point: Point, anchor: Anchor): Position {
   const [east, north] = rotated(point, anchor.bearing)
   const along = meridian(anchor.lat * RAD) + north
@@ -70,5 +82,7 @@ export function anchorFor(places: Iterable<Position>): Anchor | undefined {
   return { lat: rounded((box.minY + box.maxY) / 2), lon: rounded((box.minX + box.maxX) / 2), bearing: 0 }
 }
 
-export const ringToPlan = (ring: readonly Position[], anchor: Anchor): Ring => ring.map((place) => toPlan(place, anchor))
-export const ringToEarth = (ring: Ring, anchor: Anchor): readonly Position[] => ring.map((point) => toEarth(point, anchor))
+export const ringToPlan = (ring: readonly Position[], anchor: Anchor): Ring =>
+  ring.map((place) => toPlan(place, anchor))
+export const ringToEarth = (ring: Ring, anchor: Anchor): readonly Position[] =>
+  ring.map((point) => toEarth(point, anchor))

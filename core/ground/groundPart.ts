@@ -1,7 +1,9 @@
 import type { AreaUnit } from '../quantity/units'
 import type { Ring } from './plane'
 
-/** One piece of a lawn as it was read: what it comes to alone, how wrong it may be, and its shape to scale. */
+/**
+ * One piece of a lawn as it was read: what it comes to alone, how wrong it may be, and its shape to scale.
+ */
 export interface GroundPart {
   readonly id: string
   readonly sign: 'add' | 'subtract'
@@ -11,7 +13,10 @@ export interface GroundPart {
   readonly unit: AreaUnit
   /** Flat area alone, m2. */
   readonly flat: number
-  /** One standard deviation of the scale of its lengths, as a share, and what shares that error: all ground measured with it is wrong the same way. */
+  /**
+   * One standard deviation of the scale of its lengths, as a share, and what shares that error: all ground
+   * measured with it is wrong the same way.
+   */
   readonly scale?: { readonly source: string; readonly words: string; readonly share: number }
   /** Variance of its independent readings, m4. */
   readonly variance: number

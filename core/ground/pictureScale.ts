@@ -25,25 +25,44 @@ export interface ReadPicture {
   readonly pointError: number
 }
 
-/** Scale of a picture. @returns undefined while the distance is missing or the two points are one; the reader says which. Source: similar triangles; errors are independent. */
-export function readPictureScale({ from, to, distance }: PictureScale, path: string, fields: FieldReader): ReadPicture | undefined {
+/**
+ * Scale of a picture.
+ * @returns undefined while the distance is missing or the two points are one; the reader says which. Source:
+ * similar triangles; errors are independent.
+ */
+export function readPictureScale(
+  { from, to, distance }: PictureScale,
+  path: string,
+  fields: FieldReader,
+): ReadPicture | undefined {
   const taped = fields.positive(`${path}.distance`, distance, 'length', 'Distance between the two points')
   const pixels = Math.hypot(to[0] - from[0], to[1] - from[1])
   if (!taped) return undefined
   if (pixels < 10) {
-    fields.wrong(`${path}.distance`, 'The two points lie on each other: set them as far apart as the picture allows.')
+    fields.wrong(
+      `${path}.distance`,
+      'The two points lie on each other: set them as far apart as the picture allows.',
+    )
     return undefined
   }
   const metres = lengthSi(taped)
   const metresPerPixel = metres / pixels
   return {
-    taped, metresPerPixel,
-    scale: Math.hypot(SCALE_ERROR.tape, READING_ERROR_M[taped.unit] / metres, (Math.SQRT2 * PICKING_ERROR_PX) / pixels),
+    taped,
+    metresPerPixel,
+    scale: Math.hypot(
+      SCALE_ERROR.tape,
+      READING_ERROR_M[taped.unit] / metres,
+      (Math.SQRT2 * PICKING_ERROR_PX) / pixels,
+    ),
     pointError: PICKING_ERROR_PX * metresPerPixel,
   }
 }
 
-/** Pixel of a picture under a point of the plan. @param at where its top left corner lies and how it is turned */
+/**
+ * Pixel of a picture under a point of the plan.
+ * @param at where its top left corner lies and how it is turned
+ */
 export function pixelAt(point: Point, at: Place, metresPerPixel: number): readonly [number, number] {
   const [x, y] = turned([point[0] - at.x, point[1] - at.y], [0, 0], -at.turn)
   return [x / metresPerPixel, -y / metresPerPixel]

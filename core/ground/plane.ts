@@ -3,9 +3,17 @@ export type Point = readonly [x: number, y: number]
 /** Corners in order, the last not repeated. */
 export type Ring = readonly Point[]
 
-export interface Bounds { readonly minX: number; readonly minY: number; readonly maxX: number; readonly maxY: number }
+export interface Bounds {
+  readonly minX: number
+  readonly minY: number
+  readonly maxX: number
+  readonly maxY: number
+}
 
-/** Area of a ring, m2; positive when its corners run against the clock. Source: shoelace formula, about the first corner so that far-off coordinates lose no digits. */
+/**
+ * Area of a ring, m2; positive when its corners run against the clock. Source: shoelace formula, about the
+ * first corner so that far-off coordinates lose no digits.
+ */
 export function signedArea(ring: Ring): number {
   const [ox, oy] = ring[0] ?? [0, 0]
   let twice = 0
@@ -22,7 +30,8 @@ export const ringArea = (ring: Ring): number => Math.abs(signedArea(ring))
 export const distance = ([ax, ay]: Point, [bx, by]: Point): number => Math.hypot(bx - ax, by - ay)
 
 /** Length of each side, the first from the first corner to the second, m. */
-export const sides = (ring: Ring): readonly number[] => ring.map((corner, i) => distance(corner, ring[(i + 1) % ring.length]!))
+export const sides = (ring: Ring): readonly number[] =>
+  ring.map((corner, i) => distance(corner, ring[(i + 1) % ring.length]!))
 
 export const perimeter = (ring: Ring): number => sides(ring).reduce((sum, side) => sum + side, 0)
 
@@ -43,7 +52,8 @@ export function centroid(ring: Ring): Point {
   return [ox + sumX / (6 * area), oy + sumY / (6 * area)]
 }
 
-const mean = (values: readonly number[]) => (values.length === 0 ? 0 : values.reduce((sum, value) => sum + value, 0) / values.length)
+const mean = (values: readonly number[]) =>
+  values.length === 0 ? 0 : values.reduce((sum, value) => sum + value, 0) / values.length
 
 /** The box around points; undefined for none. Loops, not spreads: a track may have two hundred thousand. */
 export function boundsOf(points: Iterable<Point>): Bounds | undefined {
@@ -57,8 +67,15 @@ export function boundsOf(points: Iterable<Point>): Bounds | undefined {
   return minX <= maxX ? { minX, minY, maxX, maxY } : undefined
 }
 
-/** Where something known only by its dimensions is put on the plan: its own zero at x, y, turned clockwise by degrees. */
-export interface Place { readonly x: number; readonly y: number; readonly turn: number }
+/**
+ * Where something known only by its dimensions is put on the plan: its own zero at x, y, turned clockwise by
+ * degrees.
+ */
+export interface Place {
+  readonly x: number
+  readonly y: number
+  readonly turn: number
+}
 
 /** A ring in its own coordinates as it lies on the plan. */
 export function placed(ring: Ring, { x, y, turn }: Place): Ring {
@@ -78,7 +95,7 @@ export function inside([x, y]: Point, ring: Ring): boolean {
   for (let i = 0, j = ring.length - 1; i < ring.length; j = i++) {
     const [ax, ay] = ring[i]!
     const [bx, by] = ring[j]!
-    if ((ay > y) !== (by > y) && x < ((bx - ax) * (y - ay)) / (by - ay) + ax) within = !within
+    if (ay > y !== by > y && x < ((bx - ax) * (y - ay)) / (by - ay) + ax) within = !within
   }
   return within
 }

@@ -41,37 +41,67 @@ export interface NotesPlace {
 }
 
 /** Reads and measures field notes; what is wrong lands in the reader's problems. */
-export function readFieldNotes(notes: FieldNotes, { path, name, figure, day }: NotesPlace, fields: FieldReader, book: WorkingBook): MeasuredGround {
+export function readFieldNotes(
+  notes: FieldNotes,
+  { path, name, figure, day }: NotesPlace,
+  fields: FieldReader,
+  book: WorkingBook,
+): MeasuredGround {
   const instrument = readInstrument(notes, path, fields)
   const read = notes.parts.map((part, i) => {
     if (lapsed(part, day)) return 'lapsed' as const
     const own = `${path}.parts.${i}`
-    return readPart(part, own, part.with ? readInstrument(part.with, `${own}.with`, fields) : instrument, fields)
+    return readPart(
+      part,
+      own,
+      part.with ? readInstrument(part.with, `${own}.with`, fields) : instrument,
+      fields,
+    )
   })
   const slope = notes.slope && fields.optional(`${path}.slope`, notes.slope, 'percent', 'Slope', 'zero-too')
   const parts = read.filter((part) => part !== undefined && part !== 'lapsed')
-  const bare: MeasuredGround = { size: undefined, sd: undefined, errors: undefined, parts, outlines: undefined, strays: [] }
+  const bare: MeasuredGround = {
+    size: undefined,
+    sd: undefined,
+    errors: undefined,
+    parts,
+    outlines: undefined,
+    strays: [],
+  }
   if (read.includes(undefined)) return bare
   const combined = combinedOf(parts)
   if (combined === 'failed') {
-    fields.wrong(`${path}.parts.0`, `The outlines of ${name} can’t be joined: too many of their sides lie on each other. Move a corner a little, or remove doubled corners.`)
+    fields.wrong(
+      `${path}.parts.0`,
+      `The outlines of ${name} can’t be joined: too many of their sides lie on each other. Move a ` +
+        'corner a little, or remove doubled corners.',
+    )
     return bare
   }
   const strays = combined ? straysOf(parts, combined) : []
   const net = netArea(parts, combined, figure, book, slope)
   if (net.ok) return { ...net.value, parts, outlines: combined, strays }
-  fields.wrong(`${path}.parts.${Math.max(0, notes.parts.findIndex((part) => part.sign === 'subtract'))}`,
-    `What is taken away (${square(net.error.subtracted)}) is as large as ${name} itself (${square(net.error.added)}): check its lengths and units.`)
+  fields.wrong(
+    `${path}.parts.${Math.max(
+      0,
+      notes.parts.findIndex((part) => part.sign === 'subtract'),
+    )}`,
+    `What is taken away (${square(net.error.subtracted)}) is as large as ${name} itself ` +
+      `(${square(net.error.added)}): check its lengths and units.`,
+  )
   return { ...bare, outlines: combined, strays }
 }
 
-const square = (m2: SquareMetres | number) => `${formatArea(areaIn(m2 as SquareMetres, 'ft2').value, 'ft2')} ft²`
+const square = (m2: SquareMetres | number) =>
+  `${formatArea(areaIn(m2 as SquareMetres, 'ft2').value, 'ft2')} ft²`
 
 function combinedOf(parts: readonly GroundPart[]): CombinedOutlines | undefined | 'failed' {
-  const rings = (sign: GroundPart['sign']): readonly Ring[] => parts.filter((part) => part.seat === 'plan' && part.sign === sign).flatMap((part) => part.rings)
+  const rings = (sign: GroundPart['sign']): readonly Ring[] =>
+    parts.filter((part) => part.seat === 'plan' && part.sign === sign).flatMap((part) => part.rings)
   const [added, taken] = [rings('add'), rings('subtract')]
   if (added.length + taken.length === 0) return undefined
-  // An outlined bed in a lawn known by its dimensions: there is nothing on the plan to cut it with, so it is taken as it is.
+  // An outlined bed in a lawn known by its dimensions: there is nothing on the plan to cut it with, so it is
+  // taken as it is.
   if (added.length === 0) {
     const alone = combineOutlines(taken, [])
     return alone.ok ? { net: [], added: 0, taken: alone.value.added, strays: [] } : 'failed'
@@ -85,9 +115,16 @@ function straysOf(parts: readonly GroundPart[], { strays }: CombinedOutlines): r
   return strays.flatMap(({ index, kind, beyond }) => {
     const part = exclusions[index]
     if (!part) return []
-    return [{
-      partId: part.id, kind,
-      message: kind === 'outside' ? `This exclusion (${square(part.flat)}) lies outside the outline: nothing is taken for it.` : `${square(beyond)} of this exclusion lie beyond the outline: only what lies on the lawn is taken.`,
-    }]
+    return [
+      {
+        partId: part.id,
+        kind,
+        message:
+          kind === 'outside'
+            ? `This exclusion (${square(part.flat)}) lies outside the outline: nothing is taken for it.`
+            : `${square(beyond)} of this exclusion lie beyond the outline: only what lies on the lawn is ` +
+              'taken.',
+      },
+    ]
   })
 }

@@ -15,10 +15,27 @@ export interface ReadInstrument {
 const WORDS = { tape: 'the tape', wheel: 'the wheel', paced: 'pacing' } as const
 
 /** Reads what a piece was measured with; a tool whose calibration can't be read counts as none. */
-export function readInstrument({ instrument, tool: note }: MeasuredWith, path: string, fields: FieldReader): ReadInstrument {
+export function readInstrument(
+  { instrument, tool: note }: MeasuredWith,
+  path: string,
+  fields: FieldReader,
+): ReadInstrument {
   const kind = instrument === 'paced' ? 'stride' : 'wheel'
-  const tool = note && instrument !== 'tape' ? readToolCourse(note.course, kind, `${path}.tool.course`, fields, '', closedWorkingBook) : undefined
+  const tool =
+    note && instrument !== 'tape'
+      ? readToolCourse(note.course, kind, `${path}.tool.course`, fields, '', closedWorkingBook)
+      : undefined
   const share = tool?.scale ?? SCALE_ERROR[instrument]
-  const words = tool && note ? `scale of ${note.name} (${toolWords(tool, note.course.distance.unit)})` : `scale of ${WORDS[instrument]}`
-  return { tool, scale: { source: tool && note ? `tool:${note.id}` : instrument, share, words: `${words}, ${sixDigits(100 * share)} %` } }
+  const words =
+    tool && note
+      ? `scale of ${note.name} (${toolWords(tool, note.course.distance.unit)})`
+      : `scale of ${WORDS[instrument]}`
+  return {
+    tool,
+    scale: {
+      source: tool && note ? `tool:${note.id}` : instrument,
+      share,
+      words: `${words}, ${sixDigits(100 * share)} %`,
+    },
+  }
 }

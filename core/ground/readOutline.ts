@@ -12,31 +12,57 @@ import { distance, perimeter, ringArea, type Ring } from './plane'
 import type { ReadInstrument } from './readInstrument'
 
 /**
- * How many independent positions a walk round a lawn holds: one every so many metres, because an error lasts twice some 25 s of walking; yet no fewer than so
- * many, because an error that stays the same all the way round moves a lawn and leaves its size. House defaults, fitted to a thousand simulated walks.
+ * How many independent positions a walk round a lawn holds: one every so many metres, because an error lasts
+ * twice some 25 s of walking; yet no fewer than so many, because an error that stays the same all the way
+ * round moves a lawn and leaves its size. House defaults, fitted to a thousand simulated walks.
  */
 const INDEPENDENT_M = 60
 const FEWEST_INDEPENDENT = 8
 
-/** Variance of the area of a ring whose corners are each off by sd along both axes, independently. Source: derivatives of the shoelace formula. */
+/**
+ * Variance of the area of a ring whose corners are each off by sd along both axes, independently. Source:
+ * derivatives of the shoelace formula.
+ */
 function cornerVariance(ring: Ring, sd: number): number {
-  const squares = ring.reduce((sum, _, i) => sum + distance(ring[(i + ring.length - 1) % ring.length]!, ring[(i + 1) % ring.length]!) ** 2, 0)
+  const squares = ring.reduce(
+    (sum, _, i) =>
+      sum + distance(ring[(i + ring.length - 1) % ring.length]!, ring[(i + 1) % ring.length]!) ** 2,
+    0,
+  )
   return (sd * sd * squares) / 4
 }
 
 /** Reads an outline on the plan: crossings refused with their places, uncertainty by how it was made. */
-export function readOutline(part: LawnPart, path: string, instrument: ReadInstrument, fields: FieldReader): GroundPart | undefined {
+export function readOutline(
+  part: LawnPart,
+  path: string,
+  instrument: ReadInstrument,
+  fields: FieldReader,
+): GroundPart | undefined {
   const { outline } = part
   if (!outline || outline.points.length < 3) {
-    fields.missing(`${path}.outline`, outline && outline.points.length > 0 ? 'An outline needs at least three corners.' : 'Draw, walk or trace the outline, or bring it from a file.')
+    fields.missing(
+      `${path}.outline`,
+      outline && outline.points.length > 0
+        ? 'An outline needs at least three corners.'
+        : 'Draw, walk or trace the outline, or bring it from a file.',
+    )
     return undefined
   }
   const ring = outline.points
   const crossed = crossings(ring)
   const [first] = crossed
   if (first) {
-    const more = crossed.length > 1 ? `, and in ${crossed.length - 1} more ${crossed.length === 2 ? 'place' : 'places'}` : ''
-    fields.wrong(`${path}.outline`, `The outline crosses itself between side ${first.sides[0] + 1} and side ${first.sides[1] + 1}, ${formatFigure(first.at[0])} m east and ${formatFigure(first.at[1])} m north${more}: move or remove a corner there.`)
+    const more =
+      crossed.length > 1
+        ? `, and in ${crossed.length - 1} more ${crossed.length === 2 ? 'place' : 'places'}`
+        : ''
+    fields.wrong(
+      `${path}.outline`,
+      `The outline crosses itself between side ${first.sides[0] + 1} and side ${first.sides[1] + 1}, ` +
+        `${formatFigure(first.at[0])} m east and ${formatFigure(first.at[1])} m north${more}: move or ` +
+        'remove a corner there.',
+    )
     return undefined
   }
   const flat = ringArea(ring)
@@ -47,14 +73,35 @@ export function readOutline(part: LawnPart, path: string, instrument: ReadInstru
   const error = errorOf(part, path, ring, instrument, fields)
   if (!error) return undefined
   return {
-    id: part.id, sign: part.sign, name: `${outline.from} outline`, unit: 'm2', flat, seat: 'plan', rings: [ring], variance: error.variance, ...(error.scale && { scale: error.scale }),
-    line: () => `${outline.from} outline of ${ring.length} corners${outline.origin === '' ? '' : ` (${outline.origin})`}, shoelace formula = ${sixDigits(flat)} m2; ${error.words}`,
+    id: part.id,
+    sign: part.sign,
+    name: `${outline.from} outline`,
+    unit: 'm2',
+    flat,
+    seat: 'plan',
+    rings: [ring],
+    variance: error.variance,
+    ...(error.scale && { scale: error.scale }),
+    line: () =>
+      `${outline.from} outline of ${ring.length} ` +
+      `corners${outline.origin === '' ? '' : ` (${outline.origin})`}, shoelace formula = ` +
+      `${sixDigits(flat)} m2; ${error.words}`,
   }
 }
 
-interface OutlineError { readonly variance: number; readonly scale?: GroundPart['scale']; readonly words: string }
+interface OutlineError {
+  readonly variance: number
+  readonly scale?: GroundPart['scale']
+  readonly words: string
+}
 
-function errorOf(part: LawnPart, path: string, ring: Ring, instrument: ReadInstrument, fields: FieldReader): OutlineError | undefined {
+function errorOf(
+  part: LawnPart,
+  path: string,
+  ring: Ring,
+  instrument: ReadInstrument,
+  fields: FieldReader,
+): OutlineError | undefined {
   const outline = part.outline!
   if (outline.from === 'drawn') {
     const sd = READING_ERROR_M.ft
@@ -62,19 +109,38 @@ function errorOf(part: LawnPart, path: string, ring: Ring, instrument: ReadInstr
   }
   if (outline.from === 'traced') {
     const picture = outline.picture && readPictureScale(outline.picture, `${path}.outline.picture`, fields)
-    if (!outline.picture) fields.missing(`${path}.outline`, 'The picture this was traced from has no scale: set two points and the distance between them.')
+    if (!outline.picture)
+      fields.missing(
+        `${path}.outline`,
+        'The picture this was traced from has no scale: set two points and the distance between them.',
+      )
     if (!picture || !outline.picture) return undefined
     return {
-      variance: cornerVariance(ring, picture.pointError), words: `corners ${sixDigits(picture.pointError)} m each`,
-      scale: { source: `picture:${outline.picture.id}`, share: picture.scale, words: `scale of the picture, ${asEntered(picture.taped)} between its two points, ${sixDigits(100 * picture.scale)} %` },
+      variance: cornerVariance(ring, picture.pointError),
+      words: `corners ${sixDigits(picture.pointError)} m each`,
+      scale: {
+        source: `picture:${outline.picture.id}`,
+        share: picture.scale,
+        words:
+          `scale of the picture, ${asEntered(picture.taped)} between its two points, ` +
+          `${sixDigits(100 * picture.scale)} %`,
+      },
     }
   }
-  const pointError = fields.positive(`${path}.outline.pointError`, outline.pointError, 'length', 'Error of one position')
+  const pointError = fields.positive(
+    `${path}.outline.pointError`,
+    outline.pointError,
+    'length',
+    'Error of one position',
+  )
   if (!pointError) return undefined
   const round = perimeter(ring)
   const fixes = Math.max(Math.min(ring.length, FEWEST_INDEPENDENT), Math.round(round / INDEPENDENT_M))
   return {
     variance: (lengthSi(pointError) * round) ** 2 / fixes,
-    words: `point error ${asEntered(pointError)} x perimeter ${sixDigits(round)} m / root of ${fixes} independent positions (one every ${INDEPENDENT_M} m walked, at least ${FEWEST_INDEPENDENT} unless there are fewer corners)`,
+    words:
+      `point error ${asEntered(pointError)} x perimeter ${sixDigits(round)} m / root of ${fixes} ` +
+      `independent positions (one every ${INDEPENDENT_M} m walked, at least ${FEWEST_INDEPENDENT} unless ` +
+      'there are fewer corners)',
   }
 }

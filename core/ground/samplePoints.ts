@@ -9,8 +9,8 @@ export const MOST_SAMPLES = 20
 const LOOKED_AT = 6000
 
 /**
- * Random places for soil samples, one in each of as many equal pieces of the ground: strips of equal area from west to east, each cut into
- * equal pieces from south to north. The same seed gives the same places.
+ * Random places for soil samples, one in each of as many equal pieces of the ground: strips of equal area
+ * from west to east, each cut into equal pieces from south to north. The same seed gives the same places.
  * @param net the ground, holes taken out; @param count 10 to 20 are usual
  * @returns in walking order, up one strip and down the next; empty when there is no ground
  */
@@ -31,9 +31,14 @@ export function samplePoints(net: readonly Polygon[], count: number, seed: numbe
   const byX = spots.toSorted((a, b) => a[0] - b[0])
   for (let strip = 0, done = 0; strip < strips; strip++) {
     const rows = Math.round(((strip + 1) * count) / strips) - done
-    const own = byX.slice(Math.round((done * byX.length) / count), Math.round(((done + rows) * byX.length) / count)).toSorted((a, b) => a[1] - b[1])
+    const own = byX
+      .slice(Math.round((done * byX.length) / count), Math.round(((done + rows) * byX.length) / count))
+      .toSorted((a, b) => a[1] - b[1])
     const column = Array.from({ length: rows }, (_, row) => {
-      const piece = own.slice(Math.round((row * own.length) / rows), Math.round(((row + 1) * own.length) / rows))
+      const piece = own.slice(
+        Math.round((row * own.length) / rows),
+        Math.round(((row + 1) * own.length) / rows),
+      )
       return piece[Math.floor(draw() * piece.length)]
     }).filter((point) => point !== undefined)
     points.push(...(strip % 2 === 0 ? column : column.toReversed()))
@@ -42,11 +47,18 @@ export function samplePoints(net: readonly Polygon[], count: number, seed: numbe
   return points
 }
 
-const within = (point: Point, net: readonly Polygon[]) => net.some(([outline, ...holes]) => outline !== undefined && inside(point, outline) && !holes.some((hole) => inside(point, hole)))
+const within = (point: Point, net: readonly Polygon[]) =>
+  net.some(
+    ([outline, ...holes]) =>
+      outline !== undefined && inside(point, outline) && !holes.some((hole) => inside(point, hole)),
+  )
 
 /** The ground of shapes as they lie on a plan. */
-export function groundOf(shapes: readonly { readonly sign: 'add' | 'subtract'; readonly rings: readonly Ring[] }[]): readonly Polygon[] {
-  const rings = (sign: 'add' | 'subtract') => shapes.filter((shape) => shape.sign === sign).flatMap((shape) => shape.rings)
+export function groundOf(
+  shapes: readonly { readonly sign: 'add' | 'subtract'; readonly rings: readonly Ring[] }[],
+): readonly Polygon[] {
+  const rings = (sign: 'add' | 'subtract') =>
+    shapes.filter((shape) => shape.sign === sign).flatMap((shape) => shape.rings)
   const combined = combineOutlines(rings('add'), rings('subtract'))
   return combined.ok ? combined.value.net : []
 }

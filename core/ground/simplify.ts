@@ -2,19 +2,23 @@ import { distance, type Point, type Ring } from './plane'
 
 /**
  * A ring with the corners left out that lie within a tolerance of the line between their neighbours.
- * Source: Douglas and Peucker 1973, on the two halves between the first corner and the one farthest from it; without recursion, so that a track of
- * two hundred thousand points can't exhaust the stack.
+ * Source: Douglas and Peucker 1973, on the two halves between the first corner and the one farthest from it;
+ * without recursion, so that a track of two hundred thousand points can't exhaust the stack.
  * @param tolerance m; 0 keeps every corner
  */
 export function simplify(ring: Ring, tolerance: number): Ring {
   if (tolerance <= 0 || ring.length <= 3) return ring
   let far = 0
-  for (let i = 1; i < ring.length; i++) if (distance(ring[0]!, ring[i]!) > distance(ring[0]!, ring[far]!)) far = i
+  for (let i = 1; i < ring.length; i++)
+    if (distance(ring[0]!, ring[i]!) > distance(ring[0]!, ring[far]!)) far = i
   if (far === 0) return ring
   const round = [...ring, ring[0]!]
   const kept = new Uint8Array(round.length)
   kept[0] = kept[far] = kept[round.length - 1] = 1
-  const open: [number, number][] = [[0, far], [far, round.length - 1]]
+  const open: [number, number][] = [
+    [0, far],
+    [far, round.length - 1],
+  ]
   for (let span = open.pop(); span; span = open.pop()) {
     const [from, to] = span
     let [worst, at] = [0, -1]

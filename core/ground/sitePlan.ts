@@ -7,7 +7,11 @@ import type { Point } from './plane'
 import { readFieldNotes, type MeasuredGround } from './readFieldNotes'
 import { groundOf, samplePoints } from './samplePoints'
 
-export interface SiteArea { readonly id: string; readonly name: string; readonly document: AreaDocument }
+export interface SiteArea {
+  readonly id: string
+  readonly name: string
+  readonly document: AreaDocument
+}
 
 /** An area measured, with its ground on the plan. */
 export interface PlannedArea extends MeasuredGround {
@@ -26,12 +30,29 @@ export interface SitePlan {
 }
 
 /** All areas of a site, measured for a day and laid on one plan. @param day YYYY-MM-DD */
-export function readSitePlan(areas: readonly SiteArea[], day: string, book: WorkingBook = closedWorkingBook): SitePlan {
+export function readSitePlan(
+  areas: readonly SiteArea[],
+  day: string,
+  book: WorkingBook = closedWorkingBook,
+): SitePlan {
   const measured = areas.map(({ id, name, document }) => {
     const fields = fieldReader()
-    return { id, name, document, problems: fields.problems, ...readFieldNotes(document, { path: 'document', name: name || 'this area', figure: `areas.${id}.size`, day }, fields, book) }
+    return {
+      id,
+      name,
+      document,
+      problems: fields.problems,
+      ...readFieldNotes(
+        document,
+        { path: 'document', name: name || 'this area', figure: `areas.${id}.size`, day },
+        fields,
+        book,
+      ),
+    }
   })
-  const layout = planLayout(measured.map(({ id, name, parts, document }) => ({ id, name, parts, places: placesOf(document.parts) })))
+  const layout = planLayout(
+    measured.map(({ id, name, parts, document }) => ({ id, name, parts, places: placesOf(document.parts) })),
+  )
   return {
     layout,
     areas: measured.map(({ document, ...area }) => {
@@ -39,7 +60,9 @@ export function readSitePlan(areas: readonly SiteArea[], day: string, book: Work
       const adds = shapes.filter(({ sign }) => sign === 'add')
       const { samples } = document
       return {
-        ...area, shapes, located: adds.length > 0 && adds.every(({ place }) => place === undefined),
+        ...area,
+        shapes,
+        located: adds.length > 0 && adds.every(({ place }) => place === undefined),
         samples: samples ? samplePoints(groundOf(shapes), Number(samples.count) || 0, samples.seed) : [],
       }
     }),
@@ -47,5 +70,9 @@ export function readSitePlan(areas: readonly SiteArea[], day: string, book: Work
 }
 
 /** The areas of a plan that a map program can take: measured, and with ground that lies where it is. */
-export const writtenAreas = ({ areas }: SitePlan): readonly WrittenArea[] => areas.flatMap(({ id, name, size, sd, outlines, located, samples }) =>
-  (size !== undefined && sd !== undefined && outlines && outlines.net.length > 0 ? [{ id, name, net: outlines.net, sizeM2: size, sdM2: sd, samples: located ? samples : [] }] : []))
+export const writtenAreas = ({ areas }: SitePlan): readonly WrittenArea[] =>
+  areas.flatMap(({ id, name, size, sd, outlines, located, samples }) =>
+    size !== undefined && sd !== undefined && outlines && outlines.net.length > 0
+      ? [{ id, name, net: outlines.net, sizeM2: size, sdM2: sd, samples: located ? samples : [] }]
+      : [],
+  )

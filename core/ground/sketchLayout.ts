@@ -14,17 +14,45 @@ export interface SketchLayout {
 const EDGE = 8
 const LABEL = 16
 
-/** A plan scaled into a box, its names below the ground they name. @param width box width; @param height box height, in drawing units */
-export function sketchLayout({ shapes, labels, bounds }: PlanLayout, width: number, height: number): SketchLayout {
+/**
+ * A plan scaled into a box, its names below the ground they name.
+ * @param width box width
+ * @param height box height, in drawing units
+ */
+export function sketchLayout(
+  { shapes, labels, bounds }: PlanLayout,
+  width: number,
+  height: number,
+): SketchLayout {
   if (!bounds) return { shapes: [], labels: [], scale: 0, height: 0 }
   const [wide, high] = [bounds.maxX - bounds.minX, bounds.maxY - bounds.minY]
   const scale = Math.min((width - 2 * EDGE) / wide, (height - LABEL - 2 * EDGE) / high)
   const left = (width - wide * scale) / 2
   const at = ([x, y]: Point): Point => [left + (x - bounds.minX) * scale, EDGE + (bounds.maxY - y) * scale]
-  const lowest = (lawnId: string) => Math.max(...shapes.filter((shape) => shape.lawnId === lawnId).flatMap(({ rings }) => rings.flat().map((point) => at(point)[1])))
+  const lowest = (lawnId: string) =>
+    Math.max(
+      ...shapes
+        .filter((shape) => shape.lawnId === lawnId)
+        .flatMap(({ rings }) => rings.flat().map((point) => at(point)[1])),
+    )
   return {
-    shapes: shapes.flatMap(({ sign, rings }) => rings.map((ring) => ({ sign, points: ring.map((point) => at(point).map((one) => one.toFixed(1)).join(',')).join(' ') }))),
-    labels: labels.map(({ lawnId, name, at: point }) => ({ text: name, x: at(point)[0], y: lowest(lawnId) + LABEL - 3 })),
+    shapes: shapes.flatMap(({ sign, rings }) =>
+      rings.map((ring) => ({
+        sign,
+        points: ring
+          .map((point) =>
+            at(point)
+              .map((one) => one.toFixed(1))
+              .join(','),
+          )
+          .join(' '),
+      })),
+    ),
+    labels: labels.map(({ lawnId, name, at: point }) => ({
+      text: name,
+      x: at(point)[0],
+      y: lowest(lawnId) + LABEL - 3,
+    })),
     scale,
     height: Math.min(height, high * scale + LABEL + 2 * EDGE),
   }

@@ -16,7 +16,10 @@ export interface ToolCourse {
   readonly runs: readonly { readonly id: string; readonly read: Entered<SpanUnit> }[]
 }
 
-/** A calibrated tool as a measurement used it, frozen: a later calibration changes nothing that was measured before. */
+/**
+ * A calibrated tool as a measurement used it, frozen: a later calibration changes nothing that was measured
+ * before.
+ */
 export interface ToolNote {
   readonly id: string
   readonly version: number
@@ -38,30 +41,65 @@ export interface ToolReading {
 }
 
 /**
- * What a stride or wheel comes to from its runs. A single run shows no spread: the usual error of pacing or wheeling stands in for it.
+ * What a stride or wheel comes to from its runs. A single run shows no spread: the usual error of pacing or
+ * wheeling stands in for it.
  * @returns undefined when a field is missing or wrong; the reader says which
  * Source: sample mean; its error sd / root n, combined with the tape's.
  */
-export function readToolCourse(course: ToolCourse, kind: ToolReading['kind'], path: string, fields: FieldReader, figure: string, book: WorkingBook): ToolReading | undefined {
+export function readToolCourse(
+  course: ToolCourse,
+  kind: ToolReading['kind'],
+  path: string,
+  fields: FieldReader,
+  figure: string,
+  book: WorkingBook,
+): ToolReading | undefined {
   const taped = fields.positive(`${path}.distance`, course.distance, 'length', 'Taped length')
-  const reads = course.runs.map(({ read }, i) => fields.positive(`${path}.runs.${i}.read`, read, 'span', kind === 'stride' ? 'Paces counted' : 'Length shown'))
+  const reads = course.runs.map(({ read }, i) =>
+    fields.positive(
+      `${path}.runs.${i}.read`,
+      read,
+      'span',
+      kind === 'stride' ? 'Paces counted' : 'Length shown',
+    ),
+  )
   if (course.runs.length === 0) fields.missing(`${path}.runs`, 'Walk the taped length three times or more.')
   const runs = reads.filter((read) => read !== undefined)
   if (!taped || runs.length === 0 || runs.length < reads.length) return undefined
   const mixed = runs.findIndex(({ unit }) => (unit === 'paces') !== (kind === 'stride'))
   if (mixed >= 0) {
-    fields.wrong(`${path}.runs.${mixed}.read`, kind === 'stride' ? 'Count paces: write for example 38.5 paces.' : 'A wheel shows a length: write for example 99.4 ft.')
+    fields.wrong(
+      `${path}.runs.${mixed}.read`,
+      kind === 'stride'
+        ? 'Count paces: write for example 38.5 paces.'
+        : 'A wheel shows a length: write for example 99.4 ft.',
+    )
     return undefined
   }
-  const each = runs.map((read) => lengthSi(taped) / (read.unit === 'paces' ? read.value : read.value * METRES_PER[read.unit]))
+  const each = runs.map(
+    (read) => lengthSi(taped) / (read.unit === 'paces' ? read.value : read.value * METRES_PER[read.unit]),
+  )
   const result = repeats(each)
   const assumed = SCALE_ERROR[kind === 'stride' ? 'paced' : 'wheel']
   const spread = result.sd === undefined ? assumed : result.sd / result.mean
-  const scale = result.sd === undefined ? assumed : Math.hypot(spread / Math.sqrt(result.count), SCALE_ERROR.tape)
+  const scale =
+    result.sd === undefined ? assumed : Math.hypot(spread / Math.sqrt(result.count), SCALE_ERROR.tape)
   book.note(figure, () => [
-    ...runs.map((read, i) => `run ${i + 1}: ${asEntered(taped)} / ${asEntered(read)} = ${toolText(kind, each[i] ?? 0, taped.unit)}`),
-    result.sd === undefined ? `one run shows no spread: ${100 * assumed} % is taken` : `spread of ${result.count} runs ${sixDigits(100 * spread)} % of the mean, counted for each length walked`,
-    `its scale: ${result.sd === undefined ? '' : `root of (spread / root ${result.count})² + (tape ${100 * SCALE_ERROR.tape} %)² = `}${sixDigits(100 * scale)} %, the same way for every length`,
+    ...runs.map(
+      (read, i) =>
+        `run ${i + 1}: ${asEntered(taped)} / ${asEntered(read)} = ` +
+        toolText(kind, each[i] ?? 0, taped.unit),
+    ),
+    result.sd === undefined
+      ? `one run shows no spread: ${100 * assumed} % is taken`
+      : `spread of ${result.count} runs ${sixDigits(100 * spread)} % of the mean, counted for each ` +
+        'length walked',
+    'its scale: ' +
+      (result.sd === undefined
+        ? ''
+        : `root of (spread / root ${result.count})² + (tape ${100 * SCALE_ERROR.tape} %)² = `) +
+      `${sixDigits(100 * scale)} ` +
+      '%, the same way for every length',
     `mean ${toolText(kind, result.mean, taped.unit)}`,
   ])
   return { kind, runs: result, scale, spread }
@@ -69,18 +107,29 @@ export function readToolCourse(course: ToolCourse, kind: ToolReading['kind'], pa
 
 /** '2.612 ft a pace' or '0.9941 true to shown'. */
 function toolText(kind: ToolReading['kind'], value: number, unit: LengthUnit): string {
-  return kind === 'stride' ? `${sixDigits(value / METRES_PER[unit])} ${unit} a pace` : `${sixDigits(value)} true to shown`
+  return kind === 'stride'
+    ? `${sixDigits(value / METRES_PER[unit])} ${unit} a pace`
+    : `${sixDigits(value)} true to shown`
 }
 
 /** What a tool comes to, as a screen says it. */
 export function toolWords({ kind, runs, spread }: ToolReading, unit: LengthUnit): string {
-  const value = kind === 'stride' ? `${formatFigure(runs.mean / METRES_PER[unit])} ${unit} a pace` : `${runs.mean.toFixed(4)} true to shown`
-  return runs.sd === undefined ? `${value}, from a single run` : `${value}, ${runs.count} runs within ${(100 * spread).toFixed(1)} %`
+  const value =
+    kind === 'stride'
+      ? `${formatFigure(runs.mean / METRES_PER[unit])} ${unit} a pace`
+      : `${runs.mean.toFixed(4)} true to shown`
+  return runs.sd === undefined
+    ? `${value}, from a single run`
+    : `${value}, ${runs.count} runs within ${(100 * spread).toFixed(1)} %`
 }
 
 /** A reading as the ground has it: a count of paces by the stride, a shown length by the wheel's factor. */
-export function trueLength(read: Quantity<SpanUnit>, tool: ToolReading | undefined): Quantity<LengthUnit> | undefined {
-  if (read.unit === 'paces') return tool?.kind === 'stride' ? quantity(read.value * tool.runs.mean, 'm') : undefined
+export function trueLength(
+  read: Quantity<SpanUnit>,
+  tool: ToolReading | undefined,
+): Quantity<LengthUnit> | undefined {
+  if (read.unit === 'paces')
+    return tool?.kind === 'stride' ? quantity(read.value * tool.runs.mean, 'm') : undefined
   const length = quantity(read.value, read.unit)
   return tool?.kind === 'wheel' ? { ...length, value: length.value * tool.runs.mean } : length
 }

@@ -31,10 +31,14 @@ export function withFix(track: WalkTrack, fix: Fix, anchor: Anchor): WalkTrack {
 /** Marks the last position as a corner. */
 export function withCorner(track: WalkTrack): WalkTrack {
   const index = track.points.length - 1
-  return index < 0 || track.corners.at(-1) === index ? track : { ...track, corners: [...track.corners, index] }
+  return index < 0 || track.corners.at(-1) === index
+    ? track
+    : { ...track, corners: [...track.corners, index] }
 }
 
-/** Forgets everything after the corner before the last one marked, so that it can be walked again from there. */
+/**
+ * Forgets everything after the corner before the last one marked, so that it can be walked again from there.
+ */
 export function withoutLastCorner(track: WalkTrack): WalkTrack {
   if (track.corners.length === 0) return EMPTY_TRACK
   const corners = track.corners.slice(0, -1)
@@ -43,9 +47,13 @@ export function withoutLastCorner(track: WalkTrack): WalkTrack {
   return { ...track, points: track.points.slice(0, kept), corners, errorSum: mean * kept }
 }
 
-/** The outline: the corners alone where three or more were marked and the walker went straight between them, else every position. */
+/**
+ * The outline: the corners alone where three or more were marked and the walker went straight between them,
+ * else every position.
+ */
 export const outlineOf = ({ points, corners }: WalkTrack, by: 'corners' | 'track'): Ring =>
-  (by === 'corners' && corners.length >= 3 ? corners.map((index) => points[index]!) : points)
+  by === 'corners' && corners.length >= 3 ? corners.map((index) => points[index]!) : points
 
 /** One standard deviation of a position, m: the mean of what the source told. Undefined before the first. */
-export const meanPointError = ({ points, errorSum }: WalkTrack): number | undefined => (points.length === 0 ? undefined : errorSum / points.length)
+export const meanPointError = ({ points, errorSum }: WalkTrack): number | undefined =>
+  points.length === 0 ? undefined : errorSum / points.length

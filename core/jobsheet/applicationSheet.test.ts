@@ -69,7 +69,10 @@ test('from dimensions, a course and a label to what to weigh', () => {
 
 test('wet: the carrier is the calibration’s, at today’s speed', () => {
   expect(composeSheet(wet(), TODAY).plan?.totals.carrier?.value).toBeCloseTo((1.92 / 1540) * 5000, 9)
-  const faster: ApplicationDocument = { ...wet(), spray: { ...wet().spray, speedToday: typed('3.41', 'mph') } }
+  const faster: ApplicationDocument = {
+    ...wet(),
+    spray: { ...wet().spray, speedToday: typed('3.41', 'mph') },
+  }
   expect(composeSheet(faster, TODAY).plan?.totals.carrier?.value).toBeCloseTo(((1.92 / 1540) * 5000) / 1.1, 9)
   expect(composeSheet(faster, TODAY).plan?.totals.products[0]?.amount.value).toBeCloseTo(17, 9)
 })
@@ -116,24 +119,34 @@ describe('calibration', () => {
     expect(codes(dry({}, ''))).toEqual(['calibration-undated'])
     const single: ApplicationDocument = {
       ...dry(),
-      spread: { ...dry().spread, calibration: spreaderCourse('2026-05-01', '12', 'Granule', [['18.4', '17.5']]) },
+      spread: {
+        ...dry().spread,
+        calibration: spreaderCourse('2026-05-01', '12', 'Granule', [['18.4', '17.5']]),
+      },
     }
     expect(codes(single)).toEqual(['calibration-single-run'])
   })
-  test('a setting within 5 % is left alone; beyond, the pace that puts it right is offered; beyond 15 % only the dial', () => {
-    // The course gave 0.90 lb on 528 ft2: 1.7045 lb/1000 ft2 a pass.
-    const perPass = (value: number) =>
-      composeSheet(dry({ rate: typed(String(value * 2), 'lb/1000 ft2') }), TODAY).checks[0]
-    expect([perPass(1.63), perPass(1.79)]).toEqual([undefined, undefined])
-    expect(perPass(1.6)).toMatchObject({
-      code: 'setting-off',
-      remedies: [
-        { path: 'spread.speedToday', value: { text: '3.30', unit: 'mph' } },
-        { path: 'spread.calibration.setting' },
-      ],
-    })
-    expect(perPass(1.4)).toMatchObject({ code: 'setting-off', remedies: [{ label: 'Close the dial and calibrate' }] })
-  })
+  test(
+    'a setting within 5 % is left alone; beyond, the pace that puts it right is offered; beyond 15 % ' +
+      'only the dial',
+    () => {
+      // The course gave 0.90 lb on 528 ft2: 1.7045 lb/1000 ft2 a pass.
+      const perPass = (value: number) =>
+        composeSheet(dry({ rate: typed(String(value * 2), 'lb/1000 ft2') }), TODAY).checks[0]
+      expect([perPass(1.63), perPass(1.79)]).toEqual([undefined, undefined])
+      expect(perPass(1.6)).toMatchObject({
+        code: 'setting-off',
+        remedies: [
+          { path: 'spread.speedToday', value: { text: '3.30', unit: 'mph' } },
+          { path: 'spread.calibration.setting' },
+        ],
+      })
+      expect(perPass(1.4)).toMatchObject({
+        code: 'setting-off',
+        remedies: [{ label: 'Close the dial and calibrate' }],
+      })
+    },
+  )
 })
 
 describe('what is caught', () => {
@@ -155,7 +168,11 @@ describe('what is caught', () => {
     expect(codes(dry({ rate: typed('40', 'lb/1000 ft2') }))).not.toContain('rate-unlikely')
   })
   test('a 40-acre flower bed', () => {
-    const bed = { ...part('subtract', 'rectangle', {}), shape: 'known' as const, size: typed('40', 'ac') as never }
+    const bed = {
+      ...part('subtract', 'rectangle', {}),
+      shape: 'known' as const,
+      size: typed('40', 'ac') as never,
+    }
     const lawns = (outer: string) =>
       spreading(
         [lawn('Front', [part('add', 'rectangle', { length: outer, width: outer }), bed])],
@@ -167,12 +184,18 @@ describe('what is caught', () => {
   })
   test('zero, negative, ambiguous and mixed-up entries stay at their field', () => {
     const length = (text: string) =>
-      spreading([lawn('Front', [part('add', 'rectangle', { length: text, width: '50' })])], [granule()], dry().spread)
+      spreading(
+        [lawn('Front', [part('add', 'rectangle', { length: text, width: '50' })])],
+        [granule()],
+        dry().spread,
+      )
     for (const text of ['0', '-3', '2,5', 'abc', '3 gal', '9999999999'])
       expect(wrong(length(text))).toEqual(['lawns.0.parts.0.lengths.length'])
     expect(wrong(dry({ rate: typed('2 oz/gallon', 'lb/1000 ft2') }))).toContain('products.0.rate')
     expect(wrong(dry({ rate: typed('2', 'fl oz/1000 ft2') }))).toContain('products.0.rate')
-    expect(wrong(wet({ rate: typed('2', 'oz/1000 ft2'), step: typed('5', 'mL') }))).toEqual(['products.0.density'])
+    expect(wrong(wet({ rate: typed('2', 'oz/1000 ft2'), step: typed('5', 'mL') }))).toEqual([
+      'products.0.density',
+    ])
     expect(wrong(dry({ analysis: analysis('120', '0', '0', '0', '0') }))).toEqual(['products.0.analysis.n'])
     expect(codes(wet({ rate: typed('100', '%') }))).toContain('products-fill-tank')
     expect(codes({ ...wet(), spray: { ...wet().spray, speedToday: typed('31', 'mph') } })).toEqual(
@@ -197,7 +220,8 @@ describe('what is caught', () => {
 })
 
 test('the label’s scale', () => {
-  const note = composeSheet(dry({ low: typed('2', 'lb/1000 ft2'), high: typed('5', 'lb/1000 ft2') }), TODAY).products[0]
+  const note = composeSheet(dry({ low: typed('2', 'lb/1000 ft2'), high: typed('5', 'lb/1000 ft2') }), TODAY)
+    .products[0]
   expect(note && labelScale(note)).toMatchObject({
     low: expect.closeTo(2 / 6.75),
     high: expect.closeTo(5 / 6.75),
@@ -207,7 +231,9 @@ test('the label’s scale', () => {
 })
 
 test('every sample job passes its schema, has its figures, and its working ends in each of them', () => {
-  for (const { document } of sampleCrew().jobs.slice(-8).flatMap(({ applications }) => applications)) {
+  for (const { document } of sampleCrew()
+    .jobs.slice(-8)
+    .flatMap(({ applications }) => applications)) {
     expect(v.safeParse(ApplicationDocumentSchema, document).success).toBe(true)
     const sheet = composeSheet(document, TODAY, openWorkingBook())
     expect(sheet.plan?.totals.products).toHaveLength(document.products.length)

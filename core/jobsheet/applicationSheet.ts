@@ -40,7 +40,9 @@ export interface ApplicationSheet {
   readonly plan: Plan | undefined
   /** What a dry job weighs in, in the steps of its scale. */
   readonly hopper: HopperCharge | undefined
-  /** What should be left in it on the way; none where lawns are weighed apart or passes go on until it is out. */
+  /**
+   * What should be left in it on the way; none where lawns are weighed apart or passes go on until it is out.
+   */
   readonly checkpoints: readonly Checkpoint[]
   /** Kg/m2 that each dry pass must put down. */
   readonly wantedPerPass: number | undefined
@@ -56,15 +58,24 @@ export interface ApplicationSheet {
  * @param day the day it is worked out for, YYYY-MM-DD: dated exclusions lapse, calibrations age
  * @param book where the working of every figure is kept
  */
-export function composeSheet(document: ApplicationDocument, day: string, book: WorkingBook = closedWorkingBook, house: House = DEFAULT_HOUSE): ApplicationSheet {
+export function composeSheet(
+  document: ApplicationDocument,
+  day: string,
+  book: WorkingBook = closedWorkingBook,
+  house: House = DEFAULT_HOUSE,
+): ApplicationSheet {
   const fields = fieldReader()
   const lawns = readGround(document.lawns, day, fields, book)
-  if (!document.lawns.some(({ treated }) => treated === 'yes')) fields.missing('lawns.0.treated', 'Tick at least one lawn to treat.')
+  if (!document.lawns.some(({ treated }) => treated === 'yes'))
+    fields.missing('lawns.0.treated', 'Tick at least one lawn to treat.')
   const calibration = readCalibration(document, fields, book)
   const products = readProducts(document.products, fields)
   const questions = [...lawnQuestions(lawns, fields), ...rateQuestions(document, products, fields)]
   const request = requestOf(document, lawns, calibration, products, fields)
-  const planned = request && !fields.problems.some(({ kind }) => kind === 'wrong') ? planApplication(request, book) : undefined
+  const planned =
+    request && !fields.problems.some(({ kind }) => kind === 'wrong')
+      ? planApplication(request, book)
+      : undefined
   if (planned && !planned.ok) planned.error.forEach((issue) => placeIssue(issue, document, fields))
   readDay(document, fields)
   const plan = planned?.ok ? planned.value : undefined
@@ -72,35 +83,82 @@ export function composeSheet(document: ApplicationDocument, day: string, book: W
   const ground = treatedGround(lawns, book)
   const first = products[0]
   const whole = document.method === 'spread' && first ? perPassOf(first, 1) : undefined
-  const light = document.spread.until === 'out' && calibration && whole !== undefined && plan ? lightPasses(whole, calibration.perPass, book) : undefined
+  const light =
+    document.spread.until === 'out' && calibration && whole !== undefined && plan
+      ? lightPasses(whole, calibration.perPass, book)
+      : undefined
   const passes = plan && request?.method.kind === 'spread' ? request.method.passes : document.spread.passes
-  const treated = lawns.flatMap(({ name, treated: yes, size }) => (yes === 'yes' && size !== undefined ? [{ name, size }] : []))
-  const points = hopper && !light && !plan?.rates ? checkpoints(hopper.weighIn, hopper.measured, passes, treated, book) : []
+  const treated = lawns.flatMap(({ name, treated: yes, size }) =>
+    yes === 'yes' && size !== undefined ? [{ name, size }] : [],
+  )
+  const points =
+    hopper && !light && !plan?.rates
+      ? checkpoints(hopper.weighIn, hopper.measured, passes, treated, book)
+      : []
   const wantedPerPass = document.method === 'spread' && first ? perPassOf(first, passes) : undefined
   const speed = calibration?.speedToday
-  const walk = plan && calibration && speed
-    ? walkOf(ground.size, calibration.width, document.method === 'spread' ? passes : 1, speed, book)
-    : undefined
+  const walk =
+    plan && calibration && speed
+      ? walkOf(ground.size, calibration.width, document.method === 'spread' ? passes : 1, speed, book)
+      : undefined
   const standing = calibration ? standingOf(courseIn(document), standingQuestion(document, day, house)) : []
-  const checks = sortChecks([
-    ...(plan ? withRemedies(plan.checks, document) : []),
-    ...questions,
-    ...(calibration ? calibrationChecks(document, calibration, { day, wantedPerPass: light ? undefined : wantedPerPass, house, standing }) : []),
-    ...(calibration && document.method === 'spray' && document.spray.calibration.by !== 'hose-end' ? wetQuestions(calibration, plan) : []),
-  ], document.products.map(({ id }) => id))
+  const checks = sortChecks(
+    [
+      ...(plan ? withRemedies(plan.checks, document) : []),
+      ...questions,
+      ...(calibration
+        ? calibrationChecks(document, calibration, {
+            day,
+            wantedPerPass: light ? undefined : wantedPerPass,
+            house,
+            standing,
+          })
+        : []),
+      ...(calibration && document.method === 'spray' && document.spray.calibration.by !== 'hose-end'
+        ? wetQuestions(calibration, plan)
+        : []),
+    ],
+    document.products.map(({ id }) => id),
+  )
   return {
-    lawns, ...ground, products, calibration, standing, request, plan: plan && { ...plan, working: book.pages() }, hopper, checkpoints: points, wantedPerPass, walk, light, checks, problems: fields.problems,
+    lawns,
+    ...ground,
+    products,
+    calibration,
+    standing,
+    request,
+    plan: plan && { ...plan, working: book.pages() },
+    hopper,
+    checkpoints: points,
+    wantedPerPass,
+    walk,
+    light,
+    checks,
+    problems: fields.problems,
   }
 }
 
 function requestOf(
-  document: ApplicationDocument, lawns: readonly SheetLawn[], calibration: SheetCalibration | undefined, products: readonly (PlanProduct | undefined)[], fields: FieldReader,
+  document: ApplicationDocument,
+  lawns: readonly SheetLawn[],
+  calibration: SheetCalibration | undefined,
+  products: readonly (PlanProduct | undefined)[],
+  fields: FieldReader,
 ): PlanRequest | undefined {
-  const method = document.method === 'spread' ? spreadMethod(document, calibration, products[0], fields) : sprayMethod(document, calibration, fields)
-  const areas = lawns.flatMap(({ id, name, treated, size, parts }, index) => (treated === 'yes' && size !== undefined ? [{ id, name, size: areaIn(size, sizeUnitOf(parts)), ...ownRates(document, index, fields) }] : []))
+  const method =
+    document.method === 'spread'
+      ? spreadMethod(document, calibration, products[0], fields)
+      : sprayMethod(document, calibration, fields)
+  const areas = lawns.flatMap(({ id, name, treated, size, parts }, index) =>
+    treated === 'yes' && size !== undefined
+      ? [{ id, name, size: areaIn(size, sizeUnitOf(parts)), ...ownRates(document, index, fields) }]
+      : [],
+  )
   const read = products.filter((product) => product !== undefined)
   const whole = areas.length === lawns.filter(({ treated }) => treated === 'yes').length && areas.length > 0
-  return method && calibration && whole && read.length === products.length ? { areas, products: read, method } : undefined
+  return method && calibration && whole && read.length === products.length
+    ? { areas, products: read, method }
+    : undefined
 }
 
 /** A lawn's size is quoted in the measure it was taken in. */
@@ -115,41 +173,87 @@ function readDay({ day, fate }: ApplicationDocument, fields: FieldReader): void 
   if (fate) fields.optional('fate.wait', fate.wait, 'time', 'Wait', 'zero-too')
 }
 
-function ownRates({ lawns, products }: ApplicationDocument, index: number, fields: FieldReader): Pick<PlanRequest['areas'][number], 'rates'> {
+function ownRates(
+  { lawns, products }: ApplicationDocument,
+  index: number,
+  fields: FieldReader,
+): Pick<PlanRequest['areas'][number], 'rates'> {
   const rates = products.flatMap((product) => {
     const place = lawns[index]?.own?.findIndex((one) => one.product === product.id) ?? -1
     const own = lawns[index]?.own?.[place]
-    const rate = own && fields.optional(`lawns.${index}.own.${place}.rate`, own.rate, 'rate', 'Rate of this lawn', 'above-zero')
-    const limit = (name: 'low' | 'high' | 'most') => own?.[name] && fields.optional(`lawns.${index}.own.${place}.rate`, own[name], 'rate', 'Limit of that line', 'above-zero')
-    const limits = own?.line === undefined ? undefined : definedOnly({ low: limit('low'), high: limit('high'), maxPerApplication: limit('most') })
+    const rate =
+      own &&
+      fields.optional(`lawns.${index}.own.${place}.rate`, own.rate, 'rate', 'Rate of this lawn', 'above-zero')
+    const limit = (name: 'low' | 'high' | 'most') =>
+      own?.[name] &&
+      fields.optional(
+        `lawns.${index}.own.${place}.rate`,
+        own[name],
+        'rate',
+        'Limit of that line',
+        'above-zero',
+      )
+    const limits =
+      own?.line === undefined
+        ? undefined
+        : definedOnly({ low: limit('low'), high: limit('high'), maxPerApplication: limit('most') })
     return rate ? [{ id: product.id, rate: partOf(product, rate), ...(limits && { limits }) }] : []
   })
   return rates.length > 0 ? { rates } : {}
 }
 
-function spreadMethod({ spread }: ApplicationDocument, calibration: SheetCalibration | undefined, product: PlanProduct | undefined, fields: FieldReader): PlanRequest['method'] {
+function spreadMethod(
+  { spread }: ApplicationDocument,
+  calibration: SheetCalibration | undefined,
+  product: PlanProduct | undefined,
+  fields: FieldReader,
+): PlanRequest['method'] {
   const reserve = fields.optional('spread.reserve', spread.reserve, 'mass', 'Reserve', 'zero-too')
   const whole = product && perPassOf(product, 1)
-  return { kind: 'spread', passes: spread.until === 'out' && calibration && whole !== undefined ? lightPasses(whole, calibration.perPass).passes : spread.passes, ...(reserve && { reserve }) }
+  return {
+    kind: 'spread',
+    passes:
+      spread.until === 'out' && calibration && whole !== undefined
+        ? lightPasses(whole, calibration.perPass).passes
+        : spread.passes,
+    ...(reserve && { reserve }),
+  }
 }
 
-function sprayMethod({ spray }: ApplicationDocument, calibration: SheetCalibration | undefined, fields: FieldReader): PlanRequest['method'] | undefined {
+function sprayMethod(
+  { spray }: ApplicationDocument,
+  calibration: SheetCalibration | undefined,
+  fields: FieldReader,
+): PlanRequest['method'] | undefined {
   const tank = fields.positive('spray.tank', spray.tank, 'volume', 'Tank')
   const dead = fields.optional('spray.dead', spray.dead, 'volume', 'Dead volume', 'zero-too')
-  const agitate = fields.optional('spray.agitate', spray.agitate, 'volume', 'Least the pump agitates', 'zero-too')
+  const agitate = fields.optional(
+    'spray.agitate',
+    spray.agitate,
+    'volume',
+    'Least the pump agitates',
+    'zero-too',
+  )
   if (!tank || !calibration) return undefined
   const unit = carrierUnitFor(tank.unit)
   return {
-    kind: 'spray', tank, loads: spray.loads, ...(dead && { dead }), ...(agitate && { agitate }),
+    kind: 'spray',
+    tank,
+    loads: spray.loads,
+    ...(dead && { dead }),
+    ...(agitate && { agitate }),
     carrier: { value: calibration.perPass / carrierFactor(unit), unit },
   }
 }
 
 /** The carrier is told in the measure the tank is told in: gallons on 1,000 ft2, litres on 100 m2. */
-export const carrierUnitFor = (tank: VolumeUnit): CarrierUnit => (tank === 'L' || tank === 'mL' ? 'L/100 m2' : 'gal/1000 ft2')
+export const carrierUnitFor = (tank: VolumeUnit): CarrierUnit =>
+  tank === 'L' || tank === 'mL' ? 'L/100 m2' : 'gal/1000 ft2'
 
 const carrierFactor = (unit: CarrierUnit): number =>
-  unit === 'L/100 m2' ? amountFactor('L') / SQUARE_METRES_PER['100 m2'] : amountFactor('gal') / SQUARE_METRES_PER['1000 ft2']
+  unit === 'L/100 m2'
+    ? amountFactor('L') / SQUARE_METRES_PER['100 m2']
+    : amountFactor('gal') / SQUARE_METRES_PER['1000 ft2']
 
 function perPassOf(product: PlanProduct, passes: number): number | undefined {
   const dose = doseOf(product, undefined)
@@ -159,7 +263,9 @@ function perPassOf(product: PlanProduct, passes: number): number | undefined {
 function wetQuestions(calibration: SheetCalibration, plan: Plan | undefined): readonly SheetCheck[] {
   const size = plan?.totals.size.value
   const volumes = size
-    ? plan.totals.products.filter(({ amount }) => amountIsVolume(amount.unit)).map(({ amount }) => (amount.value * amountFactor(amount.unit)) / size)
+    ? plan.totals.products
+        .filter(({ amount }) => amountIsVolume(amount.unit))
+        .map(({ amount }) => (amount.value * amountFactor(amount.unit)) / size)
     : []
   return [...carrierQuestions(calibration.perPass), ...tankQuestions(volumes, calibration.perPass)]
 }
@@ -167,7 +273,11 @@ function wetQuestions(calibration: SheetCalibration, plan: Plan | undefined): re
 const amountIsVolume = (unit: string): boolean => !['lb', 'oz', 'g', 'kg'].includes(unit)
 
 /** Paths of the public request, in the document's own words. */
-function placeIssue({ path, message }: PlanIssue, { method }: ApplicationDocument, fields: FieldReader): void {
+function placeIssue(
+  { path, message }: PlanIssue,
+  { method }: ApplicationDocument,
+  fields: FieldReader,
+): void {
   const place = path
     .replace(/^areas\.(\d+)\.rates\.(\d+)\.rate/, 'lawns.$1.own.$2.rate')
     .replace(/^method\./, `${method}.`)
@@ -175,5 +285,8 @@ function placeIssue({ path, message }: PlanIssue, { method }: ApplicationDocumen
     .replace(/\.limits\.(low|high)/, '.$1')
     .replace(/^(products\.\d+)\.actives$/, '$1.active.content')
     .replace(/\.unit$/, '')
-  fields.wrong(message.includes('density') ? place.replace(/^(products\.\d+)\..*/, '$1.density') : place, message)
+  fields.wrong(
+    message.includes('density') ? place.replace(/^(products\.\d+)\..*/, '$1.density') : place,
+    message,
+  )
 }

@@ -4,36 +4,77 @@ import { blankSpreaderCourse, blankSprayerCourse } from '../calibration/blankEqu
 import { blankPart } from '../ground/blankArea'
 import type { ApplicationDocument, LawnNote, ProductNote } from './document'
 
-export const blankLawn = (ids: { readonly lawn: string; readonly part: string }, system: UnitSystem): LawnNote => ({
-  id: ids.lawn, name: '', treated: 'yes', instrument: 'tape', parts: [blankPart(ids.part, 'add', 'rectangle', system)],
+export const blankLawn = (
+  ids: { readonly lawn: string; readonly part: string },
+  system: UnitSystem,
+): LawnNote => ({
+  id: ids.lawn,
+  name: '',
+  treated: 'yes',
+  instrument: 'tape',
+  parts: [blankPart(ids.part, 'add', 'rectangle', system)],
 })
 
 /** A label with nothing typed yet; a dry product is asked for in mass, a wet one in fluid measure. */
-export function blankProduct(id: string, method: ApplicationDocument['method'], system: UnitSystem): ProductNote {
+export function blankProduct(
+  id: string,
+  method: ApplicationDocument['method'],
+  system: UnitSystem,
+): ProductNote {
   const units = SYSTEM_UNITS[system]
   const metric = units.length === 'm'
   const rate = method === 'spread' ? units.massRate : units.volumeRate
   return {
-    id, name: '', registration: '', form: method === 'spread' ? 'granule' : 'solution', basis: 'product',
-    rate: blankIn(rate), low: blankIn(rate), high: blankIn(rate), most: blankIn(rate),
+    id,
+    name: '',
+    registration: '',
+    form: method === 'spread' ? 'granule' : 'solution',
+    basis: 'product',
+    rate: blankIn(rate),
+    low: blankIn(rate),
+    high: blankIn(rate),
+    most: blankIn(rate),
     density: blankIn(metric ? 'kg/L' : 'lb/gal'),
-    analysis: { n: blankIn('%'), p2o5: blankIn('%'), k2o: blankIn('%'), fe: blankIn('%'), slowN: blankIn('%') },
+    analysis: {
+      n: blankIn('%'),
+      p2o5: blankIn('%'),
+      k2o: blankIn('%'),
+      fe: blankIn('%'),
+      slowN: blankIn('%'),
+    },
     active: { name: '', content: blankIn('%') },
     step: method === 'spread' ? blankIn(metric ? 'g' : 'lb') : blankIn(metric ? 'mL' : 'fl oz'),
   }
 }
 
-/** An application with nothing typed yet: one lawn, one product, both methods ready. Ids come from the caller. */
-export function blankDocument(ids: { readonly lawn: string; readonly part: string; readonly product: string; readonly run: string }, method: ApplicationDocument['method'], system: UnitSystem): ApplicationDocument {
+/**
+ * An application with nothing typed yet: one lawn, one product, both methods ready. Ids come from the caller.
+ */
+export function blankDocument(
+  ids: { readonly lawn: string; readonly part: string; readonly product: string; readonly run: string },
+  method: ApplicationDocument['method'],
+  system: UnitSystem,
+): ApplicationDocument {
   const { weight, tank, speed } = SYSTEM_UNITS[system]
   return {
     schema: 2,
     lawns: [blankLawn(ids, system)],
     products: [blankProduct(ids.product, method, system)],
     method,
-    spread: { equipment: '', passes: 2, reserve: blankIn(weight), speedToday: blankIn(speed), calibration: blankSpreaderCourse(ids.run, system) },
+    spread: {
+      equipment: '',
+      passes: 2,
+      reserve: blankIn(weight),
+      speedToday: blankIn(speed),
+      calibration: blankSpreaderCourse(ids.run, system),
+    },
     spray: {
-      equipment: '', tank: blankIn(tank), loads: 'full-then-part', dead: blankIn(tank), agitate: blankIn(tank), speedToday: blankIn(speed),
+      equipment: '',
+      tank: blankIn(tank),
+      loads: 'full-then-part',
+      dead: blankIn(tank),
+      agitate: blankIn(tank),
+      speedToday: blankIn(speed),
       calibration: blankSprayerCourse(ids.run, system),
     },
   }

@@ -28,7 +28,11 @@ interface Wanted {
 /**
  * Whether the calibration can be trusted for this application.
  */
-export function calibrationChecks(document: ApplicationDocument, calibration: SheetCalibration, { day, wantedPerPass, house, standing }: Wanted): readonly SheetCheck[] {
+export function calibrationChecks(
+  document: ApplicationDocument,
+  calibration: SheetCalibration,
+  { day, wantedPerPass, house, standing }: Wanted,
+): readonly SheetCheck[] {
   return [
     ...ageChecks(document, calibration, day, house),
     ...productChecks(document),
@@ -39,91 +43,190 @@ export function calibrationChecks(document: ApplicationDocument, calibration: Sh
   ]
 }
 
-function ageChecks({ method }: ApplicationDocument, { on }: SheetCalibration, day: string, { calibrationDays }: House): readonly SheetCheck[] {
+function ageChecks(
+  { method }: ApplicationDocument,
+  { on }: SheetCalibration,
+  day: string,
+  { calibrationDays }: House,
+): readonly SheetCheck[] {
   const path = `${method}.calibration.on`
-  if (on === '') return [{ level: 'note', code: 'calibration-undated', message: 'The calibration has no date, so its age is not known.', source: 'calibration', remedies: [{ label: 'It was today', path, value: day }] }]
+  if (on === '')
+    return [
+      {
+        level: 'note',
+        code: 'calibration-undated',
+        message: 'The calibration has no date, so its age is not known.',
+        source: 'calibration',
+        remedies: [{ label: 'It was today', path, value: day }],
+      },
+    ]
   const { days, state } = calibrationAge(on, day, calibrationDays)
   if (state === 'fresh') return []
-  return [{
-    level: 'warn', code: 'calibration-stale', source: `house limit, ${calibrationDays} days`,
-    message: `The calibration is ${days} days old; beyond ${calibrationDays} days it is not trusted.`,
-    remedies: [{ label: 'Calibrate again', path: `${method}.calibration.runs.0.${method === 'spread' ? 'start' : 'used'}` }],
-  }]
+  return [
+    {
+      level: 'warn',
+      code: 'calibration-stale',
+      source: `house limit, ${calibrationDays} days`,
+      message: `The calibration is ${days} days old; beyond ${calibrationDays} days it is not trusted.`,
+      remedies: [
+        {
+          label: 'Calibrate again',
+          path: `${method}.calibration.runs.0.${method === 'spread' ? 'start' : 'used'}`,
+        },
+      ],
+    },
+  ]
 }
 
 function productChecks({ method, spread, products }: ApplicationDocument): readonly SheetCheck[] {
   const tested = spread.calibration.product.trim()
   const planned = products[0]?.name.trim() ?? ''
-  if (method !== 'spread' || tested === '' || planned === '' || tested.toLowerCase() === planned.toLowerCase()) return []
-  return [{
-    level: 'warn', code: 'calibration-other-product', source: 'trade practice',
-    message: `The spreader was calibrated with ${tested}; a setting means nothing for another product's grain.`,
-    remedies: [{ label: `Calibrate with ${planned}`, path: 'spread.calibration.runs.0.start' }],
-  }]
+  if (
+    method !== 'spread' ||
+    tested === '' ||
+    planned === '' ||
+    tested.toLowerCase() === planned.toLowerCase()
+  )
+    return []
+  return [
+    {
+      level: 'warn',
+      code: 'calibration-other-product',
+      source: 'trade practice',
+      message:
+        `The spreader was calibrated with ${tested}; ` +
+        "a setting means nothing for another product's grain.",
+      remedies: [{ label: `Calibrate with ${planned}`, path: 'spread.calibration.runs.0.start' }],
+    },
+  ]
 }
 
 function nozzleChecks({ method }: ApplicationDocument, standing: readonly Ground[]): readonly SheetCheck[] {
-  return standing.filter(({ about, holds }) => !holds && (about === 'nozzles' || (about === 'product' && method === 'spray'))).map(({ about, words }) => ({
-    level: 'warn', code: about === 'nozzles' ? 'calibration-other-nozzles' : 'calibration-other-product', source: 'trade practice',
-    message: about === 'nozzles' ? `The calibration was made ${words}: the carrier may differ now.` : `The bottle was calibrated ${words}; each product draws differently.`,
-    remedies: [{ label: 'Calibrate again', path: `${method}.calibration.runs.0.used` }],
-  }))
+  return standing
+    .filter(
+      ({ about, holds }) => !holds && (about === 'nozzles' || (about === 'product' && method === 'spray')),
+    )
+    .map(({ about, words }) => ({
+      level: 'warn',
+      code: about === 'nozzles' ? 'calibration-other-nozzles' : 'calibration-other-product',
+      source: 'trade practice',
+      message:
+        about === 'nozzles'
+          ? `The calibration was made ${words}: the carrier may differ now.`
+          : `The bottle was calibrated ${words}; each product draws differently.`,
+      remedies: [{ label: 'Calibrate again', path: `${method}.calibration.runs.0.used` }],
+    }))
 }
 
 function runChecks({ method }: ApplicationDocument, { measured }: SheetCalibration): readonly SheetCheck[] {
   const path = `${method}.calibration.length`
   if (measured.sd === undefined) {
-    return [{ level: 'note', code: 'calibration-single-run', message: 'One run shows no spread: two more would tell how far to trust it.', source: 'calibration', remedies: [{ label: 'Look at the runs', path }] }]
+    return [
+      {
+        level: 'note',
+        code: 'calibration-single-run',
+        message: 'One run shows no spread: two more would tell how far to trust it.',
+        source: 'calibration',
+        remedies: [{ label: 'Look at the runs', path }],
+      },
+    ]
   }
   const { share, state } = agreement(measured)
   if (state === 'agree' || share === undefined) return []
-  return [{
-    level: 'warn', code: 'calibration-uneven', working: 'calibration', source: `calibration, ${measured.count} runs`,
-    message: `The runs differ by ${formatFigure(share * 100)} % (house limit ${UNEVEN_RUNS * 100} %): repeat them at one pace.`,
-    remedies: [{ label: 'Look at the runs', path }],
-  }]
+  return [
+    {
+      level: 'warn',
+      code: 'calibration-uneven',
+      working: 'calibration',
+      source: `calibration, ${measured.count} runs`,
+      message:
+        `The runs differ by ${formatFigure(share * 100)} % (house limit ${UNEVEN_RUNS * 100} %): repeat ` +
+        'them at one pace.',
+      remedies: [{ label: 'Look at the runs', path }],
+    },
+  ]
 }
 
-function speedChecks({ method }: ApplicationDocument, { speed, speedToday, trust }: SheetCalibration): readonly SheetCheck[] {
+function speedChecks(
+  { method }: ApplicationDocument,
+  { speed, speedToday, trust }: SheetCalibration,
+): readonly SheetCheck[] {
   const path = `${method}.speedToday`
   const unlikely = [speed, speedToday].find((one) => one !== undefined && (one < SLOWEST || one > FASTEST))
   const checks: SheetCheck[] = []
   if (unlikely !== undefined) {
     checks.push({
-      level: 'warn', code: 'speed-unlikely', source: 'plausibility',
-      message: `${formatFigure(unlikely / METRES_PER_SECOND_PER.mph)} mph is not a working speed: is the unit right?`,
+      level: 'warn',
+      code: 'speed-unlikely',
+      source: 'plausibility',
+      message:
+        `${formatFigure(unlikely / METRES_PER_SECOND_PER.mph)} mph is not a working speed: is the unit ` +
+        'right?',
       remedies: [{ label: 'Check the speed', path: `${method}.calibration.speed` }],
     })
   }
   if (trust === 'questioned' && speed && speedToday) {
     checks.push({
-      level: 'warn', code: 'speed-questioned', source: `trade practice, within ${SPEED_TRUST * 100} %`,
-      message: `Today's speed is ${formatDeviation(speedToday / speed - 1)} off the calibration's: beyond ${SPEED_TRUST * 100} % it is questioned.`,
+      level: 'warn',
+      code: 'speed-questioned',
+      source: `trade practice, within ${SPEED_TRUST * 100} %`,
+      message:
+        `Today's speed is ${formatDeviation(speedToday / speed - 1)} off the calibration's: beyond ` +
+        `${SPEED_TRUST * 100} % it is questioned.`,
       remedies: [{ label: 'Keep the calibrated speed', path, value: { text: '', unit: 'mph' } }],
     })
   }
   return checks
 }
 
-/** Dry work: does this dial, at this pace, give the wanted rate of one pass; if not, at which pace would it. */
-function settingChecks({ spread }: ApplicationDocument, { perPass, speed, speedToday }: SheetCalibration, wanted: number): readonly SheetCheck[] {
+/**
+ * Dry work: does this dial, at this pace, give the wanted rate of one pass; if not, at which pace would it.
+ */
+function settingChecks(
+  { spread }: ApplicationDocument,
+  { perPass, speed, speedToday }: SheetCalibration,
+  wanted: number,
+): readonly SheetCheck[] {
   // Another setting for the day is a question to the curve, not to this calibration.
   if (spread.dial?.trim()) return []
   const off = perPass / wanted - 1
   if (Math.abs(off) <= SETTING_TOLERANCE) return []
-  const dial = spread.calibration.setting.trim() === '' ? 'This setting' : `Setting ${spread.calibration.setting.trim()}`
+  const dial =
+    spread.calibration.setting.trim() === '' ? 'This setting' : `Setting ${spread.calibration.setting.trim()}`
   const gives = `${dial} gives ${formatDeviation(off)} against what each pass needs`
-  const base = { level: 'warn', code: 'setting-off', working: 'calibration', source: `house tolerance, ${SETTING_TOLERANCE * 100} %` } as const
-  const toDial = { label: off > 0 ? 'Close the dial and calibrate' : 'Open the dial and calibrate', path: 'spread.calibration.setting' }
-  if (!speed || !speedToday) return [{ ...base, message: `${gives}: change the dial, or time the course so that the pace can correct it.`, remedies: [toDial] }]
+  const base = {
+    level: 'warn',
+    code: 'setting-off',
+    working: 'calibration',
+    source: `house tolerance, ${SETTING_TOLERANCE * 100} %`,
+  } as const
+  const toDial = {
+    label: off > 0 ? 'Close the dial and calibrate' : 'Open the dial and calibrate',
+    path: 'spread.calibration.setting',
+  }
+  if (!speed || !speedToday)
+    return [
+      {
+        ...base,
+        message: `${gives}: change the dial, or time the course so that the pace can correct it.`,
+        remedies: [toDial],
+      },
+    ]
   const answer = speedForRate(perPass, speedToday, wanted)
-  if (answer.trust === 'questioned') return [{ ...base, message: `${gives}: too far for the pace alone.`, remedies: [toDial] }]
+  if (answer.trust === 'questioned')
+    return [{ ...base, message: `${gives}: too far for the pace alone.`, remedies: [toDial] }]
   const unit = speedUnitOf(spread.calibration.speed.unit)
   const pace = formatFigure(answer.speed / METRES_PER_SECOND_PER[unit])
-  return [{
-    ...base, message: `${gives}: walk at ${pace} ${unitText(unit)} to put it right.`,
-    remedies: [{ label: `Walk at ${pace} ${unit}`, path: 'spread.speedToday', value: { text: pace, unit } }, toDial],
-  }]
+  return [
+    {
+      ...base,
+      message: `${gives}: walk at ${pace} ${unitText(unit)} to put it right.`,
+      remedies: [
+        { label: `Walk at ${pace} ${unit}`, path: 'spread.speedToday', value: { text: pace, unit } },
+        toDial,
+      ],
+    },
+  ]
 }
 
 const speedUnitOf = (unit: string): SpeedUnit => SPEED_UNITS.find((known) => known === unit) ?? 'mph'

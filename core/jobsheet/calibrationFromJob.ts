@@ -7,15 +7,25 @@ import { dialOf } from './dialChecks'
 import type { ApplicationDocument } from './document'
 
 /** What was weighed in and back on a finished dry job, as a calibration of the spreader that did it. */
-export interface JobCalibration { readonly equipmentId: string; readonly document: CalibrationDocument }
+export interface JobCalibration {
+  readonly equipmentId: string
+  readonly document: CalibrationDocument
+}
 
 /**
  * Start low and weigh back: the job itself was the course.
  * @param day of the job, YYYY-MM-DD; @param runId of the run it becomes
- * @returns undefined where nothing can be learned: wet work, a machine that is not saved, amounts that are no weights
+ * @returns undefined where nothing can be learned: wet work, a machine that is not saved, amounts that are
+ *   no weights
  * Source: trade.md 3, start low and weigh back.
  */
-export function calibrationFromJob({ method, spread, products }: Pick<ApplicationDocument, 'method' | 'spread' | 'products'>, used: Used, day: string, by: string, runId: string): JobCalibration | undefined {
+export function calibrationFromJob(
+  { method, spread, products }: Pick<ApplicationDocument, 'method' | 'spread' | 'products'>,
+  used: Used,
+  day: string,
+  by: string,
+  runId: string,
+): JobCalibration | undefined {
   const [putIn] = used.putIn
   const [start, left] = [putIn && weight(putIn.amount), weight(used.left)]
   if (method !== 'spread' || !spread.source || !start || !left) return undefined
@@ -24,13 +34,27 @@ export function calibrationFromJob({ method, spread, products }: Pick<Applicatio
   return {
     equipmentId: spread.source.id,
     document: {
-      schema: 1, kind: 'spread', by, heldBy: '', notes: 'Weighed back on a job.',
+      schema: 1,
+      kind: 'spread',
+      by,
+      heldBy: '',
+      notes: 'Weighed back on a job.',
       course: {
-        by: 'job', on: day, length: { text: '', unit: width.unit }, width, speed: today ? spread.speedToday : speed, ...(timed && !today && { timed }), setting: dialOf(spread), product: products[0]?.name ?? '',
-        ground: { text: String(used.treated.value), unit: used.treated.unit }, passes: String(spread.passes), runs: [{ id: runId, start, left }],
+        by: 'job',
+        on: day,
+        length: { text: '', unit: width.unit },
+        width,
+        speed: today ? spread.speedToday : speed,
+        ...(timed && !today && { timed }),
+        setting: dialOf(spread),
+        product: products[0]?.name ?? '',
+        ground: { text: String(used.treated.value), unit: used.treated.unit },
+        passes: String(spread.passes),
+        runs: [{ id: runId, start, left }],
       },
     },
   }
 }
 
-const weight = ({ value, unit }: Quantity<AmountUnit>): Entered<MassUnit> | undefined => (isMassUnit(unit) ? { text: String(value), unit } : undefined)
+const weight = ({ value, unit }: Quantity<AmountUnit>): Entered<MassUnit> | undefined =>
+  isMassUnit(unit) ? { text: String(value), unit } : undefined

@@ -6,7 +6,10 @@ import type { FieldProblem } from '../quantity/fieldReader'
 export const CHAIN = ['measure', 'calibrate', 'rate', 'load', 'walk', 'log'] as const
 export type LinkName = (typeof CHAIN)[number]
 
-/** Job states, each with what it locks: a planned job keeps its sheet, a running one its frozen plan, a done one everything. */
+/**
+ * Job states, each with what it locks: a planned job keeps its sheet, a running one its frozen plan, a done
+ * one everything.
+ */
 export const JOB_STATES = ['draft', 'planned', 'running', 'done', 'cancelled'] as const
 export type JobState = (typeof JOB_STATES)[number]
 
@@ -23,32 +26,81 @@ export interface ChainLink {
 export function chainOf(sheet: ApplicationSheet, state: JobState, today: string): readonly ChainLink[] {
   const links = CHAIN.map((name) => ({ name, ...linkOf(name, sheet, state, today) }))
   const here = links.findIndex(({ whole }) => !whole)
-  return links.map(({ name, whole, detail, path }, index) => ({ name, detail, path, state: whole ? 'done' : index === here ? 'here' : 'to-come' }))
+  return links.map(({ name, whole, detail, path }, index) => ({
+    name,
+    detail,
+    path,
+    state: whole ? 'done' : index === here ? 'here' : 'to-come',
+  }))
 }
 
-interface Standing { readonly whole: boolean; readonly detail: string; readonly path: string | undefined }
+interface Standing {
+  readonly whole: boolean
+  readonly detail: string
+  readonly path: string | undefined
+}
 
 function linkOf(name: LinkName, sheet: ApplicationSheet, state: JobState, today: string): Standing {
   const { plan, calibration, size, sd, lawns, products, problems } = sheet
   const standing = (prefix: RegExp, whole: boolean, done: string): Standing => {
     const problem = problems.find(({ path }) => prefix.test(path))
-    return { whole: whole && problem === undefined, detail: problem ? missingText(problem) : done, path: problem?.path }
+    return {
+      whole: whole && problem === undefined,
+      detail: problem ? missingText(problem) : done,
+      path: problem?.path,
+    }
   }
   switch (name) {
     case 'measure': {
       const treated = lawns.filter((lawn) => lawn.treated === 'yes').length
-      return standing(/^lawns/, size > 0, `${treated} ${treated === 1 ? 'lawn' : 'lawns'}, ± ${formatGive((200 * sd) / (size || 1))} %`)
+      return standing(
+        /^lawns/,
+        size > 0,
+        `${treated} ${treated === 1 ? 'lawn' : 'lawns'}, ± ${formatGive((200 * sd) / (size || 1))} %`,
+      )
     }
-    case 'calibrate': return standing(/^(spread|spray)\.(calibration|speedToday)/, calibration !== undefined, calibration ? ageText(calibration.on, today) : '')
-    case 'rate': return standing(/^products/, products.every((product) => product !== undefined), `${products.length} ${products.length === 1 ? 'product' : 'products'}`)
-    case 'load': return standing(/^(spread\.reserve|spray\.(tank|dead|agitate))/, plan !== undefined, plan ? loadText(sheet) : 'after the rate')
-    case 'walk': return { whole: state === 'done', detail: state === 'running' ? 'under way' : sheet.walk ? `${formatMinutes(sheet.walk.seconds)} min` : 'time a speed', path: undefined }
-    case 'log': return { whole: state === 'done', detail: state === 'done' ? 'on record' : 'after the run', path: undefined }
-    default: return name satisfies never
+    case 'calibrate':
+      return standing(
+        /^(spread|spray)\.(calibration|speedToday)/,
+        calibration !== undefined,
+        calibration ? ageText(calibration.on, today) : '',
+      )
+    case 'rate':
+      return standing(
+        /^products/,
+        products.every((product) => product !== undefined),
+        `${products.length} ${products.length === 1 ? 'product' : 'products'}`,
+      )
+    case 'load':
+      return standing(
+        /^(spread\.reserve|spray\.(tank|dead|agitate))/,
+        plan !== undefined,
+        plan ? loadText(sheet) : 'after the rate',
+      )
+    case 'walk':
+      return {
+        whole: state === 'done',
+        detail:
+          state === 'running'
+            ? 'under way'
+            : sheet.walk
+              ? `${formatMinutes(sheet.walk.seconds)} min`
+              : 'time a speed',
+        path: undefined,
+      }
+    case 'log':
+      return {
+        whole: state === 'done',
+        detail: state === 'done' ? 'on record' : 'after the run',
+        path: undefined,
+      }
+    default:
+      return name satisfies never
   }
 }
 
-const missingText = ({ kind, message }: FieldProblem): string => (kind === 'missing' ? message.replace(' is still missing.', ' missing') : 'to put right')
+const missingText = ({ kind, message }: FieldProblem): string =>
+  kind === 'missing' ? message.replace(' is still missing.', ' missing') : 'to put right'
 
 function ageText(on: string, today: string): string {
   if (on === '') return 'no date'

@@ -17,7 +17,11 @@ export interface Compared {
 }
 export type Side = Quantity<AmountUnit> | number | string | undefined
 
-export interface Variant { readonly document: ApplicationDocument; readonly sheet: ApplicationSheet; readonly cost: number | undefined }
+export interface Variant {
+  readonly document: ApplicationDocument
+  readonly sheet: ApplicationSheet
+  readonly cost: number | undefined
+}
 
 /** Figures closer than this are the same to anybody who measures. */
 const SAME = 1e-6
@@ -28,11 +32,22 @@ export function compareSheets(a: Variant, b: Variant): readonly Compared[] {
   const labels = [...left.keys(), ...[...right.keys()].filter((label) => !left.has(label))]
   return labels.map((label): Compared => {
     const [one, other] = [left.get(label), right.get(label)]
-    return { label, kind: one?.kind ?? other?.kind ?? 'words', a: one?.side, b: other?.side, differs: !same(one?.side, other?.side), page: other?.page }
+    return {
+      label,
+      kind: one?.kind ?? other?.kind ?? 'words',
+      a: one?.side,
+      b: other?.side,
+      differs: !same(one?.side, other?.side),
+      page: other?.page,
+    }
   })
 }
 
-interface Told { readonly kind: Compared['kind']; readonly side: Side; readonly page?: string }
+interface Told {
+  readonly kind: Compared['kind']
+  readonly side: Side
+  readonly page?: string
+}
 type Sides = ReadonlyMap<string, Told>
 
 function sidesOf({ document, sheet, cost }: Variant): Sides {
@@ -42,11 +57,38 @@ function sidesOf({ document, sheet, cost }: Variant): Sides {
   return new Map<string, Told>([
     ['Carried by', { kind: 'words', side: document[document.method].equipment }],
     ...(spread ? [['Dial', { kind: 'words', side: dialOf(document.spread) }] as const] : []),
-    ...(plan?.totals.products ?? []).map((total, i): [string, Told] => [document.products[i]?.name || `Product ${i + 1}`, { kind: 'amount', side: total.amount, page: `products.${total.id}.amount` }]),
-    ...(plan && !spread ? [['To mix', { kind: 'amount', side: plan.totals.mix ?? undefined, page: 'mix' }], ['Loads', { kind: 'count', side: plan.loads.length, page: 'loads.count' }]] as const : []),
-    ...(plan && spread ? [['Passes', { kind: 'count', side: sheet.request?.method.kind === 'spread' ? sheet.request.method.passes : undefined }]] as const : []),
-    ...(plan?.nutrients && plan.nutrients.n.value > 0 ? [['Nitrogen, on 1,000 ft²', { kind: 'nitrogen', side: plan.nutrients.n.value, page: 'nutrients.n' }]] as const : []),
-    ...(walk ? [['To walk', { kind: 'metres', side: walk.distance, page: 'walk' }], ['Walking time', { kind: 'seconds', side: walk.seconds, page: 'walk' }]] as const : []),
+    ...(plan?.totals.products ?? []).map((total, i): [string, Told] => [
+      document.products[i]?.name || `Product ${i + 1}`,
+      { kind: 'amount', side: total.amount, page: `products.${total.id}.amount` },
+    ]),
+    ...(plan && !spread
+      ? ([
+          ['To mix', { kind: 'amount', side: plan.totals.mix ?? undefined, page: 'mix' }],
+          ['Loads', { kind: 'count', side: plan.loads.length, page: 'loads.count' }],
+        ] as const)
+      : []),
+    ...(plan && spread
+      ? ([
+          [
+            'Passes',
+            {
+              kind: 'count',
+              side: sheet.request?.method.kind === 'spread' ? sheet.request.method.passes : undefined,
+            },
+          ],
+        ] as const)
+      : []),
+    ...(plan?.nutrients && plan.nutrients.n.value > 0
+      ? ([
+          ['Nitrogen, on 1,000 ft²', { kind: 'nitrogen', side: plan.nutrients.n.value, page: 'nutrients.n' }],
+        ] as const)
+      : []),
+    ...(walk
+      ? ([
+          ['To walk', { kind: 'metres', side: walk.distance, page: 'walk' }],
+          ['Walking time', { kind: 'seconds', side: walk.seconds, page: 'walk' }],
+        ] as const)
+      : []),
     ['Product costs', { kind: 'money', side: cost, ...(cost !== undefined && { page: 'cost.job' }) }],
     ['Stops', { kind: 'count', side: count('stop') }],
     ['Warnings', { kind: 'count', side: count('warn') }],

@@ -5,11 +5,21 @@ import type { Form, RateBasis } from '../label/label'
 import type { ProductDocument } from '../label/productDocument'
 import type { LoadStyle } from '../plan/planRequest'
 import type { Entered } from '../quantity/entered'
-import type { AmountUnit, ContentUnit, DensityUnit, MassUnit, RateUnit, SpeedUnit, TemperatureUnit, TimeUnit, VolumeUnit } from '../quantity/units'
+import type {
+  AmountUnit,
+  ContentUnit,
+  DensityUnit,
+  MassUnit,
+  RateUnit,
+  SpeedUnit,
+  TemperatureUnit,
+  TimeUnit,
+  VolumeUnit,
+} from '../quantity/units'
 
 /**
- * One application as a person entered it: every field is the text typed and the unit it stood in, blank where nothing was typed.
- * This is what is saved; figures are computed from it again by whoever reads it.
+ * One application as a person entered it: every field is the text typed and the unit it stood in, blank where
+ * nothing was typed. This is what is saved; figures are computed from it again by whoever reads it.
  */
 export interface ApplicationDocument {
   readonly schema: 1 | 2
@@ -44,19 +54,25 @@ export interface FateNote {
 export interface OwnRate {
   readonly product: string
   readonly rate: Entered<RateUnit>
-  /** The label's line it is printed on, and that line's limits; absent: the limits of the product's own line. */
+  /**
+   * The label's line it is printed on, and that line's limits; absent: the limits of the product's own line.
+   */
   readonly line?: string
   readonly low?: Entered<RateUnit>
   readonly high?: Entered<RateUnit>
   readonly most?: Entered<RateUnit>
 }
 
-/** A label's amount over two dates: one total shared, or the listed rate each time; nobody guesses which. The second date is another job. */
+/**
+ * A label's amount over two dates: one total shared, or the listed rate each time; nobody guesses which. The
+ * second date is another job.
+ */
 export const SPLITS = ['', 'share', 'repeat', 'share-second', 'repeat-second'] as const
 export type Split = (typeof SPLITS)[number]
 
 /** The second date of what was begun; nothing for what was no first date. */
-export const secondOf = (split: Split | undefined): Split => (split === 'share' || split === 'repeat' ? `${split}-second` : '')
+export const secondOf = (split: Split | undefined): Split =>
+  split === 'share' || split === 'repeat' ? `${split}-second` : ''
 
 /** What a piece of the document was copied from; the copy stands until somebody replans. */
 export interface Source {

@@ -14,76 +14,202 @@ import { isMassUnit, type AmountUnit, type RateUnit } from '../quantity/units'
 import type { ApplicationDocument, LawnNote, OwnRate, ProductNote, SpreadNote, SprayNote } from './document'
 
 /** What the crew keeps in its rooms, as a job draws on it. */
-export interface KeptArea { readonly id: string; readonly version: number; readonly name: string; readonly document: AreaDocument }
-export interface KeptProduct { readonly id: string; readonly version: number; readonly name: string; readonly document: ProductDocument }
-export interface KeptSpreader { readonly id: string; readonly version: number; readonly name: string; readonly document: SpreaderDocument }
-export interface KeptSprayer { readonly id: string; readonly version: number; readonly name: string; readonly document: SprayerDocument }
+export interface KeptArea {
+  readonly id: string
+  readonly version: number
+  readonly name: string
+  readonly document: AreaDocument
+}
+export interface KeptProduct {
+  readonly id: string
+  readonly version: number
+  readonly name: string
+  readonly document: ProductDocument
+}
+export interface KeptSpreader {
+  readonly id: string
+  readonly version: number
+  readonly name: string
+  readonly document: SpreaderDocument
+}
+export interface KeptSprayer {
+  readonly id: string
+  readonly version: number
+  readonly name: string
+  readonly document: SprayerDocument
+}
 
 /** A saved area as a lawn of a job; turf is ticked, a bed or strip waits to be asked for. */
-export function lawnFromArea({ id, version, name, document }: KeptArea, treated: LawnNote['treated'] = document.use === 'turf' ? 'yes' : 'no'): LawnNote {
+export function lawnFromArea(
+  { id, version, name, document }: KeptArea,
+  treated: LawnNote['treated'] = document.use === 'turf' ? 'yes' : 'no',
+): LawnNote {
   const { instrument, tool, parts, slope } = document
   return { id, name, treated, instrument, ...(tool && { tool }), parts, slope, source: { id, version } }
 }
 
 /** How a product is carried: a granule dry, all else in water. */
-export const methodOf = ({ form }: Pick<ProductDocument, 'form'>): ApplicationDocument['method'] => (form === 'granule' ? 'spread' : 'spray')
+export const methodOf = ({ form }: Pick<ProductDocument, 'form'>): ApplicationDocument['method'] =>
+  form === 'granule' ? 'spread' : 'spray'
 
-/** A rate line of a saved label as a product of a job. @param id of the note; @param step smallest step of the tool it will be measured with */
-export function noteFromLabel({ id: productId, version, name, document }: KeptProduct, line: RateLine, id: string, step: Entered<AmountUnit>): ProductNote {
+/**
+ * A rate line of a saved label as a product of a job.
+ * @param id of the note
+ * @param step smallest step of the tool it will be measured with
+ */
+export function noteFromLabel(
+  { id: productId, version, name, document }: KeptProduct,
+  line: RateLine,
+  id: string,
+  step: Entered<AmountUnit>,
+): ProductNote {
   const [active] = document.actives
-  const names = document.actives.map((one) => one.name.trim()).filter((one) => one !== '').join(' + ')
-  const groups = document.actives.map(({ group }) => group.trim()).filter((one) => one !== '').join(' + ')
+  const names = document.actives
+    .map((one) => one.name.trim())
+    .filter((one) => one !== '')
+    .join(' + ')
+  const groups = document.actives
+    .map(({ group }) => group.trim())
+    .filter((one) => one !== '')
+    .join(' + ')
   return {
-    id, name, registration: document.registration, form: document.form, basis: line.basis,
-    rate: line.rate.text.trim() === '' ? lowEndOf(line) : line.rate, low: line.low, high: line.high, most: line.most,
-    density: document.density, analysis: document.analysis,
+    id,
+    name,
+    registration: document.registration,
+    form: document.form,
+    basis: line.basis,
+    rate: line.rate.text.trim() === '' ? lowEndOf(line) : line.rate,
+    low: line.low,
+    high: line.high,
+    most: line.most,
+    density: document.density,
+    analysis: document.analysis,
     active: { name: names, content: active?.content ?? { text: '', unit: '%' }, group: groups },
-    step, reentry: document.reentry, repeat: line.repeatTo.text.trim() === '' ? line.repeatFrom : line.repeatTo,
-    ...(document.ph && { ph: document.ph }), ...(document.measures && document.measures.length > 0 && { measures: document.measures }),
+    step,
+    reentry: document.reentry,
+    repeat: line.repeatTo.text.trim() === '' ? line.repeatFrom : line.repeatTo,
+    ...(document.ph && { ph: document.ph }),
+    ...(document.measures && document.measures.length > 0 && { measures: document.measures }),
     source: { id: productId, version, line: line.id },
   }
 }
 
-/** A label that prints only a range starts at its low end: more can be asked for, less can't be taken back. */
-const lowEndOf = ({ low, high, rate }: RateLine): Entered<RateUnit> => (low.text.trim() !== '' ? low : high.text.trim() !== '' ? high : rate)
+/**
+ * A label that prints only a range starts at its low end: more can be asked for, less can't be taken back.
+ */
+const lowEndOf = ({ low, high, rate }: RateLine): Entered<RateUnit> =>
+  low.text.trim() !== '' ? low : high.text.trim() !== '' ? high : rate
 
 /** Another line of a label as one lawn's own rate, with that line's limits. */
-export const ownFromLine = (product: string, line: RateLine): OwnRate => ({ product, rate: line.rate.text.trim() === '' ? lowEndOf(line) : line.rate, line: line.id, low: line.low, high: line.high, most: line.most })
+export const ownFromLine = (product: string, line: RateLine): OwnRate => ({
+  product,
+  rate: line.rate.text.trim() === '' ? lowEndOf(line) : line.rate,
+  line: line.id,
+  low: line.low,
+  high: line.high,
+  most: line.most,
+})
 
-/** The step a rate is measured in: the finest scale for what is told by mass, the finest cup for what is told by volume. Blank without such a tool. */
-export function stepFor(rate: RateUnit, tools: readonly Pick<ToolDocument, 'type' | 'step'>[], use: 'fine' | 'coarse'): Entered<AmountUnit> {
+/**
+ * The step a rate is measured in: the finest scale for what is told by mass, the finest cup for what is told
+ * by volume. Blank without such a tool.
+ */
+export function stepFor(
+  rate: RateUnit,
+  tools: readonly Pick<ToolDocument, 'type' | 'step'>[],
+  use: 'fine' | 'coarse',
+): Entered<AmountUnit> {
   const mass = rateUnitParts(rate).dimension === 'mass'
   const fitting = tools.filter(({ step }) => step.text.trim() !== '' && isMassUnit(step.unit) === mass)
   const coarse = fitting.filter(({ step }) => step.unit === 'lb' || step.unit === 'kg')
-  return (use === 'coarse' ? coarse[0] : undefined)?.step ?? fitting.find((tool) => !coarse.includes(tool))?.step ?? fitting[0]?.step ?? { text: '', unit: mass ? 'g' : 'mL' }
+  return (
+    (use === 'coarse' ? coarse[0] : undefined)?.step ??
+    fitting.find((tool) => !coarse.includes(tool))?.step ??
+    fitting[0]?.step ?? { text: '', unit: mass ? 'g' : 'mL' }
+  )
 }
 
-/** A saved spreader with its calibration in force as the method of a job; what belongs to today (passes, speed) stays. */
-export function spreadFrom(equipment: KeptSpreader, calibration: KeptCalibration | undefined, before: SpreadNote, runId: string, system: UnitSystem): SpreadNote {
-  const course = calibration?.document.kind === 'spread'
-    ? { ...calibration.document.course, source: { id: calibration.id, version: calibration.version } }
-    : blankSpreaderCourse(runId, system)
-  return { ...before, equipment: equipment.name, reserve: equipment.document.reserve, calibration: course, source: { id: equipment.id, version: equipment.version } }
+/**
+ * A saved spreader with its calibration in force as the method of a job; what belongs to today (passes,
+ * speed) stays.
+ */
+export function spreadFrom(
+  equipment: KeptSpreader,
+  calibration: KeptCalibration | undefined,
+  before: SpreadNote,
+  runId: string,
+  system: UnitSystem,
+): SpreadNote {
+  const course =
+    calibration?.document.kind === 'spread'
+      ? { ...calibration.document.course, source: { id: calibration.id, version: calibration.version } }
+      : blankSpreaderCourse(runId, system)
+  return {
+    ...before,
+    equipment: equipment.name,
+    reserve: equipment.document.reserve,
+    calibration: course,
+    source: { id: equipment.id, version: equipment.version },
+  }
 }
 
 /** The set that is on, as a calibration is held against it. */
-export const nozzlesOn = ({ what, fitted = '' }: SprayerDocument['nozzles']): { readonly what: string; readonly fitted: string } => ({ what, fitted })
+export const nozzlesOn = ({
+  what,
+  fitted = '',
+}: SprayerDocument['nozzles']): { readonly what: string; readonly fitted: string } => ({ what, fitted })
 
 /** A saved sprayer with its calibration in force as the method of a job. */
-export function sprayFrom({ id, version, name, document }: KeptSprayer, calibration: KeptCalibration | undefined, before: SprayNote, runId: string, system: UnitSystem): SprayNote {
-  const course = calibration?.document.kind === 'spray'
-    ? { ...calibration.document.course, source: { id: calibration.id, version: calibration.version } }
-    : blankSprayerCourse(runId, system)
+export function sprayFrom(
+  { id, version, name, document }: KeptSprayer,
+  calibration: KeptCalibration | undefined,
+  before: SprayNote,
+  runId: string,
+  system: UnitSystem,
+): SprayNote {
+  const course =
+    calibration?.document.kind === 'spray'
+      ? { ...calibration.document.course, source: { id: calibration.id, version: calibration.version } }
+      : blankSprayerCourse(runId, system)
   const { tank, fillTo, dead, agitate, nozzles } = document
-  return { ...before, equipment: name, nozzles: nozzlesOn(nozzles), tank: fillTo.text.trim() === '' ? tank : fillTo, dead, agitate, calibration: course, source: { id, version } }
+  return {
+    ...before,
+    equipment: name,
+    nozzles: nozzlesOn(nozzles),
+    tank: fillTo.text.trim() === '' ? tank : fillTo,
+    dead,
+    agitate,
+    calibration: course,
+    source: { id, version },
+  }
 }
 
 /** What a job asks of a calibration: its day, first product, today's speed and the nozzles that are on. */
-export function standingQuestion({ method, products, spread, spray }: Pick<ApplicationDocument, 'method' | 'products' | 'spread' | 'spray'>, day: string, { calibrationDays }: House): StandingQuestion {
-  const typed = fieldReader().optional('', (method === 'spread' ? spread : spray).speedToday, 'speed', 'Speed', 'above-zero')
-  return { day, days: calibrationDays, product: products[0]?.name ?? '', ...(typed && { speed: speedSi(typed) }), ...(method === 'spray' && spray.nozzles && { nozzles: spray.nozzles }) }
+export function standingQuestion(
+  { method, products, spread, spray }: Pick<ApplicationDocument, 'method' | 'products' | 'spread' | 'spray'>,
+  day: string,
+  { calibrationDays }: House,
+): StandingQuestion {
+  const typed = fieldReader().optional(
+    '',
+    (method === 'spread' ? spread : spray).speedToday,
+    'speed',
+    'Speed',
+    'above-zero',
+  )
+  return {
+    day,
+    days: calibrationDays,
+    product: products[0]?.name ?? '',
+    ...(typed && { speed: speedSi(typed) }),
+    ...(method === 'spray' && spray.nozzles && { nozzles: spray.nozzles }),
+  }
 }
 
 /** The calibration in force for the equipment a job names. */
-export const inForceFor = (calibrations: readonly KeptCalibration[], document: ApplicationDocument, day: string, house: House): KeptCalibration | undefined =>
-  calibrationInForce(calibrations, standingQuestion(document, day, house))
+export const inForceFor = (
+  calibrations: readonly KeptCalibration[],
+  document: ApplicationDocument,
+  day: string,
+  house: House,
+): KeptCalibration | undefined => calibrationInForce(calibrations, standingQuestion(document, day, house))

@@ -11,7 +11,8 @@ export interface MixBooking {
 }
 
 /**
- * What is booked to one site: the spray it found in the tank and what was mixed there, at one strength; what is left drives on.
+ * What is booked to one site: the spray it found in the tank and what was mixed there, at one strength; what
+ * is left drives on.
  * @param carried spray really left by the site before; undefined: as planned
  */
 export function mixBooking(mix: SharedMix, stop: MixStop, carried?: Quantity<AmountUnit>): MixBooking {
@@ -24,7 +25,10 @@ export function mixBooking(mix: SharedMix, stop: MixStop, carried?: Quantity<Amo
     made: { value: made, unit },
     putIn: plan.totals.products.map((total, i) => {
       const fresh = stop.makes.reduce((sum, { products }) => sum + (products[i]?.measured.value ?? 0), 0)
-      return { name: mix.request.products[i]?.name ?? '', amount: { value: fresh + (total.measured.value * arrives) / whole, unit: total.measured.unit } }
+      return {
+        name: mix.request.products[i]?.name ?? '',
+        amount: { value: fresh + (total.measured.value * arrives) / whole, unit: total.measured.unit },
+      }
     }),
     left: { value: Math.max(0, made - stop.takes), unit },
   }

@@ -17,43 +17,79 @@ const SOURCES: Readonly<Record<PlanCheckCode, string>> = {
 /** The page of working on which a check's figure stands. */
 function pageOf({ code, productId }: PlanCheck): string | undefined {
   switch (code) {
-    case 'above-max-per-application': case 'rate-above-label': case 'rate-below-label': return `products.${productId}.amount`
-    case 'measure-step-coarse': return `products.${productId}.measured`
-    case 'quick-nitrogen-high': return 'nutrients.n'
-    case 'part-load-small': return 'loads.count'
-    case 'nutrients-unknown': return undefined
-    default: return code satisfies never
+    case 'above-max-per-application':
+    case 'rate-above-label':
+    case 'rate-below-label':
+      return `products.${productId}.amount`
+    case 'measure-step-coarse':
+      return `products.${productId}.measured`
+    case 'quick-nitrogen-high':
+      return 'nutrients.n'
+    case 'part-load-small':
+      return 'loads.count'
+    case 'nutrients-unknown':
+      return undefined
+    default:
+      return code satisfies never
   }
 }
 
 /** The plan's checks as the sheet shows them: with their source and the changes that would clear them. */
-export const withRemedies = (checks: readonly PlanCheck[], document: ApplicationDocument): readonly SheetCheck[] =>
-  checks.map((check) => ({ ...check, source: SOURCES[check.code], remedies: remediesFor(check, document), working: pageOf(check) }))
+export const withRemedies = (
+  checks: readonly PlanCheck[],
+  document: ApplicationDocument,
+): readonly SheetCheck[] =>
+  checks.map((check) => ({
+    ...check,
+    source: SOURCES[check.code],
+    remedies: remediesFor(check, document),
+    working: pageOf(check),
+  }))
 
 function remediesFor({ code, productId }: PlanCheck, document: ApplicationDocument): readonly Remedy[] {
   const index = document.products.findIndex(({ id }) => id === productId)
   const product = document.products[index]
   const path = `products.${index}`
   switch (code) {
-    case 'above-max-per-application': return product ? rateTo(product, product.most, path, 'Lower to the most allowed') : []
-    case 'rate-above-label': return product ? rateTo(product, product.high, path, 'Lower to the label’s highest') : []
-    case 'rate-below-label': return product ? rateTo(product, product.low, path, 'Raise to the label’s lowest') : []
-    case 'quick-nitrogen-high': return [{ label: 'Change the rate', path: 'products.0.rate' }]
-    case 'measure-step-coarse': return [{ label: 'Choose a finer step', path: `${path}.step` }, ...equalLoads(document)]
-    case 'part-load-small': return equalLoads(document)
-    case 'nutrients-unknown': return [{ label: 'Enter the density', path: `${path}.density` }]
-    default: return code satisfies never
+    case 'above-max-per-application':
+      return product ? rateTo(product, product.most, path, 'Lower to the most allowed') : []
+    case 'rate-above-label':
+      return product ? rateTo(product, product.high, path, 'Lower to the label’s highest') : []
+    case 'rate-below-label':
+      return product ? rateTo(product, product.low, path, 'Raise to the label’s lowest') : []
+    case 'quick-nitrogen-high':
+      return [{ label: 'Change the rate', path: 'products.0.rate' }]
+    case 'measure-step-coarse':
+      return [{ label: 'Choose a finer step', path: `${path}.step` }, ...equalLoads(document)]
+    case 'part-load-small':
+      return equalLoads(document)
+    case 'nutrients-unknown':
+      return [{ label: 'Enter the density', path: `${path}.density` }]
+    default:
+      return code satisfies never
   }
 }
 
-/** A limit counts product: setting the rate to it also sets the basis straight, so it is offered only for a product rate. */
-function rateTo(product: ProductNote, limit: Entered<ProductNote['rate']['unit']>, path: string, label: string): readonly Remedy[] {
-  if (product.basis !== 'product' || limit.text.trim() === '') return [{ label: 'Change the rate', path: `${path}.rate` }]
+/**
+ * A limit counts product: setting the rate to it also sets the basis straight, so it is offered only for a
+ * product rate.
+ */
+function rateTo(
+  product: ProductNote,
+  limit: Entered<ProductNote['rate']['unit']>,
+  path: string,
+  label: string,
+): readonly Remedy[] {
+  if (product.basis !== 'product' || limit.text.trim() === '')
+    return [{ label: 'Change the rate', path: `${path}.rate` }]
   return [{ label: `${label}: ${asEnteredText(limit)}`, path: `${path}.rate`, value: limit }]
 }
 
-const asEnteredText = ({ text, unit }: Entered): string => (Number.isFinite(Number(text)) ? asEntered({ value: Number(text), unit }) : text)
+const asEnteredText = ({ text, unit }: Entered): string =>
+  Number.isFinite(Number(text)) ? asEntered({ value: Number(text), unit }) : text
 
 function equalLoads({ method, spray }: ApplicationDocument): readonly Remedy[] {
-  return method === 'spray' && spray.loads !== 'equal' ? [{ label: 'Make all loads equal', path: 'spray.loads', value: 'equal' }] : []
+  return method === 'spray' && spray.loads !== 'equal'
+    ? [{ label: 'Make all loads equal', path: 'spray.loads', value: 'equal' }]
+    : []
 }

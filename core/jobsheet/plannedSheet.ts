@@ -16,7 +16,13 @@ export interface PlannedSheet {
 }
 
 /** @param day the day it is worked out for, YYYY-MM-DD; null while something is missing or wrong */
-export function plannedSheet(document: ApplicationDocument, day: string, house: House = DEFAULT_HOUSE): PlannedSheet | null {
+export function plannedSheet(
+  document: ApplicationDocument,
+  day: string,
+  house: House = DEFAULT_HOUSE,
+): PlannedSheet | null {
   const { request, plan, checks, problems } = composeSheet(document, day, openWorkingBook(), house)
-  return request && plan && !problems.some(({ kind }) => kind === 'wrong') ? { coreVersion: CORE_VERSION, request, plan, checks } : null
+  return request && plan && !problems.some(({ kind }) => kind === 'wrong')
+    ? { coreVersion: CORE_VERSION, request, plan, checks }
+    : null
 }

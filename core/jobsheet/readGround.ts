@@ -15,7 +15,12 @@ export interface SheetLawn extends MeasuredGround {
 }
 
 /** Reads and measures every lawn of a document for a day; what is wrong lands in the reader's problems. */
-export function readGround(lawns: readonly LawnNote[], day: string, fields: FieldReader, book: WorkingBook): readonly SheetLawn[] {
+export function readGround(
+  lawns: readonly LawnNote[],
+  day: string,
+  fields: FieldReader,
+  book: WorkingBook,
+): readonly SheetLawn[] {
   return lawns.map((lawn, index) => {
     const { sheetLawn, problems, working } = readOnce(lawn, index, day)
     fields.problems.push(...problems)
@@ -38,16 +43,24 @@ function readOnce(lawn: LawnNote, index: number, day: string): ReturnType<typeof
 function readLawn(lawn: LawnNote, index: number, day: string) {
   const [fields, working] = [fieldReader(), deferredWorkingBook()]
   const name = lawn.name.trim() || `Lawn ${index + 1}`
-  const ground = readFieldNotes(lawn, { path: `lawns.${index}`, name, figure: `lawns.${lawn.id}.size`, day }, fields, working)
+  const ground = readFieldNotes(
+    lawn,
+    { path: `lawns.${index}`, name, figure: `lawns.${lawn.id}.size`, day },
+    fields,
+    working,
+  )
   const sheetLawn: SheetLawn = { id: lawn.id, name, treated: lawn.treated, ...ground }
   return { sheetLawn, problems: fields.problems, working }
 }
 
 /**
- * The treated lawns together. What one instrument measured is wrong the same way on all of them, so its errors add; those of different
- * instruments, and readings, combine as independent ones do.
+ * The treated lawns together. What one instrument measured is wrong the same way on all of them, so its
+ * errors add; those of different instruments, and readings, combine as independent ones do.
  */
-export function treatedGround(lawns: readonly SheetLawn[], book: WorkingBook): { readonly size: SquareMetres; readonly sd: SquareMetres } {
+export function treatedGround(
+  lawns: readonly SheetLawn[],
+  book: WorkingBook,
+): { readonly size: SquareMetres; readonly sd: SquareMetres } {
   const treated = lawns.filter((lawn) => lawn.treated === 'yes')
   const size = treated.reduce((total, lawn) => total + (lawn.size ?? 0), 0)
   const errors = joined(treated.flatMap((lawn) => lawn.errors ?? []))
@@ -56,7 +69,8 @@ export function treatedGround(lawns: readonly SheetLawn[], book: WorkingBook): {
     book.note('ground.size', () => [
       ...treated.map((lawn) => `${lawn.name}: ${sixDigits(lawn.size ?? 0)} m2`),
       ...errorLines(errors, sd, size),
-      `carried to every amount on this ground: the same ${sixDigits((200 * sd) / size)} % of it, give or take`,
+      `carried to every amount on this ground: the same ${sixDigits((200 * sd) / size)} % of it, give ` +
+        'or take',
       `ground together ${figureText(areaIn(squareMetres(size), 'ft2'))} = ${sixDigits(size)} m2`,
     ])
   }
@@ -65,6 +79,8 @@ export function treatedGround(lawns: readonly SheetLawn[], book: WorkingBook): {
 
 function joined(all: readonly GroundErrors[]): GroundErrors {
   const scales = new Map<string, { words: string; sd: number }>()
-  for (const one of all) for (const [source, { words, sd }] of one.scales) scales.set(source, { words, sd: (scales.get(source)?.sd ?? 0) + sd })
+  for (const one of all)
+    for (const [source, { words, sd }] of one.scales)
+      scales.set(source, { words, sd: (scales.get(source)?.sd ?? 0) + sd })
   return { scales, readings: Math.hypot(...all.map(({ readings }) => readings)) }
 }

@@ -12,13 +12,25 @@ const TEST_HOLDS_DAYS = 3 * 365
 
 const testOf = ({ area }: KnownLawn, day: string) => {
   const { soilTest } = area.document
-  return soilTest && soilTest.on !== '' && soilTest.on <= day && daysBetween(soilTest.on, day) <= TEST_HOLDS_DAYS ? soilTest : undefined
+  return soilTest &&
+    soilTest.on !== '' &&
+    soilTest.on <= day &&
+    daysBetween(soilTest.on, day) <= TEST_HOLDS_DAYS
+    ? soilTest
+    : undefined
 }
 
-/** Whether a test of every lawn, not too old, asks for phosphorus: what a local ban without a test gives way to. */
-export const phosphorusTested = ({ lawns, request, day }: LabelContext): boolean => lawns.length === request.areas.length && lawns.every((lawn) => testOf(lawn, day)?.p === 'low')
+/**
+ * Whether a test of every lawn, not too old, asks for phosphorus: what a local ban without a test gives way
+ * to.
+ */
+export const phosphorusTested = ({ lawns, request, day }: LabelContext): boolean =>
+  lawns.length === request.areas.length && lawns.every((lawn) => testOf(lawn, day)?.p === 'low')
 
-const LISTED = [['p2o5', 'p', 'phosphorus-enough'], ['k2o', 'k', 'potassium-enough']] as const
+const LISTED = [
+  ['p2o5', 'p', 'phosphorus-enough'],
+  ['k2o', 'k', 'potassium-enough'],
+] as const
 
 /** Phosphate and potash on ground whose test says that there is enough. Source: trade.md 11, soil test. */
 export function soilChecks(context: LabelContext, plan: Plan): readonly SheetCheck[] {
@@ -26,14 +38,22 @@ export function soilChecks(context: LabelContext, plan: Plan): readonly SheetChe
     const found = context.lawns.flatMap((lawn) => {
       const now = nutrientsOn(lawn.lawn.id, context.request, plan)?.[nutrient] ?? 0
       const test = testOf(lawn, context.day)
-      return now > 0 && test && (test[level] === 'high' || test[level] === 'enough') ? [{ ...lawn, now, test }] : []
+      return now > 0 && test && (test[level] === 'high' || test[level] === 'enough')
+        ? [{ ...lawn, now, test }]
+        : []
     })
     const [worst] = found.toSorted((a, b) => b.now - a.now)
     if (!worst) return []
-    return [{
-      level: worst.test[level] === 'high' ? 'warn' : 'note', code, source: `soil test of ${dayText(worst.test.on)}`,
-      message: `${formatFigure(worst.now)} lb ${NUTRIENT_NAMES[nutrient]}/1000 ft2 goes on ${namesOf(found)}, where the soil test says ${worst.test[level] === 'high' ? 'high' : 'enough'}.`,
-      remedies: leaveOut(found),
-    }]
+    return [
+      {
+        level: worst.test[level] === 'high' ? 'warn' : 'note',
+        code,
+        source: `soil test of ${dayText(worst.test.on)}`,
+        message:
+          `${formatFigure(worst.now)} lb ${NUTRIENT_NAMES[nutrient]}/1000 ft2 goes on ${namesOf(found)}, ` +
+          `where the soil test says ${worst.test[level] === 'high' ? 'high' : 'enough'}.`,
+        remedies: leaveOut(found),
+      },
+    ]
   })
 }

@@ -12,14 +12,29 @@ import { NUTRIENT_UNITS, nitrogenOfYear } from './nutrientYear'
 import { leaveOut, namesOf, type KnownLawn, type LabelContext, type LabelledLine } from './labelContext'
 import type { Remedy, SheetCheck } from './sheetCheck'
 
-/** Seed is left alone this long after a pre-emergent whose label says nothing (trade.md 10, residual commonly 90 days). */
+/**
+ * Seed is left alone this long after a pre-emergent whose label says nothing (trade.md 10, residual commonly
+ * 90 days).
+ */
 const USUAL_RESIDUAL = 90
 /** Turf younger than this is young to a root-pruning active whose label says nothing (house default). */
 const YOUNG_DAYS = 60
 
-/** What the turf itself forbids: grasses, seed and young turf, the nitrogen it wants. Source: trade.md 5, 6, 10. */
+/**
+ * What the turf itself forbids: grasses, seed and young turf, the nitrogen it wants. Source: trade.md 5, 6,
+ * 10.
+ */
 export function turfChecks(context: LabelContext, plan: Plan): readonly SheetCheck[] {
-  return [...context.lines.flatMap((line) => [...grassChecks(line, context), ...seedChecks(line, context), ...methodChecks(line, context), ...labelReminders(line, context), ...growthChecks(line, context)]), ...nitrogenYear(context, plan)]
+  return [
+    ...context.lines.flatMap((line) => [
+      ...grassChecks(line, context),
+      ...seedChecks(line, context),
+      ...methodChecks(line, context),
+      ...labelReminders(line, context),
+      ...growthChecks(line, context),
+    ]),
+    ...nitrogenYear(context, plan),
+  ]
 }
 
 function grassChecks(line: LabelledLine, { lawns }: LabelContext): readonly SheetCheck[] {
@@ -27,11 +42,48 @@ function grassChecks(line: LabelledLine, { lawns }: LabelContext): readonly Shee
   const named = line.line.grasses ?? []
   const grassesOf = ({ area }: KnownLawn) => area.document.grass.map(({ species }) => species)
   const harmed = lawns.filter((lawn) => grassesOf(lawn).some((grass) => harms.includes(grass)))
-  const unnamed = named.length === 0 ? [] : lawns.filter((lawn) => !harmed.includes(lawn) && !lawn.own.has(line.note.id) && grassesOf(lawn).some((grass) => !named.includes(grass)))
-  const [one, other] = [harmed[0] && grassesOf(harmed[0]).find((grass) => harms.includes(grass)), unnamed[0] && grassesOf(unnamed[0]).find((grass) => !named.includes(grass))]
+  const unnamed =
+    named.length === 0
+      ? []
+      : lawns.filter(
+          (lawn) =>
+            !harmed.includes(lawn) &&
+            !lawn.own.has(line.note.id) &&
+            grassesOf(lawn).some((grass) => !named.includes(grass)),
+        )
+  const [one, other] = [
+    harmed[0] && grassesOf(harmed[0]).find((grass) => harms.includes(grass)),
+    unnamed[0] && grassesOf(unnamed[0]).find((grass) => !named.includes(grass)),
+  ]
   return [
-    ...(one ? [{ level: 'stop' as const, code: 'grass-harmed' as const, productId: line.note.id, source: 'label, grasses it may harm', message: `${line.product.name} may harm ${one}, which grows on ${namesOf(harmed)}.`, remedies: leaveOut(harmed) }] : []),
-    ...(other ? [{ level: 'warn' as const, code: 'grass-not-named' as const, productId: line.note.id, source: 'label, grasses of this line', message: `This line is for ${named.join(', ')}; on ${namesOf(unnamed)} grows ${other}.`, remedies: [...otherLines(line, unnamed), { label: 'Choose another line', path: `products.${line.index}.rate` }, ...leaveOut(unnamed)] }] : []),
+    ...(one
+      ? [
+          {
+            level: 'stop' as const,
+            code: 'grass-harmed' as const,
+            productId: line.note.id,
+            source: 'label, grasses it may harm',
+            message: `${line.product.name} may harm ${one}, which grows on ${namesOf(harmed)}.`,
+            remedies: leaveOut(harmed),
+          },
+        ]
+      : []),
+    ...(other
+      ? [
+          {
+            level: 'warn' as const,
+            code: 'grass-not-named' as const,
+            productId: line.note.id,
+            source: 'label, grasses of this line',
+            message: `This line is for ${named.join(', ')}; on ${namesOf(unnamed)} grows ${other}.`,
+            remedies: [
+              ...otherLines(line, unnamed),
+              { label: 'Choose another line', path: `products.${line.index}.rate` },
+              ...leaveOut(unnamed),
+            ],
+          },
+        ]
+      : []),
   ]
 }
 
@@ -39,55 +91,147 @@ function grassChecks(line: LabelledLine, { lawns }: LabelContext): readonly Shee
 function otherLines({ product, note, line }: LabelledLine, lawns: readonly KnownLawn[]): readonly Remedy[] {
   return lawns.slice(0, 3).flatMap(({ index, area, lawn }): readonly Remedy[] => {
     const grasses = area.document.grass.map(({ species }) => species)
-    const fitting = product.document.lines.find((one) => one.id !== line.id && one.basis === note.basis && one.grasses?.length && grasses.every((grass) => one.grasses?.includes(grass)))
+    const fitting = product.document.lines.find(
+      (one) =>
+        one.id !== line.id &&
+        one.basis === note.basis &&
+        one.grasses?.length &&
+        grasses.every((grass) => one.grasses?.includes(grass)),
+    )
     if (!fitting) return []
     const { rate } = ownFromLine(note.id, fitting)
-    return [{ label: `${area.name} at ${rate.text} ${rate.unit}, its line on the label`, path: `lawns.${index}.own`, value: [...(lawn.own ?? []).filter((one) => one.product !== note.id), ownFromLine(note.id, fitting)] }]
+    return [
+      {
+        label: `${area.name} at ${rate.text} ${rate.unit}, its line on the label`,
+        path: `lawns.${index}.own`,
+        value: [...(lawn.own ?? []).filter((one) => one.product !== note.id), ownFromLine(note.id, fitting)],
+      },
+    ]
   })
 }
 
 /** A rate printed for turf in one state, on turf that was noted to be in another. */
-function growthChecks({ line, note, product, index }: LabelledLine, { document }: LabelContext): readonly SheetCheck[] {
+function growthChecks(
+  { line, note, product, index }: LabelledLine,
+  { document }: LabelContext,
+): readonly SheetCheck[] {
   const [growth, turf] = [line.growth ?? '', document.day?.turf ?? '']
   if (growth === '' || turf === '' || growth === turf) return []
-  return [{ level: 'warn', code: 'other-growth', productId: note.id, source: 'label, growth state of this line', message: `This rate of ${product.name} is for turf that is ${growth}; it is ${turf} now.`, remedies: [{ label: 'Choose another line', path: `products.${index}.rate` }] }]
+  return [
+    {
+      level: 'warn',
+      code: 'other-growth',
+      productId: note.id,
+      source: 'label, growth state of this line',
+      message: `This rate of ${product.name} is for turf that is ${growth}; it is ${turf} now.`,
+      remedies: [{ label: 'Choose another line', path: `products.${index}.rate` }],
+    },
+  ]
 }
 
-/** Sown before and to be sown after: the label's own days, else what is usual for a pre-emergent; not for grasses that the label spares. */
+/**
+ * Sown before and to be sown after: the label's own days, else what is usual for a pre-emergent; not for
+ * grasses that the label spares.
+ */
 function seedChecks(line: LabelledLine, { lawns, day }: LabelContext): readonly SheetCheck[] {
   const { figures } = line.line
   const prevents = line.product.document.kind === 'pre-emergent herbicide'
-  const [printedAfter, printedBefore] = [daysIn(figures?.seedAfter), daysIn(figures?.seedBefore) ?? (prevents ? daysIn(figures?.lasts) : undefined)]
+  const [printedAfter, printedBefore] = [
+    daysIn(figures?.seedAfter),
+    daysIn(figures?.seedBefore) ?? (prevents ? daysIn(figures?.lasts) : undefined),
+  ]
   const after = printedAfter ?? (prevents ? YOUNG_DAYS : undefined)
   const before = printedBefore ?? (prevents ? USUAL_RESIDUAL : undefined)
-  const spares = (grasses: readonly GrassName[]) => grasses.length > 0 && grasses.every((grass) => line.line.sparesSown?.includes(grass))
-  const young = after === undefined ? [] : lawns.filter(({ area: { document: { established, grass } } }) => established !== '' && established <= day && daysBetween(established, day) < after && !spares(grass.map(({ species }) => species)))
-  const sown = before === undefined ? [] : lawns.filter(({ area: { document: { overseeding, overseedWith = [] } } }) => overseeding !== '' && overseeding >= day && daysBetween(day, overseeding) < before && !spares(overseedWith))
+  const spares = (grasses: readonly GrassName[]) =>
+    grasses.length > 0 && grasses.every((grass) => line.line.sparesSown?.includes(grass))
+  const young =
+    after === undefined
+      ? []
+      : lawns.filter(
+          ({
+            area: {
+              document: { established, grass },
+            },
+          }) =>
+            established !== '' &&
+            established <= day &&
+            daysBetween(established, day) < after &&
+            !spares(grass.map(({ species }) => species)),
+        )
+  const sown =
+    before === undefined
+      ? []
+      : lawns.filter(
+          ({
+            area: {
+              document: { overseeding, overseedWith = [] },
+            },
+          }) =>
+            overseeding !== '' &&
+            overseeding >= day &&
+            daysBetween(day, overseeding) < before &&
+            !spares(overseedWith),
+        )
   const source = (own: number | undefined) => (own !== undefined ? 'label' : 'trade practice')
   const [youngest, next] = [young[0], sown[0]]
   return [
     ...(youngest && after !== undefined
-      ? [{
-          level: printedAfter !== undefined ? 'stop' as const : 'warn' as const, code: 'seeding' as const, productId: line.note.id, source: source(printedAfter), remedies: leaveOut(young),
-          message: `${namesOf(young)} was sown on ${dayText(youngest.area.document.established)}: ${line.product.name} waits ${after} days, until ${dayText(daysAfter(youngest.area.document.established, Math.ceil(after)))}.`,
-        }]
+      ? [
+          {
+            level: printedAfter !== undefined ? ('stop' as const) : ('warn' as const),
+            code: 'seeding' as const,
+            productId: line.note.id,
+            source: source(printedAfter),
+            remedies: leaveOut(young),
+            message:
+              `${namesOf(young)} was sown on ${dayText(youngest.area.document.established)}: ` +
+              `${line.product.name} waits ${after} days, until ` +
+              `${dayText(daysAfter(youngest.area.document.established, Math.ceil(after)))}.`,
+          },
+        ]
       : []),
     ...(next && before !== undefined
-      ? [{
-          level: 'stop' as const, code: 'seeding' as const, productId: line.note.id, source: source(printedBefore), remedies: leaveOut(sown),
-          message: `${namesOf(sown)} is to be seeded on ${dayText(next.area.document.overseeding)}: ${line.product.name} would keep the seed down for ${before} days.`,
-        }]
+      ? [
+          {
+            level: 'stop' as const,
+            code: 'seeding' as const,
+            productId: line.note.id,
+            source: source(printedBefore),
+            remedies: leaveOut(sown),
+            message:
+              `${namesOf(sown)} is to be seeded on ${dayText(next.area.document.overseeding)}: ` +
+              `${line.product.name} would keep the seed down for ${before} days.`,
+          },
+        ]
       : []),
   ]
 }
 
-/** A rate printed for one way of applying means nothing for another; the volume of spray stays within what is printed. */
+/**
+ * A rate printed for one way of applying means nothing for another; the volume of spray stays within what is
+ * printed.
+ */
 function methodChecks(line: LabelledLine, { document, request }: LabelContext): readonly SheetCheck[] {
   const { method = '', figures } = line.line
-  const way = document.method === 'spread' ? 'spread' : document.spray.calibration.by === 'hose-end' ? 'hose-end' : 'tank'
+  const way =
+    document.method === 'spread'
+      ? 'spread'
+      : document.spray.calibration.by === 'hose-end'
+        ? 'hose-end'
+        : 'tank'
   const checks: SheetCheck[] = []
   if (method !== '' && method !== 'by hand' && method !== way) {
-    checks.push({ level: 'stop', code: 'other-method', productId: line.note.id, source: 'label, way of applying', message: `This rate of ${line.product.name} is printed for ${method === 'tank' ? 'a tank' : method === 'spread' ? 'spreading dry' : 'a hose end'}, not for ${way === 'tank' ? 'a tank' : way === 'spread' ? 'spreading dry' : 'a hose end'}.`, remedies: [{ label: 'Choose another line', path: `products.${line.index}.rate` }] })
+    checks.push({
+      level: 'stop',
+      code: 'other-method',
+      productId: line.note.id,
+      source: 'label, way of applying',
+      message:
+        `This rate of ${line.product.name} is printed for ` +
+        `${method === 'tank' ? 'a tank' : method === 'spread' ? 'spreading dry' : 'a hose end'}, not for ` +
+        `${way === 'tank' ? 'a tank' : way === 'spread' ? 'spreading dry' : 'a hose end'}.`,
+      remedies: [{ label: 'Choose another line', path: `products.${line.index}.rate` }],
+    })
   }
   if (request.method.kind !== 'spray' || way !== 'tank') return checks
   const fields = fieldReader()
@@ -98,34 +242,88 @@ function methodChecks(line: LabelledLine, { document, request }: LabelContext): 
   }
   const now = request.method.carrier.value * rateUnitParts(request.method.carrier.unit).factor
   const [from, to] = [inSi('carrierFrom'), inSi('carrierTo')]
-  const off = from && now < from.si * (1 - 1e-9) ? `less than the label's ${from.told}` : to && now > to.si * (1 + 1e-9) ? `more than the label's ${to.told}` : undefined
-  if (off) checks.push({ level: 'warn', code: 'spray-volume', productId: line.note.id, source: 'label, volume of spray', message: `${formatFigure(request.method.carrier.value)} ${request.method.carrier.unit} of spray is ${off} for ${line.product.name}.`, remedies: [{ label: 'Look at the calibration', path: 'spray.calibration.speed' }] })
+  const off =
+    from && now < from.si * (1 - 1e-9)
+      ? `less than the label's ${from.told}`
+      : to && now > to.si * (1 + 1e-9)
+        ? `more than the label's ${to.told}`
+        : undefined
+  if (off)
+    checks.push({
+      level: 'warn',
+      code: 'spray-volume',
+      productId: line.note.id,
+      source: 'label, volume of spray',
+      message:
+        `${formatFigure(request.method.carrier.value)} ${request.method.carrier.unit} of spray is ${off} ` +
+        `for ${line.product.name}.`,
+      remedies: [{ label: 'Look at the calibration', path: 'spray.calibration.speed' }],
+    })
   return checks
 }
 
-/** What the label asks for around the work, in the order in which it is done: a reminder on the sheet and on paper. */
-function labelReminders({ line, note, product }: LabelledLine, { document }: LabelContext): readonly SheetCheck[] {
-  const { waterDepth, waterWithin, rainfast, mowBefore, mowAfter, rakeAfter, windMost, buffer, lead } = line.figures ?? {}
-  const told = (entered: Entered | undefined, words: (figure: string) => string): readonly string[] => (entered?.text.trim() ? [words(`${entered.text.trim()} ${entered.unit}`)] : [])
+/**
+ * What the label asks for around the work, in the order in which it is done: a reminder on the sheet and on
+ * paper.
+ */
+function labelReminders(
+  { line, note, product }: LabelledLine,
+  { document }: LabelContext,
+): readonly SheetCheck[] {
+  const { waterDepth, waterWithin, rainfast, mowBefore, mowAfter, rakeAfter, windMost, buffer, lead } =
+    line.figures ?? {}
+  const told = (entered: Entered | undefined, words: (figure: string) => string): readonly string[] =>
+    entered?.text.trim() ? [words(`${entered.text.trim()} ${entered.unit}`)] : []
   const words = [
-    ...told(mowBefore, (time) => `no mowing for ${time} before`), ...told(windMost, (speed) => `wind up to ${speed}`), ...told(buffer, (width) => `${width} from water`),
-    ...told(waterDepth, (depth) => `water in by ${depth}${told(waterWithin, (time) => ` within ${time}`).join('')}`), ...told(rainfast, (time) => `no rain or water for ${time}`),
-    ...told(mowAfter, (time) => `no mowing for ${time} after`), ...told(rakeAfter, (time) => `no raking or coring for ${time}`), ...told(lead, (time) => `works after ${time}`),
-    ...(product.document.restrictions?.trim() ? [product.document.restrictions.trim().replace(/\.$/, '')] : []),
+    ...told(mowBefore, (time) => `no mowing for ${time} before`),
+    ...told(windMost, (speed) => `wind up to ${speed}`),
+    ...told(buffer, (width) => `${width} from water`),
+    ...told(
+      waterDepth,
+      (depth) => `water in by ${depth}${told(waterWithin, (time) => ` within ${time}`).join('')}`,
+    ),
+    ...told(rainfast, (time) => `no rain or water for ${time}`),
+    ...told(mowAfter, (time) => `no mowing for ${time} after`),
+    ...told(rakeAfter, (time) => `no raking or coring for ${time}`),
+    ...told(lead, (time) => `works after ${time}`),
+    ...(product.document.restrictions?.trim()
+      ? [product.document.restrictions.trim().replace(/\.$/, '')]
+      : []),
   ]
   const dry = waterDepth?.text.trim() && !document.fate?.water.trim()
-  return words.length === 0 ? [] : [{ level: 'note', code: 'label-says', productId: note.id, source: 'label', message: `${product.name}: ${words.join('; ')}.`, remedies: dry ? [{ label: 'Say what waters it in', path: 'fate.water' }] : [] }]
+  return words.length === 0
+    ? []
+    : [
+        {
+          level: 'note',
+          code: 'label-says',
+          productId: note.id,
+          source: 'label',
+          message: `${product.name}: ${words.join('; ')}.`,
+          remedies: dry ? [{ label: 'Say what waters it in', path: 'fate.water' }] : [],
+        },
+      ]
 }
 
 /** Nitrogen of the year with this job over what the grass wants. */
 function nitrogenYear(context: LabelContext, plan: Plan): readonly SheetCheck[] {
-  const found = nitrogenOfYear(context, plan).filter(({ now, state }) => now > 0 && state === 'over').toSorted((a, b) => b.laid - a.laid)
+  const found = nitrogenOfYear(context, plan)
+    .filter(({ now, state }) => now > 0 && state === 'over')
+    .toSorted((a, b) => b.laid - a.laid)
   const [worst] = found
   if (!worst) return []
   const told = (perArea: number | undefined) => formatFigure((perArea ?? 0) * NUTRIENT_UNITS)
   const lawns = found.map(({ lawn }) => lawn)
-  return [{
-    level: 'warn', code: 'nitrogen-over-year', working: `nitrogen.${worst.lawn.area.id}`, source: `grass, ${told(worst.wanted?.[0])} to ${told(worst.wanted?.[1])} lb N/1000 ft2 a year`, remedies: leaveOut(lawns),
-    message: `${told(worst.laid)} lb N/1000 ft2 lies on ${namesOf(lawns)} this year; ${told(worst.now)} more is over what its grass wants.`,
-  }]
+  return [
+    {
+      level: 'warn',
+      code: 'nitrogen-over-year',
+      working: `nitrogen.${worst.lawn.area.id}`,
+      source: `grass, ${told(worst.wanted?.[0])} to ${told(worst.wanted?.[1])} lb N/1000 ft2 a year`,
+      remedies: leaveOut(lawns),
+      message:
+        `${told(worst.laid)} lb N/1000 ft2 lies on ${namesOf(lawns)} this year; ${told(worst.now)} more ` +
+        'is over what its grass wants.',
+    },
+  ]
 }

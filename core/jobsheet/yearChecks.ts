@@ -10,14 +10,26 @@ import type { RateUnit } from '../quantity/units'
 import { remembered } from '../remembered'
 import { applicationsIn, laidPerArea, type IndexedRow } from '../season/history'
 import type { KeptProduct } from './fromRooms'
-import { datesOf, leaveOut, namesOf, perAreaOn, thisYear, type KnownLawn, type LabelContext, type LabelledLine } from './labelContext'
+import {
+  datesOf,
+  leaveOut,
+  namesOf,
+  perAreaOn,
+  thisYear,
+  type KnownLawn,
+  type LabelContext,
+  type LabelledLine,
+} from './labelContext'
 import type { Remedy, SheetCheck } from './sheetCheck'
 
 /** Figures this close to a limit are on it, not over it. */
 const HAIR = 1e-9
 const over = (value: number, limit: number) => value > limit * (1 + HAIR)
 
-/** Yearly limits of the label: of the product, of its active across names, and of the number of applications. Source: trade.md 5 and 6. */
+/**
+ * Yearly limits of the label: of the product, of its active across names, and of the number of applications.
+ * Source: trade.md 5 and 6.
+ */
 export function yearChecks(context: LabelContext): readonly SheetCheck[] {
   return context.lines.flatMap((line) => {
     const product = productYear(line, context)
@@ -31,7 +43,11 @@ interface OverLawn extends KnownLawn {
 }
 
 /** Lawns on which what lies and what comes pass a limit together, the worst first. */
-function lawnsOver(lawns: readonly KnownLawn[], limit: number, sums: (lawn: KnownLawn) => Pick<OverLawn, 'laid' | 'now'>): readonly OverLawn[] {
+function lawnsOver(
+  lawns: readonly KnownLawn[],
+  limit: number,
+  sums: (lawn: KnownLawn) => Pick<OverLawn, 'laid' | 'now'>,
+): readonly OverLawn[] {
   const found: OverLawn[] = []
   for (const lawn of lawns) {
     const { laid, now } = sums(lawn)
@@ -40,54 +56,100 @@ function lawnsOver(lawns: readonly KnownLawn[], limit: number, sums: (lawn: Know
   return found.toSorted((a, b) => b.laid + b.now - a.laid - a.now)
 }
 
-const ofProduct = ({ history }: KnownLawn, { product }: LabelledLine, context: LabelContext) => thisYear(history.byProduct.get(product.id), context)
+const ofProduct = ({ history }: KnownLawn, { product }: LabelledLine, context: LabelContext) =>
+  thisYear(history.byProduct.get(product.id), context)
 
 /** The label's most in a year as product on the ground, SI in the dose's own dimension. */
-export function yearLimit({ line, planned, dose }: LabelledLine, { request }: LabelContext): { readonly perArea: number; readonly unit: RateUnit } | undefined {
+export function yearLimit(
+  { line, planned, dose }: LabelledLine,
+  { request }: LabelContext,
+): { readonly perArea: number; readonly unit: RateUnit } | undefined {
   const read = fieldReader().optional('', line.year, 'rate', 'Most in a year', 'above-zero')
   if (!read) return undefined
-  const limit = limitPerArea(read, 'maxPerApplication', dose.dimension, { carrier: carrierOf(request.method), density: planned.density })
+  const limit = limitPerArea(read, 'maxPerApplication', dose.dimension, {
+    carrier: carrierOf(request.method),
+    density: planned.density,
+  })
   return limit.ok ? { perArea: limit.value, unit: read.unit } : undefined
 }
 
 function productYear(line: LabelledLine, context: LabelContext): readonly SheetCheck[] {
   const limit = yearLimit(line, context)
   if (!limit) return []
-  const found = lawnsOver(context.lawns, limit.perArea, (lawn) => ({ laid: laidPerArea(ofProduct(lawn, line, context))[line.dose.dimension], now: perAreaOn(lawn, line) * datesOf(line) }))
+  const found = lawnsOver(context.lawns, limit.perArea, (lawn) => ({
+    laid: laidPerArea(ofProduct(lawn, line, context))[line.dose.dimension],
+    now: perAreaOn(lawn, line) * datesOf(line),
+  }))
   const [worst] = found
   if (!worst) return []
-  const told = (perArea: number) => `${formatFigure((perArea / limit.perArea) * Number(yearFigure(line)))} ${limit.unit}`
+  const told = (perArea: number) =>
+    `${formatFigure((perArea / limit.perArea) * Number(yearFigure(line)))} ${limit.unit}`
   const left = limit.perArea - worst.laid
-  return [{
-    level: 'stop', code: 'above-max-per-year', productId: line.note.id, source: 'label, most in a year',
-    message: `${line.product.name}: ${told(worst.laid)} lies on ${namesOf(found)} this year; with ${told(worst.now)} ${datesOf(line) > 1 ? 'over both dates' : 'now'} that is over the label's ${told(limit.perArea)}.`,
-    remedies: [...(left > 0 && line.note.basis === 'product' && datesOf(line) === 1 ? lessOf(line, left) : []), ...leaveOut(found)],
-    working: () => [
-      `${worst.area.name}, ${context.year} so far:`,
-      ...ofProduct(worst, line, context).map((row) => `${dayText(row.on)}: ${told(laidPerArea([row])[line.dose.dimension])}`),
-      ...sumLines(worst, told, limit.perArea, datesOf(line)),
-    ],
-  }]
+  return [
+    {
+      level: 'stop',
+      code: 'above-max-per-year',
+      productId: line.note.id,
+      source: 'label, most in a year',
+      message:
+        `${line.product.name}: ${told(worst.laid)} lies on ${namesOf(found)} this year; with ` +
+        `${told(worst.now)} ${datesOf(line) > 1 ? 'over both dates' : 'now'} that is over the label's ` +
+        `${told(limit.perArea)}.`,
+      remedies: [
+        ...(left > 0 && line.note.basis === 'product' && datesOf(line) === 1 ? lessOf(line, left) : []),
+        ...leaveOut(found),
+      ],
+      working: () => [
+        `${worst.area.name}, ${context.year} so far:`,
+        ...ofProduct(worst, line, context).map(
+          (row) => `${dayText(row.on)}: ${told(laidPerArea([row])[line.dose.dimension])}`,
+        ),
+        ...sumLines(worst, told, limit.perArea, datesOf(line)),
+      ],
+    },
+  ]
 }
 
 /** What lies, what comes, and both against the limit. */
-const sumLines = ({ laid, now }: OverLawn, told: (value: number) => string, limit: number, dates: number): readonly string[] => [
-  `laid this year ${told(laid)}`, `this job ${told(now)}${dates > 1 ? `, both its dates` : ''}`, `the label allows ${told(limit)}`, `together = ${told(laid + now)}`,
+const sumLines = (
+  { laid, now }: OverLawn,
+  told: (value: number) => string,
+  limit: number,
+  dates: number,
+): readonly string[] => [
+  `laid this year ${told(laid)}`,
+  `this job ${told(now)}${dates > 1 ? `, both its dates` : ''}`,
+  `the label allows ${told(limit)}`,
+  `together = ${told(laid + now)}`,
 ]
 
-const yearFigure = ({ line }: LabelledLine) => fieldReader().optional('', line.year, 'rate', 'Most in a year', 'above-zero')?.value ?? Number.NaN
+const yearFigure = ({ line }: LabelledLine) =>
+  fieldReader().optional('', line.year, 'rate', 'Most in a year', 'above-zero')?.value ?? Number.NaN
 
 /** What the label still leaves, in the rate's own unit, rounded down so that it is not passed. */
 function lessOf({ index, note, dose }: LabelledLine, left: number): readonly Remedy[] {
   const parts = rateUnitParts(note.rate.unit)
   if (parts.per !== 'area' || parts.dimension !== dose.dimension) return []
   const text = String(Math.floor((left / parts.factor) * 1000 + 1e-6) / 1000)
-  return Number(text) > 0 ? [{ label: `Take ${text} ${note.rate.unit}, what the year leaves`, path: `products.${index}.rate`, value: { text, unit: note.rate.unit } }] : []
+  return Number(text) > 0
+    ? [
+        {
+          label: `Take ${text} ${note.rate.unit}, what the year leaves`,
+          path: `products.${index}.rate`,
+          value: { text, unit: note.rate.unit },
+        },
+      ]
+    : []
 }
 
-/** Kg of the active on each m2 in a year: as the label prints it, else what the product's own most holds of it. */
+/**
+ * Kg of the active on each m2 in a year: as the label prints it, else what the product's own most holds of
+ * it.
+ */
 function activeLimit(line: LabelledLine, per: number, context: LabelContext): number | undefined {
-  const printed = line.line.yearActive && fieldReader().optional('', line.line.yearActive, 'rate', 'Most of the active', 'above-zero')
+  const printed =
+    line.line.yearActive &&
+    fieldReader().optional('', line.line.yearActive, 'rate', 'Most of the active', 'above-zero')
   if (printed) return printed.value * rateUnitParts(printed.unit).factor
   const limit = yearLimit(line, context)
   return limit && limit.perArea * per
@@ -104,22 +166,38 @@ function activeYear(line: LabelledLine, context: LabelContext): readonly SheetCh
   const most = activeLimit(line, per, context)
   if (most === undefined) return []
   const laidOf = contentsOf(name, context)
-  const found = lawnsOver(context.lawns, most, (lawn) => ({ laid: laidOf(thisYear(lawn.history.byActive.get(name), context)), now: perAreaOn(lawn, line) * per * datesOf(line) }))
+  const found = lawnsOver(context.lawns, most, (lawn) => ({
+    laid: laidOf(thisYear(lawn.history.byActive.get(name), context)),
+    now: perAreaOn(lawn, line) * per * datesOf(line),
+  }))
   const [worst] = found
   if (!worst) return []
   const share = (value: number) => `${formatFigure((100 * value) / most)} %`
-  return [{
-    level: 'stop', code: 'active-above-max-per-year', productId: line.note.id, source: 'label, most in a year, as active',
-    message: `${active.name} under all names: ${share(worst.laid)} of a year's most lies on ${namesOf(found)}; with this it would be ${share(worst.laid + worst.now)}.`, remedies: leaveOut(found),
-    working: () => [
-      `${worst.area.name}, ${active.name} in ${context.year} so far, each as a share of the year's most:`,
-      ...thisYear(worst.history.byActive.get(name), context).map((row) => `${dayText(row.on)}, ${row.product}: ${share(laidOf([row]))}`),
-      ...sumLines(worst, share, most, datesOf(line)),
-    ],
-  }]
+  return [
+    {
+      level: 'stop',
+      code: 'active-above-max-per-year',
+      productId: line.note.id,
+      source: 'label, most in a year, as active',
+      message:
+        `${active.name} under all names: ${share(worst.laid)} of a year's most lies on ` +
+        `${namesOf(found)}; with this it would be ${share(worst.laid + worst.now)}.`,
+      remedies: leaveOut(found),
+      working: () => [
+        `${worst.area.name}, ${active.name} in ${context.year} so far, each as a share of the year's most:`,
+        ...thisYear(worst.history.byActive.get(name), context).map(
+          (row) => `${dayText(row.on)}, ${row.product}: ${share(laidOf([row]))}`,
+        ),
+        ...sumLines(worst, share, most, datesOf(line)),
+      ],
+    },
+  ]
 }
 
-/** Kg of an active on each m2 of rows, by the contents on the shelf; those that can't be told are left out here, and told by their own label. */
+/**
+ * Kg of an active on each m2 of rows, by the contents on the shelf; those that can't be told are left out
+ * here, and told by their own label.
+ */
 const contentsOf = (name: string, { rooms }: LabelContext) => shelfContents(rooms.products)(name)
 
 const shelfContents = remembered((products: readonly KeptProduct[]) => {
@@ -132,14 +210,32 @@ const shelfContents = remembered((products: readonly KeptProduct[]) => {
 })
 
 function laidAs(name: string, products: readonly KeptProduct[]): (rows: readonly IndexedRow[]) => number {
-  const contents = new Map(products.flatMap(({ id, document }) => {
-    const active = document.actives.find((one) => one.name.trim().toLowerCase() === name)
-    const fields = fieldReader()
-    const content = active && fields.optional('', active.content, 'content', 'Content', 'above-zero')
-    const density = active && fields.optional('', document.density, 'density', 'Density', 'above-zero')
-    return content ? [[id, { mass: activePerProduct(content, 'mass', density), volume: activePerProduct(content, 'volume', density) }] as const] : []
-  }))
-  return remembered((rows) => rows.reduce((sum, { sourceId, dimension, amount, sizeM2 }) => (sizeM2 > 0 ? sum + (amount / sizeM2) * (contents.get(sourceId ?? '')?.[dimension] ?? 0) : sum), 0))
+  const contents = new Map(
+    products.flatMap(({ id, document }) => {
+      const active = document.actives.find((one) => one.name.trim().toLowerCase() === name)
+      const fields = fieldReader()
+      const content = active && fields.optional('', active.content, 'content', 'Content', 'above-zero')
+      const density = active && fields.optional('', document.density, 'density', 'Density', 'above-zero')
+      return content
+        ? [
+            [
+              id,
+              {
+                mass: activePerProduct(content, 'mass', density),
+                volume: activePerProduct(content, 'volume', density),
+              },
+            ] as const,
+          ]
+        : []
+    }),
+  )
+  return remembered((rows) =>
+    rows.reduce(
+      (sum, { sourceId, dimension, amount, sizeM2 }) =>
+        sizeM2 > 0 ? sum + (amount / sizeM2) * (contents.get(sourceId ?? '')?.[dimension] ?? 0) : sum,
+      0,
+    ),
+  )
 }
 
 function countYear(line: LabelledLine, context: LabelContext): readonly SheetCheck[] {
@@ -151,10 +247,21 @@ function countYear(line: LabelledLine, context: LabelContext): readonly SheetChe
   })
   const [first] = found.toSorted((a, b) => b.times - a.times)
   return first
-    ? [{
-        level: 'stop', code: 'too-many-per-year', productId: line.note.id, source: 'label, applications in a year', remedies: leaveOut(found),
-        message: `${line.product.name} went down on ${namesOf(found)} ${first.times} ${first.times === 1 ? 'time' : 'times'} this year; the label allows ${most}.`,
-        working: () => [...new Set(ofProduct(first, line, context).map(({ on }) => dayText(on)))].map((on, i) => `${i + 1}: ${on}, on ${first.area.name}`).concat(`with this job = ${first.times + datesOf(line)}, the label allows ${most}`),
-      }]
+    ? [
+        {
+          level: 'stop',
+          code: 'too-many-per-year',
+          productId: line.note.id,
+          source: 'label, applications in a year',
+          remedies: leaveOut(found),
+          message:
+            `${line.product.name} went down on ${namesOf(found)} ${first.times} ` +
+            `${first.times === 1 ? 'time' : 'times'} this year; the label allows ${most}.`,
+          working: () =>
+            [...new Set(ofProduct(first, line, context).map(({ on }) => dayText(on)))]
+              .map((on, i) => `${i + 1}: ${on}, on ${first.area.name}`)
+              .concat(`with this job = ${first.times + datesOf(line)}, the label allows ${most}`),
+        },
+      ]
     : []
 }

@@ -8,7 +8,14 @@ import { applicationsIn, laidPerArea } from '../season/history'
 import { sixDigits } from '../working/figureText'
 import { closedWorkingBook, type WorkingBook } from '../working/working'
 import { daysIn } from './intervalChecks'
-import { datesOf, perAreaOn, thisYear, type KnownLawn, type LabelContext, type LabelledLine } from './labelContext'
+import {
+  datesOf,
+  perAreaOn,
+  thisYear,
+  type KnownLawn,
+  type LabelContext,
+  type LabelledLine,
+} from './labelContext'
 import { yearLimit } from './yearChecks'
 
 /** What a label still leaves of one product on one lawn this year, with this job taken off. */
@@ -17,7 +24,14 @@ export interface YearLeft {
   readonly product: string
   readonly lawn: KnownLawn
   /** In the unit in which the label prints its most; undefined where it prints none. */
-  readonly amount: { readonly laid: Quantity<RateUnit>; readonly now: Quantity<RateUnit>; readonly left: Quantity<RateUnit>; readonly most: Quantity<RateUnit> } | undefined
+  readonly amount:
+    | {
+        readonly laid: Quantity<RateUnit>
+        readonly now: Quantity<RateUnit>
+        readonly left: Quantity<RateUnit>
+        readonly most: Quantity<RateUnit>
+      }
+    | undefined
   /** Further applications at this job's rate; the smaller of what the amount and the count allow. */
   readonly further: number | undefined
   /** The first day on which the next may follow this job, YYYY-MM-DD. */
@@ -38,9 +52,19 @@ export function yearLeft(context: LabelContext, book: WorkingBook = closedWorkin
   })
 }
 
-interface Limits { readonly limit: ReturnType<typeof yearLimit>; readonly times: number | undefined; readonly wait: number | undefined }
+interface Limits {
+  readonly limit: ReturnType<typeof yearLimit>
+  readonly times: number | undefined
+  readonly wait: number | undefined
+}
 
-function leftOn(lawn: KnownLawn, line: LabelledLine, context: LabelContext, { limit, times, wait }: Limits, book: WorkingBook): YearLeft {
+function leftOn(
+  lawn: KnownLawn,
+  line: LabelledLine,
+  context: LabelContext,
+  { limit, times, wait }: Limits,
+  book: WorkingBook,
+): YearLeft {
   const rows = thisYear(lawn.history.byProduct.get(line.product.id), context)
   const dates = datesOf(line)
   const rate = perAreaOn(lawn, line)
@@ -49,18 +73,38 @@ function leftOn(lawn: KnownLawn, line: LabelledLine, context: LabelContext, { li
   const left = limit && Math.max(0, limit.perArea - laid - now)
   const byCount = times === undefined ? undefined : Math.max(0, times - applicationsIn(rows) - dates)
   const byAmount = left === undefined ? undefined : Math.floor(left / rate + 1e-9)
-  const further = byCount === undefined ? byAmount : byAmount === undefined ? byCount : Math.min(byCount, byAmount)
-  const told = (perArea: number): Quantity<RateUnit> => ({ value: limit ? (perArea / limit.perArea) * printed(line) : Number.NaN, unit: limit?.unit ?? line.note.rate.unit })
+  const further =
+    byCount === undefined ? byAmount : byAmount === undefined ? byCount : Math.min(byCount, byAmount)
+  const told = (perArea: number): Quantity<RateUnit> => ({
+    value: limit ? (perArea / limit.perArea) * printed(line) : Number.NaN,
+    unit: limit?.unit ?? line.note.rate.unit,
+  })
   book.note(`left.${line.note.id}.${lawn.area.id}`, () => [
-    ...(limit && left !== undefined ? [`most in a year ${sixDigits(printed(line))} ${limit.unit}`, `laid this year ${sixDigits(told(laid).value)}, with this job ${sixDigits(told(laid + now).value)}`, `left = ${sixDigits(told(left).value)} ${limit.unit}`] : []),
-    ...(times === undefined ? [] : [`${times} applications a year, ${applicationsIn(rows)} so far, ${dates} with this job`]),
+    ...(limit && left !== undefined
+      ? [
+          `most in a year ${sixDigits(printed(line))} ${limit.unit}`,
+          `laid this year ${sixDigits(told(laid).value)}, with this job ${sixDigits(told(laid + now).value)}`,
+          `left = ${sixDigits(told(left).value)} ${limit.unit}`,
+        ]
+      : []),
+    ...(times === undefined
+      ? []
+      : [`${times} applications a year, ${applicationsIn(rows)} so far, ${dates} with this job`]),
     `further applications at this rate = ${further ?? 0}`,
   ])
   return {
-    productId: line.note.id, product: line.product.name, lawn, further,
-    amount: limit && left !== undefined ? { laid: told(laid), now: told(now), left: told(left), most: told(limit.perArea) } : undefined,
+    productId: line.note.id,
+    product: line.product.name,
+    lawn,
+    further,
+    amount:
+      limit && left !== undefined
+        ? { laid: told(laid), now: told(now), left: told(left), most: told(limit.perArea) }
+        : undefined,
     next: wait === undefined ? undefined : daysAfter(context.day, Math.ceil(wait)),
   }
 }
 
-const printed = ({ line }: LabelledLine): number => fieldReader().optional('', line.year, 'rate', 'Most in a year', 'above-zero')?.value ?? rateUnitParts(line.rate.unit).factor
+const printed = ({ line }: LabelledLine): number =>
+  fieldReader().optional('', line.year, 'rate', 'Most in a year', 'above-zero')?.value ??
+  rateUnitParts(line.rate.unit).factor

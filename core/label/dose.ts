@@ -47,37 +47,58 @@ export function doseOf(product: LabelledProduct, carrier: Carrier | undefined): 
   }
   if (!carrier) {
     return err({
-      code: 'needs-carrier', path: 'rate.unit',
-      message: `A rate in ${product.rate.unit} counts product in the spray: choose a sprayed method with a carrier volume, or a rate per area.`,
+      code: 'needs-carrier',
+      path: 'rate.unit',
+      message:
+        `A rate in ${product.rate.unit} counts product in the spray: choose a sprayed method with a ` +
+        'carrier volume, or a rate per area.',
     })
   }
   return ok({
     dimension,
     unit: counted.value.unit ?? parts.amountUnit ?? carrier.unit,
     perArea: product.rate.value * parts.factor * factor * carrier.perArea,
-    steps: [...steps, `${asEntered(product.rate)} is product in the finished spray: times the carrier volume`],
+    steps: [
+      ...steps,
+      `${asEntered(product.rate)} is product in the finished spray: times the carrier volume`,
+    ],
   })
 }
 
 function productPerRate(product: LabelledProduct): Result<ProductPerRate, LabelIssue> {
   const basis = product.basis ?? 'product'
   if (basis === 'product') {
-    return ok({ dimension: rateUnitParts(product.rate.unit).dimension, unit: undefined, factor: 1, steps: [] })
+    return ok({
+      dimension: rateUnitParts(product.rate.unit).dimension,
+      unit: undefined,
+      factor: 1,
+      steps: [],
+    })
   }
   return basis === 'active' ? productPerActive(product) : productPerNutrient(product, basis)
 }
 
-function productPerNutrient(product: LabelledProduct, nutrient: Nutrient): Result<ProductPerRate, LabelIssue> {
+function productPerNutrient(
+  product: LabelledProduct,
+  nutrient: Nutrient,
+): Result<ProductPerRate, LabelIssue> {
   const percent = product.analysis?.[nutrient] ?? 0
   if (!(percent > 0)) {
     return err({
-      code: 'needs-analysis', path: `analysis.${nutrient}`,
-      message: `The rate counts ${NUTRIENT_NAMES[nutrient]}, but the analysis gives none: enter the per cent of ${NUTRIENT_NAMES[nutrient]} from the label.`,
+      code: 'needs-analysis',
+      path: `analysis.${nutrient}`,
+      message:
+        `The rate counts ${NUTRIENT_NAMES[nutrient]}, but the analysis gives none: enter the per cent of ` +
+        `${NUTRIENT_NAMES[nutrient]} from the label.`,
     })
   }
   return ok({
-    dimension: 'mass', unit: undefined, factor: 100 / percent,
-    steps: [`${asEntered(product.rate)} counts ${NUTRIENT_NAMES[nutrient]}: x 100 / ${percent} % gives product`],
+    dimension: 'mass',
+    unit: undefined,
+    factor: 100 / percent,
+    steps: [
+      `${asEntered(product.rate)} counts ${NUTRIENT_NAMES[nutrient]}: x 100 / ${percent} % gives product`,
+    ],
   })
 }
 
@@ -85,14 +106,21 @@ function productPerActive(product: LabelledProduct): Result<ProductPerRate, Labe
   const active = product.actives?.[0]
   if (!active) {
     return err({
-      code: 'needs-active', path: 'actives',
-      message: 'The rate counts active ingredient, but none is given: enter its name and content from the label.',
+      code: 'needs-active',
+      path: 'actives',
+      message:
+        'The rate counts active ingredient, but none is given: enter its name and content from the label.',
     })
   }
   const { value, unit } = active.content
   const counts = `${asEntered(product.rate)} counts ${active.name}`
   if (unit === '%') {
-    return ok({ dimension: 'mass', unit: undefined, factor: 100 / value, steps: [`${counts}: x 100 / ${value} % gives product`] })
+    return ok({
+      dimension: 'mass',
+      unit: undefined,
+      factor: 100 / value,
+      steps: [`${counts}: x 100 / ${value} % gives product`],
+    })
   }
   return ok({
     dimension: 'volume',

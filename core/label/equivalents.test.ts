@@ -8,13 +8,24 @@ import { equivalents } from './equivalents'
 import type { Form } from './label'
 
 const shelved = (id: string, form: Form, content: string, density: string, active = 'stuff') => ({
-  id, name: id, document: { ...blankProductDocument('l', 'us-1000'), form, actives: active ? [{ id: 'a', name: active, content: typed(content, '%' as const), group: '' }] : [], ...(density && { density: field<DensityUnit>(`${density} lb/gal`) }) },
+  id,
+  name: id,
+  document: {
+    ...blankProductDocument('l', 'us-1000'),
+    form,
+    actives: active ? [{ id: 'a', name: active, content: typed(content, '%' as const), group: '' }] : [],
+    ...(density && { density: field<DensityUnit>(`${density} lb/gal`) }),
+  },
 })
 
 test.each(readTable('equivalents.csv', import.meta.url))('$name: $words', (row) => {
   const own = shelved('own', 'solution', row.content ?? '', row.density ?? '')
   const other = shelved('other', row.form as Form, row.otherContent ?? '', row.otherDensity ?? '')
-  const [found] = equivalents(own, quantity(figure(row, 'rate'), 'fl oz/1000 ft2'), [own, other, shelved('another active', 'solution', '10', '9', 'other')])
+  const [found] = equivalents(own, quantity(figure(row, 'rate'), 'fl oz/1000 ft2'), [
+    own,
+    other,
+    shelved('another active', 'solution', '10', '9', 'other'),
+  ])
   expect(found?.id).toBe('other')
   expect(found?.rate.unit).toBe(row.unit)
   expect(found?.rate.value).toBeCloseTo(figure(row, 'expect'), 9)

@@ -3,8 +3,16 @@ import { blankRateLine } from './blankProduct'
 import { fittingLine } from './fittingLine'
 import type { RateLine } from './productDocument'
 
-const line = (id: string, rest: Partial<RateLine> = {}): RateLine => ({ ...blankRateLine(id, 'solution', 'us-1000'), ...rest })
-const LINES = [line('any'), line('hose', { method: 'hose-end' }), line('fescue', { grasses: ['tall fescue'] }), line('fescue dormant', { grasses: ['tall fescue'], growth: 'dormant' })]
+const line = (id: string, rest: Partial<RateLine> = {}): RateLine => ({
+  ...blankRateLine(id, 'solution', 'us-1000'),
+  ...rest,
+})
+const LINES = [
+  line('any'),
+  line('hose', { method: 'hose-end' }),
+  line('fescue', { grasses: ['tall fescue'] }),
+  line('fescue dormant', { grasses: ['tall fescue'], growth: 'dormant' }),
+]
 
 test.each([
   ['hose-end', [], '', 'hose'],

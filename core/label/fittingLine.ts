@@ -11,14 +11,22 @@ export interface LineWanted {
 }
 
 /**
- * The line of a label that fits a job: by way of applying, then grass, then growth state; what a line leaves open fits all.
+ * The line of a label that fits a job: by way of applying, then grass, then growth state; what a line leaves
+ * open fits all.
  * @returns the first of those that fit best; undefined for a label without lines
  * Source: trade.md 5, rate lines by application method, grass and growth state.
  */
-export function fittingLine(lines: readonly RateLine[], { method, grasses, turf }: LineWanted): RateLine | undefined {
+export function fittingLine(
+  lines: readonly RateLine[],
+  { method, grasses, turf }: LineWanted,
+): RateLine | undefined {
   const fit = (line: RateLine) => {
     const byMethod = keyed(line.method ?? '', '', line.method === method)
-    const byGrass = keyed(line.grasses?.length ?? 0, 0, grasses.length > 0 && grasses.every((grass) => line.grasses?.includes(grass)))
+    const byGrass = keyed(
+      line.grasses?.length ?? 0,
+      0,
+      grasses.length > 0 && grasses.every((grass) => line.grasses?.includes(grass)),
+    )
     const byTurf = keyed(line.growth ?? '', '', line.growth === turf)
     return byMethod * 100 + byGrass * 10 + byTurf
   }

@@ -9,18 +9,38 @@ export type RateBasis = (typeof RATE_BASES)[number]
 
 /** What a rate counts, in words. */
 export const RATE_BASIS_NAMES: Readonly<Record<RateBasis, string>> = {
-  product: 'product', n: 'nitrogen (N)', p2o5: 'phosphate (P2O5)', k2o: 'potash (K2O)', fe: 'iron (Fe)', active: 'active ingredient',
+  product: 'product',
+  n: 'nitrogen (N)',
+  p2o5: 'phosphate (P2O5)',
+  k2o: 'potash (K2O)',
+  fe: 'iron (Fe)',
+  active: 'active ingredient',
 }
 
 export const NUTRIENTS = ['n', 'p2o5', 'k2o', 'fe'] as const
 export type Nutrient = (typeof NUTRIENTS)[number]
 /** As labels print them. */
-export const NUTRIENT_NAMES: Readonly<Record<Nutrient, string>> = { n: 'N', p2o5: 'P2O5', k2o: 'K2O', fe: 'Fe' }
+export const NUTRIENT_NAMES: Readonly<Record<Nutrient, string>> = {
+  n: 'N',
+  p2o5: 'P2O5',
+  k2o: 'K2O',
+  fe: 'Fe',
+}
 
 /** Formulations in the order they go into the tank (trade.md 6); a granule is spread dry. */
 export const FORMS = [
-  'granule', 'defoamer', 'water conditioner', 'water-soluble bag', 'wettable powder', 'dry flowable', 'suspension', 'emulsifiable concentrate',
-  'solution', 'drift agent', 'surfactant', 'dye',
+  'granule',
+  'defoamer',
+  'water conditioner',
+  'water-soluble bag',
+  'wettable powder',
+  'dry flowable',
+  'suspension',
+  'emulsifiable concentrate',
+  'solution',
+  'drift agent',
+  'surfactant',
+  'dye',
 ] as const
 export type Form = (typeof FORMS)[number]
 

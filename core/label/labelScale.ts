@@ -16,7 +16,8 @@ export interface LabelScale {
 const HEADROOM = 1.35
 
 /**
- * The label's range as a scale in the label's own unit; undefined where there is no highest rate or it counts something else than the rate.
+ * The label's range as a scale in the label's own unit; undefined where there is no highest rate or it counts
+ * something else than the rate.
  * @example low 2, high 5, rate 3.4 in one unit: 0.296, 0.741, 0.504 of a scale to 6.75
  */
 export function labelScale({ rate, basis, limits }: LabelledProduct): LabelScale | undefined {
@@ -25,11 +26,20 @@ export function labelScale({ rate, basis, limits }: LabelledProduct): LabelScale
   const parts = rateUnitParts(high.unit)
   const share = (one: typeof rate): number | undefined => {
     const its = rateUnitParts(one.unit)
-    return its.per === parts.per && its.dimension === parts.dimension ? (one.value * its.factor) / parts.factor : undefined
+    return its.per === parts.per && its.dimension === parts.dimension
+      ? (one.value * its.factor) / parts.factor
+      : undefined
   }
   const today = share(rate)
   const low = limits?.low ? share(limits.low) : 0
   if (today === undefined || low === undefined) return undefined
   const full = Math.max(high.value * HEADROOM, today)
-  return { low: low / full, high: high.value / full, today: today / full, lowText: limits?.low?.unit === high.unit ? formatSteps(limits.low.value) : formatFigure(low), highText: formatSteps(high.value), unit: high.unit }
+  return {
+    low: low / full,
+    high: high.value / full,
+    today: today / full,
+    lowText: limits?.low?.unit === high.unit ? formatSteps(limits.low.value) : formatFigure(low),
+    highText: formatSteps(high.value),
+    unit: high.unit,
+  }
 }

@@ -5,11 +5,16 @@ import { ACTIVE_GROUPS, groupOf } from './modeOfAction'
 test('the table names each active once, with a group, what it does and where it is published', () => {
   expect(ACTIVE_GROUPS.length).toBeGreaterThanOrEqual(120)
   expect(new Set(ACTIVE_GROUPS.map(({ name }) => name.toLowerCase())).size).toBe(ACTIVE_GROUPS.length)
-  for (const { name, group, action, source } of ACTIVE_GROUPS) expect(`${group}|${action}|${source}`, name).toMatch(/^(?:\d{1,2}[A-C]?|M\d\d|P\d\d|BM\d\d|NC|UN|UNF)\|.{5,}\|.*20\d\d/)
+  for (const { name, group, action, source } of ACTIVE_GROUPS)
+    expect(`${group}|${action}|${source}`, name).toMatch(
+      /^(?:\d{1,2}[A-C]?|M\d\d|P\d\d|BM\d\d|NC|UN|UNF)\|.{5,}\|.*20\d\d/,
+    )
 })
 
 test('the labels of the sample agree with it', () => {
-  const printed = sampleProducts().flatMap(({ document }) => document.actives.map(({ name, group }) => ({ name, group }))).filter(({ group }) => group !== '')
+  const printed = sampleProducts()
+    .flatMap(({ document }) => document.actives.map(({ name, group }) => ({ name, group })))
+    .filter(({ group }) => group !== '')
   expect(printed.length).toBeGreaterThan(10)
   for (const { name, group } of printed) expect(groupOf(name.toUpperCase())?.group, name).toBe(group)
 })

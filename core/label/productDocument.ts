@@ -8,27 +8,56 @@ import type { AmountUnit, ContentUnit, DensityUnit, RateUnit, TimeUnit } from '.
 import type { Form, RateBasis } from './label'
 
 export const PRODUCT_KINDS = [
-  'fertilizer', 'iron', 'fungicide', 'insecticide', 'pre-emergent herbicide', 'post-emergent herbicide', 'growth regulator', 'wetting agent', 'adjuvant', 'dye', 'soil conditioner',
+  'fertilizer',
+  'iron',
+  'fungicide',
+  'insecticide',
+  'pre-emergent herbicide',
+  'post-emergent herbicide',
+  'growth regulator',
+  'wetting agent',
+  'adjuvant',
+  'dye',
+  'soil conditioner',
 ] as const
 export type ProductKind = (typeof PRODUCT_KINDS)[number]
 
-/** Ways a product goes onto the lawn; the same bottle has one rate through a hose end and another in a tank. */
+/**
+ * Ways a product goes onto the lawn; the same bottle has one rate through a hose end and another in a tank.
+ */
 export const APPLICATION_METHODS = ['', 'spread', 'tank', 'hose-end', 'by hand'] as const
 export type ApplicationMethod = (typeof APPLICATION_METHODS)[number]
 
-/** The figures a line may print beside its rate, each with what it measures and its name; a table, so that form, schema and reader agree. */
+/**
+ * The figures a line may print beside its rate, each with what it measures and its name; a table, so that
+ * form, schema and reader agree.
+ */
 export const LINE_FIGURES = {
-  carrierFrom: { kind: 'carrier', unit: 'gal/1000 ft2', what: 'Spray from' }, carrierTo: { kind: 'carrier', unit: 'gal/1000 ft2', what: 'Spray to' },
-  lead: { kind: 'time', unit: 'd', what: 'Works after' }, lasts: { kind: 'time', unit: 'd', what: 'Lasts' },
-  seedAfter: { kind: 'time', unit: 'd', what: 'Wait after seeding' }, seedBefore: { kind: 'time', unit: 'd', what: 'No seeding for' },
-  rainfast: { kind: 'time', unit: 'h', what: 'Rainfast after' }, waterDepth: { kind: 'length', unit: 'in', what: 'Water in by' }, waterWithin: { kind: 'time', unit: 'h', what: 'within' },
-  mowBefore: { kind: 'time', unit: 'h', what: 'No mowing before' }, mowAfter: { kind: 'time', unit: 'h', what: 'No mowing after' }, rakeAfter: { kind: 'time', unit: 'd', what: 'No raking, coring for' },
-  windMost: { kind: 'speed', unit: 'mph', what: 'Wind up to' }, buffer: { kind: 'length', unit: 'ft', what: 'Buffer to water' },
-  soilFrom: { kind: 'temperature', unit: '°F', what: 'Soil from' }, soilTo: { kind: 'temperature', unit: '°F', what: 'Soil up to' }, airMost: { kind: 'temperature', unit: '°F', what: 'Air up to' },
-} as const satisfies Readonly<Record<string, { readonly kind: Kind; readonly unit: string; readonly what: string }>>
+  carrierFrom: { kind: 'carrier', unit: 'gal/1000 ft2', what: 'Spray from' },
+  carrierTo: { kind: 'carrier', unit: 'gal/1000 ft2', what: 'Spray to' },
+  lead: { kind: 'time', unit: 'd', what: 'Works after' },
+  lasts: { kind: 'time', unit: 'd', what: 'Lasts' },
+  seedAfter: { kind: 'time', unit: 'd', what: 'Wait after seeding' },
+  seedBefore: { kind: 'time', unit: 'd', what: 'No seeding for' },
+  rainfast: { kind: 'time', unit: 'h', what: 'Rainfast after' },
+  waterDepth: { kind: 'length', unit: 'in', what: 'Water in by' },
+  waterWithin: { kind: 'time', unit: 'h', what: 'within' },
+  mowBefore: { kind: 'time', unit: 'h', what: 'No mowing before' },
+  mowAfter: { kind: 'time', unit: 'h', what: 'No mowing after' },
+  rakeAfter: { kind: 'time', unit: 'd', what: 'No raking, coring for' },
+  windMost: { kind: 'speed', unit: 'mph', what: 'Wind up to' },
+  buffer: { kind: 'length', unit: 'ft', what: 'Buffer to water' },
+  soilFrom: { kind: 'temperature', unit: '°F', what: 'Soil from' },
+  soilTo: { kind: 'temperature', unit: '°F', what: 'Soil up to' },
+  airMost: { kind: 'temperature', unit: '°F', what: 'Air up to' },
+} as const satisfies Readonly<
+  Record<string, { readonly kind: Kind; readonly unit: string; readonly what: string }>
+>
 export type LineFigure = keyof typeof LINE_FIGURES
 export const LINE_FIGURE_NAMES = Object.keys(LINE_FIGURES) as readonly LineFigure[]
-export type LineFigures = { readonly [F in LineFigure]?: Entered<KindUnits[(typeof LINE_FIGURES)[F]['kind']]> }
+export type LineFigures = {
+  readonly [F in LineFigure]?: Entered<KindUnits[(typeof LINE_FIGURES)[F]['kind']]>
+}
 
 /** One line of a label: a use, its rate, and what limits it. Rates stay in the unit they were printed in. */
 export interface RateLine {
@@ -41,7 +70,9 @@ export interface RateLine {
   /** Most per application, and most in a year. */
   readonly most: Entered<RateUnit>
   readonly year: Entered<RateUnit>
-  /** Most of the first active in a year, under whatever name; absent: what the product's own most holds of it. */
+  /**
+   * Most of the first active in a year, under whatever name; absent: what the product's own most holds of it.
+   */
   readonly yearActive?: Entered<RateUnit>
   /** Heat units it lasts, °C days. */
   readonly heatUnits?: string
@@ -73,7 +104,11 @@ export interface MeasuredTool {
   readonly holds: Entered<AmountUnit>
 }
 
-export interface PrintedDial { readonly id: string; readonly spreader: string; readonly dial: string }
+export interface PrintedDial {
+  readonly id: string
+  readonly spreader: string
+  readonly dial: string
+}
 
 export interface Package {
   readonly id: string
@@ -92,7 +127,12 @@ export interface ProductDocument {
   /** Middle grain size of a granule; products of like grain share a spreader's curve. */
   readonly grain?: Entered<'mm'>
   readonly analysis: Readonly<Record<'n' | 'p2o5' | 'k2o' | 'fe' | 'slowN', Entered<'%'>>>
-  readonly actives: readonly { readonly id: string; readonly name: string; readonly content: Entered<ContentUnit>; readonly group: string }[]
+  readonly actives: readonly {
+    readonly id: string
+    readonly name: string
+    readonly content: Entered<ContentUnit>
+    readonly group: string
+  }[]
   readonly lines: readonly RateLine[]
   /** Grasses it may harm. */
   readonly harms?: readonly GrassName[]
@@ -129,35 +169,60 @@ export interface ProductDocument {
 export function readProduct(document: ProductDocument, fields: FieldReader): void {
   fields.optional('document.density', document.density, 'density', 'Density', 'above-zero')
   if (document.grain) fields.optional('document.grain', document.grain, 'grain', 'Grain size', 'above-zero')
-  for (const [name, what] of [['n', 'N'], ['p2o5', 'P2O5'], ['k2o', 'K2O'], ['fe', 'Fe'], ['slowN', 'Slow share of N']] as const) {
+  for (const [name, what] of [
+    ['n', 'N'],
+    ['p2o5', 'P2O5'],
+    ['k2o', 'K2O'],
+    ['fe', 'Fe'],
+    ['slowN', 'Slow share of N'],
+  ] as const) {
     fields.optional(`document.analysis.${name}`, document.analysis[name], 'percent', what, 'zero-too')
   }
-  document.actives.forEach(({ content }, i) => fields.optional(`document.actives.${i}.content`, content, 'content', 'Active content', 'above-zero'))
+  document.actives.forEach(({ content }, i) =>
+    fields.optional(`document.actives.${i}.content`, content, 'content', 'Active content', 'above-zero'),
+  )
   readExtras(document, fields)
   document.lines.forEach((line, i) => readLine(line, `document.lines.${i}`, fields))
   document.packages.forEach(({ size, price }, i) => {
     fields.optional(`document.packages.${i}.size`, size, 'amount', 'Package', 'above-zero')
-    if (price.trim() !== '' && priceOf(price) === undefined) fields.wrong(`document.packages.${i}.price`, 'A price is a figure above zero, such as 48.50.')
+    if (price.trim() !== '' && priceOf(price) === undefined)
+      fields.wrong(`document.packages.${i}.price`, 'A price is a figure above zero, such as 48.50.')
   })
   fields.optional('document.reentry', document.reentry, 'time', 'Re-entry', 'zero-too')
   fields.optional('document.reorderAt', document.reorderAt, 'amount', 'Reorder at', 'zero-too')
-  if (document.shelfLife) fields.optional('document.shelfLife', document.shelfLife, 'time', 'Keeps for', 'above-zero')
+  if (document.shelfLife)
+    fields.optional('document.shelfLife', document.shelfLife, 'time', 'Keeps for', 'above-zero')
 }
 
-function readExtras({ nForms, releases, saltIndex, ph, measures = [] }: ProductDocument, fields: FieldReader): void {
+function readExtras(
+  { nForms, releases, saltIndex, ph, measures = [] }: ProductDocument,
+  fields: FieldReader,
+): void {
   if (nForms) {
-    const shares = NITROGEN_FORMS.map((form) => fields.optional(`document.nForms.${form}`, nForms[form], 'percent', `Share of ${form}`, 'zero-too')?.value ?? 0)
+    const shares = NITROGEN_FORMS.map(
+      (form) =>
+        fields.optional(`document.nForms.${form}`, nForms[form], 'percent', `Share of ${form}`, 'zero-too')
+          ?.value ?? 0,
+    )
     const sum = shares.reduce((total, share) => total + share, 0)
-    if (sum > 100 + 1e-9) fields.wrong('document.nForms.urea', `The forms of nitrogen come to ${Math.round(sum)} % of it: together they are at most 100 %.`)
+    if (sum > 100 + 1e-9)
+      fields.wrong(
+        'document.nForms.urea',
+        `The forms of nitrogen come to ${Math.round(sum)} % of it: together they are at most 100 %.`,
+      )
   }
   if (releases) fields.optional('document.releases', releases, 'time', 'Releases over', 'above-zero')
-  if (saltIndex?.trim() && !(Number(saltIndex) >= 0)) fields.wrong('document.saltIndex', 'A salt index is a figure such as 46.')
+  if (saltIndex?.trim() && !(Number(saltIndex) >= 0))
+    fields.wrong('document.saltIndex', 'A salt index is a figure such as 46.')
   const [from, to] = [ph?.from, ph?.to].map((text) => (text?.trim() ? Number(text) : undefined))
-  if ([from, to].some((value) => value !== undefined && !(value > 0 && value <= 14))) fields.wrong('document.ph.from', 'A pH lies between 0 and 14, such as 5.5.')
-  else if (from !== undefined && to !== undefined && from > to) fields.wrong('document.ph.from', 'The lower pH comes first: check both.')
+  if ([from, to].some((value) => value !== undefined && !(value > 0 && value <= 14)))
+    fields.wrong('document.ph.from', 'A pH lies between 0 and 14, such as 5.5.')
+  else if (from !== undefined && to !== undefined && from > to)
+    fields.wrong('document.ph.from', 'The lower pH comes first: check both.')
   measures.forEach(({ holds, marks }, i) => {
     fields.optional(`document.measures.${i}.holds`, holds, 'amount', 'One level fill', 'above-zero')
-    if (marks.trim() && countIn(marks) === undefined) fields.wrong(`document.measures.${i}.marks`, 'Marks are a whole number: 4.')
+    if (marks.trim() && countIn(marks) === undefined)
+      fields.wrong(`document.measures.${i}.marks`, 'Marks are a whole number: 4.')
   })
 }
 
@@ -168,24 +233,54 @@ function readLine(line: RateLine, path: string, fields: FieldReader): void {
   fields.optional(`${path}.most`, line.most, 'rate', 'Most per application', 'above-zero')
   fields.optional(`${path}.year`, line.year, 'rate', 'Most in a year', 'above-zero')
   if (line.yearActive) {
-    const read = fields.optional(`${path}.yearActive`, line.yearActive, 'rate', 'Most of the active in a year', 'above-zero')
-    if (read && (rateUnitParts(read.unit).dimension !== 'mass' || rateUnitParts(read.unit).per !== 'area')) fields.wrong(`${path}.yearActive`, 'The most of an active is a weight on the ground, such as 1.5 lb/ac.')
+    const read = fields.optional(
+      `${path}.yearActive`,
+      line.yearActive,
+      'rate',
+      'Most of the active in a year',
+      'above-zero',
+    )
+    if (read && (rateUnitParts(read.unit).dimension !== 'mass' || rateUnitParts(read.unit).per !== 'area'))
+      fields.wrong(
+        `${path}.yearActive`,
+        'The most of an active is a weight on the ground, such as 1.5 lb/ac.',
+      )
   }
-  if (line.heatUnits?.trim() && !(Number(line.heatUnits) > 0)) fields.wrong(`${path}.heatUnits`, 'Heat units are a figure above zero, such as 200.')
+  if (line.heatUnits?.trim() && !(Number(line.heatUnits) > 0))
+    fields.wrong(`${path}.heatUnits`, 'Heat units are a figure above zero, such as 200.')
   fields.optional(`${path}.repeatFrom`, line.repeatFrom, 'time', 'Repeat from', 'above-zero')
   fields.optional(`${path}.repeatTo`, line.repeatTo, 'time', 'Repeat to', 'above-zero')
   for (const name of LINE_FIGURE_NAMES) {
     const entered = line.figures?.[name]
     const { kind, what } = LINE_FIGURES[name]
-    if (entered) fields.optional(`${path}.figures.${name}`, entered as Entered<KindUnits[typeof kind]>, kind, what, kind === 'temperature' ? 'any-sign' : 'above-zero')
+    if (entered)
+      fields.optional(
+        `${path}.figures.${name}`,
+        entered as Entered<KindUnits[typeof kind]>,
+        kind,
+        what,
+        kind === 'temperature' ? 'any-sign' : 'above-zero',
+      )
   }
-  for (const [name, what] of [['perYear', 'Applications in a year'], ['inRow', 'Applications in a row']] as const) {
-    if (line[name]?.trim() && countIn(line[name]) === undefined) fields.wrong(`${path}.${name}`, `${what} are a whole number: 4.`)
+  for (const [name, what] of [
+    ['perYear', 'Applications in a year'],
+    ['inRow', 'Applications in a row'],
+  ] as const) {
+    if (line[name]?.trim() && countIn(line[name]) === undefined)
+      fields.wrong(`${path}.${name}`, `${what} are a whole number: 4.`)
   }
   if (!low || !high) return
   const [from, to] = [rateUnitParts(low.unit), rateUnitParts(high.unit)]
-  if (from.dimension === to.dimension && from.per === to.per && low.value * from.factor > high.value * to.factor * (1 + 1e-9)) {
-    fields.wrong(`${path}.low`, `The lowest rate (${line.low.text} ${low.unit}) is above the highest (${line.high.text} ${high.unit}): check both.`)
+  if (
+    from.dimension === to.dimension &&
+    from.per === to.per &&
+    low.value * from.factor > high.value * to.factor * (1 + 1e-9)
+  ) {
+    fields.wrong(
+      `${path}.low`,
+      `The lowest rate (${line.low.text} ${low.unit}) is above the highest (${line.high.text} ` +
+        `${high.unit}): check both.`,
+    )
   }
 }
 

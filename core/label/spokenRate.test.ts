@@ -9,5 +9,7 @@ test.each(readTable('spokenRate.csv', import.meta.url))('$text: $words', (row) =
   if (!read.ok) throw new Error(read.error)
   const { rate, basis } = read.value
   expect(Number(rate.text)).toBeCloseTo(Number(row.rate.split(' ')[0]), 4)
-  expect(`${rate.unit} ${basis ?? ''}`.trim()).toBe(`${row.rate.slice(row.rate.indexOf(' ') + 1)} ${row.basis}`.trim())
+  expect(`${rate.unit} ${basis ?? ''}`.trim()).toBe(
+    `${row.rate.slice(row.rate.indexOf(' ') + 1)} ${row.basis}`.trim(),
+  )
 })

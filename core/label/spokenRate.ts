@@ -10,12 +10,22 @@ import { RATE_BASIS_NAMES } from './label'
 import { readPrintedRate, type PrintedRate } from './printedRate'
 
 /** A rate as somebody says it at the truck, and what was made of it. */
-export interface SpokenRate extends Pick<PrintedRate, 'rate' | 'basis'> { readonly rate: Entered<RateUnit>; readonly words: string }
+export interface SpokenRate extends Pick<PrintedRate, 'rate' | 'basis'> {
+  readonly rate: Entered<RateUnit>
+  readonly words: string
+}
 
-const USE_UP = /^(?:use up|all of|the whole|finish|empty)\s+(?:(?:this|the|a|my)\s+)?(.+?)(?:\s+(?:bag|bottle|jug|box|package))?$/i
+const USE_UP = new RegExp(
+  [
+    String.raw`^(?:use up|all of|the whole|finish|empty)\s+(?:(?:this|the|a|my)\s+)?`,
+    String.raw`(.+?)(?:\s+(?:bag|bottle|jug|box|package))?$`,
+  ].join(''),
+  'i',
+)
 
 /**
- * A rate said in one of the trade's ways: a rate as printed, a target of nutrient, what a package covers, or a package to be used up on this ground.
+ * A rate said in one of the trade's ways: a rate as printed, a target of nutrient, what a package covers, or
+ * a package to be used up on this ground.
  * @param ground m2 that is treated; zero while nothing is measured
  * @returns the rate; an error says how it could be said
  * @example "use up 40 lb" on 11,764 ft2: 3.4 lb/1000 ft2
@@ -30,10 +40,26 @@ export function spokenRate(text: string, ground: number, system: UnitSystem): Re
     if (amount.value.value <= 0) return err('How much is in it? Write for example “use up 40 lb”.')
     const per: AreaUnit = SYSTEM_UNITS[system].length === 'm' ? '100 m2' : '1000 ft2'
     const rate = (amount.value.value / ground) * SQUARE_METRES_PER[per]
-    return ok({ rate: { text: sixDigits(rate), unit: `${amount.value.unit}/${per}` }, words: `${figureText(amount.value)} on ${figureText(areaIn(squareMetres(ground), SYSTEM_UNITS[system].size))} is ${sixDigits(rate)} ${amount.value.unit}/${per}` })
+    return ok({
+      rate: { text: sixDigits(rate), unit: `${amount.value.unit}/${per}` },
+      words:
+        `${figureText(amount.value)} on ` +
+        `${figureText(areaIn(squareMetres(ground), SYSTEM_UNITS[system].size))} is ${sixDigits(rate)} ` +
+        `${amount.value.unit}/${per}`,
+    })
   }
   const { found } = readPrintedRate(plain)
   const rate = found.rate ?? found.low
-  if (!rate) return err('Say it as a rate with its unit (3.4 lb per 1,000 sq ft), as a target (0.6 lb N per 1,000 sq ft), as what a bag covers (40 lb covers 12,000 sq ft), or as “use up 40 lb”.')
-  return ok({ rate, ...(found.basis ? { basis: found.basis } : {}), words: `${rate.text} ${rate.unit}${found.basis && found.basis !== 'product' ? ` of ${RATE_BASIS_NAMES[found.basis]}` : ''}` })
+  if (!rate)
+    return err(
+      'Say it as a rate with its unit (3.4 lb per 1,000 sq ft), as a target (0.6 lb N per 1,000 sq ' +
+        'ft), as what a bag covers (40 lb covers 12,000 sq ft), or as “use up 40 lb”.',
+    )
+  return ok({
+    rate,
+    ...(found.basis ? { basis: found.basis } : {}),
+    words:
+      `${rate.text} ` +
+      `${rate.unit}${found.basis && found.basis !== 'product' ? ` of ${RATE_BASIS_NAMES[found.basis]}` : ''}`,
+  })
 }

@@ -9,11 +9,18 @@ export interface Walk {
 }
 
 /**
- * How far and how long an application walks or drives: lanes one swath apart over the whole ground, once for each pass.
+ * How far and how long an application walks or drives: lanes one swath apart over the whole ground, once for
+ * each pass.
  * @param width distance between lanes, m
  * Source: distance = area x passes / swath.
  */
-export function walkOf(size: SquareMetres, width: Metres, passes: number, speed: MetresPerSecond, book: WorkingBook): Walk {
+export function walkOf(
+  size: SquareMetres,
+  width: Metres,
+  passes: number,
+  speed: MetresPerSecond,
+  book: WorkingBook,
+): Walk {
   const distance = metres((size * passes) / width)
   const seconds = distance / speed
   book.note('walk', () => [

@@ -8,5 +8,8 @@ import type { PlanRequest } from './planRequest'
 export function carrierOf(method: PlanRequest['method']): Carrier | undefined {
   if (method.kind !== 'spray') return undefined
   const { amount, area } = splitAreaRate(method.carrier.unit)
-  return { perArea: (method.carrier.value * amountFactor(amount)) / SQUARE_METRES_PER[area], unit: amount as Carrier['unit'] }
+  return {
+    perArea: (method.carrier.value * amountFactor(amount)) / SQUARE_METRES_PER[area],
+    unit: amount as Carrier['unit'],
+  }
 }

@@ -17,20 +17,45 @@ export interface Checkpoint {
 const MOST_LAWNS = 4
 
 /**
- * Checkpoints of a dry charge: within each pass, walked lawn after lawn, and after it. All in the unit of the charge.
- * @param amount of the charge that goes on the lawn; @param lawns in the order they are walked, sizes in one unit
+ * Checkpoints of a dry charge: within each pass, walked lawn after lawn, and after it. All in the unit of the
+ * charge.
+ * @param amount of the charge that goes on the lawn
+ * @param lawns in the order they are walked, sizes in one unit
  * Source: trade.md 6; one strength everywhere, so what is gone is in proportion to the ground covered.
- * @example charge 16.3 lb of which 13.3 lb for two passes over one lawn: 12.975 lb halfway, 9.65 lb after the first pass
+ * @example charge 16.3 lb of which 13.3 lb for two passes over one lawn: 12.975 lb halfway, 9.65 lb after
+ *   the first pass
  */
-export function checkpoints(charge: Quantity<AmountUnit>, amount: Quantity<AmountUnit>, passes: number, lawns: readonly { readonly name: string; readonly size: number }[], book: WorkingBook = closedWorkingBook): readonly Checkpoint[] {
+export function checkpoints(
+  charge: Quantity<AmountUnit>,
+  amount: Quantity<AmountUnit>,
+  passes: number,
+  lawns: readonly { readonly name: string; readonly size: number }[],
+  book: WorkingBook = closedWorkingBook,
+): readonly Checkpoint[] {
   const ground = lawns.reduce((sum, { size }) => sum + size, 0)
-  const within = lawns.length === 1 ? [{ at: 'half' as const, lawn: '', share: 0.5 }] : lawns.length > MOST_LAWNS ? [] : afterEach(lawns, ground)
-  const points = Array.from({ length: passes }, (_, i) => i + 1).flatMap((pass) => [...within, { at: 'end' as const, lawn: '', share: 1 }].map(({ at, lawn, share }): Checkpoint =>
-    ({ pass, at, lawn, left: { value: charge.value - (amount.value * (pass - 1 + share)) / passes, unit: charge.unit } })))
+  const within =
+    lawns.length === 1
+      ? [{ at: 'half' as const, lawn: '', share: 0.5 }]
+      : lawns.length > MOST_LAWNS
+        ? []
+        : afterEach(lawns, ground)
+  const points = Array.from({ length: passes }, (_, i) => i + 1).flatMap((pass) =>
+    [...within, { at: 'end' as const, lawn: '', share: 1 }].map(({ at, lawn, share }): Checkpoint => ({
+      pass,
+      at,
+      lawn,
+      left: { value: charge.value - (amount.value * (pass - 1 + share)) / passes, unit: charge.unit },
+    })),
+  )
   book.note('checkpoints', () => [
-    `weighed in ${figureText(charge)}, of which ${figureText(amount)} goes down in ${passes} ${passes === 1 ? 'pass' : 'passes'}`,
+    `weighed in ${figureText(charge)}, of which ${figureText(amount)} goes down in ${passes} ` +
+      (passes === 1 ? 'pass' : 'passes'),
     ...lawns.map(({ name, size }) => `${name}: ${sixDigits((100 * size) / ground)} % of the ground`),
-    ...points.map(({ pass, at, lawn, left }) => `pass ${pass}, ${at === 'end' ? 'done' : at === 'half' ? 'halfway' : `after ${lawn}`}: left ${figureText(left)}`),
+    ...points.map(
+      ({ pass, at, lawn, left }) =>
+        `pass ${pass}, ${at === 'end' ? 'done' : at === 'half' ? 'halfway' : `after ${lawn}`}: left ` +
+        figureText(left),
+    ),
   ])
   return points
 }

@@ -17,7 +17,10 @@ export interface Groundwork {
 }
 
 /** Sizes, water and loads of a request; error `too-many-loads`. */
-export function groundwork(request: PlanRequest, carrier: Carrier | undefined): Result<Groundwork, readonly PlanIssue[]> {
+export function groundwork(
+  request: PlanRequest,
+  carrier: Carrier | undefined,
+): Result<Groundwork, readonly PlanIssue[]> {
   const areas = request.areas.map((area) => ({ area, size: areaSi(area.size) }))
   const size = areas.reduce((sum, area) => sum + area.size, 0)
   const { method } = request
@@ -28,16 +31,35 @@ export function groundwork(request: PlanRequest, carrier: Carrier | undefined): 
   const mix = spray + dead
   const count = loadCount(mix, tank)
   if (count > MOST_LOADS && Number.isFinite(count)) {
-    return err([{
-      code: 'too-many-loads', path: 'method.tank',
-      message: `This takes ${count} tank loads; the most is ${MOST_LOADS}. Check the carrier's and the tank's units.`,
-    }])
+    return err([
+      {
+        code: 'too-many-loads',
+        path: 'method.tank',
+        message:
+          `This takes ${count} tank loads; the most is ${MOST_LOADS}. Check the carrier's and the tank's ` +
+          'units.',
+      },
+    ])
   }
   const loads = !Number.isFinite(count)
     ? []
     : method.loads === 'by-area'
-      ? loadsByArea(areas.map((area) => area.size * carrier.perArea), tank, dead, carrier.perArea)
+      ? loadsByArea(
+          areas.map((area) => area.size * carrier.perArea),
+          tank,
+          dead,
+          carrier.perArea,
+        )
       : splitLoads(mix, tank, method.loads, dead, carrier.perArea)
-  if (loads.length > MOST_LOADS) return err([{ code: 'too-many-loads', path: 'method.loads', message: `This takes ${loads.length} tank loads; the most is ${MOST_LOADS}. Let loads reach over the areas' bounds.` }])
+  if (loads.length > MOST_LOADS)
+    return err([
+      {
+        code: 'too-many-loads',
+        path: 'method.loads',
+        message:
+          `This takes ${loads.length} tank loads; the most is ${MOST_LOADS}. Let loads reach over the ` +
+          `areas' bounds.`,
+      },
+    ])
   return ok({ areas, size, carrier, spray, mix: Number.isFinite(count) ? mix : Infinity, loads })
 }

@@ -14,7 +14,11 @@ const SAME = 1e-9
  * Loads are alike when they hold the same and everything in them is measured the same.
  * @param tank what the tank holds, in the loads' unit
  */
-export function loadGroups(loads: readonly LoadPlan[], tank: number, vessel: 'load' | 'bottle' = 'load'): readonly LoadGroup[] {
+export function loadGroups(
+  loads: readonly LoadPlan[],
+  tank: number,
+  vessel: 'load' | 'bottle' = 'load',
+): readonly LoadGroup[] {
   const groups: { load: LoadPlan; count: number }[] = []
   for (const load of loads) {
     const last = groups.at(-1)
@@ -30,8 +34,10 @@ function titleOf(load: LoadPlan, count: number, tank: number, vessel: 'load' | '
 }
 
 function alike(a: LoadPlan, b: LoadPlan): boolean {
-  return Math.abs(a.carrier.value - b.carrier.value) <= SAME * a.carrier.value
-    && Math.abs(a.size.value - b.size.value) <= SAME * a.size.value
-    && (a.areas ?? []).join() === (b.areas ?? []).join()
-    && a.products.every((product, i) => product.measured.value === b.products[i]?.measured.value)
+  return (
+    Math.abs(a.carrier.value - b.carrier.value) <= SAME * a.carrier.value &&
+    Math.abs(a.size.value - b.size.value) <= SAME * a.size.value &&
+    (a.areas ?? []).join() === (b.areas ?? []).join() &&
+    a.products.every((product, i) => product.measured.value === b.products[i]?.measured.value)
+  )
 }

@@ -22,28 +22,45 @@ export interface Load {
  * @param mix m3 of spray to make, dead volume included
  * @param tank m3 one tank holds
  */
-export const loadCount = (mix: number, tank: number): number => Math.max(1, Math.ceil(mix / tank - COUNT_TOLERANCE))
+export const loadCount = (mix: number, tank: number): number =>
+  Math.max(1, Math.ceil(mix / tank - COUNT_TOLERANCE))
 
 /**
- * Splits a mix into tank loads. The dead volume is taken from the last load, and from the one before if the last is smaller.
+ * Splits a mix into tank loads. The dead volume is taken from the last load, and from the one before if the
+ * last is smaller.
  * @param mix m3 to make; @param dead m3 that never comes out; @param carrierRate m3 on each m2
  * @returns loads whose carrier sums to the mix and whose sizes sum to the lawn
  */
-export function splitLoads(mix: number, tank: number, style: Exclude<LoadStyle, 'by-area'>, dead: number, carrierRate: number): readonly Load[] {
+export function splitLoads(
+  mix: number,
+  tank: number,
+  style: Exclude<LoadStyle, 'by-area'>,
+  dead: number,
+  carrierRate: number,
+): readonly Load[] {
   const count = loadCount(mix, tank)
   const carriers = Array.from({ length: count }, (_, i) => {
     if (style === 'equal') return mix / count
     return i < count - 1 ? tank : mix - tank * (count - 1)
   })
-  return lessDead(carriers.map((carrier) => ({ carrier })), dead, carrierRate)
+  return lessDead(
+    carriers.map((carrier) => ({ carrier })),
+    dead,
+    carrierRate,
+  )
 }
 
 /**
- * Loads that end where areas end: whole areas as long as the tank holds them; one that is larger than a tank gets equal loads of its own.
- * The dead volume goes with the last area.
+ * Loads that end where areas end: whole areas as long as the tank holds them; one that is larger than a tank
+ * gets equal loads of its own. The dead volume goes with the last area.
  * @param sprays m3 of spray on each area, in the order they are treated
  */
-export function loadsByArea(sprays: readonly number[], tank: number, dead: number, carrierRate: number): readonly Load[] {
+export function loadsByArea(
+  sprays: readonly number[],
+  tank: number,
+  dead: number,
+  carrierRate: number,
+): readonly Load[] {
   const loads: { carrier: number; areas: number[] }[] = []
   sprays.forEach((own, area) => {
     const spray = own + (area === sprays.length - 1 ? dead : 0)
@@ -54,17 +71,25 @@ export function loadsByArea(sprays: readonly number[], tank: number, dead: numbe
       return
     }
     const count = loadCount(spray, tank)
-    if (count <= MOST_LOADS) for (let i = 0; i < count; i++) loads.push({ carrier: spray / count, areas: [area] })
+    if (count <= MOST_LOADS)
+      for (let i = 0; i < count; i++) loads.push({ carrier: spray / count, areas: [area] })
   })
   return lessDead(loads, dead, carrierRate)
 }
 
 /** What stays in the hose is taken off the last load, and off the one before if the last is smaller. */
-function lessDead(loads: readonly Pick<Load, 'carrier' | 'areas'>[], dead: number, carrierRate: number): readonly Load[] {
+function lessDead(
+  loads: readonly Pick<Load, 'carrier' | 'areas'>[],
+  dead: number,
+  carrierRate: number,
+): readonly Load[] {
   let stays = dead
-  return loads.toReversed().map((load): Load => {
-    const kept = Math.min(stays, load.carrier)
-    stays -= kept
-    return { ...load, size: (load.carrier - kept) / carrierRate, covers: load.carrier / carrierRate }
-  }).reverse()
+  return loads
+    .toReversed()
+    .map((load): Load => {
+      const kept = Math.min(stays, load.carrier)
+      stays -= kept
+      return { ...load, size: (load.carrier - kept) / carrierRate, covers: load.carrier / carrierRate }
+    })
+    .reverse()
 }

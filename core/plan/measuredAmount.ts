@@ -3,8 +3,11 @@ const STEP_TOLERANCE = 1e-9
 
 /**
  * The amount a scale or cup with this step really measures for an exact amount.
- * Nearest step, exact halves down, at least one; never rounded up past the cap; nothing at all if even one step passes it.
- * @param amount exact amount; @param step the tool's step; @param cap most the label allows here; all in one unit, cap may be Infinity
+ * Nearest step, exact halves down, at least one; never rounded up past the cap; nothing at all if even one
+ * step passes it.
+ * @param amount exact amount
+ * @param step the tool's step
+ * @param cap most the label allows here; all in one unit, cap may be Infinity
  * @returns a whole number of steps, in the same unit
  * Source: trade.md 6, rounded so as not to exceed the label maximum.
  * @example measuredAmount(9.46, 0.1, Infinity) // 9.5; with a cap of 9.48 // 9.4

@@ -22,17 +22,24 @@ export interface NutrientsSum {
  * Source: mass of product x per cent of the analysis.
  */
 export function nutrientsLaid(products: readonly ResolvedProduct[], book: WorkingBook): NutrientsSum {
-  const fed = products.filter(({ product }) => NUTRIENTS.some((nutrient) => (product.analysis?.[nutrient] ?? 0) > 0))
+  const fed = products.filter(({ product }) =>
+    NUTRIENTS.some((nutrient) => (product.analysis?.[nutrient] ?? 0) > 0),
+  )
   const unknown = fed.filter((resolved) => massPerArea(resolved) === undefined)
   const known = fed.filter((resolved) => massPerArea(resolved) !== undefined)
   const sum = (nutrient: Nutrient) =>
     known.reduce((total, resolved) => total + nutrientRate(resolved, nutrient), 0)
   const quickN = known.reduce(
-    (total, resolved) => total + nutrientRate(resolved, 'n') * (1 - (resolved.product.analysis?.slowN ?? 0) / 100), 0)
+    (total, resolved) =>
+      total + nutrientRate(resolved, 'n') * (1 - (resolved.product.analysis?.slowN ?? 0) / 100),
+    0,
+  )
   if (unknown.length > 0) return { laid: null, quickN, unknown }
   const laid = Object.fromEntries(
-    NUTRIENTS.map((nutrient) => [nutrient, { value: sum(nutrient), unit: 'lb/1000 ft2' }])) as NutrientsLaid
-  for (const nutrient of NUTRIENTS) book.note(`nutrients.${nutrient}`, () => nutrientLines(known, nutrient, laid[nutrient].value))
+    NUTRIENTS.map((nutrient) => [nutrient, { value: sum(nutrient), unit: 'lb/1000 ft2' }]),
+  ) as NutrientsLaid
+  for (const nutrient of NUTRIENTS)
+    book.note(`nutrients.${nutrient}`, () => nutrientLines(known, nutrient, laid[nutrient].value))
   return { laid, quickN, unknown }
 }
 
@@ -47,15 +54,25 @@ function massPerArea({ dose, product }: ResolvedProduct): number | undefined {
   return product.density && dose.perArea * densitySi(product.density)
 }
 
-function nutrientLines(products: readonly ResolvedProduct[], nutrient: Nutrient, total: number): readonly string[] {
+function nutrientLines(
+  products: readonly ResolvedProduct[],
+  nutrient: Nutrient,
+  total: number,
+): readonly string[] {
   const parts = products
     .filter(({ product }) => (product.analysis?.[nutrient] ?? 0) > 0)
     .map((resolved) => {
       const lbPer1000 = (massPerArea(resolved) ?? 0) / NUTRIENT_UNIT_SI
       const { product } = resolved
-      return `${product.name ?? product.id} at ${asEntered(product.rate)}: ${sixDigits(lbPer1000)} lb/1000 ft2 of product x ${product.analysis?.[nutrient]} % `
-        + `= ${sixDigits(nutrientRate(resolved, nutrient))} lb/1000 ft2`
+      return (
+        `${product.name ?? product.id} at ${asEntered(product.rate)}: ${sixDigits(lbPer1000)} lb/1000 ` +
+        `ft2 of product x ${product.analysis?.[nutrient]} % ` +
+        `= ${sixDigits(nutrientRate(resolved, nutrient))} lb/1000 ft2`
+      )
     })
   const name = NUTRIENT_NAMES[nutrient]
-  return [...(parts.length > 0 ? parts : [`no product of this application carries ${name}`]), `${name} laid down = ${sixDigits(total)} lb/1000 ft2`]
+  return [
+    ...(parts.length > 0 ? parts : [`no product of this application carries ${name}`]),
+    `${name} laid down = ${sixDigits(total)} lb/1000 ft2`,
+  ]
 }

@@ -11,7 +11,11 @@ export interface AreaPlan {
   readonly id: string
   readonly size: Size
   readonly carrier: Volume | null
-  readonly products: readonly { readonly id: string; readonly amount: Amount; readonly perPass: Amount | null }[]
+  readonly products: readonly {
+    readonly id: string
+    readonly amount: Amount
+    readonly perPass: Amount | null
+  }[]
 }
 
 export interface ProductTotal {
@@ -41,14 +45,24 @@ export interface LoadPlan {
 export interface RateGroup {
   readonly areas: readonly string[]
   readonly size: Size
-  readonly products: readonly { readonly id: string; readonly rate: Rate; readonly amount: Amount; readonly measured: Amount }[]
+  readonly products: readonly {
+    readonly id: string
+    readonly rate: Rate
+    readonly amount: Amount
+    readonly measured: Amount
+  }[]
 }
 
 export const CHECK_LEVELS = ['stop', 'warn', 'note'] as const
 export type CheckLevel = (typeof CHECK_LEVELS)[number]
 
 export const PLAN_CHECK_CODES = [
-  'above-max-per-application', 'rate-above-label', 'rate-below-label', 'quick-nitrogen-high', 'measure-step-coarse', 'part-load-small',
+  'above-max-per-application',
+  'rate-above-label',
+  'rate-below-label',
+  'quick-nitrogen-high',
+  'measure-step-coarse',
+  'part-load-small',
   'nutrients-unknown',
 ] as const
 export type PlanCheckCode = (typeof PLAN_CHECK_CODES)[number]

@@ -16,7 +16,11 @@ import { planApplication } from './planApplication'
 import type { PlanIssue } from './planIssue'
 import type { LoadStyle, PlanProduct, PlanRequest, SprayMethod } from './planRequest'
 
-const read = <K extends 'area' | 'rate' | 'content' | 'carrier' | 'volume'>(text: string, kind: K, unit: never) => {
+const read = <K extends 'area' | 'rate' | 'content' | 'carrier' | 'volume'>(
+  text: string,
+  kind: K,
+  unit: never,
+) => {
   const result = parseQuantity(text, kind, unit)
   if (!result.ok) throw new Error(result.error.message)
   return result.value
@@ -36,7 +40,8 @@ function methodOf(text: string): PlanRequest['method'] {
 
 function labelOf(text: string): Partial<LabelledProduct> {
   const [name, value = ''] = text.split('=')
-  if (name === 'active') return { actives: [{ name: 'sample active', content: read(value, 'content', '%' as never) }] }
+  if (name === 'active')
+    return { actives: [{ name: 'sample active', content: read(value, 'content', '%' as never) }] }
   return name ? { analysis: { [name]: Number(value) } } : {}
 }
 
@@ -70,17 +75,27 @@ test.each(readTable('amounts.csv', import.meta.url))('$name: $words', (row) => {
   expect(last).toBe(`together = ${Number(figure(row, 'amount').toPrecision(6))} ${row.unit}`)
 })
 
-test.each(readTable('measuredAmount.csv', import.meta.url))('$amount in steps of $step under $cap: $words', (row) => {
-  expect(
-    measuredAmount(figure(row, 'amount'), figure(row, 'step'), row.cap ? figure(row, 'cap') : Infinity),
-  ).toBeCloseTo(figure(row, 'measured'), 10)
-})
+test.each(readTable('measuredAmount.csv', import.meta.url))(
+  '$amount in steps of $step under $cap: $words',
+  (row) => {
+    expect(
+      measuredAmount(figure(row, 'amount'), figure(row, 'step'), row.cap ? figure(row, 'cap') : Infinity),
+    ).toBeCloseTo(figure(row, 'measured'), 10)
+  },
+)
 
 test.each(readTable('loads.csv', import.meta.url))('$name: $words', (row) => {
   const carrierRate = figure(row, 'carrierRate')
   const mix = figure(row, 'lawn') * carrierRate + figure(row, 'dead')
-  const loads = splitLoads(mix, figure(row, 'tank'), row.style as Exclude<LoadStyle, 'by-area'>, figure(row, 'dead'), carrierRate)
-  const numbers = (text: string | undefined) => (text ?? '').split(';').map((part) => expect.closeTo(Number(part), 10))
+  const loads = splitLoads(
+    mix,
+    figure(row, 'tank'),
+    row.style as Exclude<LoadStyle, 'by-area'>,
+    figure(row, 'dead'),
+    carrierRate,
+  )
+  const numbers = (text: string | undefined) =>
+    (text ?? '').split(';').map((part) => expect.closeTo(Number(part), 10))
   expect(loads.map(({ carrier }) => carrier)).toEqual(numbers(row.carriers))
   expect(loads.map(({ size }) => size)).toEqual(numbers(row.sizes))
 })
@@ -104,7 +119,11 @@ const spray: SprayMethod = {
   loads: 'full-then-part',
   dead: quantity(0.4, 'gal'),
 }
-const iron: PlanProduct = { id: 'iron', rate: quantity(3.4, 'fl oz/1000 ft2'), measureStep: quantity(5, 'mL') }
+const iron: PlanProduct = {
+  id: 'iron',
+  rate: quantity(3.4, 'fl oz/1000 ft2'),
+  measureStep: quantity(5, 'mL'),
+}
 const wet = (products: readonly PlanProduct[] = [iron], method: Partial<SprayMethod> = {}): PlanRequest => ({
   areas: [lawn],
   products,
@@ -153,7 +172,10 @@ describe('wet', () => {
       measured: { value: 615, unit: 'mL' },
       charge: null,
     })
-    expect(totals.products[0]?.measuredRate.value).toBeCloseTo(((615 / 29.5735295625) * (7.631 / 8.031)) / 5.87, 9)
+    expect(totals.products[0]?.measuredRate.value).toBeCloseTo(
+      ((615 / 29.5735295625) * (7.631 / 8.031)) / 5.87,
+      9,
+    )
     expect(areas[0]?.carrier).toEqual({ value: expect.closeTo(7.631, 9), unit: 'gal' })
   })
 
@@ -224,7 +246,9 @@ describe('each limit at, just under and just over', () => {
 
   test('a coarse step: 3 % passes, beyond is told once a product', () => {
     const coarse = (amount: number) =>
-      codes(dry({ rate: quantity(amount / 5.87, 'lb/1000 ft2'), analysis: {}, measureStep: quantity(1, 'lb') }))
+      codes(
+        dry({ rate: quantity(amount / 5.87, 'lb/1000 ft2'), analysis: {}, measureStep: quantity(1, 'lb') }),
+      )
     expect([coarse(10.3), coarse(10.31)]).toEqual([[], ['warn measure-step-coarse']])
   })
 
@@ -266,7 +290,11 @@ test.each<[string, PlanRequest, string]>([
     dry({ limits: { low: quantity(210, 'lb/ac'), high: quantity(4.8, 'lb/1000 ft2') } }),
     'invalid products.0.limits.low',
   ],
-  ['a thousand and one loads', wet([iron], { tank: quantity(0.008023, 'gal'), dead: quantity(0, 'gal') }), ''],
+  [
+    'a thousand and one loads',
+    wet([iron], { tank: quantity(0.008023, 'gal'), dead: quantity(0, 'gal') }),
+    '',
+  ],
   [
     'too many loads',
     wet([iron], { tank: quantity(0.0076, 'gal'), dead: quantity(0, 'gal') }),
@@ -291,7 +319,9 @@ test('several needs: the first of analysis, active, carrier, density', () => {
   ]
   expect(issues(wet(list))).toMatchObject([{ code: 'needs-analysis', path: 'products.2.analysis.n' }])
   expect(issues(wet(list.slice(0, 2)))).toMatchObject([{ code: 'needs-active' }])
-  expect(issues(wet(list.slice(0, 1)))).toMatchObject([{ code: 'needs-density', path: 'products.0.measureStep.unit' }])
+  expect(issues(wet(list.slice(0, 1)))).toMatchObject([
+    { code: 'needs-density', path: 'products.0.measureStep.unit' },
+  ])
 })
 
 describe('properties', () => {
@@ -340,7 +370,9 @@ describe('properties', () => {
           sum(areas.map(({ products }) => products[0]?.amount.value ?? 0)) / (product?.amount.value ?? 0),
         ).toBeCloseTo(1, 9)
         const tank = one.method.kind === 'spray' ? one.method.tank.value : 0
-        expect(loads.every(({ carrier, size }) => carrier.value <= tank * (1 + 1e-6) && size.value >= 0)).toBe(true)
+        expect(
+          loads.every(({ carrier, size }) => carrier.value <= tank * (1 + 1e-6) && size.value >= 0),
+        ).toBe(true)
       }),
     )
   })
@@ -390,9 +422,28 @@ test('vessels: marks, charge levels, groups of equal loads, mixing order', () =>
 
 // 16.3 lb of which 13.3 go on the lawn and 3 come back, in two passes: 6.65 each.
 test.each([
-  { over: 'one lawn', lawns: [{ name: 'A', size: 40 }], told: ['1 half 12.975', '1 end 9.65', '2 half 6.325', '2 end 3'] },
-  { over: 'two lawns, 1 to 3', lawns: [{ name: 'A', size: 10 }, { name: 'B', size: 30 }], told: ['1 lawn A 14.6375', '1 end 9.65', '2 lawn A 7.9875', '2 end 3'] },
-  { over: 'five lawns', lawns: ['A', 'B', 'C', 'D', 'E'].map((name) => ({ name, size: 8 })), told: ['1 end 9.65', '2 end 3'] },
+  {
+    over: 'one lawn',
+    lawns: [{ name: 'A', size: 40 }],
+    told: ['1 half 12.975', '1 end 9.65', '2 half 6.325', '2 end 3'],
+  },
+  {
+    over: 'two lawns, 1 to 3',
+    lawns: [
+      { name: 'A', size: 10 },
+      { name: 'B', size: 30 },
+    ],
+    told: ['1 lawn A 14.6375', '1 end 9.65', '2 lawn A 7.9875', '2 end 3'],
+  },
+  {
+    over: 'five lawns',
+    lawns: ['A', 'B', 'C', 'D', 'E'].map((name) => ({ name, size: 8 })),
+    told: ['1 end 9.65', '2 end 3'],
+  },
 ])('checkpoints over $over', ({ lawns, told }) => {
-  expect(checkpoints(quantity(16.3, 'lb'), quantity(13.3, 'lb'), 2, lawns).map(({ pass, at, lawn, left }) => [pass, at, lawn, Number(left.value.toFixed(9))].filter((part) => part !== '').join(' '))).toEqual(told)
+  expect(
+    checkpoints(quantity(16.3, 'lb'), quantity(13.3, 'lb'), 2, lawns).map(({ pass, at, lawn, left }) =>
+      [pass, at, lawn, Number(left.value.toFixed(9))].filter((part) => part !== '').join(' '),
+    ),
+  ).toEqual(told)
 })

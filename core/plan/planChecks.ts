@@ -12,7 +12,10 @@ import type { ResolvedProduct } from './resolveProducts'
 const LIMIT_TOLERANCE = 1e-9
 /** Most quick-release nitrogen in one go, lb/1000 ft2 (trade.md 6, house default). */
 export const QUICK_N_LIMIT = 1.0
-/** A measured amount further than this from the exact one is worth a word (trade.md 6: 0.4 g over on 9 g is 4 %). */
+/**
+ * A measured amount further than this from the exact one is worth a word (trade.md 6: 0.4 g over on 9 g is 4
+ * %).
+ */
 const COARSE_SHARE = 0.03
 /** Without a stated minimum, a part load under this share of the tank is called small. */
 const SMALL_LOAD_SHARE = 0.1
@@ -21,15 +24,24 @@ const above = (value: number, limit: number) => value > limit * (1 + LIMIT_TOLER
 const below = (value: number, limit: number) => value < limit * (1 - LIMIT_TOLERANCE)
 
 /** Stop, then warn, then note; within one level in product order, sums last. */
-export function sortChecks<C extends { readonly level: PlanCheck['level']; readonly productId?: string }>(checks: readonly C[], productIds: readonly string[]): readonly C[] {
-  const place = ({ productId }: C) => (productId === undefined ? productIds.length : productIds.indexOf(productId))
-  return checks.toSorted((a, b) => CHECK_LEVELS.indexOf(a.level) - CHECK_LEVELS.indexOf(b.level) || place(a) - place(b))
+export function sortChecks<C extends { readonly level: PlanCheck['level']; readonly productId?: string }>(
+  checks: readonly C[],
+  productIds: readonly string[],
+): readonly C[] {
+  const place = ({ productId }: C) =>
+    productId === undefined ? productIds.length : productIds.indexOf(productId)
+  return checks.toSorted(
+    (a, b) => CHECK_LEVELS.indexOf(a.level) - CHECK_LEVELS.indexOf(b.level) || place(a) - place(b),
+  )
 }
 
 /** The label's limits against the unrounded rate, all passes together. */
 export function limitChecks({ product, dose, limits }: ResolvedProduct): readonly PlanCheck[] {
   const name = product.name ?? product.id
-  const basis = product.basis && product.basis !== 'product' ? ` of ${product.basis === 'active' ? 'active' : NUTRIENT_NAMES[product.basis]}` : ''
+  const basis =
+    product.basis && product.basis !== 'product'
+      ? ` of ${product.basis === 'active' ? 'active' : NUTRIENT_NAMES[product.basis]}`
+      : ''
   const gives = `${name} at ${asEntered(product.rate)}${basis}`
   const limitText = (limit: keyof LabelLimits) => {
     const entered = product.limits?.[limit]
@@ -38,19 +50,25 @@ export function limitChecks({ product, dose, limits }: ResolvedProduct): readonl
   const checks: PlanCheck[] = []
   if (limits.maxPerApplication !== undefined && above(dose.perArea, limits.maxPerApplication)) {
     checks.push({
-      level: 'stop', code: 'above-max-per-application', productId: product.id,
+      level: 'stop',
+      code: 'above-max-per-application',
+      productId: product.id,
       message: `${gives} is over the label's most for one application, ${limitText('maxPerApplication')}.`,
     })
   }
   if (limits.high !== undefined && above(dose.perArea, limits.high)) {
     checks.push({
-      level: 'stop', code: 'rate-above-label', productId: product.id,
+      level: 'stop',
+      code: 'rate-above-label',
+      productId: product.id,
       message: `${gives} is over the label's highest rate, ${limitText('high')}.`,
     })
   }
   if (limits.low !== undefined && below(dose.perArea, limits.low)) {
     checks.push({
-      level: 'warn', code: 'rate-below-label', productId: product.id,
+      level: 'warn',
+      code: 'rate-below-label',
+      productId: product.id,
       message: `${gives} is under the label's lowest rate, ${limitText('low')}: it may not work.`,
     })
   }
@@ -62,25 +80,41 @@ export function coarseCheck(
   { product, measure }: ResolvedProduct,
   amounts: readonly { readonly exact: number; readonly measured: number }[],
 ): readonly PlanCheck[] {
-  const worst = amounts.reduce((most, { exact, measured }) => Math.max(most, Math.abs(measured - exact) / exact), 0)
+  const worst = amounts.reduce(
+    (most, { exact, measured }) => Math.max(most, Math.abs(measured - exact) / exact),
+    0,
+  )
   if (measure.step === undefined || !above(worst, COARSE_SHARE)) return []
-  return [{
-    level: 'warn', code: 'measure-step-coarse', productId: product.id,
-    message: `${product.name ?? product.id}: a step of ${measure.step} ${measure.unit} misses the amount by ${formatFigure(worst * 100)} %; `
-      + `over 3 % asks for a finer scale or cup, or fewer and larger loads.`,
-  }]
+  return [
+    {
+      level: 'warn',
+      code: 'measure-step-coarse',
+      productId: product.id,
+      message:
+        `${product.name ?? product.id}: a step of ${measure.step} ${measure.unit} misses the amount by ` +
+        `${formatFigure(worst * 100)} %; ` +
+        `over 3 % asks for a finer scale or cup, or fewer and larger loads.`,
+    },
+  ]
 }
 
 /** Sums: quick nitrogen over the house limit, and nutrients that cannot be known. */
 export function nutrientChecks({ quickN, unknown }: NutrientsSum): readonly PlanCheck[] {
   const checks: PlanCheck[] = unknown.map(({ product }) => ({
-    level: 'note', code: 'nutrients-unknown', productId: product.id,
-    message: `${product.name ?? product.id} is measured by volume and its density is not given: the nutrients laid down are not known.`,
+    level: 'note',
+    code: 'nutrients-unknown',
+    productId: product.id,
+    message:
+      `${product.name ?? product.id} is measured by volume and its density is not given: the nutrients ` +
+      'laid down are not known.',
   }))
   if (above(quickN, QUICK_N_LIMIT)) {
     checks.push({
-      level: 'warn', code: 'quick-nitrogen-high',
-      message: `${formatFigure(quickN)} lb/1000 ft2 of quick nitrogen in one go; the usual limit is ${QUICK_N_LIMIT} lb/1000 ft2, often 0.7 by local rule.`,
+      level: 'warn',
+      code: 'quick-nitrogen-high',
+      message:
+        `${formatFigure(quickN)} lb/1000 ft2 of quick nitrogen in one go; the usual limit is ` +
+        `${QUICK_N_LIMIT} lb/1000 ft2, often 0.7 by local rule.`,
     })
   }
   return checks
@@ -93,16 +127,26 @@ export function partLoadCheck(loads: readonly Load[], { tank, agitate }: SprayMe
   const small = loads.findIndex((load) => below(load.carrier, limit))
   const load = loads[small]
   if (!load) return []
-  const source = agitate ? `the pump agitates from ${asEntered(agitate)}` : `that is under 10 % of the ${asEntered(tank)} tank`
-  return [{
-    level: 'note', code: 'part-load-small',
-    message: `Load ${small + 1} is ${formatFigure(load.carrier / unitSi)} ${tank.unit}; ${source}.`,
-  }]
+  const source = agitate
+    ? `the pump agitates from ${asEntered(agitate)}`
+    : `that is under 10 % of the ${asEntered(tank)} tank`
+  return [
+    {
+      level: 'note',
+      code: 'part-load-small',
+      message: `Load ${small + 1} is ${formatFigure(load.carrier / unitSi)} ${tank.unit}; ${source}.`,
+    },
+  ]
 }
 
 /** The pairs of exact and measured figures that the coarse check looks at. */
-export function measuredPairs(total: ProductTotal, loads: readonly LoadPlan[], exactIn: (amount: number) => number) {
-  const ofLoads = loads.flatMap(({ products }) => products.filter(({ id }) => id === total.id))
+export function measuredPairs(
+  total: ProductTotal,
+  loads: readonly LoadPlan[],
+  exactIn: (amount: number) => number,
+) {
+  const ofLoads = loads
+    .flatMap(({ products }) => products.filter(({ id }) => id === total.id))
     .map(({ amount, measured }) => ({ exact: exactIn(amount.value), measured: measured.value }))
   return [...ofLoads, { exact: exactIn((total.mix ?? total.amount).value), measured: total.measured.value }]
 }

@@ -52,10 +52,13 @@ describe('the last line of a page is its figure', () => {
   const plan = planOf(spray)
   const book = pages(plan)
 
-  test.each(spray.products.map(({ id }, index) => ({ id, index })))('amount and measured of $id', ({ id, index }) => {
-    ends(book.get(`products.${id}.amount`), plan.totals.products[index]?.amount)
-    ends(book.get(`products.${id}.measured`), plan.totals.products[index]?.measured)
-  })
+  test.each(spray.products.map(({ id }, index) => ({ id, index })))(
+    'amount and measured of $id',
+    ({ id, index }) => {
+      ends(book.get(`products.${id}.amount`), plan.totals.products[index]?.amount)
+      ends(book.get(`products.${id}.measured`), plan.totals.products[index]?.measured)
+    },
+  )
 
   test('water and nutrients', () => {
     ends(book.get('carrier'), plan.totals.carrier)

@@ -8,8 +8,9 @@ import type { PlanProduct, PlanRequest, SprayMethod } from './planRequest'
 import { ownRateProblems } from './rateGroups'
 
 /**
- * What in a request contradicts itself: repeated ids, a nutrient target in fluid measure, low above high, dead volume as big as
- * the tank, a dry method with several products or a liquid. Ranges of single numbers are the schema's business.
+ * What in a request contradicts itself: repeated ids, a nutrient target in fluid measure, low above high,
+ * dead volume as big as the tank, a dry method with several products or a liquid. Ranges of single numbers
+ * are the schema's business.
  */
 export function requestProblems(request: PlanRequest, carrier: Carrier | undefined): readonly PlanIssue[] {
   const { areas, products, method } = request
@@ -21,7 +22,13 @@ export function requestProblems(request: PlanRequest, carrier: Carrier | undefin
     ...products.flatMap((product, index) => [
       ...basisProblems(product, `products.${index}`),
       ...limitOrderProblems(product, `products.${index}`, carrier),
-      ...areas.flatMap(({ rates = [] }, i) => rates.flatMap(({ id, limits }, k) => (id === product.id && limits ? limitOrderProblems({ ...product, limits }, `areas.${i}.rates.${k}`, carrier) : []))),
+      ...areas.flatMap(({ rates = [] }, i) =>
+        rates.flatMap(({ id, limits }, k) =>
+          id === product.id && limits
+            ? limitOrderProblems({ ...product, limits }, `areas.${i}.rates.${k}`, carrier)
+            : [],
+        ),
+      ),
     ]),
   ]
 }
@@ -31,7 +38,8 @@ const invalid = (path: string, message: string): PlanIssue => ({ code: 'invalid'
 function repeatedIds(rows: readonly { readonly id: string }[], list: string): readonly PlanIssue[] {
   const seen = new Set<string>()
   return rows.flatMap(({ id }, index) => {
-    if (seen.has(id)) return [invalid(`${list}.${index}.id`, `The id ${id} stands twice; each needs its own.`)]
+    if (seen.has(id))
+      return [invalid(`${list}.${index}.id`, `The id ${id} stands twice; each needs its own.`)]
     seen.add(id)
     return []
   })
@@ -43,13 +51,24 @@ function tankProblems({ tank, dead }: SprayMethod): readonly PlanIssue[] {
 }
 
 function dryProblems(products: readonly PlanProduct[]): readonly PlanIssue[] {
-  const several = products.length > 1
-    ? [invalid('products', 'A spreader carries one product at a time: plan each dry product as its own application.')]
-    : []
+  const several =
+    products.length > 1
+      ? [
+          invalid(
+            'products',
+            'A spreader carries one product at a time: plan each dry product as its own application.',
+          ),
+        ]
+      : []
   const liquids = products.flatMap(({ rate }, index) => {
     const { per, dimension } = rateUnitParts(rate.unit)
     return per === 'area' && dimension === 'volume'
-      ? [invalid(`products.${index}.rate.unit`, 'A dry product is spread by weight: give the rate as mass per area, such as lb/1000 ft2.')]
+      ? [
+          invalid(
+            `products.${index}.rate.unit`,
+            'A dry product is spread by weight: give the rate as mass per area, such as lb/1000 ft2.',
+          ),
+        ]
       : []
   })
   return [...several, ...liquids]
@@ -58,19 +77,37 @@ function dryProblems(products: readonly PlanProduct[]): readonly PlanIssue[] {
 function basisProblems({ basis, rate }: PlanProduct, path: string): readonly PlanIssue[] {
   if (!basis || basis === 'product' || rateUnitParts(rate.unit).dimension === 'mass') return []
   const what = basis === 'active' ? 'active ingredient' : NUTRIENT_NAMES[basis]
-  return [invalid(`${path}.rate.unit`, `A rate of ${what} is a mass: give it per area (lb/1000 ft2) or per volume of spray (oz/gal, g/L).`)]
+  return [
+    invalid(
+      `${path}.rate.unit`,
+      `A rate of ${what} is a mass: give it per area (lb/1000 ft2) or per volume of spray (oz/gal, g/L).`,
+    ),
+  ]
 }
 
-/** Low against high where they can be compared at all; what a comparison lacks is asked for later, with its own code. */
-function limitOrderProblems({ limits, density }: PlanProduct, path: string, carrier: Carrier | undefined): readonly PlanIssue[] {
+/**
+ * Low against high where they can be compared at all; what a comparison lacks is asked for later, with its
+ * own code.
+ */
+function limitOrderProblems(
+  { limits, density }: PlanProduct,
+  path: string,
+  carrier: Carrier | undefined,
+): readonly PlanIssue[] {
   if (!limits?.low || !limits.high) return []
   const low = rateUnitParts(limits.low.unit)
   const high = rateUnitParts(limits.high.unit)
   const conversion = betweenDimensions(low.dimension, high.dimension, density, path)
   if (!conversion.ok || (low.per !== high.per && !carrier)) return []
-  const ground = (per: 'area' | 'spray') => (per === 'spray' && low.per !== high.per && carrier ? carrier.perArea : 1)
+  const ground = (per: 'area' | 'spray') =>
+    per === 'spray' && low.per !== high.per && carrier ? carrier.perArea : 1
   const lowSi = limits.low.value * low.factor * conversion.value * ground(low.per)
   const highSi = limits.high.value * high.factor * ground(high.per)
   if (lowSi <= highSi * (1 + 1e-9)) return []
-  return [invalid(`${path}.limits.low`, 'The lowest label rate is above the highest: swap them or check the units.')]
+  return [
+    invalid(
+      `${path}.limits.low`,
+      'The lowest label rate is above the highest: swap them or check the units.',
+    ),
+  ]
 }

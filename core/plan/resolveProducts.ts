@@ -7,20 +7,36 @@ import type { AmountUnit } from '../quantity/units'
 import { err, ok, type Result } from '../result'
 import type { PlanProduct } from './planRequest'
 
-/** A product with everything its amounts need: dose, limits and measuring step, all as SI product on the ground. */
+/**
+ * A product with everything its amounts need: dose, limits and measuring step, all as SI product on the
+ * ground.
+ */
 export interface ResolvedProduct {
   readonly product: PlanProduct
   readonly dose: Dose
   /** kg or m3 of product per m2, in the dose's dimension. */
   readonly limits: Partial<Record<keyof LabelLimits, number>>
-  /** The unit it is measured in, SI dose amount in one of that unit, and the step in that unit; no step, no rounding. */
-  readonly measure: { readonly unit: AmountUnit; readonly siPerUnit: number; readonly step: number | undefined }
+  /**
+   * The unit it is measured in, SI dose amount in one of that unit, and the step in that unit; no step, no
+   * rounding.
+   */
+  readonly measure: {
+    readonly unit: AmountUnit
+    readonly siPerUnit: number
+    readonly step: number | undefined
+  }
 }
 
 const LIMIT_NAMES = ['low', 'high', 'maxPerApplication'] as const
 
-/** @returns every product resolved, or the issues of the first kind of need there is, each with its path in the request */
-export function resolveProducts(products: readonly PlanProduct[], carrier: Carrier | undefined): Result<readonly ResolvedProduct[], readonly LabelIssue[]> {
+/**
+ * @returns every product resolved, or the issues of the first kind of need there is, each with its path in
+ * the request
+ */
+export function resolveProducts(
+  products: readonly PlanProduct[],
+  carrier: Carrier | undefined,
+): Result<readonly ResolvedProduct[], readonly LabelIssue[]> {
   const issues: LabelIssue[] = []
   const resolved = products.flatMap((product, index) => {
     const found: LabelIssue[] = []
@@ -32,7 +48,11 @@ export function resolveProducts(products: readonly PlanProduct[], carrier: Carri
   return firstNeed ? err(issues.filter((issue) => issue.code === firstNeed)) : ok(resolved)
 }
 
-function resolveProduct(product: PlanProduct, carrier: Carrier | undefined, issues: LabelIssue[]): ResolvedProduct | undefined {
+function resolveProduct(
+  product: PlanProduct,
+  carrier: Carrier | undefined,
+  issues: LabelIssue[],
+): ResolvedProduct | undefined {
   const keep = <T>(result: Result<T, LabelIssue>): T | undefined => {
     if (result.ok) return result.value
     issues.push(result.error)
@@ -43,15 +63,28 @@ function resolveProduct(product: PlanProduct, carrier: Carrier | undefined, issu
   const limits: Partial<Record<keyof LabelLimits, number>> = {}
   for (const name of LIMIT_NAMES) {
     const limit = product.limits?.[name]
-    if (limit) limits[name] = keep(limitPerArea(limit, name, dose.dimension, { carrier, density: product.density }))
+    if (limit)
+      limits[name] = keep(limitPerArea(limit, name, dose.dimension, { carrier, density: product.density }))
   }
   const measure = keep(measureOf(product, dose))
   return measure && { product, dose, limits, measure }
 }
 
-function measureOf({ measureStep, density }: PlanProduct, dose: Dose): Result<ResolvedProduct['measure'], LabelIssue> {
+function measureOf(
+  { measureStep, density }: PlanProduct,
+  dose: Dose,
+): Result<ResolvedProduct['measure'], LabelIssue> {
   if (!measureStep) return ok({ unit: dose.unit, siPerUnit: amountFactor(dose.unit), step: undefined })
-  const conversion = betweenDimensions(dimensionOf(measureStep.unit), dose.dimension, density, 'measureStep.unit')
+  const conversion = betweenDimensions(
+    dimensionOf(measureStep.unit),
+    dose.dimension,
+    density,
+    'measureStep.unit',
+  )
   if (!conversion.ok) return conversion
-  return ok({ unit: measureStep.unit, siPerUnit: amountFactor(measureStep.unit) * conversion.value, step: measureStep.value })
+  return ok({
+    unit: measureStep.unit,
+    siPerUnit: amountFactor(measureStep.unit) * conversion.value,
+    step: measureStep.value,
+  })
 }

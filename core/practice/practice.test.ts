@@ -11,16 +11,32 @@ test('the hidden spreader is found out within the stated band, most times and no
   expect(held).toBeLessThan(200)
 })
 
-test('what the hopper loses and the meter counts is what the hidden machines let through, give or take a run', () => {
+test('what the hopper loses and the meter counts is what the hidden machines let through', () => {
   const truth = practiceTruth(3)
-  const spread = practiceStand(3, [{ act: 'charge', amount: 5 }, { act: 'spread', setting: 12, length: 15, speed: 1.4 }])
+  const spread = practiceStand(3, [
+    { act: 'charge', amount: 5 },
+    { act: 'spread', setting: 12, length: 15, speed: 1.4 },
+  ])
   expect((5 - spread.weight) / ((truth.gate(12) * 15) / 1.4)).toBeCloseTo(1, 1)
   const boom = practiceStand(3, [{ act: 'spray', length: 40, speed: 1.4, nozzles: 7, pressure: 2e5 }])
-  const flow = Array.from({ length: 7 }, (_, i) => truth.nozzle(i + 1, 2e5)).reduce((sum, one) => sum + one, 0)
-  const rate = rateOfFlows([{ flow: boom.volume / boom.elapsed, covered: 1, words: '' }], 'L', '', closedWorkingBook)
+  const flow = Array.from({ length: 7 }, (_, i) => truth.nozzle(i + 1, 2e5)).reduce(
+    (sum, one) => sum + one,
+    0,
+  )
+  const rate = rateOfFlows(
+    [{ flow: boom.volume / boom.elapsed, covered: 1, words: '' }],
+    'L',
+    '',
+    closedWorkingBook,
+  )
   expect(rate.mean / flow).toBeCloseTo(1, 1)
   expect(truth.nozzle(1, 4e5) / truth.nozzle(1, 1e5)).toBeCloseTo(2, 12)
-  expect(practiceStand(3, [{ act: 'charge', amount: 0.01 }, { act: 'spread', setting: 15, length: 500, speed: 1 }]).weight).toBe(0)
+  expect(
+    practiceStand(3, [
+      { act: 'charge', amount: 0.01 },
+      { act: 'spread', setting: 15, length: 500, speed: 1 },
+    ]).weight,
+  ).toBe(0)
 })
 
 test('a scale swings, settles on the weight to its step, and says when it is too much', () => {
@@ -32,5 +48,8 @@ test('a scale swings, settles on the weight to its step, and says when it is too
   expect(kitchen && practiceReadings(kitchen, { ...stand, weight: 6 }, 3000, 9)[0]?.state).toBe('over')
   expect(at(meter, 800)[0]).toMatchObject({ value: 250, state: 'moving' })
   expect(at(meter, 5000)[0]).toMatchObject({ value: 500, state: 'steady' })
-  expect(at(wheel, 5000).map(({ quantity, value }) => [quantity, value])).toEqual([['distance', 15], ['elapsed', 11.2]])
+  expect(at(wheel, 5000).map(({ quantity, value }) => [quantity, value])).toEqual([
+    ['distance', 15],
+    ['elapsed', 11.2],
+  ])
 })

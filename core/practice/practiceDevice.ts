@@ -16,10 +16,42 @@ export interface PracticeDevice {
 }
 
 export const PRACTICE_DEVICES: readonly PracticeDevice[] = [
-  { id: 'kitchen-scale', name: 'Kitchen scale, 5 kg by 1 g', measures: 'weight', step: 1, most: 5000, noise: 40, halves: 180 },
-  { id: 'hopper-scale', name: 'Hopper scale, 60 kg by 5 g', measures: 'weight', step: 5, most: 60_000, noise: 400, halves: 250 },
-  { id: 'flow-meter', name: 'Flow meter, 1 mL', measures: 'volume', step: 1, most: 1_000_000, noise: 0, halves: 200 },
-  { id: 'wheel', name: 'Measuring wheel, 1 cm', measures: 'distance', step: 0.01, most: 10_000, noise: 0, halves: 200 },
+  {
+    id: 'kitchen-scale',
+    name: 'Kitchen scale, 5 kg by 1 g',
+    measures: 'weight',
+    step: 1,
+    most: 5000,
+    noise: 40,
+    halves: 180,
+  },
+  {
+    id: 'hopper-scale',
+    name: 'Hopper scale, 60 kg by 5 g',
+    measures: 'weight',
+    step: 5,
+    most: 60_000,
+    noise: 400,
+    halves: 250,
+  },
+  {
+    id: 'flow-meter',
+    name: 'Flow meter, 1 mL',
+    measures: 'volume',
+    step: 1,
+    most: 1_000_000,
+    noise: 0,
+    halves: 200,
+  },
+  {
+    id: 'wheel',
+    name: 'Measuring wheel, 1 cm',
+    measures: 'distance',
+    step: 0.01,
+    most: 10_000,
+    noise: 0,
+    halves: 200,
+  },
 ]
 
 /** A meter runs and a wheel rolls for this long on the bench, however long it took on the ground, ms. */
@@ -30,16 +62,29 @@ const PLAYED = 1600
  * @param at milliseconds since then; a scale swings and settles, a meter and a wheel run up to their end
  * @returns the wheel also reports the time it rolled
  */
-export function practiceReadings(device: PracticeDevice, stand: PracticeStand, at: number, seed: number): readonly DeviceReading[] {
+export function practiceReadings(
+  device: PracticeDevice,
+  stand: PracticeStand,
+  at: number,
+  seed: number,
+): readonly DeviceReading[] {
   const draw = drawsFrom(seed + Math.round(at))
   const share = Math.min(1, at / PLAYED)
   if (device.measures === 'weight') {
     const swing = device.noise * 2 ** (-at / device.halves)
     const shown = stepped(stand.weight * 1000 + normal(draw, swing), device.step)
-    return [{ clock: at, quantity: 'weight', value: shown, state: shown > device.most ? 'over' : swing < device.step / 3 ? 'steady' : 'moving' }]
+    return [
+      {
+        clock: at,
+        quantity: 'weight',
+        value: shown,
+        state: shown > device.most ? 'over' : swing < device.step / 3 ? 'steady' : 'moving',
+      },
+    ]
   }
   const state = share < 1 ? 'moving' : 'steady'
-  if (device.measures === 'volume') return [{ clock: at, quantity: 'volume', value: stepped(stand.volume * 1e6 * share, device.step), state }]
+  if (device.measures === 'volume')
+    return [{ clock: at, quantity: 'volume', value: stepped(stand.volume * 1e6 * share, device.step), state }]
   return [
     { clock: at, quantity: 'distance', value: stepped(stand.distance * share, device.step), state },
     { clock: at, quantity: 'elapsed', value: stepped(stand.elapsed * share, 0.1), state },
@@ -56,4 +101,5 @@ export function instrumentFor({ act }: PracticeAct, inUse: string): PracticeDevi
 }
 
 /** The seed of a machine's hidden truth: the same machine hides the same one each time. @param id UUID */
-export const practiceSeed = (id: string): number => (Number.parseInt(id.replaceAll('-', '').slice(-7), 16) % 1_000_000) + 1
+export const practiceSeed = (id: string): number =>
+  (Number.parseInt(id.replaceAll('-', '').slice(-7), 16) % 1_000_000) + 1

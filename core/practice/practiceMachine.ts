@@ -2,15 +2,24 @@ import { drawsFrom, normal } from '../quantity/draws'
 import { PASCALS_PER } from '../quantity/units'
 
 /** What somebody did with a practice machine, in order; SI. */
-export type PracticeAct
-  = | { readonly act: 'charge'; readonly amount: number }
-    | { readonly act: 'spread'; readonly setting: number; readonly length: number; readonly speed: number }
-    | { readonly act: 'catch'; readonly setting: number; readonly time: number }
-    | { readonly act: 'spray'; readonly length: number; readonly speed: number; readonly nozzles: number; readonly pressure: number }
-    | { readonly act: 'jug'; readonly nozzle: number; readonly time: number; readonly pressure: number }
-    | { readonly act: 'walk'; readonly length: number; readonly speed: number }
+export type PracticeAct =
+  | { readonly act: 'charge'; readonly amount: number }
+  | { readonly act: 'spread'; readonly setting: number; readonly length: number; readonly speed: number }
+  | { readonly act: 'catch'; readonly setting: number; readonly time: number }
+  | {
+      readonly act: 'spray'
+      readonly length: number
+      readonly speed: number
+      readonly nozzles: number
+      readonly pressure: number
+    }
+  | { readonly act: 'jug'; readonly nozzle: number; readonly time: number; readonly pressure: number }
+  | { readonly act: 'walk'; readonly length: number; readonly speed: number }
 
-/** A spreader and a sprayer whose truth nobody is told: calibrating them is the exercise. The same seed is the same machines. */
+/**
+ * A spreader and a sprayer whose truth nobody is told: calibrating them is the exercise. The same seed is the
+ * same machines.
+ */
 export interface PracticeTruth {
   /** Flow through the gate at a setting, kg/s. */
   readonly gate: (setting: number) => number
@@ -31,7 +40,8 @@ export function practiceTruth(seed: number): PracticeTruth {
   const wear = Array.from({ length: 60 }, () => 1 + normal(draw, 0.015) + (draw() > 0.92 ? 0.1 : 0))
   return {
     gate: (setting) => opens * Math.max(0, setting) ** power,
-    nozzle: (number, pressure) => rated * (wear[(number - 1) % wear.length] ?? 1) * Math.sqrt(pressure / PRESSURE_RATED),
+    nozzle: (number, pressure) =>
+      rated * (wear[(number - 1) % wear.length] ?? 1) * Math.sqrt(pressure / PRESSURE_RATED),
   }
 }
 
@@ -52,26 +62,53 @@ const NOTHING: PracticeStand = { weight: 0, volume: 0, distance: 0, elapsed: 0 }
 export function practiceStand(seed: number, acts: readonly PracticeAct[]): PracticeStand {
   const truth = practiceTruth(seed)
   const draw = drawsFrom(seed + 7919)
-  return acts.reduce<PracticeStand>((stand, act) => afterAct(stand, act, truth, 1 + normal(draw, RUN_SPREAD), 1 + normal(draw, RUN_SPREAD / 2)), NOTHING)
+  return acts.reduce<PracticeStand>(
+    (stand, act) =>
+      afterAct(stand, act, truth, 1 + normal(draw, RUN_SPREAD), 1 + normal(draw, RUN_SPREAD / 2)),
+    NOTHING,
+  )
 }
 
 /** @param run how this run differs from the mean one; @param pace how far the pace was off what was meant */
-function afterAct(stand: PracticeStand, act: PracticeAct, truth: PracticeTruth, run: number, pace: number): PracticeStand {
+function afterAct(
+  stand: PracticeStand,
+  act: PracticeAct,
+  truth: PracticeTruth,
+  run: number,
+  pace: number,
+): PracticeStand {
   switch (act.act) {
-    case 'charge': return { ...stand, weight: act.amount }
+    case 'charge':
+      return { ...stand, weight: act.amount }
     case 'spread': {
       const time = act.length / (act.speed * pace)
-      return { ...stand, weight: Math.max(0, stand.weight - truth.gate(act.setting) * time * run), distance: act.length, elapsed: time }
+      return {
+        ...stand,
+        weight: Math.max(0, stand.weight - truth.gate(act.setting) * time * run),
+        distance: act.length,
+        elapsed: time,
+      }
     }
-    case 'catch': return { ...stand, weight: truth.gate(act.setting) * act.time * run, elapsed: act.time }
+    case 'catch':
+      return { ...stand, weight: truth.gate(act.setting) * act.time * run, elapsed: act.time }
     case 'spray': {
       const time = act.length / (act.speed * pace)
-      const flow = Array.from({ length: act.nozzles }, (_, i) => truth.nozzle(i + 1, act.pressure)).reduce((sum, one) => sum + one, 0)
+      const flow = Array.from({ length: act.nozzles }, (_, i) => truth.nozzle(i + 1, act.pressure)).reduce(
+        (sum, one) => sum + one,
+        0,
+      )
       return { ...stand, volume: flow * time * (1 + (run - 1) / 2), distance: act.length, elapsed: time }
     }
     // A jug under one nozzle differs by a hair only.
-    case 'jug': return { ...stand, volume: truth.nozzle(act.nozzle, act.pressure) * act.time * (1 + (run - 1) / 8), elapsed: act.time }
-    case 'walk': return { ...stand, distance: act.length, elapsed: act.length / (act.speed * pace) }
-    default: return act satisfies never
+    case 'jug':
+      return {
+        ...stand,
+        volume: truth.nozzle(act.nozzle, act.pressure) * act.time * (1 + (run - 1) / 8),
+        elapsed: act.time,
+      }
+    case 'walk':
+      return { ...stand, distance: act.length, elapsed: act.length / (act.speed * pace) }
+    default:
+      return act satisfies never
   }
 }

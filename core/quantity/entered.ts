@@ -23,29 +23,53 @@ export const LARGEST = 1e9
 
 /**
  * Reads a field that must hold a figure above zero.
- * @returns the quantity in the unit typed; errors `missing` when blank, the parser's, `notPositive`, `tooLarge`, `tooMuchPercent`
+ * @returns the quantity in the unit typed; errors `missing` when blank, the parser's, `notPositive`,
+ *   `tooLarge`, `tooMuchPercent`
  */
-export function readPositive<K extends Kind>(entered: Entered<KindUnits[K]>, kind: K, what: string): Result<Quantity<KindUnits[K]>, EnteredProblem> {
+export function readPositive<K extends Kind>(
+  entered: Entered<KindUnits[K]>,
+  kind: K,
+  what: string,
+): Result<Quantity<KindUnits[K]>, EnteredProblem> {
   const read = readFigure(entered, kind, what)
-  if (read.ok && read.value.value <= 0) return err({ kind: 'notPositive', message: `${what} must be above zero.` })
+  if (read.ok && read.value.value <= 0)
+    return err({ kind: 'notPositive', message: `${what} must be above zero.` })
   return read
 }
 
 /** Reads a field that may hold zero. */
-export function readNotNegative<K extends Kind>(entered: Entered<KindUnits[K]>, kind: K, what: string): Result<Quantity<KindUnits[K]>, EnteredProblem> {
+export function readNotNegative<K extends Kind>(
+  entered: Entered<KindUnits[K]>,
+  kind: K,
+  what: string,
+): Result<Quantity<KindUnits[K]>, EnteredProblem> {
   const read = readFigure(entered, kind, what)
-  if (read.ok && read.value.value < 0) return err({ kind: 'negative', message: `${what} can't be below zero.` })
+  if (read.ok && read.value.value < 0)
+    return err({ kind: 'negative', message: `${what} can't be below zero.` })
   return read
 }
 
 /** Reads a field whose figure may have any sign: a temperature. */
-export const readSigned = <K extends Kind>(entered: Entered<KindUnits[K]>, kind: K, what: string): Result<Quantity<KindUnits[K]>, EnteredProblem> => readFigure(entered, kind, what)
+export const readSigned = <K extends Kind>(
+  entered: Entered<KindUnits[K]>,
+  kind: K,
+  what: string,
+): Result<Quantity<KindUnits[K]>, EnteredProblem> => readFigure(entered, kind, what)
 
-function readFigure<K extends Kind>({ text, unit }: Entered<KindUnits[K]>, kind: K, what: string): Result<Quantity<KindUnits[K]>, EnteredProblem> {
+function readFigure<K extends Kind>(
+  { text, unit }: Entered<KindUnits[K]>,
+  kind: K,
+  what: string,
+): Result<Quantity<KindUnits[K]>, EnteredProblem> {
   if (text.trim() === '') return err({ kind: 'missing', message: `${what} is still missing.` })
   const read = parseQuantity(text, kind, unit)
   if (!read.ok) return read
-  if (Math.abs(read.value.value) > LARGEST) return err({ kind: 'tooLarge', message: `${what} is far beyond any lawn: check the figure and its unit.` })
-  if (read.value.unit === '%' && read.value.value > 100) return err({ kind: 'tooMuchPercent', message: `${what} can't be over 100 %.` })
+  if (Math.abs(read.value.value) > LARGEST)
+    return err({
+      kind: 'tooLarge',
+      message: `${what} is far beyond any lawn: check the figure and its unit.`,
+    })
+  if (read.value.unit === '%' && read.value.value > 100)
+    return err({ kind: 'tooMuchPercent', message: `${what} can't be over 100 %.` })
   return ok(read.value)
 }

@@ -12,11 +12,27 @@ export interface FieldProblem {
 /** Reads fields of a document and gathers their problems, so that one bad field does not hide the next. */
 export interface FieldReader {
   readonly problems: FieldProblem[]
-  positive: <K extends Kind>(path: string, entered: Entered<KindUnits[K]> | undefined, kind: K, what: string) => Quantity<KindUnits[K]> | undefined
+  positive: <K extends Kind>(
+    path: string,
+    entered: Entered<KindUnits[K]> | undefined,
+    kind: K,
+    what: string,
+  ) => Quantity<KindUnits[K]> | undefined
   /** As positive, but nought may be typed. */
-  notNegative: <K extends Kind>(path: string, entered: Entered<KindUnits[K]> | undefined, kind: K, what: string) => Quantity<KindUnits[K]> | undefined
+  notNegative: <K extends Kind>(
+    path: string,
+    entered: Entered<KindUnits[K]> | undefined,
+    kind: K,
+    what: string,
+  ) => Quantity<KindUnits[K]> | undefined
   /** Blank is fine and reads as undefined; `sign` says whether nought, or less, may be typed. */
-  optional: <K extends Kind>(path: string, entered: Entered<KindUnits[K]>, kind: K, what: string, sign: keyof typeof READERS) => Quantity<KindUnits[K]> | undefined
+  optional: <K extends Kind>(
+    path: string,
+    entered: Entered<KindUnits[K]>,
+    kind: K,
+    what: string,
+    sign: keyof typeof READERS,
+  ) => Quantity<KindUnits[K]> | undefined
   wrong: (path: string, message: string) => void
   missing: (path: string, message: string) => void
 }
@@ -29,7 +45,13 @@ export function fieldReader(): FieldReader {
     problems.push({ path, kind: kind === 'missing' ? 'missing' : 'wrong', message })
     return undefined
   }
-  const needed = <K extends Kind>(path: string, entered: Entered<KindUnits[K]> | undefined, kind: K, what: string, reader: typeof readPositive) => {
+  const needed = <K extends Kind>(
+    path: string,
+    entered: Entered<KindUnits[K]> | undefined,
+    kind: K,
+    what: string,
+    reader: typeof readPositive,
+  ) => {
     if (!entered) return complain(path, { kind: 'missing', message: `${what} is still missing.` })
     const read = reader(entered, kind, what)
     return read.ok ? read.value : complain(path, read.error)
@@ -43,7 +65,11 @@ export function fieldReader(): FieldReader {
       const read = READERS[sign](entered, kind, what)
       return read.ok ? read.value : complain(path, read.error)
     },
-    wrong: (path, message) => { problems.push({ path, kind: 'wrong', message }) },
-    missing: (path, message) => { problems.push({ path, kind: 'missing', message }) },
+    wrong: (path, message) => {
+      problems.push({ path, kind: 'wrong', message })
+    },
+    missing: (path, message) => {
+      problems.push({ path, kind: 'missing', message })
+    },
   }
 }

@@ -1,8 +1,14 @@
-/** Digits people can use: three significant, four when the first digit is 1 (so that the last one is always worth 0.1 to 1 %). */
+/**
+ * Digits people can use: three significant, four when the first digit is 1 (so that the last one is always
+ * worth 0.1 to 1 %).
+ */
 const DIGITS = 3
 const DIGITS_AFTER_ONE = 4
 
-/** Digits with commas between thousands. Written out: the platform's formatter takes 45 microseconds a figure, this one less than one. */
+/**
+ * Digits with commas between thousands. Written out: the platform's formatter takes 45 microseconds a figure,
+ * this one less than one.
+ */
 function grouped(value: number, decimals: number): string {
   const [whole = '', rest] = value.toFixed(decimals).split('.')
   const commas = whole.replace(/\B(?=(\d{3})+$)/g, ',')
@@ -13,7 +19,8 @@ function grouped(value: number, decimals: number): string {
 const trimmed = (value: number): string => grouped(value, 6).replace(/\.?0+$/, '')
 
 /**
- * A figure as the screens show it: three significant figures, four when the first digit is 1, commas between thousands, never an exponent.
+ * A figure as the screens show it: three significant figures, four when the first digit is 1, commas between
+ * thousands, never an exponent.
  * @example formatFigure(19.958) // '19.96'; formatFigure(0.31049) // '0.310'; formatFigure(25943) // '25,900'
  */
 export function formatFigure(value: number): string {
@@ -47,11 +54,21 @@ export function formatDeviation(share: number): string {
   return `${percent < 0.05 ? '' : sign}${percent.toFixed(1)} %`
 }
 
-/** Time on the move, in minutes: to a tenth under ten, else whole; nobody walks by the second. @example formatMinutes(155.4) // '2.6'; formatMinutes(905) // '15' */
-export const formatMinutes = (seconds: number): string => (seconds < 594 ? trimmed(Number((seconds / 60).toFixed(1))) : grouped(seconds / 60, 0))
+/**
+ * Time on the move, in minutes: to a tenth under ten, else whole; nobody walks by the second.
+ * @example formatMinutes(155.4) // '2.6'; formatMinutes(905) // '15'
+ */
+export const formatMinutes = (seconds: number): string =>
+  seconds < 594 ? trimmed(Number((seconds / 60).toFixed(1))) : grouped(seconds / 60, 0)
 
-/** An uncertainty, to two significant figures: more would claim too much. @example formatGive(1.5412) // '1.5'; formatGive(453) // '450' */
+/**
+ * An uncertainty, to two significant figures: more would claim too much.
+ * @example formatGive(1.5412) // '1.5'; formatGive(453) // '450'
+ */
 export const formatGive = (value: number): string => trimmed(Number(value.toPrecision(2)))
 
-/** An amount that is a whole number of a tool's steps, to the last digit of the step and no further. @example formatSteps(2280) // '2,280'; formatSteps(9.5) // '9.5' */
+/**
+ * An amount that is a whole number of a tool's steps, to the last digit of the step and no further.
+ * @example formatSteps(2280) // '2,280'; formatSteps(9.5) // '9.5'
+ */
 export const formatSteps = (value: number): string => trimmed(Number(value.toPrecision(10)))

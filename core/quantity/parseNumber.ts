@@ -2,17 +2,33 @@ import { err, ok, type Result } from '../result'
 
 /** Why a typed number was not taken; the edge shows `message`, which says what would be right. */
 export interface TypedProblem {
-  readonly kind: 'empty' | 'notANumber' | 'ambiguousComma' | 'unknownUnit' | 'ambiguousOunces' | 'wrongKind' | 'mixedUnits'
+  readonly kind:
+    'empty' | 'notANumber' | 'ambiguousComma' | 'unknownUnit' | 'ambiguousOunces' | 'wrongKind' | 'mixedUnits'
   readonly message: string
 }
 
-const VULGAR: Readonly<Record<string, string>> = { '½': ' 1/2', '¼': ' 1/4', '¾': ' 3/4', '⅓': ' 1/3', '⅔': ' 2/3', '⅛': ' 1/8', '⅜': ' 3/8', '⅝': ' 5/8', '⅞': ' 7/8' }
+const VULGAR: Readonly<Record<string, string>> = {
+  '½': ' 1/2',
+  '¼': ' 1/4',
+  '¾': ' 3/4',
+  '⅓': ' 1/3',
+  '⅔': ' 2/3',
+  '⅛': ' 1/8',
+  '⅜': ' 3/8',
+  '⅝': ' 5/8',
+  '⅞': ' 7/8',
+}
 
-/** A number at the head of a text: grouping commas, decimals, fractions and mixed numbers. The sign is part of it. */
-export const NUMBER_PATTERN = String.raw`[-−+]?(?:\d[\d,]*\s+\d+\s*/\s*\d+|\d+\s*/\s*\d+|\d[\d,]*\.?\d*|\.\d+)`
+/**
+ * A number at the head of a text: grouping commas, decimals, fractions and mixed numbers. The sign is part of
+ * it.
+ */
+const MIXED_PATTERN = String.raw`\d[\d,]*\s+\d+\s*/\s*\d+|\d+\s*/\s*\d+`
+export const NUMBER_PATTERN = String.raw`[-−+]?(?:${MIXED_PATTERN}|\d[\d,]*\.?\d*|\.\d+)`
 
 /** Writes vulgar fractions out, so that 1½ reads like 1 1/2. */
-export const spellFractions = (text: string): string => text.replace(/[½¼¾⅓⅔⅛⅜⅝⅞]/g, (sign) => VULGAR[sign] ?? sign)
+export const spellFractions = (text: string): string =>
+  text.replace(/[½¼¾⅓⅔⅛⅜⅝⅞]/g, (sign) => VULGAR[sign] ?? sign)
 
 /**
  * Reads what people type for a number. A comma groups thousands and nothing else.
@@ -25,26 +41,42 @@ export function parseNumber(typed: string): Result<number, TypedProblem> {
   const mixed = /^([-+]?)(?:(\d[\d,]*)\s+)?(\d+)\s*\/\s*(\d+)$/.exec(text)
   if (mixed) return fraction(mixed[1] ?? '', mixed[2], mixed[3] ?? '', mixed[4] ?? '', typed)
   if (text.includes(',')) return grouped(text, typed)
-  if (!/^[-+]?(?:\d+\.?\d*|\.\d+)$/.test(text)) return err({ kind: 'notANumber', message: `“${typed.trim()}” is not a figure: type a number such as 34.5 or 1 1/2.` })
+  if (!/^[-+]?(?:\d+\.?\d*|\.\d+)$/.test(text))
+    return err({
+      kind: 'notANumber',
+      message: `“${typed.trim()}” is not a figure: type a number such as 34.5 or 1 1/2.`,
+    })
   return finite(Number(text), typed)
 }
 
-function fraction(sign: string, whole: string | undefined, top: string, bottom: string, typed: string): Result<number, TypedProblem> {
+function fraction(
+  sign: string,
+  whole: string | undefined,
+  top: string,
+  bottom: string,
+  typed: string,
+): Result<number, TypedProblem> {
   const wholeNumber = whole === undefined ? ok(0) : parseNumber(whole)
   if (!wholeNumber.ok) return wholeNumber
-  if (Number(bottom) === 0) return err({ kind: 'notANumber', message: `“${typed.trim()}” divides by nothing: check the fraction.` })
+  if (Number(bottom) === 0)
+    return err({ kind: 'notANumber', message: `“${typed.trim()}” divides by nothing: check the fraction.` })
   const size = wholeNumber.value + Number(top) / Number(bottom)
   return finite(sign === '-' ? -size : size, typed)
 }
 
 function grouped(text: string, typed: string): Result<number, TypedProblem> {
-  if (/^[-+]?[1-9]\d{0,2}(?:,\d{3})+(?:\.\d*)?$/.test(text)) return finite(Number(text.replaceAll(',', '')), typed)
+  if (/^[-+]?[1-9]\d{0,2}(?:,\d{3})+(?:\.\d*)?$/.test(text))
+    return finite(Number(text.replaceAll(',', '')), typed)
   return err({
     kind: 'ambiguousComma',
-    message: `“${typed.trim()}” could be read two ways: a comma only groups thousands here. Write ${text.replace(',', '.')} or ${text.replaceAll(',', '')}.`,
+    message:
+      `“${typed.trim()}” could be read two ways: a comma only groups thousands here. Write ` +
+      `${text.replace(',', '.')} or ${text.replaceAll(',', '')}.`,
   })
 }
 
 function finite(value: number, typed: string): Result<number, TypedProblem> {
-  return Number.isFinite(value) ? ok(value) : err({ kind: 'notANumber', message: `“${typed.trim().slice(0, 40)}” is too large to be a figure here.` })
+  return Number.isFinite(value)
+    ? ok(value)
+    : err({ kind: 'notANumber', message: `“${typed.trim().slice(0, 40)}” is too large to be a figure here.` })
 }

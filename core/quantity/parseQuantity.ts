@@ -1,11 +1,43 @@
 import { err, ok, type Result } from '../result'
 import { NUMBER_PATTERN, parseNumber, spellFractions, type TypedProblem } from './parseNumber'
 import type { Quantity } from './quantity'
-import { AMOUNT_NAMES, ANGLE_NAMES, AREA_NAMES, DENSITY_NAMES, DILUTION_NAMES, LENGTH_NAMES, PRESSURE_NAMES, SPAN_NAMES, SPEED_NAMES, STOPWATCH_NAMES, TEMPERATURE_NAMES, TIME_NAMES } from './unitNames'
 import {
-  CUBIC_METRES_PER, isMassUnit, isVolumeUnit, KILOGRAMS_PER, METRES_PER,
-  type AmountUnit, type AngleUnit, type AreaRateUnit, type AreaUnit, type CarrierUnit, type ContentUnit, type DensityUnit, type LengthUnit, type MassUnit,
-  type PressureUnit, type RateUnit, type SpanUnit, type SpeedUnit, type StopwatchUnit, type TemperatureUnit, type TimeUnit, type VolumeUnit,
+  AMOUNT_NAMES,
+  ANGLE_NAMES,
+  AREA_NAMES,
+  DENSITY_NAMES,
+  DILUTION_NAMES,
+  LENGTH_NAMES,
+  PRESSURE_NAMES,
+  SPAN_NAMES,
+  SPEED_NAMES,
+  STOPWATCH_NAMES,
+  TEMPERATURE_NAMES,
+  TIME_NAMES,
+} from './unitNames'
+import {
+  CUBIC_METRES_PER,
+  isMassUnit,
+  isVolumeUnit,
+  KILOGRAMS_PER,
+  METRES_PER,
+  type AmountUnit,
+  type AngleUnit,
+  type AreaRateUnit,
+  type AreaUnit,
+  type CarrierUnit,
+  type ContentUnit,
+  type DensityUnit,
+  type LengthUnit,
+  type MassUnit,
+  type PressureUnit,
+  type RateUnit,
+  type SpanUnit,
+  type SpeedUnit,
+  type StopwatchUnit,
+  type TemperatureUnit,
+  type TimeUnit,
+  type VolumeUnit,
 } from './units'
 
 /** The unit types that a field of each kind can hold. */
@@ -35,22 +67,46 @@ export type Kind = keyof KindUnits
 type UnitReader<K extends Kind> = (name: string) => Result<KindUnits[K], TypedProblem>
 
 const EXAMPLES: Readonly<Record<Kind, string>> = {
-  length: '34\'6", 34.5 ft or 10.5 m', span: '34\'6", 10.5 m or 42 paces', angle: '72°', area: '5,870 ft2, 0.13 acre or 545 m2', mass: '3.4 lb, 54 oz or 1.5 kg', volume: '2 gal, 12 fl oz or 3 L',
-  amount: '3.4 lb, 12 fl oz or 1.5 kg', speed: '3.1 mph or 5 km/h', density: '10.3 lb/gal or 1.23 kg/L', content: '14.3 % or 1.3 lb/gal',
-  rate: '3.4 lb/1000 ft2, 2 fl oz/1000 ft2 or 8 fl oz/gal', massRate: '3.4 lb/1000 ft2 or 166 kg/ha', carrier: '1.3 gal/1000 ft2 or 5 L/100 m2',
-  percent: '21 %', stopwatch: '42.5 s or 1 min', grain: '2.1 mm', pressure: '30 psi or 2 bar', time: '28 days, 4 weeks or 12 h', temperature: '72 °F or 22 °C',
+  length: '34\'6", 34.5 ft or 10.5 m',
+  span: '34\'6", 10.5 m or 42 paces',
+  angle: '72°',
+  area: '5,870 ft2, 0.13 acre or 545 m2',
+  mass: '3.4 lb, 54 oz or 1.5 kg',
+  volume: '2 gal, 12 fl oz or 3 L',
+  amount: '3.4 lb, 12 fl oz or 1.5 kg',
+  speed: '3.1 mph or 5 km/h',
+  density: '10.3 lb/gal or 1.23 kg/L',
+  content: '14.3 % or 1.3 lb/gal',
+  rate: '3.4 lb/1000 ft2, 2 fl oz/1000 ft2 or 8 fl oz/gal',
+  massRate: '3.4 lb/1000 ft2 or 166 kg/ha',
+  carrier: '1.3 gal/1000 ft2 or 5 L/100 m2',
+  percent: '21 %',
+  stopwatch: '42.5 s or 1 min',
+  grain: '2.1 mm',
+  pressure: '30 psi or 2 bar',
+  time: '28 days, 4 weeks or 12 h',
+  temperature: '72 °F or 22 °C',
 }
 
-const tidy = (name: string) => name.toLowerCase().replaceAll('.', '').replaceAll(/\b1,000\b/g, '1000').replaceAll(/\s+/g, ' ').trim()
+const tidy = (name: string) =>
+  name
+    .toLowerCase()
+    .replaceAll('.', '')
+    .replaceAll(/\b1,000\b/g, '1000')
+    .replaceAll(/\s+/g, ' ')
+    .trim()
 
-const look = <U extends string>(table: Readonly<Record<string, U>>, name: string): U | undefined => (Object.hasOwn(table, name) ? table[name] : undefined)
+const look = <U extends string>(table: Readonly<Record<string, U>>, name: string): U | undefined =>
+  Object.hasOwn(table, name) ? table[name] : undefined
 
 const unknown = (name: string, kind: Kind): TypedProblem => ({
-  kind: 'unknownUnit', message: `“${name}” is not a unit this field knows: write for example ${EXAMPLES[kind]}.`,
+  kind: 'unknownUnit',
+  message: `“${name}” is not a unit this field knows: write for example ${EXAMPLES[kind]}.`,
 })
 
 const wrongKind = (name: string, kind: Kind): TypedProblem => ({
-  kind: 'wrongKind', message: `“${name}” measures something else: write for example ${EXAMPLES[kind]}.`,
+  kind: 'wrongKind',
+  message: `“${name}” measures something else: write for example ${EXAMPLES[kind]}.`,
 })
 
 function fromTable<K extends Kind>(kind: K, table: Readonly<Record<string, KindUnits[K]>>): UnitReader<K> {
@@ -62,7 +118,9 @@ function fromTable<K extends Kind>(kind: K, table: Readonly<Record<string, KindU
 }
 
 const isKnownElsewhere = (name: string) =>
-  [LENGTH_NAMES, AREA_NAMES, AMOUNT_NAMES, SPEED_NAMES, DENSITY_NAMES].some((table) => Object.hasOwn(table, name))
+  [LENGTH_NAMES, AREA_NAMES, AMOUNT_NAMES, SPEED_NAMES, DENSITY_NAMES].some((table) =>
+    Object.hasOwn(table, name),
+  )
 
 const readAmount: UnitReader<'amount'> = fromTable('amount', AMOUNT_NAMES)
 
@@ -74,12 +132,21 @@ const readMass: UnitReader<'mass'> = (name) => {
 
 const readVolume: UnitReader<'volume'> = (name) => {
   const unit = look(AMOUNT_NAMES, name)
-  if (unit === 'oz') return err({ kind: 'ambiguousOunces', message: 'Ounces by weight or fluid ounces? For a liquid write fl oz; oz is always weight here.' })
-  if (unit === undefined) return err(isKnownElsewhere(name) ? wrongKind(name, 'volume') : unknown(name, 'volume'))
+  if (unit === 'oz')
+    return err({
+      kind: 'ambiguousOunces',
+      message: 'Ounces by weight or fluid ounces? For a liquid write fl oz; oz is always weight here.',
+    })
+  if (unit === undefined)
+    return err(isKnownElsewhere(name) ? wrongKind(name, 'volume') : unknown(name, 'volume'))
   return isVolumeUnit(unit) ? ok(unit) : err(wrongKind(name, 'volume'))
 }
 
-function readAreaRate<A extends AmountUnit>(name: string, kind: Kind, readNumerator: (name: string) => Result<A, TypedProblem>): Result<`${A}/${AreaUnit}`, TypedProblem> {
+function readAreaRate<A extends AmountUnit>(
+  name: string,
+  kind: Kind,
+  readNumerator: (name: string) => Result<A, TypedProblem>,
+): Result<`${A}/${AreaUnit}`, TypedProblem> {
   const split = /^(.*?)\s*(?:\/|\bper\b)\s*(.*)$/.exec(name)
   const area = split && look(AREA_NAMES, (split[2] ?? '').trim())
   if (!split || !area) return err(unknown(name, kind))
@@ -102,9 +169,10 @@ const READERS: { readonly [K in Kind]: UnitReader<K> } = {
   amount: readAmount,
   speed: fromTable('speed', SPEED_NAMES),
   density: fromTable('density', DENSITY_NAMES),
-  content: (name) => (name === '%' || name === 'g/l' || name === 'kg/l' || name === 'lb/gal')
-    ? ok(({ '%': '%', 'g/l': 'g/L', 'kg/l': 'kg/L', 'lb/gal': 'lb/gal' } as const)[name])
-    : err(unknown(name, 'content')),
+  content: (name) =>
+    name === '%' || name === 'g/l' || name === 'kg/l' || name === 'lb/gal'
+      ? ok(({ '%': '%', 'g/l': 'g/L', 'kg/l': 'kg/L', 'lb/gal': 'lb/gal' } as const)[name])
+      : err(unknown(name, 'content')),
   rate: readRate,
   massRate: (name) => readAreaRate(name, 'massRate', readMass),
   carrier: (name) => readAreaRate(name, 'carrier', readVolume),
@@ -117,20 +185,33 @@ const READERS: { readonly [K in Kind]: UnitReader<K> } = {
 }
 
 const FIGURE_AND_UNIT = new RegExp(`^(${NUMBER_PATTERN})\\s*(.*)$`, 's')
-const TWO_PARTS = new RegExp(`^(${NUMBER_PATTERN})\\s*([a-z'"′″’”][a-z'"′″’” .]*?)\\s*(${NUMBER_PATTERN})\\s*([a-z'"′″’”]*[a-z .]*)$`, 'i')
+const TWO_PARTS = new RegExp(
+  `^(${NUMBER_PATTERN})\\s*([a-z'"′″’”][a-z'"′″’” .]*?)\\s*(${NUMBER_PATTERN})\\s*([a-z'"′″’”]*[a-z .]*)$`,
+  'i',
+)
 
 /** SI in one unit, for the kinds whose figures people write in two parts (34'6", 3 lb 4 oz, 1 gal 2 qt). */
-const COMPOUND_FACTORS: Readonly<Record<string, number>> = { ...METRES_PER, ...KILOGRAMS_PER, ...CUBIC_METRES_PER }
+const COMPOUND_FACTORS: Readonly<Record<string, number>> = {
+  ...METRES_PER,
+  ...KILOGRAMS_PER,
+  ...CUBIC_METRES_PER,
+}
 const COMPOUND_KINDS: readonly Kind[] = ['length', 'span', 'mass', 'volume', 'amount']
 
 /**
  * Reads a figure as people type it, with or without its unit.
  * @param typed such as `34'6"`, `3 L`, `1 1/2 pt`, `1,250`, `3.4 lb per 1,000 sq ft`
  * @param kind what the field measures; @param unit the unit of a bare figure
- * @returns the figure in the unit typed (a figure in two parts: in the first part's unit). Sign and size are the field's business.
- *   Errors say what would be right: `empty`, `notANumber`, `ambiguousComma`, `unknownUnit`, `ambiguousOunces`, `wrongKind`, `mixedUnits`.
+ * @returns the figure in the unit typed (a figure in two parts: in the first part's unit). Sign and size
+ *   are the field's business.
+ * Errors say what would be right: `empty`, `notANumber`, `ambiguousComma`, `unknownUnit`, `ambiguousOunces`,
+ * `wrongKind`, `mixedUnits`.
  */
-export function parseQuantity<K extends Kind>(typed: string, kind: K, unit: KindUnits[K]): Result<Quantity<KindUnits[K]>, TypedProblem> {
+export function parseQuantity<K extends Kind>(
+  typed: string,
+  kind: K,
+  unit: KindUnits[K],
+): Result<Quantity<KindUnits[K]>, TypedProblem> {
   const text = spellFractions(typed).trim()
   const compound = COMPOUND_KINDS.includes(kind) ? compoundParts(text) : undefined
   if (compound) return readCompound(compound, kind, unit)
@@ -164,7 +245,9 @@ function compoundParts(text: string): readonly [string, string, string, string] 
 }
 
 function readCompound<K extends Kind>(
-  [first, firstName, second, secondName]: readonly [string, string, string, string], kind: K, unit: KindUnits[K],
+  [first, firstName, second, secondName]: readonly [string, string, string, string],
+  kind: K,
+  unit: KindUnits[K],
 ): Result<Quantity<KindUnits[K]>, TypedProblem> {
   const high = parseQuantity(`${first} ${firstName}`, kind, unit)
   if (!high.ok) return high
@@ -173,9 +256,21 @@ function readCompound<K extends Kind>(
   if (!low.ok) return low
   const highFactor = COMPOUND_FACTORS[high.value.unit] ?? Number.NaN
   const lowFactor = COMPOUND_FACTORS[low.value.unit] ?? Number.NaN
-  if (!(lowFactor < highFactor) || second.startsWith('-') || isMassUnit(high.value.unit) !== isMassUnit(low.value.unit)) {
-    return err({ kind: 'mixedUnits', message: `Two figures in one field must be a larger unit and then a smaller one, such as 34'6" or 3 lb 4 oz.` })
+  if (
+    !(lowFactor < highFactor) ||
+    second.startsWith('-') ||
+    isMassUnit(high.value.unit) !== isMassUnit(low.value.unit)
+  ) {
+    return err({
+      kind: 'mixedUnits',
+      message:
+        `Two figures in one field must be a larger unit and then a smaller one, such as 34'6" or 3 lb 4 ` +
+        'oz.',
+    })
   }
   const part = (low.value.value * lowFactor) / highFactor
-  return ok({ value: high.value.value < 0 ? high.value.value - part : high.value.value + part, unit: high.value.unit })
+  return ok({
+    value: high.value.value < 0 ? high.value.value - part : high.value.value + part,
+    unit: high.value.unit,
+  })
 }

@@ -59,9 +59,12 @@ test.each(readTable('format.csv', import.meta.url))('$value shows as $shown', (r
 })
 
 test('sizes, uncertainties and deviations', () => {
-  expect([formatArea(5868, 'ft2'), formatArea(5864.9, 'ft2'), formatArea(545.34, 'm2'), formatArea(42, 'ft2')]).toEqual(
-    ['5,870', '5,860', '545', '42.0'],
-  )
+  expect([
+    formatArea(5868, 'ft2'),
+    formatArea(5864.9, 'ft2'),
+    formatArea(545.34, 'm2'),
+    formatArea(42, 'ft2'),
+  ]).toEqual(['5,870', '5,860', '545', '42.0'])
   expect([formatGive(1.5412), formatGive(453), formatGive(0.0949)]).toEqual(['1.5', '450', '0.095'])
   expect([formatDeviation(-0.0342), formatDeviation(0.1), formatDeviation(0.0001)]).toEqual([
     '−3.4 %',
@@ -96,9 +99,9 @@ describe('properties', () => {
     fc.assert(
       fc.property(positive, fc.constantFrom(...RATE_UNITS), fc.constantFrom(...RATE_UNITS), (value, a, b) => {
         expect(parseQuantity(`2 ${a}`, 'rate', b)).toEqual({ ok: true, value: { value: 2, unit: a } })
-        const back
-          = (((value * rateUnitParts(a).factor) / rateUnitParts(b).factor) * rateUnitParts(b).factor)
-            / rateUnitParts(a).factor
+        const back =
+          (((value * rateUnitParts(a).factor) / rateUnitParts(b).factor) * rateUnitParts(b).factor) /
+          rateUnitParts(a).factor
         expect(back / value).toBeCloseTo(1, 12)
       }),
     )
@@ -107,7 +110,9 @@ describe('properties', () => {
   test('a shown figure is within half of its last digit', () => {
     fc.assert(
       fc.property(positive, (value) => {
-        expect(Math.abs(Number(formatFigure(value).replaceAll(',', '')) / value - 1)).toBeLessThanOrEqual(0.005 + 1e-12)
+        expect(Math.abs(Number(formatFigure(value).replaceAll(',', '')) / value - 1)).toBeLessThanOrEqual(
+          0.005 + 1e-12,
+        )
       }),
     )
   })
@@ -119,7 +124,8 @@ describe('properties', () => {
         fc.constantFrom<Kind>('length', 'area', 'amount', 'rate', 'carrier'),
         (text, kind) => {
           const result = parseQuantity(text, kind, 'ft' as never)
-          if (result.ok) expect(Number.isFinite(result.value.value) && result.value.unit.length > 0).toBe(true)
+          if (result.ok)
+            expect(Number.isFinite(result.value.value) && result.value.unit.length > 0).toBe(true)
           else expect(result.error.message.length).toBeGreaterThan(5)
         },
       ),
@@ -135,5 +141,11 @@ describe('properties', () => {
 test('rates that are told together stand in one unit, the one that suits the largest', () => {
   const pounds = (value: number) => (value * KILOGRAMS_PER.lb) / SQUARE_METRES_PER['1000 ft2']
   // 0.05 lb alone is told in ounces; beside 0.714 lb it is not.
-  expect([showRates([pounds(0.05)], 'mass', 'us-1000'), showRates([pounds(0.05), pounds(0.714)], 'mass', 'us-1000')]).toEqual([{ figures: ['0.800'], unit: 'oz / 1,000 ft²' }, { figures: ['0.0500', '0.714'], unit: 'lb / 1,000 ft²' }])
+  expect([
+    showRates([pounds(0.05)], 'mass', 'us-1000'),
+    showRates([pounds(0.05), pounds(0.714)], 'mass', 'us-1000'),
+  ]).toEqual([
+    { figures: ['0.800'], unit: 'oz / 1,000 ft²' },
+    { figures: ['0.0500', '0.714'], unit: 'lb / 1,000 ft²' },
+  ])
 })

@@ -1,14 +1,19 @@
 import { amountFactor } from './quantity'
 import {
-  isMassUnit, SQUARE_METRES_PER,
-  type AmountUnit, type AreaRateUnit, type AreaUnit, type DilutionUnit, type RateUnit,
+  isMassUnit,
+  SQUARE_METRES_PER,
+  type AmountUnit,
+  type AreaRateUnit,
+  type AreaUnit,
+  type DilutionUnit,
+  type RateUnit,
 } from './units'
 
 export type Dimension = 'mass' | 'volume'
 
 /**
- * What a rate unit is made of. `per: 'area'` counts kg or m3 on each m2 of ground; `per: 'spray'` counts kg or m3
- * in each m3 of finished spray. `factor` takes a figure in this unit to SI.
+ * What a rate unit is made of. `per: 'area'` counts kg or m3 on each m2 of ground; `per: 'spray'` counts kg
+ * or m3 in each m3 of finished spray. `factor` takes a figure in this unit to SI.
  */
 export interface RateUnitParts {
   readonly per: 'area' | 'spray'
@@ -45,7 +50,8 @@ const known = new Map<RateUnit, RateUnitParts>()
 
 /**
  * The parts of a rate unit.
- * @example rateUnitParts('lb/1000 ft2') // { per: 'area', dimension: 'mass', amountUnit: 'lb', factor: 0.004882… }
+ * @example rateUnitParts('lb/1000 ft2') // { per: 'area', dimension: 'mass', amountUnit: 'lb', factor:
+ *   0.004882… }
  */
 export function rateUnitParts(unit: RateUnit): RateUnitParts {
   if (isDilution(unit)) return DILUTIONS[unit]
@@ -53,7 +59,10 @@ export function rateUnitParts(unit: RateUnit): RateUnitParts {
   if (before) return before
   const { amount, area } = splitAreaRate(unit)
   const parts: RateUnitParts = {
-    per: 'area', dimension: dimensionOf(amount), amountUnit: amount, factor: amountFactor(amount) / SQUARE_METRES_PER[area],
+    per: 'area',
+    dimension: dimensionOf(amount),
+    amountUnit: amount,
+    factor: amountFactor(amount) / SQUARE_METRES_PER[area],
   }
   known.set(unit, parts)
   return parts

@@ -25,7 +25,10 @@ export function repeats(values: readonly number[]): Repeats {
 export const UNEVEN_RUNS = 0.05
 
 /** How far repeated runs agree: standard deviation over mean, undefined for a single run. */
-export function agreement({ sd, mean }: Repeats): { readonly share: number | undefined; readonly state: 'single' | 'agree' | 'uneven' } {
+export function agreement({ sd, mean }: Repeats): {
+  readonly share: number | undefined
+  readonly state: 'single' | 'agree' | 'uneven'
+} {
   if (sd === undefined) return { share: undefined, state: 'single' }
   return { share: sd / mean, state: sd / mean > UNEVEN_RUNS ? 'uneven' : 'agree' }
 }
@@ -33,13 +36,18 @@ export function agreement({ sd, mean }: Repeats): { readonly share: number | und
 /** The mean of repeats is sure enough once its standard error is within this share of it (house default). */
 export const SURE_MEAN = 0.02
 
-/** What repeats so far ask for, and the standard error of their mean as a share, undefined for a single run. */
+/**
+ * What repeats so far ask for, and the standard error of their mean as a share, undefined for a single run.
+ */
 export interface RunAdvice {
   readonly advice: 'two more' | 'one more' | 'uneven' | 'enough'
   readonly error: number | undefined
 }
 
-/** Whether another run would help: fewer than three show little, uneven ones were not at one pace, a wide mean asks for one more. */
+/**
+ * Whether another run would help: fewer than three show little, uneven ones were not at one pace, a wide mean
+ * asks for one more.
+ */
 export function runAdvice(runs: Repeats): RunAdvice {
   if (runs.sd === undefined) return { advice: 'two more', error: undefined }
   const error = runs.sd / runs.mean / Math.sqrt(runs.count)

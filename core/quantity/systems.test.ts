@@ -31,7 +31,12 @@ describe('one figure in four systems', () => {
 
   test('the carrier: 1.3 gal on 1,000 ft2', () => {
     const carrier = (1.3 * 0.003785411784) / 92.90304
-    expect(UNIT_SYSTEMS.map((system) => showCarrier(carrier, system).figure)).toEqual(['1.300', '56.6', '5.30', '530'])
+    expect(UNIT_SYSTEMS.map((system) => showCarrier(carrier, system).figure)).toEqual([
+      '1.300',
+      '56.6',
+      '5.30',
+      '530',
+    ])
   })
 
   test('paces and distances climb to the next unit', () => {
@@ -70,7 +75,9 @@ describe('one figure in four systems', () => {
 
 test('units are set as people read them, alone and in a sentence', () => {
   expect(unitText('lb/1000 ft2')).toBe('lb / 1,000 ft²')
-  expect(prettyUnits('5.8 fl oz/1000 ft2 is over 5 mL/100 m2')).toBe('5.8 fl oz/1,000 ft² is over 5 mL/100 m²')
+  expect(prettyUnits('5.8 fl oz/1000 ft2 is over 5 mL/100 m2')).toBe(
+    '5.8 fl oz/1,000 ft² is over 5 mL/100 m²',
+  )
 })
 
 test('whole steps are shown to the step and no further', () => {

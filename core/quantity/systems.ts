@@ -1,16 +1,36 @@
-import { amountFactor, type CubicMetres, type Kilograms, type MetresPerSecond, type Metres, type Quantity, type SquareMetres } from './quantity'
+import {
+  amountFactor,
+  type CubicMetres,
+  type Kilograms,
+  type MetresPerSecond,
+  type Metres,
+  type Quantity,
+  type SquareMetres,
+} from './quantity'
 import { formatArea, formatFigure, formatSteps } from './format'
 import type { Dimension } from './rateUnit'
 import {
-  METRES_PER, METRES_PER_SECOND_PER, SQUARE_METRES_PER,
-  type AmountUnit, type AreaRateUnit, type AreaUnit, type CarrierUnit, type LengthUnit, type MassUnit, type SpeedUnit, type VolumeUnit,
+  METRES_PER,
+  METRES_PER_SECOND_PER,
+  SQUARE_METRES_PER,
+  type AmountUnit,
+  type AreaRateUnit,
+  type AreaUnit,
+  type CarrierUnit,
+  type LengthUnit,
+  type MassUnit,
+  type SpeedUnit,
+  type VolumeUnit,
 } from './units'
 
 export const UNIT_SYSTEMS = ['us-1000', 'us-acre', 'metric-100', 'metric-ha'] as const
 /** The ground people count in: 1,000 ft2 or acre, 100 m2 or hectare. */
 export type UnitSystem = (typeof UNIT_SYSTEMS)[number]
 
-/** The units one system reads and asks in. Amounts climb their ladder: the first unit of which there is at least one. */
+/**
+ * The units one system reads and asks in. Amounts climb their ladder: the first unit of which there is at
+ * least one.
+ */
 export interface SystemUnits {
   readonly name: string
   readonly length: LengthUnit
@@ -28,20 +48,56 @@ export interface SystemUnits {
 
 export const SYSTEM_UNITS: Readonly<Record<UnitSystem, SystemUnits>> = {
   'us-1000': {
-    name: '1,000 ft²', length: 'ft', size: 'ft2', massLadder: ['lb', 'oz'], volumeLadder: ['gal', 'fl oz'],
-    massRate: 'lb/1000 ft2', volumeRate: 'fl oz/1000 ft2', carrier: 'gal/1000 ft2', tank: 'gal', weight: 'lb', speed: 'mph',
+    name: '1,000 ft²',
+    length: 'ft',
+    size: 'ft2',
+    massLadder: ['lb', 'oz'],
+    volumeLadder: ['gal', 'fl oz'],
+    massRate: 'lb/1000 ft2',
+    volumeRate: 'fl oz/1000 ft2',
+    carrier: 'gal/1000 ft2',
+    tank: 'gal',
+    weight: 'lb',
+    speed: 'mph',
   },
   'us-acre': {
-    name: 'acre', length: 'ft', size: 'ac', massLadder: ['lb', 'oz'], volumeLadder: ['gal', 'fl oz'],
-    massRate: 'lb/ac', volumeRate: 'fl oz/ac', carrier: 'gal/ac', tank: 'gal', weight: 'lb', speed: 'mph',
+    name: 'acre',
+    length: 'ft',
+    size: 'ac',
+    massLadder: ['lb', 'oz'],
+    volumeLadder: ['gal', 'fl oz'],
+    massRate: 'lb/ac',
+    volumeRate: 'fl oz/ac',
+    carrier: 'gal/ac',
+    tank: 'gal',
+    weight: 'lb',
+    speed: 'mph',
   },
   'metric-100': {
-    name: '100 m²', length: 'm', size: 'm2', massLadder: ['kg', 'g'], volumeLadder: ['L', 'mL'],
-    massRate: 'kg/100 m2', volumeRate: 'mL/100 m2', carrier: 'L/100 m2', tank: 'L', weight: 'kg', speed: 'km/h',
+    name: '100 m²',
+    length: 'm',
+    size: 'm2',
+    massLadder: ['kg', 'g'],
+    volumeLadder: ['L', 'mL'],
+    massRate: 'kg/100 m2',
+    volumeRate: 'mL/100 m2',
+    carrier: 'L/100 m2',
+    tank: 'L',
+    weight: 'kg',
+    speed: 'km/h',
   },
   'metric-ha': {
-    name: 'ha', length: 'm', size: 'ha', massLadder: ['kg', 'g'], volumeLadder: ['L', 'mL'],
-    massRate: 'kg/ha', volumeRate: 'L/ha', carrier: 'L/ha', tank: 'L', weight: 'kg', speed: 'km/h',
+    name: 'ha',
+    length: 'm',
+    size: 'ha',
+    massLadder: ['kg', 'g'],
+    volumeLadder: ['L', 'mL'],
+    massRate: 'kg/ha',
+    volumeRate: 'L/ha',
+    carrier: 'L/ha',
+    tank: 'L',
+    weight: 'kg',
+    speed: 'km/h',
   },
 }
 
@@ -52,26 +108,39 @@ export interface Shown {
 }
 
 /** Units inside a sentence as people read them: 'fl oz/1000 ft2' is set as 'fl oz/1,000 ft²'. */
-export const prettyUnits = (text: string): string => text.replaceAll('1000 ft2', '1,000 ft²').replaceAll('ft2', 'ft²').replaceAll('m2', 'm²')
+export const prettyUnits = (text: string): string =>
+  text.replaceAll('1000 ft2', '1,000 ft²').replaceAll('ft2', 'ft²').replaceAll('m2', 'm²')
 
 /** A unit by itself, as it is set small beside its figure: 'lb/1000 ft2' is 'lb / 1,000 ft²'. */
 export const unitText = (unit: string): string => prettyUnits(unit).replace('/', ' / ')
 
 /** Any quantity in its own unit. */
-export const showQuantity = ({ value, unit }: Quantity): Shown => ({ figure: formatFigure(value), unit: unitText(unit) })
+export const showQuantity = ({ value, unit }: Quantity): Shown => ({
+  figure: formatFigure(value),
+  unit: unitText(unit),
+})
 
 /** A measured amount in its own unit; with a step it is whole steps, shown exactly. */
-export const showMeasured = ({ value, unit }: Quantity, step: Quantity | undefined): Shown =>
-  ({ figure: step ? formatSteps(value) : formatFigure(value), unit: unitText(unit) })
+export const showMeasured = ({ value, unit }: Quantity, step: Quantity | undefined): Shown => ({
+  figure: step ? formatSteps(value) : formatFigure(value),
+  unit: unitText(unit),
+})
 
 export function showSize(size: SquareMetres, system: UnitSystem): Shown {
   const unit = SYSTEM_UNITS[system].size
   const value = size / SQUARE_METRES_PER[unit]
-  return { figure: unit === 'ft2' || unit === 'm2' ? formatArea(value, unit) : formatFigure(value), unit: unitText(unit) }
+  return {
+    figure: unit === 'ft2' || unit === 'm2' ? formatArea(value, unit) : formatFigure(value),
+    unit: unitText(unit),
+  }
 }
 
 /** An amount of product (kg or m3) in the largest unit of which there is at least one. */
-export function showAmount(amount: Kilograms | CubicMetres | number, dimension: Dimension, system: UnitSystem): Shown {
+export function showAmount(
+  amount: Kilograms | CubicMetres | number,
+  dimension: Dimension,
+  system: UnitSystem,
+): Shown {
   const { massLadder, volumeLadder } = SYSTEM_UNITS[system]
   return showQuantity(onLadder(amount, dimension === 'mass' ? massLadder : volumeLadder))
 }
@@ -80,31 +149,53 @@ export function showAmount(amount: Kilograms | CubicMetres | number, dimension: 
 export function showStock(amount: number, dimension: Dimension, system: UnitSystem): Shown {
   const { massLadder, volumeLadder } = SYSTEM_UNITS[system]
   const { value, unit } = onLadder(Math.abs(amount), dimension === 'mass' ? massLadder : volumeLadder)
-  return { figure: `${amount < 0 ? '−' : ''}${formatSteps(Number(value.toPrecision(3)))}`, unit: unitText(unit) }
+  return {
+    figure: `${amount < 0 ? '−' : ''}${formatSteps(Number(value.toPrecision(3)))}`,
+    unit: unitText(unit),
+  }
 }
 
 /** Product per ground (kg/m2 or m3/m2) in the system's rate unit. */
-export function rateInSystem(perArea: number, dimension: Dimension, system: UnitSystem): Quantity<AreaRateUnit> {
+export function rateInSystem(
+  perArea: number,
+  dimension: Dimension,
+  system: UnitSystem,
+): Quantity<AreaRateUnit> {
   const unit = dimension === 'mass' ? SYSTEM_UNITS[system].massRate : SYSTEM_UNITS[system].volumeRate
   return { value: perArea / areaRateFactor(unit), unit }
 }
 
-/** A rate of which there is less than a tenth of a pound or kilogram is told in ounces or grams on the same ground. */
+/**
+ * A rate of which there is less than a tenth of a pound or kilogram is told in ounces or grams on the same
+ * ground.
+ */
 export function showRate(perArea: number, dimension: Dimension, system: UnitSystem): Shown {
-  const { figures: [figure = ''], unit } = showRates([perArea], dimension, system)
+  const {
+    figures: [figure = ''],
+    unit,
+  } = showRates([perArea], dimension, system)
   return { figure, unit }
 }
 
 /** Rates that belong together, in one unit, the one that suits the largest: 0.05 and 0.714 lb / 1,000 ft². */
-export function showRates(perAreas: readonly number[], dimension: Dimension, system: UnitSystem): { readonly figures: readonly string[]; readonly unit: string } {
+export function showRates(
+  perAreas: readonly number[],
+  dimension: Dimension,
+  system: UnitSystem,
+): { readonly figures: readonly string[]; readonly unit: string } {
   const unit = rateUnitFor(Math.max(...perAreas), dimension, system)
-  return { figures: perAreas.map((perArea) => formatFigure(perArea / areaRateFactor(unit))), unit: unitText(unit) }
+  return {
+    figures: perAreas.map((perArea) => formatFigure(perArea / areaRateFactor(unit))),
+    unit: unitText(unit),
+  }
 }
 
 function rateUnitFor(perArea: number, dimension: Dimension, system: UnitSystem): AreaRateUnit {
   const { value, unit } = rateInSystem(perArea, dimension, system)
   const finer = SYSTEM_UNITS[system].massLadder.at(-1)
-  return dimension !== 'mass' || value >= LEAST_TOLD || finer === undefined ? unit : `${finer}/${unit.slice(unit.indexOf('/') + 1) as AreaUnit}`
+  return dimension !== 'mass' || value >= LEAST_TOLD || finer === undefined
+    ? unit
+    : `${finer}/${unit.slice(unit.indexOf('/') + 1) as AreaUnit}`
 }
 const LEAST_TOLD = 0.1
 
@@ -114,7 +205,10 @@ const groundOf = (system: UnitSystem): AreaUnit => SYSTEM_UNITS[system].carrier.
 /** Money on the ground. @param perArea in the currency on each m2 */
 export function showCost(perArea: number, currency: string, system: UnitSystem): Shown {
   const ground = groundOf(system)
-  return { figure: (perArea * SQUARE_METRES_PER[ground]).toFixed(2), unit: `${currency} / ${unitText(ground)}` }
+  return {
+    figure: (perArea * SQUARE_METRES_PER[ground]).toFixed(2),
+    unit: `${currency} / ${unitText(ground)}`,
+  }
 }
 
 /** Finished spray per ground (m3/m2) in the system's carrier unit. */
@@ -132,8 +226,13 @@ export function showSpeed(speed: MetresPerSecond, system: UnitSystem): Shown {
 export function showDistance(distance: Metres, system: UnitSystem): Shown {
   const unit = SYSTEM_UNITS[system].length
   const perMile = METRES_PER.ft * 5280
-  if (unit === 'ft') return distance < perMile / 4 ? showQuantity({ value: distance / METRES_PER.ft, unit }) : { figure: formatFigure(distance / perMile), unit: 'mi' }
-  return distance < 1000 ? showQuantity({ value: distance, unit }) : { figure: formatFigure(distance / 1000), unit: 'km' }
+  if (unit === 'ft')
+    return distance < perMile / 4
+      ? showQuantity({ value: distance / METRES_PER.ft, unit })
+      : { figure: formatFigure(distance / perMile), unit: 'mi' }
+  return distance < 1000
+    ? showQuantity({ value: distance, unit })
+    : { figure: formatFigure(distance / 1000), unit: 'km' }
 }
 
 function onLadder<U extends AmountUnit>(si: number, ladder: readonly U[]): Quantity<AmountUnit> {
@@ -143,5 +242,7 @@ function onLadder<U extends AmountUnit>(si: number, ladder: readonly U[]): Quant
 
 function areaRateFactor(unit: AreaRateUnit): number {
   const slash = unit.indexOf('/')
-  return amountFactor(unit.slice(0, slash) as AmountUnit) / SQUARE_METRES_PER[unit.slice(slash + 1) as AreaUnit]
+  return (
+    amountFactor(unit.slice(0, slash) as AmountUnit) / SQUARE_METRES_PER[unit.slice(slash + 1) as AreaUnit]
+  )
 }

@@ -42,10 +42,19 @@ export const CUBIC_METRES_PER = {
 } as const
 
 /** Kilograms per cubic metre in one of each. */
-export const DENSITY_SI_PER = { 'lb/gal': POUND_KG / GALLON_M3, 'kg/L': 1 / LITRE_M3, 'g/L': 0.001 / LITRE_M3 } as const
+export const DENSITY_SI_PER = {
+  'lb/gal': POUND_KG / GALLON_M3,
+  'kg/L': 1 / LITRE_M3,
+  'g/L': 0.001 / LITRE_M3,
+} as const
 
 /** Metres per second in one of each. */
-export const METRES_PER_SECOND_PER = { mph: (5280 * FOOT_M) / 3600, 'km/h': 1 / 3.6, 'm/s': 1, 'ft/min': FOOT_M / 60 } as const
+export const METRES_PER_SECOND_PER = {
+  mph: (5280 * FOOT_M) / 3600,
+  'km/h': 1 / 3.6,
+  'm/s': 1,
+  'ft/min': FOOT_M / 60,
+} as const
 
 /** Seconds in one of each; for intervals on a label. */
 export const SECONDS_PER = { min: 60, h: 3600, d: 86_400, wk: 604_800 } as const
@@ -54,7 +63,10 @@ export const SECONDS_PER = { min: 60, h: 3600, d: 86_400, wk: 604_800 } as const
 export const STOPWATCH_PER = { s: 1, min: 60 } as const
 
 /** Kelvin in one degree of each, and the reading at 0 °C. */
-export const TEMPERATURE_SCALES = { '°F': { kelvin: 5 / 9, freezing: 32 }, '°C': { kelvin: 1, freezing: 0 } } as const
+export const TEMPERATURE_SCALES = {
+  '°F': { kelvin: 5 / 9, freezing: 32 },
+  '°C': { kelvin: 1, freezing: 0 },
+} as const
 
 /** Pascals in one of each; psi is not exact (trade.md 16). */
 export const PASCALS_PER = { psi: 6894.757293168, bar: 100_000, kPa: 1000 } as const
@@ -77,7 +89,8 @@ export type AreaRateUnit = `${AmountUnit}/${AreaUnit}`
 export type CarrierUnit = `${VolumeUnit}/${AreaUnit}`
 
 /** The units a table holds, in its own order, typed. */
-export const unitsOf = <U extends string>(table: Readonly<Record<U, number>>): readonly U[] => Object.keys(table) as U[]
+export const unitsOf = <U extends string>(table: Readonly<Record<U, number>>): readonly U[] =>
+  Object.keys(table) as U[]
 
 export const LENGTH_UNITS = unitsOf(METRES_PER)
 export const STOPWATCH_UNITS = unitsOf(STOPWATCH_PER)
@@ -91,8 +104,12 @@ export const AMOUNT_UNITS: readonly AmountUnit[] = [...MASS_UNITS, ...VOLUME_UNI
 export const TIME_UNITS = unitsOf(SECONDS_PER)
 export const SPEED_UNITS = unitsOf(METRES_PER_SECOND_PER)
 export const DENSITY_UNITS: readonly DensityUnit[] = ['lb/gal', 'kg/L']
-export const AREA_RATE_UNITS = AMOUNT_UNITS.flatMap((amount) => AREA_UNITS.map((area): AreaRateUnit => `${amount}/${area}`))
-export const CARRIER_UNITS = VOLUME_UNITS.flatMap((amount) => AREA_UNITS.map((area): CarrierUnit => `${amount}/${area}`))
+export const AREA_RATE_UNITS = AMOUNT_UNITS.flatMap((amount) =>
+  AREA_UNITS.map((area): AreaRateUnit => `${amount}/${area}`),
+)
+export const CARRIER_UNITS = VOLUME_UNITS.flatMap((amount) =>
+  AREA_UNITS.map((area): CarrierUnit => `${amount}/${area}`),
+)
 
 /** Amount of product per volume of finished spray: parts by volume, or mass in volume. */
 export const VOLUME_DILUTION_UNITS = ['fl oz/gal', 'mL/L', '%'] as const

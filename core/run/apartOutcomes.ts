@@ -31,27 +31,54 @@ interface Weighed {
 
 /**
  * Each rate of a dry job against what was weighed onto its lawns.
- * @returns nothing where it was not weighed apart; a problem at the entry where the others leave nothing for the last
+ * @returns nothing where it was not weighed apart; a problem at the entry where the others leave nothing
+ *   for the last
  * Source: trade.md 9, actual rate against planned, per area.
- * @example 11.2 lb used, 8.8 of it on the first lawn planned for 8.67: +1.5 %; the other got 2.4 of 2.64: -9.1 %
+ * @example 11.2 lb used, 8.8 of it on the first lawn planned for 8.67: +1.5 %; the other got 2.4 of 2.64:
+ *   -9.1 %
  */
-export function apartOutcomes(groups: readonly RateGroup[], { apart, used, treatedShare }: Weighed, book: WorkingBook, tolerance?: Tolerance): Result<readonly ApartOutcome[], readonly OutcomeProblem[]> {
+export function apartOutcomes(
+  groups: readonly RateGroup[],
+  { apart, used, treatedShare }: Weighed,
+  book: WorkingBook,
+  tolerance?: Tolerance,
+): Result<readonly ApartOutcome[], readonly OutcomeProblem[]> {
   if (apart.length === 0 || apart.length !== groups.length - 1) return ok([])
   const unit = amountFactor(used.unit)
   const first = apart.map(({ value, unit: own }) => (value * amountFactor(own)) / unit)
   const rest = used.value - first.reduce((sum, one) => sum + one, 0)
-  if (rest <= used.value * HAIR) return err([{ path: `apart.${apart.length - 1}`, message: `All that was used is ${figureText(used)}: nothing of it would be left for the other lawns. Check what went where.` }])
-  return ok(groups.flatMap(({ areas, products: [planned] }, i): readonly ApartOutcome[] => {
-    const own = i < first.length ? first[i] ?? 0 : rest
-    if (!planned) return []
-    const deviation = (own * unit) / (planned.amount.value * amountFactor(planned.amount.unit) * treatedShare) - 1
-    const outcome: ApartOutcome = {
-      areas, used: { value: own, unit: used.unit }, plannedRate: planned.rate, actualRate: { value: planned.rate.value * (1 + deviation), unit: planned.rate.unit }, deviation, verdict: verdictOf(deviation, tolerance),
-    }
-    book.note(`outcome.apart.${i}`, () => [
-      apart[i] ? `weighed onto it ${asEntered(apart[i])}` : `the rest of ${figureText(used)}: ${figureText(outcome.used)}`, `planned ${figureText(planned.amount)} at ${asEntered(planned.rate)}; off by ${sixDigits(deviation * 100)} %`,
-      `actual rate ${figureText(outcome.actualRate)}`,
+  if (rest <= used.value * HAIR)
+    return err([
+      {
+        path: `apart.${apart.length - 1}`,
+        message:
+          `All that was used is ${figureText(used)}: nothing of it would be left for the other lawns. ` +
+          'Check what went where.',
+      },
     ])
-    return [outcome]
-  }))
+  return ok(
+    groups.flatMap(({ areas, products: [planned] }, i): readonly ApartOutcome[] => {
+      const own = i < first.length ? (first[i] ?? 0) : rest
+      if (!planned) return []
+      const deviation =
+        (own * unit) / (planned.amount.value * amountFactor(planned.amount.unit) * treatedShare) - 1
+      const outcome: ApartOutcome = {
+        areas,
+        used: { value: own, unit: used.unit },
+        plannedRate: planned.rate,
+        actualRate: { value: planned.rate.value * (1 + deviation), unit: planned.rate.unit },
+        deviation,
+        verdict: verdictOf(deviation, tolerance),
+      }
+      book.note(`outcome.apart.${i}`, () => [
+        apart[i]
+          ? `weighed onto it ${asEntered(apart[i])}`
+          : `the rest of ${figureText(used)}: ${figureText(outcome.used)}`,
+        `planned ${figureText(planned.amount)} at ${asEntered(planned.rate)}; off by ` +
+          `${sixDigits(deviation * 100)} %`,
+        `actual rate ${figureText(outcome.actualRate)}`,
+      ])
+      return [outcome]
+    }),
+  )
 }

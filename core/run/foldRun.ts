@@ -31,7 +31,10 @@ export interface RunRecord {
  * Folds the events of one application into its record, whatever order they arrive in and however often.
  * @returns undefined until a plan is among them
  */
-export function foldRun(events: readonly RunEvent[], book: WorkingBook = closedWorkingBook): RunRecord | undefined {
+export function foldRun(
+  events: readonly RunEvent[],
+  book: WorkingBook = closedWorkingBook,
+): RunRecord | undefined {
   const ordered = inOrder(events)
   const planned = ordered.find((event) => event.kind === 'planned')
   if (planned?.kind !== 'planned') return undefined
@@ -44,23 +47,46 @@ export function foldRun(events: readonly RunEvent[], book: WorkingBook = closedW
   const corrections: CorrectionShown[] = []
   for (const event of ordered) {
     switch (event.kind) {
-      case 'planned': break
-      case 'started': startedAt ??= event.at; if (state === 'planned') state = 'running'; break
-      case 'used': used = event.payload; break
-      case 'finished': finishedAt ??= event.at; details = event.payload; state = 'done'; break
+      case 'planned':
+        break
+      case 'started':
+        startedAt ??= event.at
+        if (state === 'planned') state = 'running'
+        break
+      case 'used':
+        used = event.payload
+        break
+      case 'finished':
+        finishedAt ??= event.at
+        details = event.payload
+        state = 'done'
+        break
       case 'corrected': {
         const { payload } = event
-        corrections.push({ field: payload.field, was: entryOf(payload.field, used, details), now: payload.now, reason: payload.reason, at: event.at })
+        corrections.push({
+          field: payload.field,
+          was: entryOf(payload.field, used, details),
+          now: payload.now,
+          reason: payload.reason,
+          at: event.at,
+        })
         used = used && correctUsed(used, payload)
         details = details && correctDetails(details, payload)
         break
       }
-      default: return event satisfies never
+      default:
+        return event satisfies never
     }
   }
   const outcome = used ? outcomeOf(frozen.request, frozen.plan, used, book, frozen.tolerance) : undefined
   return {
-    state, frozen, startedAt, finishedAt, used, details, corrections,
+    state,
+    frozen,
+    startedAt,
+    finishedAt,
+    used,
+    details,
+    corrections,
     outcomes: outcome?.ok ? outcome.value : [],
     problems: outcome && !outcome.ok ? outcome.error : [],
     gaps: gapsOf(ordered),
@@ -70,18 +96,27 @@ export function foldRun(events: readonly RunEvent[], book: WorkingBook = closedW
 /** Each event once, by Lamport counter, then device, then the device's own sequence. */
 function inOrder(events: readonly RunEvent[]): readonly RunEvent[] {
   const once = [...new Map(events.map((event) => [event.id, event])).values()]
-  return once.toSorted((a, b) => a.counter - b.counter || compare(a.deviceId, b.deviceId) || a.sequence - b.sequence)
+  return once.toSorted(
+    (a, b) => a.counter - b.counter || compare(a.deviceId, b.deviceId) || a.sequence - b.sequence,
+  )
 }
 
 const compare = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0)
 
 function gapsOf(events: readonly RunEvent[]): readonly string[] {
   const byDevice = new Map<string, number[]>()
-  for (const { deviceId, sequence } of events) byDevice.set(deviceId, [...(byDevice.get(deviceId) ?? []), sequence])
-  return [...byDevice].filter(([, seen]) => Math.max(...seen) !== new Set(seen).size).map(([device]) => device)
+  for (const { deviceId, sequence } of events)
+    byDevice.set(deviceId, [...(byDevice.get(deviceId) ?? []), sequence])
+  return [...byDevice]
+    .filter(([, seen]) => Math.max(...seen) !== new Set(seen).size)
+    .map(([device]) => device)
 }
 
-function entryOf(field: Correction['field'], used: Used | undefined, details: RunDetails | undefined): Correction['now'] | undefined {
+function entryOf(
+  field: Correction['field'],
+  used: Used | undefined,
+  details: RunDetails | undefined,
+): Correction['now'] | undefined {
   if (field === 'treated' || field === 'left' || field === 'made') return used?.[field]
   if (isPutIn(field)) return used?.putIn.find(({ productId }) => field === `putIn.${productId}`)?.amount
   if (isApart(field)) return used?.apart?.[placeOf(field)]
@@ -94,14 +129,22 @@ const isPutIn = (field: Correction['field']): field is `putIn.${string}` => fiel
 
 function correctUsed(used: Used, correction: Correction): Used {
   if (correction.field === 'treated') return { ...used, treated: correction.now }
-  if (correction.field === 'left' || correction.field === 'made') return { ...used, [correction.field]: correction.now }
+  if (correction.field === 'left' || correction.field === 'made')
+    return { ...used, [correction.field]: correction.now }
   if (!isAmountCorrection(correction)) return used
   const { field, now } = correction
-  if (isApart(field)) return used.apart ? { ...used, apart: used.apart.map((amount, i) => (i === placeOf(field) ? now : amount)) } : used
-  return { ...used, putIn: used.putIn.map((put) => (field === `putIn.${put.productId}` ? { ...put, amount: now } : put)) }
+  if (isApart(field))
+    return used.apart
+      ? { ...used, apart: used.apart.map((amount, i) => (i === placeOf(field) ? now : amount)) }
+      : used
+  return {
+    ...used,
+    putIn: used.putIn.map((put) => (field === `putIn.${put.productId}` ? { ...put, amount: now } : put)),
+  }
 }
 
-const isAmountCorrection = (correction: Correction): correction is AmountCorrection => isPutIn(correction.field) || isApart(correction.field)
+const isAmountCorrection = (correction: Correction): correction is AmountCorrection =>
+  isPutIn(correction.field) || isApart(correction.field)
 
 function correctDetails(details: RunDetails, { field, now }: Correction): RunDetails {
   return typeof now === 'string' && Object.hasOwn(details, field) ? { ...details, [field]: now } : details

@@ -18,8 +18,9 @@ export interface LaidDown {
 }
 
 /**
- * What a finished run laid down, area by area: each product's used amount shared out over the areas as it was planned for them.
- * Where more or less lawn was treated than planned, every area carries its share of the difference.
+ * What a finished run laid down, area by area: each product's used amount shared out over the areas as it was
+ * planned for them. Where more or less lawn was treated than planned, every area carries its share of the
+ * difference.
  * @returns empty until the outcome is known
  */
 export function laidDown({ frozen, used, outcomes }: RunRecord): readonly LaidDown[] {
@@ -27,23 +28,34 @@ export function laidDown({ frozen, used, outcomes }: RunRecord): readonly LaidDo
   const sizes = frozen.request.areas.map(({ id, size }) => ({ id, size: areaSi(size) }))
   const planned = sizes.reduce((sum, { size }) => sum + size, 0)
   const treated = areaSi(used.treated)
-  return sizes.flatMap(({ id: areaId, size }) => outcomes.map((outcome): LaidDown => {
-    const share = size / planned
-    const dimension = dimensionOf(outcome.used.unit)
-    const amount = outcome.used.value * amountFactor(outcome.used.unit) * shareOf(areaId, outcome, frozen, share)
-    const product = frozen.request.products.find(({ id }) => id === outcome.productId)
-    const density = product?.density
-    const kilograms = dimension === 'mass' ? amount : density && amount * densitySi(density)
-    const analysis = product?.analysis
-    const nutrients = kilograms === undefined && analysis
-      ? undefined
-      : Object.fromEntries(NUTRIENTS.map((name) => [name, ((kilograms ?? 0) * (analysis?.[name] ?? 0)) / 100])) as Record<Nutrient, number>
-    return { areaId, productId: outcome.productId, dimension, amount, sizeM2: treated * share, nutrients }
-  }))
+  return sizes.flatMap(({ id: areaId, size }) =>
+    outcomes.map((outcome): LaidDown => {
+      const share = size / planned
+      const dimension = dimensionOf(outcome.used.unit)
+      const amount =
+        outcome.used.value * amountFactor(outcome.used.unit) * shareOf(areaId, outcome, frozen, share)
+      const product = frozen.request.products.find(({ id }) => id === outcome.productId)
+      const density = product?.density
+      const kilograms = dimension === 'mass' ? amount : density && amount * densitySi(density)
+      const analysis = product?.analysis
+      const nutrients =
+        kilograms === undefined && analysis
+          ? undefined
+          : (Object.fromEntries(
+              NUTRIENTS.map((name) => [name, ((kilograms ?? 0) * (analysis?.[name] ?? 0)) / 100]),
+            ) as Record<Nutrient, number>)
+      return { areaId, productId: outcome.productId, dimension, amount, sizeM2: treated * share, nutrients }
+    }),
+  )
 }
 
 /** What one area got of all that was used: as its rate was weighed, within a rate as planned. */
-function shareOf(areaId: string, { productId, apart, used }: ProductOutcome, frozen: RunRecord['frozen'], bySize: number): number {
+function shareOf(
+  areaId: string,
+  { productId, apart, used }: ProductOutcome,
+  frozen: RunRecord['frozen'],
+  bySize: number,
+): number {
   const own = apart?.find(({ areas }) => areas.includes(areaId))
   const planned = sharePlanned(frozen, areaId, productId, bySize)
   if (!own) return planned
@@ -52,30 +64,43 @@ function shareOf(areaId: string, { productId, apart, used }: ProductOutcome, fro
 }
 
 /** By planned amount, which is by size unless areas had rates of their own. */
-function sharePlanned({ request, plan }: RunRecord['frozen'], areaId: string, productId: string, bySize: number): number {
+function sharePlanned(
+  { request, plan }: RunRecord['frozen'],
+  areaId: string,
+  productId: string,
+  bySize: number,
+): number {
   if (!hasOwnRates(request)) return bySize
   const total = plan.totals.products.find(({ id }) => id === productId)?.amount
   const own = plan.areas.find(({ id }) => id === areaId)?.products.find(({ id }) => id === productId)?.amount
-  return own && total ? (own.value * amountFactor(own.unit)) / (total.value * amountFactor(total.unit)) : bySize
+  return own && total
+    ? (own.value * amountFactor(own.unit)) / (total.value * amountFactor(total.unit))
+    : bySize
 }
 
 /**
- * What has to be added to the ledger so that it says `after` where it said `before`: the ledger is never rewritten.
- * Rows that did not change are left out; sizes of a mere correction are the difference too.
+ * What has to be added to the ledger so that it says `after` where it said `before`: the ledger is never
+ * rewritten. Rows that did not change are left out; sizes of a mere correction are the difference too.
  */
 export function ledgerChange(before: readonly LaidDown[], after: readonly LaidDown[]): readonly LaidDown[] {
   const key = ({ areaId, productId, dimension }: LaidDown) => `${areaId} ${productId} ${dimension}`
   const stood = new Map(before.map((row) => [key(row), row]))
   const changed = after.map((row) => difference(row, stood.get(key(row))))
-  const gone = before.filter((row) => !after.some((other) => key(other) === key(row))).map((row) => difference({ ...row, amount: 0, sizeM2: 0, nutrients: zero(row) }, row))
+  const gone = before
+    .filter((row) => !after.some((other) => key(other) === key(row)))
+    .map((row) => difference({ ...row, amount: 0, sizeM2: 0, nutrients: zero(row) }, row))
   return [...changed, ...gone].filter(({ amount, sizeM2 }) => amount !== 0 || sizeM2 !== 0)
 }
 
-const zero = ({ nutrients }: LaidDown) => nutrients && ({ n: 0, p2o5: 0, k2o: 0, fe: 0 })
+const zero = ({ nutrients }: LaidDown) => nutrients && { n: 0, p2o5: 0, k2o: 0, fe: 0 }
 
 function difference(row: LaidDown, stood: LaidDown | undefined): LaidDown {
   if (!stood) return row
-  const nutrients = row.nutrients && stood.nutrients
-    && (Object.fromEntries(NUTRIENTS.map((name) => [name, (row.nutrients?.[name] ?? 0) - (stood.nutrients?.[name] ?? 0)])) as Record<Nutrient, number>)
+  const nutrients =
+    row.nutrients &&
+    stood.nutrients &&
+    (Object.fromEntries(
+      NUTRIENTS.map((name) => [name, (row.nutrients?.[name] ?? 0) - (stood.nutrients?.[name] ?? 0)]),
+    ) as Record<Nutrient, number>)
   return { ...row, amount: row.amount - stood.amount, sizeM2: row.sizeM2 - stood.sizeM2, nutrients }
 }

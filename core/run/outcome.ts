@@ -24,7 +24,10 @@ export interface Used {
   readonly left: Quantity<AmountUnit>
   /** Finished spray made, all loads together; undefined for dry work. */
   readonly made?: Quantity<AmountUnit>
-  /** Of a dry job at several rates: what each rate's lawns got but the last, in the plan's order; absent where it was weighed as one. */
+  /**
+   * Of a dry job at several rates: what each rate's lawns got but the last, in the plan's order; absent where
+   * it was weighed as one.
+   */
   readonly apart?: readonly Quantity<AmountUnit>[]
 }
 
@@ -48,7 +51,11 @@ export interface ProductOutcome {
  * Source: trade.md 9.
  */
 export function outcomeOf(
-  request: PlanRequest, plan: Plan, entries: Used, book: WorkingBook, tolerance: Tolerance = DEFAULT_HOUSE,
+  request: PlanRequest,
+  plan: Plan,
+  entries: Used,
+  book: WorkingBook,
+  tolerance: Tolerance = DEFAULT_HOUSE,
 ): Result<readonly ProductOutcome[], readonly OutcomeProblem[]> {
   const share = sharePutDown(request, entries)
   if (!share.ok) return share
@@ -59,18 +66,33 @@ export function outcomeOf(
     const planned = plan.totals.products.find(({ id }) => id === product.id)
     const dose = doseOf(product, carrierOf(request.method))
     if (!put || !planned || !dose.ok) return []
-    const conversion = betweenDimensions(dimensionOf(put.amount.unit), dose.value.dimension, product.density, path)
+    const conversion = betweenDimensions(
+      dimensionOf(put.amount.unit),
+      dose.value.dimension,
+      product.density,
+      path,
+    )
     if (!conversion.ok) {
       problems.push({ path, message: conversion.error.message })
       return []
     }
     const usedInPutUnit = put.amount.value * share.value
-    const perArea = (usedInPutUnit * amountFactor(put.amount.unit) * conversion.value) / areaSi(entries.treated)
+    const perArea =
+      (usedInPutUnit * amountFactor(put.amount.unit) * conversion.value) / areaSi(entries.treated)
     // Where areas had rates of their own, what was planned is their mean over the whole ground.
-    const mean = hasOwnRates(request) ? (planned.amount.value * amountFactor(planned.amount.unit)) / plan.totals.size.value / dose.value.perArea : 1
+    const mean = hasOwnRates(request)
+      ? (planned.amount.value * amountFactor(planned.amount.unit)) /
+        plan.totals.size.value /
+        dose.value.perArea
+      : 1
     const deviation = perArea / (dose.value.perArea * mean) - 1
     const used = { value: usedInPutUnit, unit: put.amount.unit }
-    const apart = apartOutcomes(request.method.kind === 'spread' ? plan.rates ?? [] : [], { apart: entries.apart ?? [], used, treatedShare: areaSi(entries.treated) / plan.totals.size.value }, book, tolerance)
+    const apart = apartOutcomes(
+      request.method.kind === 'spread' ? (plan.rates ?? []) : [],
+      { apart: entries.apart ?? [], used, treatedShare: areaSi(entries.treated) / plan.totals.size.value },
+      book,
+      tolerance,
+    )
     if (!apart.ok) {
       problems.push(...apart.error)
       return []
@@ -87,9 +109,12 @@ export function outcomeOf(
     }
     book.note(`outcome.${product.id}`, () => [
       `put in ${asEntered(put.amount)}`,
-      entries.made ? `made ${asEntered(entries.made)} of spray, left ${asEntered(entries.left)}` : `left ${asEntered(entries.left)}`,
+      entries.made
+        ? `made ${asEntered(entries.made)} of spray, left ${asEntered(entries.left)}`
+        : `left ${asEntered(entries.left)}`,
       `used ${figureText(outcome.used)} on ${asEntered(entries.treated)}`,
-      `planned ${figureText(plannedRate)}${mean === 1 ? '' : ', the mean of the areas’ own rates'}; off by ${sixDigits(deviation * 100)} %`,
+      `planned ${figureText(plannedRate)}${mean === 1 ? '' : ', the mean of the areas’ own rates'}; ` +
+        `off by ${sixDigits(deviation * 100)} %`,
       `actual rate ${figureText(outcome.actualRate)}`,
     ])
     return [outcome]
@@ -98,14 +123,31 @@ export function outcomeOf(
 }
 
 /** Share of what was put in that went down; dry work has one product, whose own unit decides. */
-function sharePutDown({ method }: PlanRequest, { left, made, putIn }: Used): Result<number, readonly OutcomeProblem[]> {
+function sharePutDown(
+  { method }: PlanRequest,
+  { left, made, putIn }: Used,
+): Result<number, readonly OutcomeProblem[]> {
   const leftSi = left.value * amountFactor(left.unit)
   const whole = method.kind === 'spray' ? made : putIn[0]?.amount
   if (!whole) return err([{ path: 'made', message: 'How much spray was made is still missing.' }])
   if (dimensionOf(left.unit) !== dimensionOf(whole.unit)) {
-    return err([{ path: 'left', message: method.kind === 'spray' ? 'What is left of a spray is a volume: write gal, fl oz or L.' : 'What is left in a hopper is a weight: write lb, oz or kg.' }])
+    return err([
+      {
+        path: 'left',
+        message:
+          method.kind === 'spray'
+            ? 'What is left of a spray is a volume: write gal, fl oz or L.'
+            : 'What is left in a hopper is a weight: write lb, oz or kg.',
+      },
+    ])
   }
   const wholeSi = whole.value * amountFactor(whole.unit)
-  if (leftSi >= wholeSi) return err([{ path: 'left', message: `What is left (${asEntered(left)}) must be less than what was put in (${asEntered(whole)}).` }])
+  if (leftSi >= wholeSi)
+    return err([
+      {
+        path: 'left',
+        message: `What is left (${asEntered(left)}) must be less than what was put in (${asEntered(whole)}).`,
+      },
+    ])
   return ok(1 - leftSi / wholeSi)
 }

@@ -48,10 +48,21 @@ export interface RunDetails {
 
 export const DETAIL_NAMES = ['by', 'licence', 'target', 'weather', 'remarks'] as const
 
-interface Because { readonly reason: string }
-export interface DetailCorrection extends Because { readonly field: keyof RunDetails; readonly now: string }
-export interface TreatedCorrection extends Because { readonly field: 'treated'; readonly now: Quantity<AreaUnit> }
-export interface AmountCorrection extends Because { readonly field: 'left' | 'made' | `putIn.${string}` | `apart.${number}`; readonly now: Quantity<AmountUnit> }
+interface Because {
+  readonly reason: string
+}
+export interface DetailCorrection extends Because {
+  readonly field: keyof RunDetails
+  readonly now: string
+}
+export interface TreatedCorrection extends Because {
+  readonly field: 'treated'
+  readonly now: Quantity<AreaUnit>
+}
+export interface AmountCorrection extends Because {
+  readonly field: 'left' | 'made' | `putIn.${string}` | `apart.${number}`
+  readonly now: Quantity<AmountUnit>
+}
 
 /** A correction names one entry, its new value and the reason; the entry it corrects stays. */
 export type Correction = DetailCorrection | TreatedCorrection | AmountCorrection
@@ -68,11 +79,11 @@ interface EventStamp {
   readonly at: string
 }
 
-export type RunEventBody
-  = | { readonly kind: 'planned'; readonly payload: FrozenPlan }
-    | { readonly kind: 'started'; readonly payload: Readonly<Record<string, never>> }
-    | { readonly kind: 'used'; readonly payload: Used }
-    | { readonly kind: 'finished'; readonly payload: RunDetails }
-    | { readonly kind: 'corrected'; readonly payload: Correction }
+export type RunEventBody =
+  | { readonly kind: 'planned'; readonly payload: FrozenPlan }
+  | { readonly kind: 'started'; readonly payload: Readonly<Record<string, never>> }
+  | { readonly kind: 'used'; readonly payload: Used }
+  | { readonly kind: 'finished'; readonly payload: RunDetails }
+  | { readonly kind: 'corrected'; readonly payload: Correction }
 
 export type RunEvent = EventStamp & RunEventBody

@@ -4,7 +4,10 @@ export type Tolerance = Pick<House, 'good' | 'acceptable'>
 
 export type Verdict = 'good' | 'acceptable' | 'off'
 
-/** Good, acceptable or off by the house's tolerance on the actual rate (trade.md 9); a hair's tolerance at both. */
+/**
+ * Good, acceptable or off by the house's tolerance on the actual rate (trade.md 9); a hair's tolerance at
+ * both.
+ */
 export function verdictOf(deviation: number, { good, acceptable }: Tolerance = DEFAULT_HOUSE): Verdict {
   const size = Math.abs(deviation) - 1e-9
   if (size <= good) return 'good'

@@ -42,21 +42,35 @@ export interface AreaHistory {
 
 const NOTHING: AreaHistory = { rows: [], byProduct: new Map(), byActive: new Map() }
 /** What lies on one area; a list of rows is indexed once. */
-export const historyOf = (rows: readonly HistoryRow[], areaId: string): AreaHistory => byArea(rows).get(areaId) ?? NOTHING
+export const historyOf = (rows: readonly HistoryRow[], areaId: string): AreaHistory =>
+  byArea(rows).get(areaId) ?? NOTHING
 const byArea = remembered(indexed)
 
 function indexed(rows: readonly HistoryRow[]): ReadonlyMap<string, AreaHistory> {
   const areas = new Map<string, IndexedRow[]>()
-  for (const row of rows) add(areas, row.areaId, { ...row, actives: activesIn(row.active), groupList: groupsIn(row.groups), dayNumber: dayNumber(row.on), year: Number(row.on.slice(0, 4)) })
-  return new Map([...areas].map(([id, own]) => {
-    own.sort((a, b) => b.dayNumber - a.dayNumber || (a.applicationId < b.applicationId ? -1 : a.applicationId > b.applicationId ? 1 : 0))
-    const [byProduct, byActive] = [new Map<string, IndexedRow[]>(), new Map<string, IndexedRow[]>()]
-    for (const row of own) {
-      if (row.sourceId !== null) add(byProduct, row.sourceId, row)
-      for (const active of row.actives) add(byActive, active, row)
-    }
-    return [id, { rows: own, byProduct, byActive }]
-  }))
+  for (const row of rows)
+    add(areas, row.areaId, {
+      ...row,
+      actives: activesIn(row.active),
+      groupList: groupsIn(row.groups),
+      dayNumber: dayNumber(row.on),
+      year: Number(row.on.slice(0, 4)),
+    })
+  return new Map(
+    [...areas].map(([id, own]) => {
+      own.sort(
+        (a, b) =>
+          b.dayNumber - a.dayNumber ||
+          (a.applicationId < b.applicationId ? -1 : a.applicationId > b.applicationId ? 1 : 0),
+      )
+      const [byProduct, byActive] = [new Map<string, IndexedRow[]>(), new Map<string, IndexedRow[]>()]
+      for (const row of own) {
+        if (row.sourceId !== null) add(byProduct, row.sourceId, row)
+        for (const active of row.actives) add(byActive, active, row)
+      }
+      return [id, { rows: own, byProduct, byActive }]
+    }),
+  )
 }
 
 function add<T>(lists: Map<string, T[]>, key: string, item: T): void {
@@ -68,7 +82,10 @@ function add<T>(lists: Map<string, T[]>, key: string, item: T): void {
 /** Days since 1970. @param day YYYY-MM-DD */
 export const dayNumber = (day: string): number => Math.round(Date.parse(day) / 86_400_000)
 
-const years = new WeakMap<readonly IndexedRow[], { readonly today: number; readonly rows: readonly IndexedRow[] }>()
+const years = new WeakMap<
+  readonly IndexedRow[],
+  { readonly today: number; readonly rows: readonly IndexedRow[] }
+>()
 
 /** Rows of one year up to a day; kept for the list until another day is asked for. */
 export function inYear(rows: readonly IndexedRow[], year: number, today: number): readonly IndexedRow[] {
@@ -79,7 +96,10 @@ export function inYear(rows: readonly IndexedRow[], year: number, today: number)
   return found
 }
 
-/** Product on the ground of the rows together, SI on each m2, by dimension: every job by the size the area had then. */
+/**
+ * Product on the ground of the rows together, SI on each m2, by dimension: every job by the size the area had
+ * then.
+ */
 export const laidPerArea = remembered((rows: readonly IndexedRow[]): Readonly<Record<Dimension, number>> => {
   const sums = { mass: 0, volume: 0 }
   for (const { dimension, amount, sizeM2 } of rows) if (sizeM2 > 0) sums[dimension] += amount / sizeM2
@@ -87,29 +107,51 @@ export const laidPerArea = remembered((rows: readonly IndexedRow[]): Readonly<Re
 })
 
 /** How many applications the rows come from. */
-export const applicationsIn = remembered((rows: readonly IndexedRow[]): number => new Set(rows.map(({ applicationId }) => applicationId)).size)
+export const applicationsIn = remembered(
+  (rows: readonly IndexedRow[]): number => new Set(rows.map(({ applicationId }) => applicationId)).size,
+)
 
 /** Kg of nitrogen on each m2 of the rows together. */
-export const nitrogenPerArea = remembered((rows: readonly IndexedRow[]): number => rows.reduce((sum, { n, sizeM2 }) => (sizeM2 > 0 ? sum + (n ?? 0) / sizeM2 : sum), 0))
+export const nitrogenPerArea = remembered((rows: readonly IndexedRow[]): number =>
+  rows.reduce((sum, { n, sizeM2 }) => (sizeM2 > 0 ? sum + (n ?? 0) / sizeM2 : sum), 0),
+)
 
 /** Kg of phosphate and of potash on each m2 of the rows together. */
 export const nutrientPerArea = {
-  p2o5: remembered((rows: readonly IndexedRow[]): number => rows.reduce((sum, { p2o5, sizeM2 }) => (sizeM2 > 0 ? sum + (p2o5 ?? 0) / sizeM2 : sum), 0)),
-  k2o: remembered((rows: readonly IndexedRow[]): number => rows.reduce((sum, { k2o, sizeM2 }) => (sizeM2 > 0 ? sum + (k2o ?? 0) / sizeM2 : sum), 0)),
+  p2o5: remembered((rows: readonly IndexedRow[]): number =>
+    rows.reduce((sum, { p2o5, sizeM2 }) => (sizeM2 > 0 ? sum + (p2o5 ?? 0) / sizeM2 : sum), 0),
+  ),
+  k2o: remembered((rows: readonly IndexedRow[]): number =>
+    rows.reduce((sum, { k2o, sizeM2 }) => (sizeM2 > 0 ? sum + (k2o ?? 0) / sizeM2 : sum), 0),
+  ),
 } as const
 
 /** The groups of a printed text: "3 + 11" is two. */
-export const groupsIn = (text: string): readonly string[] => text.split(/[+,;/]/).map((group) => group.trim().toUpperCase()).filter((group) => group !== '')
+export const groupsIn = (text: string): readonly string[] =>
+  text
+    .split(/[+,;/]/)
+    .map((group) => group.trim().toUpperCase())
+    .filter((group) => group !== '')
 
 /** The actives of a text as the ledger holds it. */
-const activesIn = (text: string): readonly string[] => text.split('+').map((name) => name.trim().toLowerCase()).filter((name) => name !== '')
+const activesIn = (text: string): readonly string[] =>
+  text
+    .split('+')
+    .map((name) => name.trim().toLowerCase())
+    .filter((name) => name !== '')
 
 /**
- * How many applications one after the other, newest first, had one of the groups, whatever the product's name.
- * @param rows newest first; rows of one application stand together and count once; @param counts which of them are of the kind
+ * How many applications one after the other, newest first, had one of the groups, whatever the product's
+ * name.
+ * @param rows newest first; rows of one application stand together and count once
+ * @param counts which of them are of the kind
  * Source: trade.md 6, too many in a row of one mode-of-action group across names.
  */
-export function groupRun(rows: readonly IndexedRow[], groups: readonly string[], counts: (row: IndexedRow) => boolean): number {
+export function groupRun(
+  rows: readonly IndexedRow[],
+  groups: readonly string[],
+  counts: (row: IndexedRow) => boolean,
+): number {
   let [run, application, grouped, met] = [0, '', false, false]
   for (const row of rows) {
     if (!counts(row)) continue

@@ -4,7 +4,10 @@ import { closedWorkingBook, type WorkingBook } from '../working/working'
 import { KILOGRAMS_PER, SQUARE_METRES_PER } from '../quantity/units'
 
 /** One application of nitrogen to an area; n in kg, null where the label did not tell. */
-export interface NitrogenRow { readonly on: string; readonly n: number | null }
+export interface NitrogenRow {
+  readonly on: string
+  readonly n: number | null
+}
 
 /** What an area has had this year, and whether some of it is not known. */
 export interface NitrogenLaid {
@@ -14,7 +17,8 @@ export interface NitrogenLaid {
 }
 
 /** More than the grass wants in a year. @param units as laid; @param wanted from and to, lb N on 1,000 ft2 */
-export const overWanted = (units: number, [, most]: readonly [number, number]): boolean => units > most * (1 + 1e-9)
+export const overWanted = (units: number, [, most]: readonly [number, number]): boolean =>
+  units > most * (1 + 1e-9)
 
 /**
  * Nitrogen laid down on an area in one calendar year.
@@ -22,13 +26,25 @@ export const overWanted = (units: number, [, most]: readonly [number, number]): 
  * Source: trade.md 5 (1 unit of N is 1 lb N per 1,000 ft2).
  * @example 1.2 kg on 167.2 m2: 1.2 / 0.45359237 / (167.2 / 92.90304) = 1.47 units
  */
-export function nitrogenLaid(rows: readonly NitrogenRow[], sizeM2: number, year: string, figure = '', book: WorkingBook = closedWorkingBook): NitrogenLaid {
+export function nitrogenLaid(
+  rows: readonly NitrogenRow[],
+  sizeM2: number,
+  year: string,
+  figure = '',
+  book: WorkingBook = closedWorkingBook,
+): NitrogenLaid {
   const own = rows.filter(({ on }) => on.startsWith(year))
   const kilograms = own.reduce((sum, { n }) => sum + (n ?? 0), 0)
   const thousands = sizeM2 / SQUARE_METRES_PER['1000 ft2']
   const units = kilograms / KILOGRAMS_PER.lb / thousands
   book.note(figure, () => [
-    ...own.map(({ on, n }) => `${dayText(on)}: ${n === null ? 'not known, the label gives no density' : `${sixDigits(n)} kg of N = ${sixDigits(n / KILOGRAMS_PER.lb)} lb`}`),
+    ...own.map(
+      ({ on, n }) =>
+        `${dayText(on)}: ` +
+        (n === null
+          ? 'not known, the label gives no density'
+          : `${sixDigits(n)} kg of N = ${sixDigits(n / KILOGRAMS_PER.lb)} lb`),
+    ),
     `together ${sixDigits(kilograms / KILOGRAMS_PER.lb)} lb on ${sixDigits(thousands)} x 1000 ft2`,
     `nitrogen in ${year} = ${sixDigits(units)} lb/1000 ft2`,
   ])

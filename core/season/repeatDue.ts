@@ -16,13 +16,22 @@ const SOON_DAYS = 10
 
 /**
  * The next repeat of an application.
- * @param on day it was laid down; @param interval the label's longest interval in days; @param margin share of it taken early, 0.1 is 10 %
+ * @param on day it was laid down
+ * @param interval the label's longest interval in days
+ * @param margin share of it taken early, 0.1 is 10 %
  * Source: trade.md 10 (an interval a little shorter than the label's control period).
- * @example repeatDue('2026-04-10', 28, 0.1, '2026-05-06') // due 2026-05-05 (25.2 days, taken whole), last day 2026-05-08
+ * @example repeatDue('2026-04-10', 28, 0.1, '2026-05-06') // due 2026-05-05 (25.2 days, taken whole), last
+ *   day 2026-05-08
  */
 export function repeatDue(on: string, interval: number, margin: number, today: string): RepeatDue {
   const due = daysAfter(on, Math.floor(interval * (1 - margin) + 1e-9))
   const lastDay = daysAfter(on, Math.floor(interval + 1e-9))
   const inDays = daysBetween(today, due)
-  return { due, lastDay, inDays, state: daysBetween(today, lastDay) < 0 ? 'late' : inDays <= 0 ? 'due' : inDays <= SOON_DAYS ? 'soon' : 'later' }
+  return {
+    due,
+    lastDay,
+    inDays,
+    state:
+      daysBetween(today, lastDay) < 0 ? 'late' : inDays <= 0 ? 'due' : inDays <= SOON_DAYS ? 'soon' : 'later',
+  }
 }

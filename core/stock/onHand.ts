@@ -18,7 +18,8 @@ export interface OnHand {
 }
 
 /**
- * Stock on hand from its movements. Below nought is told as it is: more was used than was ever received, so a delivery or a count is missing.
+ * Stock on hand from its movements. Below nought is told as it is: more was used than was ever received, so a
+ * delivery or a count is missing.
  * @returns one figure for each dimension in which anything moved
  */
 export function onHand(movements: readonly Movement[]): readonly OnHand[] {
@@ -27,15 +28,24 @@ export function onHand(movements: readonly Movement[]): readonly OnHand[] {
   return [...sums].map(([dimension, amount]) => ({ dimension, amount }))
 }
 
-/** Whether stock is to be bought: at or under the level, or below nought. @param level kg or m3 of the same dimension */
-export const isLow = ({ amount }: OnHand, level: number | undefined): boolean => amount < 0 || (level !== undefined && amount <= level)
+/**
+ * Whether stock is to be bought: at or under the level, or below nought.
+ * @param level kg or m3 of the same dimension
+ */
+export const isLow = ({ amount }: OnHand, level: number | undefined): boolean =>
+  amount < 0 || (level !== undefined && amount <= level)
 
 /** The signed amount of a movement as it is typed: a count gives the difference to what was there. */
 export function signedAmount(kind: MovementKind, typed: number, before: number): number {
   switch (kind) {
-    case 'received': return typed
-    case 'counted': return typed - before
-    case 'used': case 'disposed': return -typed
-    default: return kind satisfies never
+    case 'received':
+      return typed
+    case 'counted':
+      return typed - before
+    case 'used':
+    case 'disposed':
+      return -typed
+    default:
+      return kind satisfies never
   }
 }

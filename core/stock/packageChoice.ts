@@ -10,19 +10,28 @@ import { sixDigits } from '../working/figureText'
 import { closedWorkingBook, type WorkingBook } from '../working/working'
 
 /** What a year takes of a product, SI. */
-export interface YearNeed { readonly dimension: Dimension; readonly amount: number }
+export interface YearNeed {
+  readonly dimension: Dimension
+  readonly amount: number
+}
 
 /** Reads what somebody says a year takes; undefined until it can be read. */
 export function yearNeedOf(entered: Entered<AmountUnit>): YearNeed | undefined {
   const read = readPositive(entered, 'amount', 'Need of a year')
-  return read.ok ? { dimension: dimensionOf(read.value.unit), amount: read.value.value * amountFactor(read.value.unit) } : undefined
+  return read.ok
+    ? { dimension: dimensionOf(read.value.unit), amount: read.value.value * amountFactor(read.value.unit) }
+    : undefined
 }
 
 /** A year's need told in a unit, as the field that asks for it begins. */
-export const enteredNeed = (need: YearNeed, unit: AmountUnit): Entered<AmountUnit> => ({ text: formatFigure(need.amount / amountFactor(unit)).replaceAll(',', ''), unit })
+export const enteredNeed = (need: YearNeed, unit: AmountUnit): Entered<AmountUnit> => ({
+  text: formatFigure(need.amount / amountFactor(unit)).replaceAll(',', ''),
+  unit,
+})
 
 /** The price of one unit out of a package, in the crew's currency. */
-export const pricePer = ({ perUnit }: Pick<PackageVerdict, 'perUnit'>, unit: AmountUnit): number => perUnit * amountFactor(unit)
+export const pricePer = ({ perUnit }: Pick<PackageVerdict, 'perUnit'>, unit: AmountUnit): number =>
+  perUnit * amountFactor(unit)
 
 /** One package against what a year needs. */
 export interface PackageVerdict {
@@ -42,11 +51,19 @@ export function shelfYears({ shelfLife }: Pick<ProductDocument, 'shelfLife'>): n
   return read?.ok ? timeSi(read.value) / YEAR_S : undefined
 }
 
-/** What jobs used in the twelve months before a day, in the dimension of most of it; undefined where none did. */
-export function usedInYear(movements: readonly (Movement & { readonly on: string })[], today: string): YearNeed | undefined {
+/**
+ * What jobs used in the twelve months before a day, in the dimension of most of it; undefined where none did.
+ */
+export function usedInYear(
+  movements: readonly (Movement & { readonly on: string })[],
+  today: string,
+): YearNeed | undefined {
   const since = `${Number(today.slice(0, 4)) - 1}${today.slice(4)}`
   const used = movements.filter(({ kind, on }) => kind === 'used' && on > since && on <= today)
-  const sums = (['mass', 'volume'] as const).map((dimension) => ({ dimension, amount: -used.filter((one) => one.dimension === dimension).reduce((sum, { amount }) => sum + amount, 0) }))
+  const sums = (['mass', 'volume'] as const).map((dimension) => ({
+    dimension,
+    amount: -used.filter((one) => one.dimension === dimension).reduce((sum, { amount }) => sum + amount, 0),
+  }))
   return sums.filter(({ amount }) => amount > 0).toSorted((a, b) => b.amount - a.amount)[0]
 }
 
@@ -56,17 +73,31 @@ export function usedInYear(movements: readonly (Movement & { readonly on: string
  * @returns packages with size and price in the need's dimension, cheapest first
  * Source: trade.md 12: the big jug is cheaper only if used up within its shelf life.
  */
-export function packageChoice(packages: readonly Package[], need: YearNeed, shelfLife: number | undefined, book: WorkingBook = closedWorkingBook): readonly PackageVerdict[] {
-  const rows = packages.flatMap((pack) => {
-    const [size, price] = [packageSize(pack, need.dimension), priceOf(pack.price)]
-    return size === undefined || price === undefined || need.amount <= 0 ? [] : [{ pack, perUnit: price / size, years: size / need.amount }]
-  }).toSorted((a, b) => a.perUnit - b.perUnit)
+export function packageChoice(
+  packages: readonly Package[],
+  need: YearNeed,
+  shelfLife: number | undefined,
+  book: WorkingBook = closedWorkingBook,
+): readonly PackageVerdict[] {
+  const rows = packages
+    .flatMap((pack) => {
+      const [size, price] = [packageSize(pack, need.dimension), priceOf(pack.price)]
+      return size === undefined || price === undefined || need.amount <= 0
+        ? []
+        : [{ pack, perUnit: price / size, years: size / need.amount }]
+    })
+    .toSorted((a, b) => a.perUnit - b.perUnit)
   const keeps = (years: number) => shelfLife === undefined || years <= shelfLife * (1 + 1e-9)
   const best = rows.find(({ years }) => keeps(years))
   return rows.map((row): PackageVerdict => {
     book.note(`package.${row.pack.id}`, () => [
-      `${row.pack.size.text} ${row.pack.size.unit} at ${row.pack.price}`, `this year's need takes ${sixDigits(1 / row.years)} of them`,
-      ...(shelfLife === undefined ? ['the label gives no shelf life'] : [`it keeps ${sixDigits(shelfLife)} years`]), `one unit of it costs ${sixDigits(row.perUnit)} a ${need.dimension === 'mass' ? 'kg' : 'm3'}`, `one lasts = ${sixDigits(row.years)} years`,
+      `${row.pack.size.text} ${row.pack.size.unit} at ${row.pack.price}`,
+      `this year's need takes ${sixDigits(1 / row.years)} of them`,
+      ...(shelfLife === undefined
+        ? ['the label gives no shelf life']
+        : [`it keeps ${sixDigits(shelfLife)} years`]),
+      `one unit of it costs ${sixDigits(row.perUnit)} a ${need.dimension === 'mass' ? 'kg' : 'm3'}`,
+      `one lasts = ${sixDigits(row.years)} years`,
     ])
     return { ...row, state: !keeps(row.years) ? 'outlives' : row === best ? 'best' : 'dearer' }
   })

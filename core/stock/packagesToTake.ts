@@ -1,4 +1,7 @@
-/** What goes along of one product: out of the open package first, then full ones. Amounts SI, of one dimension. */
+/**
+ * What goes along of one product: out of the open package first, then full ones. Amounts SI, of one
+ * dimension.
+ */
 export interface PackagesToTake {
   /** What the open package holds; nought where none is open. */
   readonly open: number
@@ -10,7 +13,8 @@ const HAIR = 1e-9
 
 /**
  * Which packages to take from the shelf for a need: the open one is used up first.
- * @param onHand what the shelf holds, full packages and the open one together; @param size one package; all in one unit
+ * @param onHand what the shelf holds, full packages and the open one together
+ * @param size one package; all in one unit
  * @returns undefined where the shelf does not hold enough
  * Source: trade.md 6, packages to take from the shelf, what is left in the open one.
  * @example 60 lb needed, 113 on hand in bags of 50: the open one with 13, and 1 full (47 of 50)

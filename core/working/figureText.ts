@@ -1,6 +1,9 @@
 import type { Quantity } from '../quantity/quantity'
 
-/** A number to six significant digits, for working lines; trailing zeros dropped. @example sixDigits(19.95800001) // '19.958' */
+/**
+ * A number to six significant digits, for working lines; trailing zeros dropped.
+ * @example sixDigits(19.95800001) // '19.958'
+ */
 export const sixDigits = (value: number): string => String(Number(value.toPrecision(6)))
 
 /** A computed figure in a working line: six significant digits and its unit. */

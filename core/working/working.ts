@@ -18,19 +18,34 @@ export interface WorkingBook {
 /** A book that keeps every page. */
 export function openWorkingBook(): WorkingBook {
   const pages: Working[] = []
-  return { note: (figure, lines) => pages.push({ figure, lines: lines() }), pages: () => pages, another: openWorkingBook }
+  return {
+    note: (figure, lines) => pages.push({ figure, lines: lines() }),
+    pages: () => pages,
+    another: openWorkingBook,
+  }
 }
 
 /** A book that keeps nothing: for replanning many times a second. */
-export const closedWorkingBook: WorkingBook = { note: () => {}, pages: () => [], another: () => closedWorkingBook }
+export const closedWorkingBook: WorkingBook = {
+  note: () => {},
+  pages: () => [],
+  another: () => closedWorkingBook,
+}
 
-/** Keeps how each page is made, not the page, so that what is worked out once can still show its working in any book. */
+/**
+ * Keeps how each page is made, not the page, so that what is worked out once can still show its working in
+ * any book.
+ */
 export function deferredWorkingBook(): WorkingBook & { readonly copyInto: (book: WorkingBook) => void } {
   const kept: { readonly figure: string; readonly lines: () => readonly string[] }[] = []
   return {
-    note: (figure, lines) => { kept.push({ figure, lines }) },
+    note: (figure, lines) => {
+      kept.push({ figure, lines })
+    },
     pages: () => kept.map(({ figure, lines }) => ({ figure, lines: lines() })),
     another: deferredWorkingBook,
-    copyInto: (book) => { for (const { figure, lines } of kept) book.note(figure, lines) },
+    copyInto: (book) => {
+      for (const { figure, lines } of kept) book.note(figure, lines)
+    },
   }
 }

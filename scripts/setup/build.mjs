@@ -7,7 +7,17 @@ import { PROJECT, SERVER_ENTRY } from './paths.mjs'
 import { step } from './say.mjs'
 
 const STAMP = join(PROJECT, '.output', 'built-from')
-const SOURCES = ['app', 'core', 'demo', 'public', 'server', 'shared', 'nuxt.config.ts', 'package.json', 'package-lock.json']
+const SOURCES = [
+  'app',
+  'core',
+  'demo',
+  'public',
+  'server',
+  'shared',
+  'nuxt.config.ts',
+  'package.json',
+  'package-lock.json',
+]
 
 /** Builds the application when its sources are not those of the last build. */
 export async function ensureBuilt() {
@@ -15,7 +25,10 @@ export async function ensureBuilt() {
   if (existsSync(SERVER_ENTRY) && existsSync(STAMP) && readFileSync(STAMP, 'utf8') === sources) return
   await step('Building the application (one to two minutes)', async () => {
     rmSync(STAMP, { force: true })
-    await mustRun('Building', 'npx', ['nuxt', 'build'], { cwd: PROJECT, env: { ...process.env, NODE_ENV: 'production' } })
+    await mustRun('Building', 'npx', ['nuxt', 'build'], {
+      cwd: PROJECT,
+      env: { ...process.env, NODE_ENV: 'production' },
+    })
     writeFileSync(STAMP, sources)
   })
 }
@@ -33,7 +46,8 @@ function fingerprint() {
 function addTo(hash, path) {
   if (!existsSync(path)) return
   if (!statSync(path).isDirectory()) {
-    if (!path.endsWith('.test.ts') && !path.endsWith('.csv')) hash.update(path.slice(PROJECT.length)).update(readFileSync(path))
+    if (!path.endsWith('.test.ts') && !path.endsWith('.csv'))
+      hash.update(path.slice(PROJECT.length)).update(readFileSync(path))
     return
   }
   for (const name of readdirSync(path).sort()) addTo(hash, join(path, name))

@@ -13,7 +13,9 @@ export function command(command, args, options = {}) {
   return new Promise((resolve) => {
     const child = spawn(command, args, { ...options, stdio: ['ignore', 'pipe', 'pipe'] })
     let output = ''
-    const keep = (/** @type {Buffer} */ chunk) => { output = (output + chunk.toString()).slice(-200_000) }
+    const keep = (/** @type {Buffer} */ chunk) => {
+      output = (output + chunk.toString()).slice(-200_000)
+    }
     child.stdout?.on('data', keep)
     child.stderr?.on('data', keep)
     child.on('error', (error) => resolve({ code: 127, output: String(error) }))
@@ -31,6 +33,10 @@ export function command(command, args, options = {}) {
 export async function mustRun(what, name, args, options = {}) {
   const { code, output } = await command(name, args, options)
   if (code === 0) return output
-  if (/ENOSPC|No space left on device/i.test(output)) throw new Stop(`${what} failed because the disk is full: free some space and start again.`)
-  throw new Stop(`${what} failed (${name} ${args.slice(0, 3).join(' ')}, code ${code}). The end of what it said:\n${output.trim().split('\n').slice(-25).join('\n')}`)
+  if (/ENOSPC|No space left on device/i.test(output))
+    throw new Stop(`${what} failed because the disk is full: free some space and start again.`)
+  throw new Stop(
+    `${what} failed (${name} ${args.slice(0, 3).join(' ')}, code ${code}). The end of what it ` +
+      `said:\n${output.trim().split('\n').slice(-25).join('\n')}`,
+  )
 }

@@ -10,7 +10,9 @@ export const CHROMIUM = '/usr/bin/chromium'
 /** Newest installed PostgreSQL first. */
 export function postgresVersions() {
   if (!existsSync(POSTGRES_ROOT)) return []
-  return readdirSync(POSTGRES_ROOT).filter((name) => existsSync(join(POSTGRES_ROOT, name, 'bin', 'postgres'))).sort((a, b) => Number(b) - Number(a))
+  return readdirSync(POSTGRES_ROOT)
+    .filter((name) => existsSync(join(POSTGRES_ROOT, name, 'bin', 'postgres')))
+    .sort((a, b) => Number(b) - Number(a))
 }
 
 /** @param {string} version */
@@ -26,7 +28,11 @@ export async function ensurePostgres() {
     await keepDebianFromStartingOne()
     await apt(['install', '-y', '-qq', 'postgresql'])
   })
-  if (postgresVersions().length === 0) throw new Stop(`PostgreSQL was installed but its programs are not under ${POSTGRES_ROOT}: install Debian's package postgresql by hand.`)
+  if (postgresVersions().length === 0)
+    throw new Stop(
+      `PostgreSQL was installed but its programs are not under ${POSTGRES_ROOT}: install Debian's ` +
+        'package postgresql by hand.',
+    )
 }
 
 /** Debian's Chromium, for the journeys. */
@@ -59,7 +65,12 @@ async function keepDebianFromStartingOne() {
     writeFileSync(join(folder, 'hectarum.conf'), line)
     return
   }
-  await mustRun('Telling Debian not to start a cluster', 'sudo', ['-n', 'sh', '-c', `mkdir -p ${folder} && printf '${line.trim()}\\n' > ${folder}/hectarum.conf`])
+  await mustRun('Telling Debian not to start a cluster', 'sudo', [
+    '-n',
+    'sh',
+    '-c',
+    `mkdir -p ${folder} && printf '${line.trim()}\\n' > ${folder}/hectarum.conf`,
+  ])
 }
 
 /**
@@ -67,15 +78,21 @@ async function keepDebianFromStartingOne() {
  * @param {string} wanted
  */
 async function aptFor(wanted) {
-  const byHand = `Debian's package ${wanted} is missing. Type:  sudo apt-get update && sudo apt-get install -y ${wanted}  and start again.`
-  if (!existsSync('/usr/bin/apt-get')) throw new Stop(`This is not a Debian machine: install ${wanted} by hand and start again.`)
+  const byHand =
+    `Debian's package ${wanted} is missing. Type:  sudo apt-get update && sudo apt-get install -y ` +
+    `${wanted}  and start again.`
+  if (!existsSync('/usr/bin/apt-get'))
+    throw new Stop(`This is not a Debian machine: install ${wanted} by hand and start again.`)
   const root = process.getuid?.() === 0
   if (!root && (await command('sudo', ['-n', 'true'])).code !== 0) throw new Stop(byHand)
   return async (/** @type {readonly string[]} */ args) => {
     const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' }
-    const { code, output } = root ? await command('apt-get', args, { env }) : await command('sudo', ['-n', '--preserve-env=DEBIAN_FRONTEND', 'apt-get', ...args], { env })
+    const { code, output } = root
+      ? await command('apt-get', args, { env })
+      : await command('sudo', ['-n', '--preserve-env=DEBIAN_FRONTEND', 'apt-get', ...args], { env })
     if (code === 0) return
-    if (/No space left/i.test(output)) throw new Stop(`Installing ${wanted} failed because the disk is full: free some space and start again.`)
+    if (/No space left/i.test(output))
+      throw new Stop(`Installing ${wanted} failed because the disk is full: free some space and start again.`)
     throw new Stop(`${byHand}\nWhat apt-get said:\n${output.trim().split('\n').slice(-8).join('\n')}`)
   }
 }

@@ -4,7 +4,8 @@ import { ensurePostgres } from './debian.mjs'
 import { checkGivenDatabase } from './givenDatabase.mjs'
 
 /**
- * The database the settings name: the one given, or the private cluster, which is left running if it ran before.
+ * The database the settings name: the one given, or the private cluster, which is left running if it ran
+ * before.
  * @param {import('./settings.mjs').Settings} settings
  * @param {'stop it after' | 'it runs'} cluster
  */

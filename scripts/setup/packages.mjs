@@ -10,7 +10,9 @@ const STAMP = join(PROJECT, 'node_modules', '.hectarum-lock')
 
 /** Installs the packages of the lock file when they are not what is there. */
 export async function ensurePackages() {
-  const lock = createHash('sha256').update(readFileSync(join(PROJECT, 'package-lock.json'))).digest('hex')
+  const lock = createHash('sha256')
+    .update(readFileSync(join(PROJECT, 'package-lock.json')))
+    .digest('hex')
   if (existsSync(STAMP) && readFileSync(STAMP, 'utf8') === lock) return
   await step('Installing packages (npm ci, a minute or two)', async () => {
     await mustRun('Installing packages', 'npm', ['ci', '--no-fund', '--no-audit'], { cwd: PROJECT })
@@ -22,6 +24,7 @@ export async function ensurePackages() {
 export function checkNode() {
   const [major = 0, minor = 0] = process.versions.node.split('.').map(Number)
   const fits = (major === 20 && minor >= 19) || (major === 22 && minor >= 12) || major > 22
-  if (!fits) throw new Stop(`Node ${process.versions.node} is too old: install Node 20.19 or newer and start again.`)
+  if (!fits)
+    throw new Stop(`Node ${process.versions.node} is too old: install Node 20.19 or newer and start again.`)
   if (major % 2 === 1) say(`Node ${process.versions.node} is not a long-term release; it usually works.`)
 }

@@ -4,7 +4,9 @@
 export class Stop extends Error {}
 
 /** @param {string} line */
-export const say = (line) => { process.stdout.write(`${line}\n`) }
+export const say = (line) => {
+  process.stdout.write(`${line}\n`)
+}
 
 /**
  * Runs one slow step, saying what it is and how long it took.
@@ -21,8 +23,7 @@ export async function step(what, work) {
     const result = await work()
     say(`  done in ${((Date.now() - begun) / 1000).toFixed(1)} s`)
     return result
-  }
-  finally {
+  } finally {
     clearInterval(tick)
   }
 }
@@ -34,8 +35,7 @@ export async function step(what, work) {
 export async function runMain(main) {
   try {
     await main()
-  }
-  catch (error) {
+  } catch (error) {
     if (error instanceof Stop) process.stderr.write(`\n${error.message}\n`)
     else process.stderr.write(`\n${error instanceof Error ? error.stack : String(error)}\n`)
     process.exit(1)

@@ -22,7 +22,8 @@ const LONGEST_BACK_OFF = 5000
 const notesFile = (data) => join(data, 'running.json')
 
 /**
- * What runs already on this data: another starter is reported, a server without its starter is ended, to be replaced.
+ * What runs already on this data: another starter is reported, a server without its starter is ended, to be
+ * replaced.
  * @param {string} data
  * @returns {Promise<string | undefined>} the address of a starter that lives
  */
@@ -32,8 +33,7 @@ export async function takeOver(data) {
   let notes
   try {
     notes = JSON.parse(readFileSync(notesFile(data), 'utf8'))
-  }
-  catch {
+  } catch {
     return undefined
   }
   if (isOurs(notes.starter, 'start.mjs')) return notes.address
@@ -46,13 +46,16 @@ export async function takeOver(data) {
   return undefined
 }
 
-/** Whether a process lives and is the program we think, not another that got its number. @param {number} pid @param {string} program */
+/**
+ * Whether a process lives and is the program we think, not another that got its number.
+ * @param {number} pid
+ * @param {string} program
+ */
 function isOurs(pid, program) {
   if (!pid || pid === process.pid || !isAlive(pid)) return false
   try {
     return readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes(program)
-  }
-  catch {
+  } catch {
     return false
   }
 }
@@ -68,22 +71,35 @@ export function superviseServer({ data, host, port, databaseUrl }) {
   let child
   /** @type {(error: Stop) => void} */
   let giveUp = () => {}
-  const gaveUp = new Promise((_, reject) => { giveUp = reject })
+  const gaveUp = new Promise((_, reject) => {
+    giveUp = reject
+  })
   let backOff = 250
 
   const run = () => {
     const begun = Date.now()
     child = spawn(process.execPath, [SERVER_ENTRY], {
-      env: { ...process.env, NODE_ENV: 'production', DATABASE_URL: databaseUrl, HOST: host, PORT: String(port), NITRO_HOST: host, NITRO_PORT: String(port) },
+      env: {
+        ...process.env,
+        NODE_ENV: 'production',
+        DATABASE_URL: databaseUrl,
+        HOST: host,
+        PORT: String(port),
+        NITRO_HOST: host,
+        NITRO_PORT: String(port),
+      },
       stdio: 'inherit',
     })
     writeFileSync(notesFile(data), JSON.stringify({ starter: process.pid, server: child.pid ?? 0, address }))
     child.once('exit', (code) => {
       if (stopping) return
-      if (code === EXIT_WILL_NOT_HELP) return giveUp(new Stop('The server will not start; the sentence above says what to do.'))
+      if (code === EXIT_WILL_NOT_HELP)
+        return giveUp(new Stop('The server will not start; the sentence above says what to do.'))
       if (Date.now() - begun > 10_000) backOff = 250
       say(`The server ended (code ${code ?? 'killed'}): starting it again.`)
-      setTimeout(() => { if (!stopping) run() }, backOff)
+      setTimeout(() => {
+        if (!stopping) run()
+      }, backOff)
       backOff = Math.min(backOff * 2, LONGEST_BACK_OFF)
     })
   }
@@ -97,7 +113,8 @@ export function superviseServer({ data, host, port, databaseUrl }) {
     stop: async () => {
       stopping = true
       child?.kill('SIGTERM')
-      for (let tries = 0; tries < 120 && child?.exitCode === null && child.signalCode === null; tries++) await wait(100)
+      for (let tries = 0; tries < 120 && child?.exitCode === null && child.signalCode === null; tries++)
+        await wait(100)
       child?.kill('SIGKILL')
       rmSync(notesFile(data), { force: true })
     },
@@ -107,9 +124,14 @@ export function superviseServer({ data, host, port, databaseUrl }) {
 /** @param {string} address */
 async function untilHealthy(address) {
   for (let tries = 0; tries < 600; tries++) {
-    const ok = await fetch(`${address}/api/health`).then((answer) => answer.ok, () => false)
+    const ok = await fetch(`${address}/api/health`).then(
+      (answer) => answer.ok,
+      () => false,
+    )
     if (ok) return
     await wait(100)
   }
-  throw new Stop('The server runs but does not become healthy within a minute; what it printed above says why.')
+  throw new Stop(
+    'The server runs but does not become healthy within a minute; what it printed above says why.',
+  )
 }

@@ -7,6 +7,10 @@ import { readBodyAs } from '../http/readBody'
 export default defineEventHandler(async (event) => {
   const request = await readBodyAs(event, PlanRequestSchema)
   const plan = planApplication(request, openWorkingBook())
-  if (!plan.ok) throw failure(plan.error[0]?.code ?? 'invalid', plan.error.map(({ path, message }) => ({ path, message })))
+  if (!plan.ok)
+    throw failure(
+      plan.error[0]?.code ?? 'invalid',
+      plan.error.map(({ path, message }) => ({ path, message })),
+    )
   return plan.value
 })

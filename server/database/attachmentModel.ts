@@ -1,8 +1,18 @@
-import { DataTypes, Model, type CreationOptional, type InferAttributes, type InferCreationAttributes, type InitOptions } from 'sequelize'
+import {
+  DataTypes,
+  Model,
+  type CreationOptional,
+  type InferAttributes,
+  type InferCreationAttributes,
+  type InitOptions,
+} from 'sequelize'
 import type { PictureType } from '#shared/schemas/picture'
 import { key, text } from './columns'
 
-export class AttachmentModel extends Model<InferAttributes<AttachmentModel>, InferCreationAttributes<AttachmentModel>> {
+export class AttachmentModel extends Model<
+  InferAttributes<AttachmentModel>,
+  InferCreationAttributes<AttachmentModel>
+> {
   declare organizationId: string
   declare id: string
   declare mediaType: PictureType
@@ -14,7 +24,17 @@ export class AttachmentModel extends Model<InferAttributes<AttachmentModel>, Inf
 }
 
 export function defineAttachments(options: (tableName: string) => InitOptions): void {
-  AttachmentModel.init({
-    organizationId: key(), id: key(), mediaType: text(), width: DataTypes.INTEGER, height: DataTypes.INTEGER, digest: text(), bytes: DataTypes.BLOB, at: DataTypes.DATE,
-  }, options('attachments'))
+  AttachmentModel.init(
+    {
+      organizationId: key(),
+      id: key(),
+      mediaType: text(),
+      width: DataTypes.INTEGER,
+      height: DataTypes.INTEGER,
+      digest: text(),
+      bytes: DataTypes.BLOB,
+      at: DataTypes.DATE,
+    },
+    options('attachments'),
+  )
 }

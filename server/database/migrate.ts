@@ -11,7 +11,10 @@ const MIGRATION_LOCK = 4_356_000_001
 export class NewerDatabaseError extends Error {
   readonly names: readonly string[]
   constructor(names: readonly string[]) {
-    super(`The database holds migrations this version does not know (${names.join(', ')}): start the newer version, or restore a backup.`)
+    super(
+      `The database holds migrations this version does not know (${names.join(', ')}): start the newer ` +
+        'version, or restore a backup.',
+    )
     this.names = names
   }
 }
@@ -19,10 +22,15 @@ export class NewerDatabaseError extends Error {
 const storageOf = (sequelize: Sequelize) => new SequelizeStorage({ sequelize, tableName: 'migrations' })
 
 /** A migrator over one connection; `down` exists for tests and for going back by hand. */
-export function migratorOf(sequelize: Sequelize, migrations: readonly Migration[] = MIGRATIONS): Umzug<QueryInterface> {
+export function migratorOf(
+  sequelize: Sequelize,
+  migrations: readonly Migration[] = MIGRATIONS,
+): Umzug<QueryInterface> {
   return new Umzug({
     migrations: migrations.map(({ name, up, down }) => ({
-      name, up: ({ context }: { context: QueryInterface }) => up(context), down: ({ context }: { context: QueryInterface }) => down(context),
+      name,
+      up: ({ context }: { context: QueryInterface }) => up(context),
+      down: ({ context }: { context: QueryInterface }) => down(context),
     })),
     context: sequelize.getQueryInterface(),
     storage: storageOf(sequelize),
@@ -34,15 +42,19 @@ export function migratorOf(sequelize: Sequelize, migrations: readonly Migration[
 export async function migrate(url: string): Promise<void> {
   const lock = new pg.Client({ connectionString: url })
   await lock.connect()
-  const sequelize = new Sequelize(url, { dialect: 'postgres', dialectModule: pg, logging: false, pool: { max: 1 } })
+  const sequelize = new Sequelize(url, {
+    dialect: 'postgres',
+    dialectModule: pg,
+    logging: false,
+    pool: { max: 1 },
+  })
   try {
     await lock.query('SELECT pg_advisory_lock($1)', [MIGRATION_LOCK])
     const known = new Set(MIGRATIONS.map(({ name }) => name))
     const unknown = (await storageOf(sequelize).executed()).filter((name) => !known.has(name))
     if (unknown.length > 0) throw new NewerDatabaseError(unknown)
     await migratorOf(sequelize).up()
-  }
-  finally {
+  } finally {
     await lock.end().catch(() => undefined)
     await sequelize.close()
   }

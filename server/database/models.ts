@@ -1,5 +1,10 @@
 import {
-  DataTypes, Model, type CreationOptional, type InferAttributes, type InferCreationAttributes, type Sequelize,
+  DataTypes,
+  Model,
+  type CreationOptional,
+  type InferAttributes,
+  type InferCreationAttributes,
+  type Sequelize,
 } from 'sequelize'
 import type { JobState } from '#core/jobsheet/chain'
 import type { ApplicationDocument } from '#core/jobsheet/document'
@@ -12,11 +17,23 @@ import type { RecordRow } from '#shared/schemas/run'
 import { AttachmentModel, defineAttachments } from './attachmentModel'
 import { figure, key, text } from './columns'
 import {
-  AreaModel, AreaSizeModel, CalibrationModel, defineRooms, EquipmentModel, LaidDownModel, ProductModel, SiteModel, StockMovementModel, TrialModel,
+  AreaModel,
+  AreaSizeModel,
+  CalibrationModel,
+  defineRooms,
+  EquipmentModel,
+  LaidDownModel,
+  ProductModel,
+  SiteModel,
+  StockMovementModel,
+  TrialModel,
 } from './roomModels'
 
 /** Columns only; rows leave the repositories as plain typed data, never as these. */
-export class OrganizationModel extends Model<InferAttributes<OrganizationModel>, InferCreationAttributes<OrganizationModel>> {
+export class OrganizationModel extends Model<
+  InferAttributes<OrganizationModel>,
+  InferCreationAttributes<OrganizationModel>
+> {
   declare id: string
   declare name: string
   declare kind: Organization['kind']
@@ -45,7 +62,10 @@ export class JobModel extends Model<InferAttributes<JobModel>, InferCreationAttr
   declare deletedAt: CreationOptional<Date | null>
 }
 
-export class ApplicationModel extends Model<InferAttributes<ApplicationModel>, InferCreationAttributes<ApplicationModel>> {
+export class ApplicationModel extends Model<
+  InferAttributes<ApplicationModel>,
+  InferCreationAttributes<ApplicationModel>
+> {
   declare organizationId: string
   declare id: string
   declare jobId: string
@@ -57,7 +77,10 @@ export class ApplicationModel extends Model<InferAttributes<ApplicationModel>, I
   declare updatedAt: CreationOptional<Date>
 }
 
-export class RunEventModel extends Model<InferAttributes<RunEventModel>, InferCreationAttributes<RunEventModel>> {
+export class RunEventModel extends Model<
+  InferAttributes<RunEventModel>,
+  InferCreationAttributes<RunEventModel>
+> {
   declare organizationId: string
   declare id: string
   declare applicationId: string
@@ -107,32 +130,103 @@ export interface Models {
 
 /** Binds the models to one connection. */
 export function defineModels(sequelize: Sequelize): Models {
-  const options = (tableName: string) => ({ sequelize, tableName, underscored: true, timestamps: false } as const)
-  OrganizationModel.init({
-    id: key(), name: text(), kind: text(), licence: text(), units: text(), timeZone: text(), clockShift: { type: DataTypes.BIGINT, allowNull: false },
-    settings: DataTypes.JSONB, version: DataTypes.INTEGER, createdAt: DataTypes.DATE,
-  }, options('organizations'))
-  JobModel.init({
-    organizationId: key(), id: key(), site: text(), siteId: DataTypes.UUID, purpose: text(), plannedFor: DataTypes.DATEONLY, drive: DataTypes.INTEGER, state: text(),
-    version: { type: DataTypes.INTEGER, allowNull: false }, createdAt: DataTypes.DATE, updatedAt: DataTypes.DATE, deletedAt: DataTypes.DATE,
-  }, options('jobs'))
-  ApplicationModel.init({
-    organizationId: key(), id: key(), jobId: DataTypes.UUID, position: DataTypes.INTEGER, document: DataTypes.JSONB, sheet: DataTypes.JSONB, updatedAt: DataTypes.DATE,
-  }, options('applications'))
-  RunEventModel.init({
-    organizationId: key(), id: key(), applicationId: DataTypes.UUID, deviceId: DataTypes.UUID, sequence: DataTypes.INTEGER, counter: DataTypes.INTEGER,
-    kind: text(), payload: DataTypes.JSONB, at: DataTypes.DATE, receivedAt: DataTypes.DATE,
-  }, options('run_events'))
-  RecordModel.init({
-    organizationId: key(), id: key(), jobId: DataTypes.UUID, site: text(), products: text(), finishedAt: DataTypes.DATE,
-    siteId: DataTypes.UUID, doneBy: text(), targets: text(), reentryUntil: DataTypes.DATE,
-    sizeM2: figure('size_m2'), verdict: text(), document: DataTypes.JSONB, updatedAt: DataTypes.DATE,
-  }, options('records'))
+  const options = (tableName: string) =>
+    ({ sequelize, tableName, underscored: true, timestamps: false }) as const
+  OrganizationModel.init(
+    {
+      id: key(),
+      name: text(),
+      kind: text(),
+      licence: text(),
+      units: text(),
+      timeZone: text(),
+      clockShift: { type: DataTypes.BIGINT, allowNull: false },
+      settings: DataTypes.JSONB,
+      version: DataTypes.INTEGER,
+      createdAt: DataTypes.DATE,
+    },
+    options('organizations'),
+  )
+  JobModel.init(
+    {
+      organizationId: key(),
+      id: key(),
+      site: text(),
+      siteId: DataTypes.UUID,
+      purpose: text(),
+      plannedFor: DataTypes.DATEONLY,
+      drive: DataTypes.INTEGER,
+      state: text(),
+      version: { type: DataTypes.INTEGER, allowNull: false },
+      createdAt: DataTypes.DATE,
+      updatedAt: DataTypes.DATE,
+      deletedAt: DataTypes.DATE,
+    },
+    options('jobs'),
+  )
+  ApplicationModel.init(
+    {
+      organizationId: key(),
+      id: key(),
+      jobId: DataTypes.UUID,
+      position: DataTypes.INTEGER,
+      document: DataTypes.JSONB,
+      sheet: DataTypes.JSONB,
+      updatedAt: DataTypes.DATE,
+    },
+    options('applications'),
+  )
+  RunEventModel.init(
+    {
+      organizationId: key(),
+      id: key(),
+      applicationId: DataTypes.UUID,
+      deviceId: DataTypes.UUID,
+      sequence: DataTypes.INTEGER,
+      counter: DataTypes.INTEGER,
+      kind: text(),
+      payload: DataTypes.JSONB,
+      at: DataTypes.DATE,
+      receivedAt: DataTypes.DATE,
+    },
+    options('run_events'),
+  )
+  RecordModel.init(
+    {
+      organizationId: key(),
+      id: key(),
+      jobId: DataTypes.UUID,
+      site: text(),
+      products: text(),
+      finishedAt: DataTypes.DATE,
+      siteId: DataTypes.UUID,
+      doneBy: text(),
+      targets: text(),
+      reentryUntil: DataTypes.DATE,
+      sizeM2: figure('size_m2'),
+      verdict: text(),
+      document: DataTypes.JSONB,
+      updatedAt: DataTypes.DATE,
+    },
+    options('records'),
+  )
   defineRooms(options)
   defineAttachments(options)
   return {
-    organizations: OrganizationModel, jobs: JobModel, applications: ApplicationModel, runEvents: RunEventModel, records: RecordModel,
-    sites: SiteModel, areas: AreaModel, areaSizes: AreaSizeModel, equipment: EquipmentModel, calibrations: CalibrationModel, trials: TrialModel, products: ProductModel,
-    stockMovements: StockMovementModel, laidDown: LaidDownModel, attachments: AttachmentModel,
+    organizations: OrganizationModel,
+    jobs: JobModel,
+    applications: ApplicationModel,
+    runEvents: RunEventModel,
+    records: RecordModel,
+    sites: SiteModel,
+    areas: AreaModel,
+    areaSizes: AreaSizeModel,
+    equipment: EquipmentModel,
+    calibrations: CalibrationModel,
+    trials: TrialModel,
+    products: ProductModel,
+    stockMovements: StockMovementModel,
+    laidDown: LaidDownModel,
+    attachments: AttachmentModel,
   }
 }

@@ -27,14 +27,15 @@ export interface PreparedDatabase {
 export function prepareDatabase(url: string, seed: (database: Database) => Promise<void>): PreparedDatabase {
   const database = openDatabase(url)
   let state: Readiness = 'starting'
-  const ready = prepare().then(() => { state = 'ok' })
+  const ready = prepare().then(() => {
+    state = 'ok'
+  })
   async function prepare(): Promise<void> {
     for (;;) {
       try {
         await migrate(url)
         return await seed(database)
-      }
-      catch (error) {
+      } catch (error) {
         if (error instanceof NewerDatabaseError) {
           console.error(error.message)
           process.exit(EXIT_WILL_NOT_HELP)
@@ -44,15 +45,23 @@ export function prepareDatabase(url: string, seed: (database: Database) => Promi
       }
     }
   }
-  const ping = () => Promise.race([
-    database.sequelize.query('SELECT 1').then(() => 'ok' as const, () => 'down' as const),
-    wait(PING_MS, 'down' as const, { ref: false }),
-  ])
+  const ping = () =>
+    Promise.race([
+      database.sequelize.query('SELECT 1').then(
+        () => 'ok' as const,
+        () => 'down' as const,
+      ),
+      wait(PING_MS, 'down' as const, { ref: false }),
+    ])
   return { database, ready, state: () => state, ping }
 }
 
 /** A database that is starting, stopping or away says so by these codes. */
 function isTransient(error: unknown): boolean {
-  const text = String((error as { code?: unknown }).code ?? (error as { original?: { code?: unknown } }).original?.code ?? error)
+  const text = String(
+    (error as { code?: unknown }).code ??
+      (error as { original?: { code?: unknown } }).original?.code ??
+      error,
+  )
   return /ECONNREFUSED|ECONNRESET|57P0[0-9]|ENOTFOUND|Connection terminated/.test(text)
 }

@@ -1,4 +1,11 @@
-import { DataTypes, Model, type CreationOptional, type InferAttributes, type InferCreationAttributes, type InitOptions } from 'sequelize'
+import {
+  DataTypes,
+  Model,
+  type CreationOptional,
+  type InferAttributes,
+  type InferCreationAttributes,
+  type InitOptions,
+} from 'sequelize'
 import type { AreaDocument } from '#core/ground/areaDocument'
 import type { FieldNotes } from '#core/ground/fieldNotes'
 import type { CalibrationDocument } from '#core/calibration/calibrationDocument'
@@ -62,7 +69,10 @@ export class ProductModel extends EditableModel<ProductModel> {
   declare document: ProductDocument
 }
 
-export class AreaSizeModel extends Model<InferAttributes<AreaSizeModel>, InferCreationAttributes<AreaSizeModel>> {
+export class AreaSizeModel extends Model<
+  InferAttributes<AreaSizeModel>,
+  InferCreationAttributes<AreaSizeModel>
+> {
   declare organizationId: string
   declare id: string
   declare areaId: string
@@ -73,7 +83,10 @@ export class AreaSizeModel extends Model<InferAttributes<AreaSizeModel>, InferCr
   declare at: CreationOptional<Date>
 }
 
-export class StockMovementModel extends Model<InferAttributes<StockMovementModel>, InferCreationAttributes<StockMovementModel>> {
+export class StockMovementModel extends Model<
+  InferAttributes<StockMovementModel>,
+  InferCreationAttributes<StockMovementModel>
+> {
   declare organizationId: string
   declare id: string
   declare productId: string
@@ -88,7 +101,10 @@ export class StockMovementModel extends Model<InferAttributes<StockMovementModel
   declare at: CreationOptional<Date>
 }
 
-export class LaidDownModel extends Model<InferAttributes<LaidDownModel>, InferCreationAttributes<LaidDownModel>> {
+export class LaidDownModel extends Model<
+  InferAttributes<LaidDownModel>,
+  InferCreationAttributes<LaidDownModel>
+> {
   declare organizationId: string
   declare id: string
   declare applicationId: string
@@ -114,25 +130,95 @@ export class LaidDownModel extends Model<InferAttributes<LaidDownModel>, InferCr
 /** Binds the rooms and their ledgers to one connection. */
 export function defineRooms(options: (tableName: string) => InitOptions): void {
   const editable = () => ({
-    organizationId: key(), id: key(), document: DataTypes.JSONB, version: { type: DataTypes.INTEGER, allowNull: false },
-    createdAt: DataTypes.DATE, updatedAt: DataTypes.DATE, deletedAt: DataTypes.DATE,
+    organizationId: key(),
+    id: key(),
+    document: DataTypes.JSONB,
+    version: { type: DataTypes.INTEGER, allowNull: false },
+    createdAt: DataTypes.DATE,
+    updatedAt: DataTypes.DATE,
+    deletedAt: DataTypes.DATE,
   })
   SiteModel.init({ ...editable(), name: text(), place: text() }, options('sites'))
-  AreaModel.init({ ...editable(), siteId: DataTypes.UUID, name: text(), position: DataTypes.INTEGER, sizeM2: figure('size_m2'), sdM2: figure('sd_m2') }, options('areas'))
+  AreaModel.init(
+    {
+      ...editable(),
+      siteId: DataTypes.UUID,
+      name: text(),
+      position: DataTypes.INTEGER,
+      sizeM2: figure('size_m2'),
+      sdM2: figure('sd_m2'),
+    },
+    options('areas'),
+  )
   EquipmentModel.init({ ...editable(), name: text(), kind: text() }, options('equipment'))
-  CalibrationModel.init({ ...editable(), equipmentId: DataTypes.UUID, onDay: DataTypes.DATEONLY, product: text(), perPass: DataTypes.DOUBLE }, options('calibrations'))
-  TrialModel.init({ ...editable(), equipmentId: DataTypes.UUID, onDay: DataTypes.DATEONLY }, options('trials'))
+  CalibrationModel.init(
+    {
+      ...editable(),
+      equipmentId: DataTypes.UUID,
+      onDay: DataTypes.DATEONLY,
+      product: text(),
+      perPass: DataTypes.DOUBLE,
+    },
+    options('calibrations'),
+  )
+  TrialModel.init(
+    { ...editable(), equipmentId: DataTypes.UUID, onDay: DataTypes.DATEONLY },
+    options('trials'),
+  )
   ProductModel.init({ ...editable(), name: text(), kind: text() }, options('products'))
-  AreaSizeModel.init({
-    organizationId: key(), id: key(), areaId: DataTypes.UUID, onDay: DataTypes.DATEONLY, sizeM2: figure('size_m2'), sdM2: figure('sd_m2'), notes: DataTypes.JSONB, at: DataTypes.DATE,
-  }, options('area_sizes'))
-  StockMovementModel.init({
-    organizationId: key(), id: key(), productId: DataTypes.UUID, kind: text(), dimension: text(), amount: DataTypes.DOUBLE, entered: DataTypes.JSONB, lot: text(), remarks: text(),
-    applicationId: DataTypes.UUID, onDay: DataTypes.DATEONLY, at: DataTypes.DATE,
-  }, options('stock_movements'))
-  LaidDownModel.init({
-    organizationId: key(), id: key(), applicationId: DataTypes.UUID, siteId: DataTypes.UUID, areaId: DataTypes.UUID, productId: DataTypes.UUID, sourceId: DataTypes.UUID,
-    product: text(), active: text(), groups: text(), onDay: DataTypes.DATEONLY, dimension: text(), amount: DataTypes.DOUBLE, sizeM2: figure('size_m2'),
-    nKg: figure('n_kg'), p2o5Kg: figure('p2o5_kg'), k2oKg: figure('k2o_kg'), feKg: figure('fe_kg'), repeatDays: DataTypes.DOUBLE, at: DataTypes.DATE,
-  }, options('laid_down'))
+  AreaSizeModel.init(
+    {
+      organizationId: key(),
+      id: key(),
+      areaId: DataTypes.UUID,
+      onDay: DataTypes.DATEONLY,
+      sizeM2: figure('size_m2'),
+      sdM2: figure('sd_m2'),
+      notes: DataTypes.JSONB,
+      at: DataTypes.DATE,
+    },
+    options('area_sizes'),
+  )
+  StockMovementModel.init(
+    {
+      organizationId: key(),
+      id: key(),
+      productId: DataTypes.UUID,
+      kind: text(),
+      dimension: text(),
+      amount: DataTypes.DOUBLE,
+      entered: DataTypes.JSONB,
+      lot: text(),
+      remarks: text(),
+      applicationId: DataTypes.UUID,
+      onDay: DataTypes.DATEONLY,
+      at: DataTypes.DATE,
+    },
+    options('stock_movements'),
+  )
+  LaidDownModel.init(
+    {
+      organizationId: key(),
+      id: key(),
+      applicationId: DataTypes.UUID,
+      siteId: DataTypes.UUID,
+      areaId: DataTypes.UUID,
+      productId: DataTypes.UUID,
+      sourceId: DataTypes.UUID,
+      product: text(),
+      active: text(),
+      groups: text(),
+      onDay: DataTypes.DATEONLY,
+      dimension: text(),
+      amount: DataTypes.DOUBLE,
+      sizeM2: figure('size_m2'),
+      nKg: figure('n_kg'),
+      p2o5Kg: figure('p2o5_kg'),
+      k2oKg: figure('k2o_kg'),
+      feKg: figure('fe_kg'),
+      repeatDays: DataTypes.DOUBLE,
+      at: DataTypes.DATE,
+    },
+    options('laid_down'),
+  )
 }

@@ -3,7 +3,11 @@ import type { GenericSchema } from 'valibot'
 import { ImportCalibrationsSchema } from '#shared/schemas/calibrationFile'
 import { CopySiteSchema, SavePlanSchema } from '#shared/schemas/ground'
 import { JobFileSchema, SaveDaySchema, SaveJobSchema } from '#shared/schemas/job'
-import { ChooseOrganizationSchema, NewOrganizationSchema, SaveOrganizationSchema } from '#shared/schemas/organization'
+import {
+  ChooseOrganizationSchema,
+  NewOrganizationSchema,
+  SaveOrganizationSchema,
+} from '#shared/schemas/organization'
 import { PlanRequestSchema } from '#shared/schemas/plan'
 import { ErrorSchema, HealthSchema, PlanResponseSchema } from '#shared/schemas/planResponse'
 import { NewMovementSchema } from '#shared/schemas/product'
@@ -17,86 +21,248 @@ const json = (schema: GenericSchema) => {
   return { content: { 'application/json': { schema: plain } } }
 }
 const answer = (description: string, schema?: GenericSchema) => ({ description, ...(schema && json(schema)) })
-const errors = (...statuses: readonly number[]) => Object.fromEntries(statuses.map((status) => [status, answer('the one error form', ErrorSchema)]))
+const errors = (...statuses: readonly number[]) =>
+  Object.fromEntries(statuses.map((status) => [status, answer('the one error form', ErrorSchema)]))
 const id = { name: 'id', in: 'path', required: true, schema: { type: 'string', format: 'uuid' } }
-const asked = (...names: readonly string[]) => names.map((name) => ({ name, in: 'query', required: false, schema: { type: 'string' } }))
+const asked = (...names: readonly string[]) =>
+  names.map((name) => ({ name, in: 'query', required: false, schema: { type: 'string' } }))
 const body = (schema: GenericSchema) => ({ required: true, ...json(schema) })
 
 /** The API's description, made from the same schemas that check the requests. */
 export const openApiDocument = (version: string) => ({
   openapi: '3.1.0',
-  info: { title: 'Hectarum', version, description: 'Health and plan are the public contract; the other routes serve the application.' },
+  info: {
+    title: 'Hectarum',
+    version,
+    description: 'Health and plan are the public contract; the other routes serve the application.',
+  },
   paths: {
-    '/api/health': { get: { summary: 'Is the server up and its database ready', responses: { 200: answer('ready', HealthSchema), 503: answer('not ready', HealthSchema) } } },
+    '/api/health': {
+      get: {
+        summary: 'Is the server up and its database ready',
+        responses: { 200: answer('ready', HealthSchema), 503: answer('not ready', HealthSchema) },
+      },
+    },
     '/api/plan': {
       post: {
-        summary: 'Plan one application; computes only, saves nothing', requestBody: body(PlanRequestSchema),
+        summary: 'Plan one application; computes only, saves nothing',
+        requestBody: body(PlanRequestSchema),
         responses: { 200: answer('the plan', PlanResponseSchema), ...errors(400, 413, 422) },
       },
     },
     '/api/openapi.json': { get: { summary: 'This document', responses: { 200: answer('OpenAPI 3.1') } } },
     '/api/organizations': {
-      get: { summary: 'The organization in hand and the others', responses: { 200: answer('organizations') } },
-      post: { summary: 'Start a crew of one’s own', requestBody: body(NewOrganizationSchema), responses: { 201: answer('made and chosen'), ...errors(400, 403, 415) } },
+      get: {
+        summary: 'The organization in hand and the others',
+        responses: { 200: answer('organizations') },
+      },
+      post: {
+        summary: 'Start a crew of one’s own',
+        requestBody: body(NewOrganizationSchema),
+        responses: { 201: answer('made and chosen'), ...errors(400, 403, 415) },
+      },
     },
-    '/api/organizations/current': { put: { summary: 'Change to another organization', requestBody: body(ChooseOrganizationSchema), responses: { 200: answer('changed'), ...errors(400, 404) } } },
-    '/api/organizations/settings': { put: { summary: 'Name, licence, clock and house rules', requestBody: body(SaveOrganizationSchema), responses: { 200: answer('saved'), ...errors(400, 409) } } },
-    '/api/organizations/sample': { post: { summary: 'Open the sample afresh on its morning', responses: { 201: answer('made and chosen') } } },
+    '/api/organizations/current': {
+      put: {
+        summary: 'Change to another organization',
+        requestBody: body(ChooseOrganizationSchema),
+        responses: { 200: answer('changed'), ...errors(400, 404) },
+      },
+    },
+    '/api/organizations/settings': {
+      put: {
+        summary: 'Name, licence, clock and house rules',
+        requestBody: body(SaveOrganizationSchema),
+        responses: { 200: answer('saved'), ...errors(400, 409) },
+      },
+    },
+    '/api/organizations/sample': {
+      post: {
+        summary: 'Open the sample afresh on its morning',
+        responses: { 201: answer('made and chosen') },
+      },
+    },
     ...Object.fromEntries(ROOM_NAMES.flatMap((room) => roomPaths(room))),
-    '/api/sites': { get: { summary: 'Sites by name, a page at a time', parameters: asked('q', 'after'), responses: { 200: answer('sites'), ...errors(400) } } },
-    '/api/sites/{id}/ledger': { parameters: [id], get: { summary: 'What was put down on a site', responses: { 200: answer('ledger rows'), ...errors(404) } } },
-    '/api/sites/{id}/plan': { parameters: [id], post: { summary: 'Change several areas of a site as one', requestBody: body(SavePlanSchema), responses: { 200: answer('the areas'), ...errors(400, 404, 409) } } },
-    '/api/sites/{id}/copy': { parameters: [id], post: { summary: 'The site again under another name', requestBody: body(CopySiteSchema), responses: { 200: answer('the copy'), ...errors(400, 404) } } },
-    '/api/sites/{id}/export': { parameters: [id], get: { summary: 'Its areas as GeoJSON, KML, GPX or CSV', parameters: asked('format'), responses: { 200: answer('a file'), ...errors(400, 404, 422) } } },
+    '/api/sites': {
+      get: {
+        summary: 'Sites by name, a page at a time',
+        parameters: asked('q', 'after'),
+        responses: { 200: answer('sites'), ...errors(400) },
+      },
+    },
+    '/api/sites/{id}/ledger': {
+      parameters: [id],
+      get: {
+        summary: 'What was put down on a site',
+        responses: { 200: answer('ledger rows'), ...errors(404) },
+      },
+    },
+    '/api/sites/{id}/plan': {
+      parameters: [id],
+      post: {
+        summary: 'Change several areas of a site as one',
+        requestBody: body(SavePlanSchema),
+        responses: { 200: answer('the areas'), ...errors(400, 404, 409) },
+      },
+    },
+    '/api/sites/{id}/copy': {
+      parameters: [id],
+      post: {
+        summary: 'The site again under another name',
+        requestBody: body(CopySiteSchema),
+        responses: { 200: answer('the copy'), ...errors(400, 404) },
+      },
+    },
+    '/api/sites/{id}/export': {
+      parameters: [id],
+      get: {
+        summary: 'Its areas as GeoJSON, KML, GPX or CSV',
+        parameters: asked('format'),
+        responses: { 200: answer('a file'), ...errors(400, 404, 422) },
+      },
+    },
     '/api/attachments/{id}': {
       parameters: [id],
       get: { summary: 'A picture', responses: { 200: answer('its bytes'), ...errors(404) } },
-      put: { summary: 'Keep a PNG or JPEG picture', requestBody: { required: true, content: { 'image/png': {}, 'image/jpeg': {} } }, responses: { 200: answer('kept'), ...errors(400, 409, 413) } },
+      put: {
+        summary: 'Keep a PNG or JPEG picture',
+        requestBody: { required: true, content: { 'image/png': {}, 'image/jpeg': {} } },
+        responses: { 200: answer('kept'), ...errors(400, 409, 413) },
+      },
     },
     '/api/equipment/{id}/calibrations': {
       parameters: [id],
-      get: { summary: 'Its calibrations as CSV or JSON', parameters: asked('format'), responses: { 200: answer('a file'), ...errors(400, 404) } },
-      post: { summary: 'Take calibrations in, all or none; those already stored stay', requestBody: body(ImportCalibrationsSchema), responses: { 200: answer('how many were added and kept'), ...errors(400, 404) } },
+      get: {
+        summary: 'Its calibrations as CSV or JSON',
+        parameters: asked('format'),
+        responses: { 200: answer('a file'), ...errors(400, 404) },
+      },
+      post: {
+        summary: 'Take calibrations in, all or none; those already stored stay',
+        requestBody: body(ImportCalibrationsSchema),
+        responses: { 200: answer('how many were added and kept'), ...errors(400, 404) },
+      },
     },
-    '/api/devices': { get: { summary: 'Instruments that can be read', responses: { 200: answer('instruments') } } },
+    '/api/devices': {
+      get: { summary: 'Instruments that can be read', responses: { 200: answer('instruments') } },
+    },
     '/api/devices/{device}/lines': {
       parameters: [{ name: 'device', in: 'path', required: true, schema: { type: 'string' } }],
-      get: { summary: 'An instrument’s readings as lines of text', parameters: asked('seed', 'acts', 'cable'), responses: { 200: answer('lines (docs/device-lines.md)'), ...errors(400, 404) } },
+      get: {
+        summary: 'An instrument’s readings as lines of text',
+        parameters: asked('seed', 'acts', 'cable'),
+        responses: { 200: answer('lines (docs/device-lines.md)'), ...errors(400, 404) },
+      },
     },
-    '/api/areas/{id}/sizes': { parameters: [id], get: { summary: 'Sizes an area has had', responses: { 200: answer('sizes'), ...errors(404) } } },
+    '/api/areas/{id}/sizes': {
+      parameters: [id],
+      get: { summary: 'Sizes an area has had', responses: { 200: answer('sizes'), ...errors(404) } },
+    },
     '/api/products/shelf': {
-      get: { summary: 'Every product as CSV or JSON', parameters: asked('format'), responses: { 200: answer('a file'), ...errors(400) } },
-      post: { summary: 'Take products in, all or none; those already stored stay', requestBody: body(ImportProductsSchema), responses: { 200: answer('how many were added and kept'), ...errors(400) } },
+      get: {
+        summary: 'Every product as CSV or JSON',
+        parameters: asked('format'),
+        responses: { 200: answer('a file'), ...errors(400) },
+      },
+      post: {
+        summary: 'Take products in, all or none; those already stored stay',
+        requestBody: body(ImportProductsSchema),
+        responses: { 200: answer('how many were added and kept'), ...errors(400) },
+      },
     },
     '/api/products/{id}/stock': {
       parameters: [id],
-      get: { summary: 'Stock on hand and its movements', responses: { 200: answer('stock'), ...errors(404) } },
-      post: { summary: 'Book a delivery, a count or a disposal', requestBody: body(NewMovementSchema), responses: { 200: answer('stock'), ...errors(400, 404) } },
+      get: {
+        summary: 'Stock on hand and its movements',
+        responses: { 200: answer('stock'), ...errors(404) },
+      },
+      post: {
+        summary: 'Book a delivery, a count or a disposal',
+        requestBody: body(NewMovementSchema),
+        responses: { 200: answer('stock'), ...errors(400, 404) },
+      },
     },
-    '/api/today': { get: { summary: 'What the crew faces this morning', responses: { 200: answer('today') } } },
-    '/api/find': { get: { summary: 'Everything whose words begin so', parameters: asked('q'), responses: { 200: answer('a few of each kind') } } },
-    '/api/jobs': { get: { summary: 'Jobs, latest day first', parameters: asked('q', 'state', 'siteId', 'after'), responses: { 200: answer('jobs'), ...errors(400) } } },
+    '/api/today': {
+      get: { summary: 'What the crew faces this morning', responses: { 200: answer('today') } },
+    },
+    '/api/find': {
+      get: {
+        summary: 'Everything whose words begin so',
+        parameters: asked('q'),
+        responses: { 200: answer('a few of each kind') },
+      },
+    },
+    '/api/jobs': {
+      get: {
+        summary: 'Jobs, latest day first',
+        parameters: asked('q', 'state', 'siteId', 'after'),
+        responses: { 200: answer('jobs'), ...errors(400) },
+      },
+    },
     '/api/jobs/{id}': {
       parameters: [id],
       get: { summary: 'One job as entered', responses: { 200: answer('the job'), ...errors(404) } },
-      put: { summary: 'Save a job; 409 carries the row that is stored', requestBody: body(SaveJobSchema), responses: { 200: answer('saved'), ...errors(400, 409, 422) } },
-      delete: { summary: 'Delete a job that was not started', requestBody: body(RemoveSchema), responses: { 200: answer('deleted'), ...errors(404, 409) } },
+      put: {
+        summary: 'Save a job; 409 carries the row that is stored',
+        requestBody: body(SaveJobSchema),
+        responses: { 200: answer('saved'), ...errors(400, 409, 422) },
+      },
+      delete: {
+        summary: 'Delete a job that was not started',
+        requestBody: body(RemoveSchema),
+        responses: { 200: answer('deleted'), ...errors(404, 409) },
+      },
     },
-    '/api/jobs/{id}/file': { parameters: [id], get: { summary: 'One job as a JSON file, as entered and as worked out', responses: { 200: answer('the file', JobFileSchema), ...errors(404) } } },
+    '/api/jobs/{id}/file': {
+      parameters: [id],
+      get: {
+        summary: 'One job as a JSON file, as entered and as worked out',
+        responses: { 200: answer('the file', JobFileSchema), ...errors(404) },
+      },
+    },
     '/api/days/{day}': {
       parameters: [{ name: 'day', in: 'path', required: true, schema: { type: 'string', format: 'date' } }],
       get: { summary: 'Jobs of a day in driving order', responses: { 200: answer('jobs'), ...errors(404) } },
-      put: { summary: 'Put a day in driving order', requestBody: body(SaveDaySchema), responses: { 200: answer('jobs'), ...errors(400, 404, 409) } },
+      put: {
+        summary: 'Put a day in driving order',
+        requestBody: body(SaveDaySchema),
+        responses: { 200: answer('jobs'), ...errors(400, 404, 409) },
+      },
     },
-    '/api/jobs/{id}/restore': { parameters: [id], post: { summary: 'Bring a deleted job back', responses: { 200: answer('the job'), ...errors(404) } } },
+    '/api/jobs/{id}/restore': {
+      parameters: [id],
+      post: { summary: 'Bring a deleted job back', responses: { 200: answer('the job'), ...errors(404) } },
+    },
     '/api/applications/{id}/events': {
       parameters: [id],
-      get: { summary: 'The run of an application', responses: { 200: answer('events and record'), ...errors(404) } },
-      post: { summary: 'Append events of a run; repeats are stored once', requestBody: body(NewRunEventsSchema), responses: { 200: answer('events and record'), ...errors(400, 404, 409, 422) } },
+      get: {
+        summary: 'The run of an application',
+        responses: { 200: answer('events and record'), ...errors(404) },
+      },
+      post: {
+        summary: 'Append events of a run; repeats are stored once',
+        requestBody: body(NewRunEventsSchema),
+        responses: { 200: answer('events and record'), ...errors(400, 404, 409, 422) },
+      },
     },
-    '/api/records': { get: { summary: 'A page of records', parameters: asked('q', 'verdict', 'siteId', 'from', 'to', 'sort', 'after'), responses: { 200: answer('records'), ...errors(400) } } },
-    '/api/records/export': { get: { summary: 'The records asked for as CSV or JSON', parameters: asked('format', 'q', 'verdict', 'siteId', 'from', 'to', 'sort'), responses: { 200: answer('a file'), ...errors(400) } } },
-    '/api/records/{id}': { parameters: [id], get: { summary: 'One record with its events', responses: { 200: answer('record'), ...errors(404) } } },
+    '/api/records': {
+      get: {
+        summary: 'A page of records',
+        parameters: asked('q', 'verdict', 'siteId', 'from', 'to', 'sort', 'after'),
+        responses: { 200: answer('records'), ...errors(400) },
+      },
+    },
+    '/api/records/export': {
+      get: {
+        summary: 'The records asked for as CSV or JSON',
+        parameters: asked('format', 'q', 'verdict', 'siteId', 'from', 'to', 'sort'),
+        responses: { 200: answer('a file'), ...errors(400) },
+      },
+    },
+    '/api/records/{id}': {
+      parameters: [id],
+      get: { summary: 'One record with its events', responses: { 200: answer('record'), ...errors(404) } },
+    },
   },
 })
 
@@ -105,12 +271,29 @@ function roomPaths(room: RoomName): readonly (readonly [string, object])[] {
   const { schema, what } = ROOMS[room]
   return [
     [`/api/rooms/${room}`, { get: { summary: `Every ${what}`, responses: { 200: answer('rows') } } }],
-    [`/api/rooms/${room}/{id}`, {
-      parameters: [id],
-      get: { summary: `One ${what}`, responses: { 200: answer(what), ...errors(404) } },
-      put: { summary: `Save a ${what}; 409 carries the row that is stored`, requestBody: body(schema), responses: { 200: answer('saved'), ...errors(400, 404, 409) } },
-      delete: { summary: `Delete a ${what}`, requestBody: body(RemoveSchema), responses: { 200: answer('deleted'), ...errors(404, 409) } },
-    }],
-    [`/api/rooms/${room}/{id}/restore`, { parameters: [id], post: { summary: `Bring a deleted ${what} back`, responses: { 200: answer(what), ...errors(404) } } }],
+    [
+      `/api/rooms/${room}/{id}`,
+      {
+        parameters: [id],
+        get: { summary: `One ${what}`, responses: { 200: answer(what), ...errors(404) } },
+        put: {
+          summary: `Save a ${what}; 409 carries the row that is stored`,
+          requestBody: body(schema),
+          responses: { 200: answer('saved'), ...errors(400, 404, 409) },
+        },
+        delete: {
+          summary: `Delete a ${what}`,
+          requestBody: body(RemoveSchema),
+          responses: { 200: answer('deleted'), ...errors(404, 409) },
+        },
+      },
+    ],
+    [
+      `/api/rooms/${room}/{id}/restore`,
+      {
+        parameters: [id],
+        post: { summary: `Bring a deleted ${what} back`, responses: { 200: answer(what), ...errors(404) } },
+      },
+    ],
   ]
 }

@@ -4,8 +4,13 @@ import type { ErrorIssue } from '#shared/errorCodes'
 import { failure } from './failure'
 import { readJson } from './readJson'
 
-/** Reads, parses and types a JSON body; what the schema refuses is answered 400 with the path of each field. */
-export async function readBodyAs<S extends v.GenericSchema>(event: H3Event, schema: S): Promise<v.InferOutput<S>> {
+/**
+ * Reads, parses and types a JSON body; what the schema refuses is answered 400 with the path of each field.
+ */
+export async function readBodyAs<S extends v.GenericSchema>(
+  event: H3Event,
+  schema: S,
+): Promise<v.InferOutput<S>> {
   const parsed = v.safeParse(schema, await readJson(event))
   if (parsed.success) return parsed.output
   throw failure('invalid', parsed.issues.map(issueOf))
@@ -16,12 +21,20 @@ function issueOf(issue: v.BaseIssue<unknown>): ErrorIssue {
   const path = v.getDotPath(issue) ?? ''
   const unknownKey = issue.expected === 'never'
   const ours = issue.message !== '' && !issue.message.startsWith('Invalid ')
-  return { path, message: unknownKey ? 'is not a field of this request' : ours ? issue.message : `must be ${issue.expected ?? 'right'}` }
+  return {
+    path,
+    message: unknownKey
+      ? 'is not a field of this request'
+      : ours
+        ? issue.message
+        : `must be ${issue.expected ?? 'right'}`,
+  }
 }
 
 /** An id in the address: a UUID or the thing does not exist. */
 export function readId(event: H3Event): string {
   const id = event.context.params?.id ?? ''
-  if (!/^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/i.test(id)) throw failure('not-found', 'There is nothing at this address.')
+  if (!/^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/i.test(id))
+    throw failure('not-found', 'There is nothing at this address.')
   return id.toLowerCase()
 }

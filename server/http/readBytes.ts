@@ -5,8 +5,8 @@ import { failure } from './failure'
 const DRAINED = 16 * 1_048_576
 
 /**
- * Reads a body up to a number of bytes, counted as they come (chunked bodies tell no length). An oversized one is drained, so that the client hears the answer.
- * Fails with `too-large`.
+ * Reads a body up to a number of bytes, counted as they come (chunked bodies tell no length). An oversized
+ * one is drained, so that the client hears the answer. Fails with `too-large`.
  */
 export async function readBytes(event: H3Event, largest: number): Promise<Buffer> {
   const chunks: Buffer[] = []

@@ -9,8 +9,7 @@ export async function readJson(event: H3Event): Promise<unknown> {
   const bytes = await readBytes(event, LARGEST_BODY)
   try {
     return JSON.parse(new TextDecoder('utf-8').decode(bytes))
-  }
-  catch {
+  } catch {
     throw failure('invalid', 'The body must be JSON.')
   }
 }

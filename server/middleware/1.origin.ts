@@ -5,18 +5,26 @@ import { failure } from '../http/failure'
 const COMPUTES_ONLY = new Set(['/api/plan', '/api/health', '/api/openapi.json'])
 
 /**
- * Refuses pages of other origins and names that a foreign server could point at us (DNS rebinding): an address must be a number,
- * localhost or a name given in HECTARUM_HOSTS. Writes must be JSON, so that no plain form can make one.
+ * Refuses pages of other origins and names that a foreign server could point at us (DNS rebinding): an
+ * address must be a number, localhost or a name given in HECTARUM_HOSTS. Writes must be JSON, so that no
+ * plain form can make one.
  */
 export default defineEventHandler((event) => {
   const path = event.path.split('?')[0] ?? ''
   if (!path.startsWith('/api/') || COMPUTES_ONLY.has(path)) return
   const host = getRequestHeader(event, 'host') ?? ''
-  if (!isOurName(host)) throw failure('foreign-origin', 'This name is not one this server answers to; add it to HECTARUM_HOSTS if it is yours.')
+  if (!isOurName(host))
+    throw failure(
+      'foreign-origin',
+      'This name is not one this server answers to; add it to HECTARUM_HOSTS if it is yours.',
+    )
   if (event.method === 'GET' || event.method === 'HEAD') return
   const origin = getRequestHeader(event, 'origin')
   const site = getRequestHeader(event, 'sec-fetch-site')
-  if ((origin !== undefined && hostOf(origin) !== host) || (site !== undefined && site !== 'same-origin' && site !== 'none')) {
+  if (
+    (origin !== undefined && hostOf(origin) !== host) ||
+    (site !== undefined && site !== 'same-origin' && site !== 'none')
+  ) {
     throw failure('foreign-origin', 'A page of another origin can’t write here.')
   }
   const type = getRequestHeader(event, 'content-type') ?? ''
@@ -28,13 +36,23 @@ export default defineEventHandler((event) => {
 function hostOf(origin: string): string {
   try {
     return new URL(origin).host
-  }
-  catch {
+  } catch {
     return ''
   }
 }
 
 function isOurName(host: string): boolean {
-  const name = host.replace(/:\d+$/, '').replace(/^\[|\]$/g, '').toLowerCase()
-  return isIP(name) !== 0 || name === 'localhost' || (process.env.HECTARUM_HOSTS ?? '').toLowerCase().split(',').map((one) => one.trim()).includes(name)
+  const name = host
+    .replace(/:\d+$/, '')
+    .replace(/^\[|\]$/g, '')
+    .toLowerCase()
+  return (
+    isIP(name) !== 0 ||
+    name === 'localhost' ||
+    (process.env.HECTARUM_HOSTS ?? '')
+      .toLowerCase()
+      .split(',')
+      .map((one) => one.trim())
+      .includes(name)
+  )
 }

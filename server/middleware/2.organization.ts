@@ -5,16 +5,21 @@ import { ORGANIZATION_COOKIE } from '../http/organizationCookie'
 
 const WITHOUT_ORGANIZATION = new Set(['/api/plan', '/api/health', '/api/openapi.json'])
 
-/** Finds the organization the cookie names (the sample one without a cookie) and puts it on the event. Read here and nowhere else. */
+/**
+ * Finds the organization the cookie names (the sample one without a cookie) and puts it on the event. Read
+ * here and nowhere else.
+ */
 export default defineEventHandler(async (event) => {
   const path = event.path.split('?')[0] ?? ''
   if (!path.startsWith('/api/') || WITHOUT_ORGANIZATION.has(path)) return
   const prepared = currentDatabase()
-  if (prepared.state() === 'starting') throw failure('starting', 'The database is being prepared; try again in a moment.')
+  if (prepared.state() === 'starting')
+    throw failure('starting', 'The database is being prepared; try again in a moment.')
   const organizations = organizationsRepository(prepared.database)
   const chosen = getCookie(event, ORGANIZATION_COOKIE)
   const all = await organizations.all()
-  const organization = all.find(({ id }) => id === chosen) ?? all.find(({ kind }) => kind === 'sample') ?? all[0]
+  const organization =
+    all.find(({ id }) => id === chosen) ?? all.find(({ kind }) => kind === 'sample') ?? all[0]
   if (!organization) throw failure('starting', 'There is no organization yet; try again in a moment.')
   event.context.organization = organization
 })

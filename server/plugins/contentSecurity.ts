@@ -4,12 +4,23 @@ import { createHash } from 'node:crypto'
  * The shell's own inline scripts are let through by their hash; nothing else inline, nothing from elsewhere.
  * Styles need 'unsafe-inline' (component libraries set style attributes).
  */
-const policyFor = (hashes: readonly string[]) => [
-  `default-src 'self'`, `script-src 'self' ${hashes.join(' ')}`.trim(), `style-src 'self' 'unsafe-inline'`, `img-src 'self' data: blob:`,
-  `font-src 'self'`, `connect-src 'self'`, `worker-src 'self' blob:`, `object-src 'none'`, `base-uri 'none'`, `form-action 'self'`, `frame-ancestors 'none'`,
-].join('; ')
+const policyFor = (hashes: readonly string[]) =>
+  [
+    `default-src 'self'`,
+    `script-src 'self' ${hashes.join(' ')}`.trim(),
+    `style-src 'self' 'unsafe-inline'`,
+    `img-src 'self' data: blob:`,
+    `font-src 'self'`,
+    `connect-src 'self'`,
+    `worker-src 'self' blob:`,
+    `object-src 'none'`,
+    `base-uri 'none'`,
+    `form-action 'self'`,
+    `frame-ancestors 'none'`,
+  ].join('; ')
 
-const INLINE_SCRIPT = /<script(?![^>]*\ssrc=)(?![^>]*type="(?:application\/json|importmap)")[^>]*>([\s\S]*?)<\/script>/g
+const INLINE_SCRIPT =
+  /<script(?![^>]*\ssrc=)(?![^>]*type="(?:application\/json|importmap)")[^>]*>([\s\S]*?)<\/script>/g
 
 const known = new Map<string, string>()
 
@@ -24,12 +35,16 @@ export default defineNitroPlugin((nitro) => {
     if (event.path.startsWith('/api/')) res.setHeader('cache-control', 'no-store')
   })
   if (import.meta.dev) {
-    nitro.hooks.hook('request', (event) => { event.node.res.removeHeader('content-security-policy') })
+    nitro.hooks.hook('request', (event) => {
+      event.node.res.removeHeader('content-security-policy')
+    })
     return
   }
   nitro.hooks.hook('render:response', (response) => {
     if (typeof response.body !== 'string') return
-    const policy = known.get(response.body) ?? policyFor([...response.body.matchAll(INLINE_SCRIPT)].map(([, script]) => hashOf(script ?? '')))
+    const policy =
+      known.get(response.body) ??
+      policyFor([...response.body.matchAll(INLINE_SCRIPT)].map(([, script]) => hashOf(script ?? '')))
     known.set(response.body, policy)
     const { 'x-powered-by': _, ...headers } = response.headers ?? {}
     response.headers = { ...headers, 'content-security-policy': policy }

@@ -1,7 +1,17 @@
-import { Op, type Attributes, type CreationAttributes, type Model, type ModelStatic, type WhereOptions } from 'sequelize'
+import {
+  Op,
+  type Attributes,
+  type CreationAttributes,
+  type Model,
+  type ModelStatic,
+  type WhereOptions,
+} from 'sequelize'
 import type { Scope } from './scope'
 
-/** Rows that people edit: read at a version, written over that version alone, deleted so that they can be brought back. */
+/**
+ * Rows that people edit: read at a version, written over that version alone, deleted so that they can be
+ * brought back.
+ */
 export interface EditableRows<Row, Fields> {
   readonly list: (where?: Readonly<Record<string, unknown>>) => Promise<readonly Row[]>
   /** With `lock`, the row is held until the transaction ends. */
@@ -15,31 +25,61 @@ export interface EditableRows<Row, Fields> {
   readonly restore: (id: string) => Promise<boolean>
 }
 
-interface EditableAttributes { organizationId: string; id: string; version: number; updatedAt: Date; deletedAt: Date | null }
+interface EditableAttributes {
+  organizationId: string
+  id: string
+  version: number
+  updatedAt: Date
+  deletedAt: Date | null
+}
 
 /**
  * The queries of one room.
  * @param plain turns a model's row into typed data; @param order columns the list is sorted by, the id last
  */
 export function editableRows<M extends Model & EditableAttributes, Row, Fields extends object>(
-  { organizationId, options }: Scope, model: ModelStatic<M>, plain: (row: M) => Row, order: readonly string[],
+  { organizationId, options }: Scope,
+  model: ModelStatic<M>,
+  plain: (row: M) => Row,
+  order: readonly string[],
 ): EditableRows<Row, Fields> {
   const scoped = (where: object) => ({ organizationId, ...where }) as unknown as WhereOptions<Attributes<M>>
   const one = async (where: object, lock?: 'lock') => {
-    const row = await model.findOne({ where: scoped(where), ...(lock && options.transaction ? { lock: options.transaction.LOCK.UPDATE } : {}), ...options })
+    const row = await model.findOne({
+      where: scoped(where),
+      ...(lock && options.transaction ? { lock: options.transaction.LOCK.UPDATE } : {}),
+      ...options,
+    })
     return row ? plain(row) : undefined
   }
   const write = async (fields: object, where: object) => {
-    const [count] = await model.update({ ...fields, updatedAt: new Date() } as never, { where: scoped(where), ...options })
+    const [count] = await model.update({ ...fields, updatedAt: new Date() } as never, {
+      where: scoped(where),
+      ...options,
+    })
     return count === 1
   }
   return {
-    list: async (where = {}) => (await model.findAll({ where: scoped({ ...where, deletedAt: null }), order: [...order, 'id'].map((name) => [name, 'ASC']), ...options })).map(plain),
+    list: async (where = {}) =>
+      (
+        await model.findAll({
+          where: scoped({ ...where, deletedAt: null }),
+          order: [...order, 'id'].map((name) => [name, 'ASC']),
+          ...options,
+        })
+      ).map(plain),
     find: (id, lock) => one({ id, deletedAt: null }, lock),
     findDeleted: (id) => one({ id, deletedAt: { [Op.ne]: null } }),
-    insert: async (id, fields) => { await model.create({ organizationId, id, version: 1, ...fields } as unknown as CreationAttributes<M>, options) },
-    update: (id, version, fields) => write({ ...fields, version: version + 1 }, { id, version, deletedAt: null }),
-    remove: (id, version) => write({ version: version + 1, deletedAt: new Date() }, { id, version, deletedAt: null }),
+    insert: async (id, fields) => {
+      await model.create(
+        { organizationId, id, version: 1, ...fields } as unknown as CreationAttributes<M>,
+        options,
+      )
+    },
+    update: (id, version, fields) =>
+      write({ ...fields, version: version + 1 }, { id, version, deletedAt: null }),
+    remove: (id, version) =>
+      write({ version: version + 1, deletedAt: new Date() }, { id, version, deletedAt: null }),
     restore: (id) => write({ deletedAt: null }, { id, deletedAt: { [Op.ne]: null } }),
   }
 }

@@ -4,10 +4,18 @@ import type { CalibrationModel, EquipmentModel, TrialModel } from '../database/r
 import { editableRows, type EditableRows } from './editableRows'
 import type { Scope } from './scope'
 
-export interface EquipmentFields extends Omit<SaveEquipment, 'version'> { readonly kind: SaveEquipment['document']['kind'] }
-export interface CalibrationFields extends Omit<SaveCalibration, 'version'> { readonly onDay: string | null; readonly product: string; readonly perPass: number | null }
+export interface EquipmentFields extends Omit<SaveEquipment, 'version'> {
+  readonly kind: SaveEquipment['document']['kind']
+}
+export interface CalibrationFields extends Omit<SaveCalibration, 'version'> {
+  readonly onDay: string | null
+  readonly product: string
+  readonly perPass: number | null
+}
 
-export interface TrialFields extends Omit<SaveTrial, 'version'> { readonly onDay: string | null }
+export interface TrialFields extends Omit<SaveTrial, 'version'> {
+  readonly onDay: string | null
+}
 
 export type EquipmentRepository = EditableRows<Equipment, EquipmentFields>
 export type CalibrationsRepository = EditableRows<Calibration, CalibrationFields>
@@ -15,13 +23,44 @@ export type CalibrationsRepository = EditableRows<Calibration, CalibrationFields
 export type TrialsRepository = EditableRows<Trial, TrialFields>
 
 export const equipmentRepository = (scope: Scope): EquipmentRepository =>
-  editableRows<EquipmentModel, Equipment, EquipmentFields>(scope, scope.database.models.equipment,
-    ({ id, version, name, document, updatedAt }) => ({ id, version, name, document, updatedAt: updatedAt.toISOString() }), ['kind', 'name'])
+  editableRows<EquipmentModel, Equipment, EquipmentFields>(
+    scope,
+    scope.database.models.equipment,
+    ({ id, version, name, document, updatedAt }) => ({
+      id,
+      version,
+      name,
+      document,
+      updatedAt: updatedAt.toISOString(),
+    }),
+    ['kind', 'name'],
+  )
 
 export const calibrationsRepository = (scope: Scope): CalibrationsRepository =>
-  editableRows<CalibrationModel, Calibration, CalibrationFields>(scope, scope.database.models.calibrations,
-    ({ id, version, equipmentId, perPass, document, updatedAt }) => ({ id, version, equipmentId, perPass, document, updatedAt: updatedAt.toISOString() }), ['onDay'])
+  editableRows<CalibrationModel, Calibration, CalibrationFields>(
+    scope,
+    scope.database.models.calibrations,
+    ({ id, version, equipmentId, perPass, document, updatedAt }) => ({
+      id,
+      version,
+      equipmentId,
+      perPass,
+      document,
+      updatedAt: updatedAt.toISOString(),
+    }),
+    ['onDay'],
+  )
 
 export const trialsRepository = (scope: Scope): TrialsRepository =>
-  editableRows<TrialModel, Trial, TrialFields>(scope, scope.database.models.trials,
-    ({ id, version, equipmentId, document, updatedAt }) => ({ id, version, equipmentId, document, updatedAt: updatedAt.toISOString() }), ['onDay'])
+  editableRows<TrialModel, Trial, TrialFields>(
+    scope,
+    scope.database.models.trials,
+    ({ id, version, equipmentId, document, updatedAt }) => ({
+      id,
+      version,
+      equipmentId,
+      document,
+      updatedAt: updatedAt.toISOString(),
+    }),
+    ['onDay'],
+  )

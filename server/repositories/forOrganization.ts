@@ -1,17 +1,32 @@
 import type { Transaction } from 'sequelize'
 import type { Database } from '../database/connection'
 import { attachmentsRepository, type AttachmentsRepository } from './attachments'
-import { calibrationsRepository, equipmentRepository, trialsRepository, type CalibrationsRepository, type EquipmentRepository, type TrialsRepository } from './equipment'
+import {
+  calibrationsRepository,
+  equipmentRepository,
+  trialsRepository,
+  type CalibrationsRepository,
+  type EquipmentRepository,
+  type TrialsRepository,
+} from './equipment'
 import { finderRepository, type FinderRepository } from './finder'
 import { jobsRepository, type JobsRepository } from './jobs'
 import { ledgerRepository, type LedgerRepository } from './ledger'
-import { productsRepository, stockRepository, type ProductsRepository, type StockRepository } from './products'
+import {
+  productsRepository,
+  stockRepository,
+  type ProductsRepository,
+  type StockRepository,
+} from './products'
 import { recordsRepository, type RecordsRepository } from './records'
 import { runsRepository, type RunsRepository } from './runs'
 import type { Scope } from './scope'
 import { areasRepository, sitesRepository, type AreasRepository, type SitesRepository } from './sites'
 
-/** All queries, every one scoped to one organization; inside `transaction` they share one connection and one fate. */
+/**
+ * All queries, every one scoped to one organization; inside `transaction` they share one connection and one
+ * fate.
+ */
 export interface Repositories {
   readonly transaction: <T>(work: (repositories: Repositories) => Promise<T>) => Promise<T>
   readonly sites: SitesRepository
@@ -29,14 +44,29 @@ export interface Repositories {
   readonly attachments: AttachmentsRepository
 }
 
-export function forOrganization(database: Database, organizationId: string, transaction?: Transaction): Repositories {
+export function forOrganization(
+  database: Database,
+  organizationId: string,
+  transaction?: Transaction,
+): Repositories {
   const scope: Scope = { database, organizationId, options: { transaction: transaction ?? null } }
   return {
-    transaction: (work) => (transaction
-      ? work(forOrganization(database, organizationId, transaction))
-      : database.sequelize.transaction((inner) => work(forOrganization(database, organizationId, inner)))),
-    sites: sitesRepository(scope), areas: areasRepository(scope), equipment: equipmentRepository(scope), calibrations: calibrationsRepository(scope), trials: trialsRepository(scope),
-    products: productsRepository(scope), stock: stockRepository(scope), jobs: jobsRepository(scope), runs: runsRepository(scope), records: recordsRepository(scope),
-    ledger: ledgerRepository(scope), finder: finderRepository(scope), attachments: attachmentsRepository(scope),
+    transaction: (work) =>
+      transaction
+        ? work(forOrganization(database, organizationId, transaction))
+        : database.sequelize.transaction((inner) => work(forOrganization(database, organizationId, inner))),
+    sites: sitesRepository(scope),
+    areas: areasRepository(scope),
+    equipment: equipmentRepository(scope),
+    calibrations: calibrationsRepository(scope),
+    trials: trialsRepository(scope),
+    products: productsRepository(scope),
+    stock: stockRepository(scope),
+    jobs: jobsRepository(scope),
+    runs: runsRepository(scope),
+    records: recordsRepository(scope),
+    ledger: ledgerRepository(scope),
+    finder: finderRepository(scope),
+    attachments: attachmentsRepository(scope),
   }
 }

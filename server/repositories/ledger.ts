@@ -18,7 +18,18 @@ export interface LedgerEntry extends LaidDown {
 }
 
 /** The last time a product with an interval was laid down on an area. */
-export interface LastLaid { readonly applicationId: string; readonly areaId: string; readonly area: string; readonly siteId: string | null; readonly site: string; readonly product: string; readonly on: string; readonly repeatDays: number; /** How that application was split over two dates. */ readonly split: Split; /** A job of the site that already names the product. */ readonly jobId: string | null }
+export interface LastLaid {
+  readonly applicationId: string
+  readonly areaId: string
+  readonly area: string
+  readonly siteId: string | null
+  readonly site: string
+  readonly product: string
+  readonly on: string
+  readonly repeatDays: number
+  /** How that application was split over two dates. */ readonly split: Split
+  /** A job of the site that already names the product. */ readonly jobId: string | null
+}
 
 export interface LedgerRepository {
   readonly append: (entries: readonly LedgerEntry[]) => Promise<void>
@@ -28,40 +39,93 @@ export interface LedgerRepository {
   readonly lastRepeats: (from: string) => Promise<readonly LastLaid[]>
 }
 
-export function ledgerRepository({ database: { models, sequelize }, organizationId, options }: Scope): LedgerRepository {
-  const select = <R extends object>(sql: string, replacements: object) => sequelize.query<R>(sql, { type: QueryTypes.SELECT, replacements: { organizationId, ...replacements }, ...options })
+export function ledgerRepository({
+  database: { models, sequelize },
+  organizationId,
+  options,
+}: Scope): LedgerRepository {
+  const select = <R extends object>(sql: string, replacements: object) =>
+    sequelize.query<R>(sql, {
+      type: QueryTypes.SELECT,
+      replacements: { organizationId, ...replacements },
+      ...options,
+    })
   return {
     append: async (entries) => {
-      await models.laidDown.bulkCreate(entries.map(({ on, nutrients, ...entry }) => ({
-        organizationId, ...entry, onDay: on, nKg: nutrients?.n ?? null, p2o5Kg: nutrients?.p2o5 ?? null, k2oKg: nutrients?.k2o ?? null, feKg: nutrients?.fe ?? null,
-      })), options)
+      await models.laidDown.bulkCreate(
+        entries.map(({ on, nutrients, ...entry }) => ({
+          organizationId,
+          ...entry,
+          onDay: on,
+          nKg: nutrients?.n ?? null,
+          p2o5Kg: nutrients?.p2o5 ?? null,
+          k2oKg: nutrients?.k2o ?? null,
+          feKg: nutrients?.fe ?? null,
+        })),
+        options,
+      )
     },
     standing: async (applicationId) => {
       const rows = await select<RawStanding>(
-        `SELECT area_id, product_id, dimension, sum(amount) AS amount, sum(size_m2) AS size_m2, sum(n_kg) AS n, sum(p2o5_kg) AS p2o5, sum(k2o_kg) AS k2o, sum(fe_kg) AS fe
-         FROM laid_down WHERE organization_id = :organizationId AND application_id = :applicationId GROUP BY area_id, product_id, dimension`, { applicationId })
+        `SELECT area_id, product_id, dimension, sum(amount) AS amount, sum(size_m2) AS size_m2,
+          sum(n_kg) AS n, sum(p2o5_kg) AS p2o5, sum(k2o_kg) AS k2o, sum(fe_kg) AS fe
+         FROM laid_down WHERE organization_id = :organizationId AND application_id =
+           :applicationId GROUP BY area_id, product_id, dimension`,
+        { applicationId },
+      )
       return rows.map(({ area_id, product_id, dimension, amount, size_m2, n, p2o5, k2o, fe }) => ({
-        areaId: area_id, productId: product_id, dimension, amount, sizeM2: size_m2, nutrients: n === null || p2o5 === null || k2o === null || fe === null ? undefined : { n, p2o5, k2o, fe },
+        areaId: area_id,
+        productId: product_id,
+        dimension,
+        amount,
+        sizeM2: size_m2,
+        nutrients:
+          n === null || p2o5 === null || k2o === null || fe === null ? undefined : { n, p2o5, k2o, fe },
       }))
     },
-    ofSite: (siteId, from, to) => select<LedgerRow>(
-      `SELECT application_id AS "applicationId", area_id AS "areaId", product, source_id AS "sourceId", active, groups, on_day::text AS "on", dimension, sum(amount) AS amount, sum(size_m2) AS "sizeM2", sum(n_kg) AS n, sum(p2o5_kg) AS p2o5, sum(k2o_kg) AS k2o
-       FROM laid_down WHERE organization_id = :organizationId AND site_id = :siteId AND on_day BETWEEN :from AND :to
-       GROUP BY application_id, area_id, product_id, product, source_id, active, groups, on_day, dimension HAVING sum(amount) > 0 ORDER BY on_day DESC, application_id, product LIMIT 2000`, { siteId, from, to }),
-    lastRepeats: (from) => select<LastLaid>(
-      `SELECT DISTINCT ON (l.area_id, l.product) l.application_id AS "applicationId", l.area_id AS "areaId", coalesce(a.name, '') AS area, l.site_id AS "siteId", coalesce(s.name, '') AS site,
+    ofSite: (siteId, from, to) =>
+      select<LedgerRow>(
+        `SELECT application_id AS "applicationId", area_id AS "areaId", product, source_id AS
+          "sourceId", active, groups, on_day::text AS "on", dimension, sum(amount) AS amount, sum(size_m2)
+          AS "sizeM2", sum(n_kg) AS n, sum(p2o5_kg) AS p2o5, sum(k2o_kg) AS k2o
+       FROM laid_down WHERE organization_id = :organizationId AND site_id = :siteId AND on_day
+         BETWEEN :from AND :to
+       GROUP BY application_id, area_id, product_id, product, source_id, active, groups, on_day,
+         dimension HAVING sum(amount) > 0 ORDER BY on_day DESC, application_id, product LIMIT 2000`,
+        { siteId, from, to },
+      ),
+    lastRepeats: (from) =>
+      select<LastLaid>(
+        `SELECT DISTINCT ON (l.area_id, l.product) l.application_id AS "applicationId", l.area_id
+          AS "areaId", coalesce(a.name, '') AS area, l.site_id AS "siteId", coalesce(s.name, '') AS site,
          l.product, l.on_day::text AS "on", l.repeat_days AS "repeatDays",
-         coalesce((SELECT label->>'split' FROM applications p, jsonb_array_elements(p.document->'products') label
-          WHERE p.organization_id = l.organization_id AND p.id = l.application_id AND label->>'name' = l.product LIMIT 1), '') AS split,
-         (SELECT j.id FROM jobs j JOIN applications p ON p.organization_id = j.organization_id AND p.job_id = j.id
-          WHERE j.organization_id = l.organization_id AND j.site_id = l.site_id AND j.deleted_at IS NULL AND j.state IN ('draft', 'planned', 'running')
-            AND p.document->'products' @> jsonb_build_array(jsonb_build_object('name', l.product)) ORDER BY j.planned_for LIMIT 1) AS "jobId"
-       FROM laid_down l LEFT JOIN areas a ON a.organization_id = l.organization_id AND a.id = l.area_id LEFT JOIN sites s ON s.organization_id = l.organization_id AND s.id = l.site_id
+         coalesce((SELECT label->>'split' FROM applications p,
+           jsonb_array_elements(p.document->'products') label
+          WHERE p.organization_id = l.organization_id AND p.id = l.application_id AND
+            label->>'name' = l.product LIMIT 1), '') AS split,
+         (SELECT j.id FROM jobs j JOIN applications p ON p.organization_id = j.organization_id
+           AND p.job_id = j.id
+          WHERE j.organization_id = l.organization_id AND j.site_id = l.site_id AND j.deleted_at
+            IS NULL AND j.state IN ('draft', 'planned', 'running')
+            AND p.document->'products' @> jsonb_build_array(jsonb_build_object('name',
+              l.product)) ORDER BY j.planned_for LIMIT 1) AS "jobId"
+       FROM laid_down l LEFT JOIN areas a ON a.organization_id = l.organization_id AND a.id =
+         l.area_id LEFT JOIN sites s ON s.organization_id = l.organization_id AND s.id = l.site_id
        WHERE l.organization_id = :organizationId AND l.repeat_days IS NOT NULL AND l.on_day >= :from
-       ORDER BY l.area_id, l.product, l.on_day DESC`, { from }),
+       ORDER BY l.area_id, l.product, l.on_day DESC`,
+        { from },
+      ),
   }
 }
 
 interface RawStanding {
-  area_id: string; product_id: string; dimension: LaidDown['dimension']; amount: number; size_m2: number; n: number | null; p2o5: number | null; k2o: number | null; fe: number | null
+  area_id: string
+  product_id: string
+  dimension: LaidDown['dimension']
+  amount: number
+  size_m2: number
+  n: number | null
+  p2o5: number | null
+  k2o: number | null
+  fe: number | null
 }

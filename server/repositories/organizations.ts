@@ -1,16 +1,27 @@
 import { Op, type Transaction } from 'sequelize'
 import * as v from 'valibot'
-import { SettingsSchema, type NewOrganization, type Organization, type SaveOrganization } from '#shared/schemas/organization'
+import {
+  SettingsSchema,
+  type NewOrganization,
+  type Organization,
+  type SaveOrganization,
+} from '#shared/schemas/organization'
 import type { Database } from '../database/connection'
 import type { OrganizationModel } from '../database/models'
 
-/** Organizations stand above the others: they are found by id, never scoped. A retired sample is kept but no longer offered. */
+/**
+ * Organizations stand above the others: they are found by id, never scoped. A retired sample is kept but no
+ * longer offered.
+ */
 export interface OrganizationsRepository {
   readonly all: () => Promise<readonly Organization[]>
   readonly find: (id: string) => Promise<Organization | undefined>
   /** Makes a crew of one's own; a repeat of the same id changes nothing. */
   readonly create: (organization: NewOrganization, timeZone: string) => Promise<Organization>
-  readonly createSample: (organization: Omit<Organization, 'kind' | 'version'>, transaction: Transaction) => Promise<void>
+  readonly createSample: (
+    organization: Omit<Organization, 'kind' | 'version'>,
+    transaction: Transaction,
+  ) => Promise<void>
   /** Takes the sample off the list, so that a fresh one may be made. */
   readonly retireSample: (transaction: Transaction) => Promise<void>
   readonly update: (id: string, input: SaveOrganization) => Promise<boolean>
@@ -20,25 +31,64 @@ export function organizationsRepository({ models }: Database): OrganizationsRepo
   const { organizations } = models
   const live = { kind: { [Op.ne]: 'retired' } }
   return {
-    all: async () => (await organizations.findAll({ where: live, order: [['createdAt', 'ASC'], ['id', 'ASC']] })).map(plain),
+    all: async () =>
+      (
+        await organizations.findAll({
+          where: live,
+          order: [
+            ['createdAt', 'ASC'],
+            ['id', 'ASC'],
+          ],
+        })
+      ).map(plain),
     find: async (id) => {
       const row = await organizations.findOne({ where: { id, ...live } })
       return row ? plain(row) : undefined
     },
     create: async ({ id, name, units }, timeZone) => {
-      const [row] = await organizations.findOrCreate({ where: { id }, defaults: { id, name, units, kind: 'own', licence: '', timeZone, clockShift: '0' } })
+      const [row] = await organizations.findOrCreate({
+        where: { id },
+        defaults: { id, name, units, kind: 'own', licence: '', timeZone, clockShift: '0' },
+      })
       return plain(row)
     },
     createSample: async ({ clockShift, ...organization }, transaction) => {
-      await organizations.create({ ...organization, kind: 'sample', clockShift: String(clockShift) }, { transaction })
+      await organizations.create(
+        { ...organization, kind: 'sample', clockShift: String(clockShift) },
+        { transaction },
+      )
     },
-    retireSample: async (transaction) => { await organizations.update({ kind: 'retired' }, { where: { kind: 'sample' }, transaction }) },
+    retireSample: async (transaction) => {
+      await organizations.update({ kind: 'retired' }, { where: { kind: 'sample' }, transaction })
+    },
     update: async (id, { version, ...fields }) => {
-      const [count] = await organizations.update({ ...fields, version: version + 1 }, { where: { id, version, ...live } })
+      const [count] = await organizations.update(
+        { ...fields, version: version + 1 },
+        { where: { id, version, ...live } },
+      )
       return count === 1
     },
   }
 }
 
-const plain = ({ id, version, name, kind, licence, units, timeZone, clockShift, settings }: OrganizationModel): Organization =>
-  ({ id, version, name, kind, licence, units, timeZone, clockShift: Number(clockShift), settings: v.parse(SettingsSchema, settings ?? {}) })
+const plain = ({
+  id,
+  version,
+  name,
+  kind,
+  licence,
+  units,
+  timeZone,
+  clockShift,
+  settings,
+}: OrganizationModel): Organization => ({
+  id,
+  version,
+  name,
+  kind,
+  licence,
+  units,
+  timeZone,
+  clockShift: Number(clockShift),
+  settings: v.parse(SettingsSchema, settings ?? {}),
+})

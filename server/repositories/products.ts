@@ -5,7 +5,9 @@ import type { ProductModel, StockMovementModel } from '../database/roomModels'
 import { editableRows, type EditableRows } from './editableRows'
 import type { Scope } from './scope'
 
-export interface ProductFields extends Omit<SaveProduct, 'version'> { readonly kind: string }
+export interface ProductFields extends Omit<SaveProduct, 'version'> {
+  readonly kind: string
+}
 export type StoredProduct = Omit<Product, 'onHand'>
 export type ProductsRepository = EditableRows<StoredProduct, ProductFields>
 
@@ -19,26 +21,76 @@ export interface StockRepository {
 }
 
 export const productsRepository = (scope: Scope): ProductsRepository =>
-  editableRows<ProductModel, StoredProduct, ProductFields>(scope, scope.database.models.products,
-    ({ id, version, name, document, updatedAt }) => ({ id, version, name, document, updatedAt: updatedAt.toISOString() }), ['kind', 'name'])
+  editableRows<ProductModel, StoredProduct, ProductFields>(
+    scope,
+    scope.database.models.products,
+    ({ id, version, name, document, updatedAt }) => ({
+      id,
+      version,
+      name,
+      document,
+      updatedAt: updatedAt.toISOString(),
+    }),
+    ['kind', 'name'],
+  )
 
 export function stockRepository({ database, organizationId, options }: Scope): StockRepository {
   const { stockMovements } = database.models
   return {
-    movements: async (productId) => (await stockMovements.findAll({ where: { organizationId, productId }, order: [['onDay', 'DESC'], ['at', 'DESC'], ['id', 'DESC']], ...options })).map(plain),
+    movements: async (productId) =>
+      (
+        await stockMovements.findAll({
+          where: { organizationId, productId },
+          order: [
+            ['onDay', 'DESC'],
+            ['at', 'DESC'],
+            ['id', 'DESC'],
+          ],
+          ...options,
+        })
+      ).map(plain),
     sums: async () => {
-      const rows = await database.sequelize.query<{ product_id: string; dimension: OnHand['dimension']; amount: number }>(
-        'SELECT product_id, dimension, sum(amount) AS amount FROM stock_movements WHERE organization_id = :organizationId GROUP BY product_id, dimension',
-        { type: QueryTypes.SELECT, replacements: { organizationId }, ...options })
+      const rows = await database.sequelize.query<{
+        product_id: string
+        dimension: OnHand['dimension']
+        amount: number
+      }>(
+        'SELECT product_id, dimension, sum(amount) AS amount FROM stock_movements WHERE ' +
+          'organization_id = :organizationId GROUP BY product_id, dimension',
+        { type: QueryTypes.SELECT, replacements: { organizationId }, ...options },
+      )
       const byProduct = new Map<string, OnHand[]>()
-      for (const { product_id: id, dimension, amount } of rows) byProduct.set(id, [...(byProduct.get(id) ?? []), { dimension, amount }])
+      for (const { product_id: id, dimension, amount } of rows)
+        byProduct.set(id, [...(byProduct.get(id) ?? []), { dimension, amount }])
       return byProduct
     },
     append: async (productId, movements) => {
-      await stockMovements.bulkCreate(movements.map(({ on, ...movement }) => ({ organizationId, productId, ...movement, onDay: on })), { ignoreDuplicates: true, ...options })
+      await stockMovements.bulkCreate(
+        movements.map(({ on, ...movement }) => ({ organizationId, productId, ...movement, onDay: on })),
+        { ignoreDuplicates: true, ...options },
+      )
     },
   }
 }
 
-const plain = ({ id, kind, dimension, amount, entered, lot, remarks, applicationId, onDay }: StockMovementModel): StockMovement =>
-  ({ id, kind, dimension, amount, entered, lot, remarks, applicationId, on: onDay })
+const plain = ({
+  id,
+  kind,
+  dimension,
+  amount,
+  entered,
+  lot,
+  remarks,
+  applicationId,
+  onDay,
+}: StockMovementModel): StockMovement => ({
+  id,
+  kind,
+  dimension,
+  amount,
+  entered,
+  lot,
+  remarks,
+  applicationId,
+  on: onDay,
+})

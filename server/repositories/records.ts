@@ -5,9 +5,15 @@ import type { ReentryRow } from '#shared/schemas/today'
 import type { RecordModel } from '../database/models'
 import { prefixSearch, type PageWanted, type Scope } from './scope'
 
-export interface RecordFields extends RecordRow { readonly document: RunRecord; readonly reentryUntil: string | null }
+export interface RecordFields extends RecordRow {
+  readonly document: RunRecord
+  readonly reentryUntil: string | null
+}
 /** Instants between which a record was finished; blank is open. */
-export interface RecordFilter extends Omit<RecordQuery, 'from' | 'to'> { readonly since: string; readonly before: string }
+export interface RecordFilter extends Omit<RecordQuery, 'from' | 'to'> {
+  readonly since: string
+  readonly before: string
+}
 
 export interface RecordsRepository {
   readonly page: (filter: RecordFilter, page: PageWanted) => Promise<readonly RecordRow[]>
@@ -24,46 +30,133 @@ const SORTS = {
   site: { column: 'lower(site)', way: 'ASC', beyond: '>', cast: 'text' },
 } as const
 
-export const recordPlace = (row: RecordRow, sort: RecordQuery['sort']): string => (sort === 'site' ? row.site.toLowerCase() : row.finishedAt)
+export const recordPlace = (row: RecordRow, sort: RecordQuery['sort']): string =>
+  sort === 'site' ? row.site.toLowerCase() : row.finishedAt
 
-export function recordsRepository({ database: { models: { records }, sequelize }, organizationId, options }: Scope): RecordsRepository {
+export function recordsRepository({
+  database: {
+    models: { records },
+    sequelize,
+  },
+  organizationId,
+  options,
+}: Scope): RecordsRepository {
   return {
     page: async ({ q, verdict, siteId, since, before, sort }, { limit, after }) => {
       const { column, way, beyond, cast } = SORTS[sort]
       const search = prefixSearch(q)
       const rows = await sequelize.query<RawRecordRow>(
-        `SELECT id, job_id, site, site_id, products, done_by, targets, finished_at, size_m2, verdict FROM records
+        `SELECT id, job_id, site, site_id, products, done_by, targets, finished_at, size_m2,
+          verdict FROM records
          WHERE organization_id = :organizationId
-         ${search ? `AND search @@ to_tsquery('simple', :search)` : ''} ${verdict ? 'AND verdict = :verdict' : ''} ${siteId ? 'AND site_id = :siteId' : ''}
+         ${search ? `AND search @@ to_tsquery('simple', :search)` : ''}
+           ${verdict ? 'AND verdict = :verdict' : ''} ${siteId ? 'AND site_id = :siteId' : ''}
          ${since ? 'AND finished_at >= :since' : ''} ${before ? 'AND finished_at < :before' : ''}
          ${after ? `AND (${column}, id) ${beyond} (CAST(:at AS ${cast}), CAST(:id AS uuid))` : ''}
          ORDER BY ${column} ${way}, id ${way} LIMIT :limit`,
-        { type: QueryTypes.SELECT, replacements: { organizationId, limit, search: search ?? '', verdict, siteId, since, before, at: after?.at ?? '', id: after?.id ?? '' }, ...options })
-      return rows.map(({ job_id, site_id, done_by, targets, finished_at, size_m2, ...row }) =>
-        ({ ...row, jobId: job_id, siteId: site_id, by: done_by, target: targets, finishedAt: finished_at.toISOString(), sizeM2: size_m2 }))
+        {
+          type: QueryTypes.SELECT,
+          replacements: {
+            organizationId,
+            limit,
+            search: search ?? '',
+            verdict,
+            siteId,
+            since,
+            before,
+            at: after?.at ?? '',
+            id: after?.id ?? '',
+          },
+          ...options,
+        },
+      )
+      return rows.map(({ job_id, site_id, done_by, targets, finished_at, size_m2, ...row }) => ({
+        ...row,
+        jobId: job_id,
+        siteId: site_id,
+        by: done_by,
+        target: targets,
+        finishedAt: finished_at.toISOString(),
+        sizeM2: size_m2,
+      }))
     },
     find: async (id) => {
       const row = await records.findOne({ where: { organizationId, id }, ...options })
       return row ? { ...plain(row), document: row.document } : undefined
     },
     documents: async (ids) => {
-      const rows = await records.findAll({ attributes: ['id', 'document'], where: { organizationId, id: { [Op.in]: ids } }, ...options })
+      const rows = await records.findAll({
+        attributes: ['id', 'document'],
+        where: { organizationId, id: { [Op.in]: ids } },
+        ...options,
+      })
       return new Map(rows.map(({ id, document }) => [id, document]))
     },
     put: async ({ finishedAt, reentryUntil, by, target, ...record }) => {
-      await records.upsert({
-        organizationId, ...record, doneBy: by, targets: target, finishedAt: new Date(finishedAt), reentryUntil: reentryUntil === null ? null : new Date(reentryUntil), updatedAt: new Date(),
-      }, options)
+      await records.upsert(
+        {
+          organizationId,
+          ...record,
+          doneBy: by,
+          targets: target,
+          finishedAt: new Date(finishedAt),
+          reentryUntil: reentryUntil === null ? null : new Date(reentryUntil),
+          updatedAt: new Date(),
+        },
+        options,
+      )
     },
-    reentryAfter: async (instant) => (await records.findAll({
-      attributes: ['id', 'site', 'products', 'reentryUntil'], where: { organizationId, reentryUntil: { [Op.gt]: new Date(instant) } }, order: [['reentryUntil', 'ASC']], limit: 50, ...options,
-    })).map(({ id, site, products, reentryUntil }) => ({ applicationId: id, site, products, until: reentryUntil?.toISOString() ?? '' })),
+    reentryAfter: async (instant) =>
+      (
+        await records.findAll({
+          attributes: ['id', 'site', 'products', 'reentryUntil'],
+          where: { organizationId, reentryUntil: { [Op.gt]: new Date(instant) } },
+          order: [['reentryUntil', 'ASC']],
+          limit: 50,
+          ...options,
+        })
+      ).map(({ id, site, products, reentryUntil }) => ({
+        applicationId: id,
+        site,
+        products,
+        until: reentryUntil?.toISOString() ?? '',
+      })),
   }
 }
 
 interface RawRecordRow {
-  id: string; job_id: string; site: string; site_id: string | null; products: string; done_by: string; targets: string; finished_at: Date; size_m2: number; verdict: RecordRow['verdict']
+  id: string
+  job_id: string
+  site: string
+  site_id: string | null
+  products: string
+  done_by: string
+  targets: string
+  finished_at: Date
+  size_m2: number
+  verdict: RecordRow['verdict']
 }
 
-const plain = ({ id, jobId, site, siteId, products, doneBy, targets, finishedAt, sizeM2, verdict }: RecordModel): RecordRow =>
-  ({ id, jobId, site, siteId, products, by: doneBy, target: targets, finishedAt: finishedAt.toISOString(), sizeM2, verdict })
+const plain = ({
+  id,
+  jobId,
+  site,
+  siteId,
+  products,
+  doneBy,
+  targets,
+  finishedAt,
+  sizeM2,
+  verdict,
+}: RecordModel): RecordRow => ({
+  id,
+  jobId,
+  site,
+  siteId,
+  products,
+  by: doneBy,
+  target: targets,
+  finishedAt: finishedAt.toISOString(),
+  sizeM2,
+  verdict,
+})

@@ -11,24 +11,65 @@ export interface RunsRepository {
   readonly running: () => Promise<readonly RunningApplication[]>
 }
 
-export function runsRepository({ database: { models: { runEvents }, sequelize }, organizationId, options }: Scope): RunsRepository {
+export function runsRepository({
+  database: {
+    models: { runEvents },
+    sequelize,
+  },
+  organizationId,
+  options,
+}: Scope): RunsRepository {
   return {
     events: async (applicationId) =>
-      (await runEvents.findAll({ where: { organizationId, applicationId }, order: [['counter', 'ASC'], ['deviceId', 'ASC'], ['sequence', 'ASC']], ...options })).map(plain),
+      (
+        await runEvents.findAll({
+          where: { organizationId, applicationId },
+          order: [
+            ['counter', 'ASC'],
+            ['deviceId', 'ASC'],
+            ['sequence', 'ASC'],
+          ],
+          ...options,
+        })
+      ).map(plain),
     append: async (applicationId, events) => {
-      const rows = events.map(({ at, ...event }) => ({ organizationId, applicationId, ...event, at: new Date(at) }))
+      const rows = events.map(({ at, ...event }) => ({
+        organizationId,
+        applicationId,
+        ...event,
+        at: new Date(at),
+      }))
       await runEvents.bulkCreate(rows, { ignoreDuplicates: true, ...options })
     },
     running: async () => {
-      const rows = await sequelize.query<{ job_id: string; id: string; site: string; purpose: string; products: string | null; started_at: Date }>(
+      const rows = await sequelize.query<{
+        job_id: string
+        id: string
+        site: string
+        purpose: string
+        products: string | null
+        started_at: Date
+      }>(
         `SELECT j.id AS job_id, a.id, j.site, j.purpose, e.at AS started_at,
-           (SELECT string_agg(p->>'name', ', ') FROM jsonb_array_elements(a.document->'products') p) AS products
+           (SELECT string_agg(p->>'name', ', ') FROM
+             jsonb_array_elements(a.document->'products') p) AS products
          FROM jobs j JOIN applications a ON a.organization_id = j.organization_id AND a.job_id = j.id
-         JOIN run_events e ON e.organization_id = a.organization_id AND e.application_id = a.id AND e.kind = 'started'
+         JOIN run_events e ON e.organization_id = a.organization_id AND e.application_id = a.id
+           AND e.kind = 'started'
          WHERE j.organization_id = :organizationId AND j.state = 'running' AND j.deleted_at IS NULL
-           AND NOT EXISTS (SELECT 1 FROM run_events f WHERE f.organization_id = a.organization_id AND f.application_id = a.id AND f.kind = 'finished')
-         ORDER BY e.at, a.id`, { type: QueryTypes.SELECT, replacements: { organizationId }, ...options })
-      return rows.map(({ job_id, id, site, purpose, products, started_at }) => ({ jobId: job_id, applicationId: id, site, purpose, products: products ?? '', startedAt: started_at.toISOString() }))
+           AND NOT EXISTS (SELECT 1 FROM run_events f WHERE f.organization_id =
+             a.organization_id AND f.application_id = a.id AND f.kind = 'finished')
+         ORDER BY e.at, a.id`,
+        { type: QueryTypes.SELECT, replacements: { organizationId }, ...options },
+      )
+      return rows.map(({ job_id, id, site, purpose, products, started_at }) => ({
+        jobId: job_id,
+        applicationId: id,
+        site,
+        purpose,
+        products: products ?? '',
+        startedAt: started_at.toISOString(),
+      }))
     },
   }
 }

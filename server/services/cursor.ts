@@ -13,17 +13,24 @@ export function readCursor(after: unknown, kind: 'instant' | 'day' | 'word'): Cu
   if (after === undefined || after === '') return undefined
   try {
     const cursor = v.parse(CursorSchema, JSON.parse(Buffer.from(String(after), 'base64url').toString()))
-    if (kind !== 'word' && cursor.at !== '' && Number.isNaN(Date.parse(cursor.at))) throw new Error('not a time')
+    if (kind !== 'word' && cursor.at !== '' && Number.isNaN(Date.parse(cursor.at)))
+      throw new Error('not a time')
     return cursor
-  }
-  catch {
+  } catch {
     throw failure('invalid', [{ path: 'after', message: 'must be the `next` of the page before' }])
   }
 }
 
 /** Cuts a list that was read one row too long into its page and the place of the next. */
-export function pageOf<Row extends { readonly id: string }>(rows: readonly Row[], limit: number, placeOf: (row: Row) => string): { readonly rows: readonly Row[]; readonly next: string | null } {
+export function pageOf<Row extends { readonly id: string }>(
+  rows: readonly Row[],
+  limit: number,
+  placeOf: (row: Row) => string,
+): { readonly rows: readonly Row[]; readonly next: string | null } {
   const page = rows.slice(0, limit)
   const last = page.at(-1)
-  return { rows: page, next: rows.length > limit && last ? writeCursor({ at: placeOf(last), id: last.id }) : null }
+  return {
+    rows: page,
+    next: rows.length > limit && last ? writeCursor({ at: placeOf(last), id: last.id }) : null,
+  }
 }

@@ -11,11 +11,19 @@ export function readDay(text: string | undefined): string {
   return day.output
 }
 
-/** Puts the jobs of a day in driving order. Whoever orders a day that has changed meanwhile gets the day as it is. */
-export async function putInOrder(repositories: Repositories, day: string, order: readonly string[]): Promise<readonly Job[]> {
+/**
+ * Puts the jobs of a day in driving order. Whoever orders a day that has changed meanwhile gets the day as it
+ * is.
+ */
+export async function putInOrder(
+  repositories: Repositories,
+  day: string,
+  order: readonly string[],
+): Promise<readonly Job[]> {
   return repositories.transaction(async (inside) => {
     const jobs = await inside.jobs.ofDay(day)
-    if (jobs.length !== order.length || jobs.some(({ id }) => !order.includes(id))) throw failure('changed-elsewhere', 'The jobs of this day were changed elsewhere: look again.', jobs)
+    if (jobs.length !== order.length || jobs.some(({ id }) => !order.includes(id)))
+      throw failure('changed-elsewhere', 'The jobs of this day were changed elsewhere: look again.', jobs)
     await inside.jobs.setDrive(order)
     return inside.jobs.ofDay(day)
   })

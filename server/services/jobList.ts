@@ -15,11 +15,21 @@ const JobQuerySchema = v.object({
 })
 
 /** A page of jobs, latest day first; `state=open` is all that is still to be done. */
-export async function jobPage(repositories: Repositories, query: Readonly<Record<string, unknown>>): Promise<JobPage> {
+export async function jobPage(
+  repositories: Repositories,
+  query: Readonly<Record<string, unknown>>,
+): Promise<JobPage> {
   const asked = v.safeParse(JobQuerySchema, query)
-  if (!asked.success) throw failure('invalid', asked.issues.map((issue) => ({ path: v.getDotPath(issue) ?? '', message: issue.message })))
+  if (!asked.success)
+    throw failure(
+      'invalid',
+      asked.issues.map((issue) => ({ path: v.getDotPath(issue) ?? '', message: issue.message })),
+    )
   const { q, state, siteId } = asked.output
-  const states = state === 'open' ? ['draft', 'planned', 'running'] as const : state === '' ? [] : [state]
-  const rows = await repositories.jobs.page({ words: q, states, siteId }, { limit: PAGE + 1, after: readCursor(query.after, 'day') })
+  const states = state === 'open' ? (['draft', 'planned', 'running'] as const) : state === '' ? [] : [state]
+  const rows = await repositories.jobs.page(
+    { words: q, states, siteId },
+    { limit: PAGE + 1, after: readCursor(query.after, 'day') },
+  )
   return pageOf(rows, PAGE, ({ plannedFor }) => plannedFor)
 }

@@ -6,23 +6,61 @@ import type { Repositories } from '../repositories/forOrganization'
 import { allRecords } from './recordList'
 
 const COLUMNS = [
-  'record', 'started', 'finished', 'site', 'lawns', 'treated', 'treated_unit', 'product', 'registration', 'active', 'group', 'used', 'used_unit',
-  'planned_rate', 'actual_rate', 'rate_unit', 'off_by_percent', 'verdict', 'carrier', 'carrier_unit', 'equipment', 'calibration', 'done_by', 'licence', 'target', 'weather', 'remarks', 'corrections',
+  'record',
+  'started',
+  'finished',
+  'site',
+  'lawns',
+  'treated',
+  'treated_unit',
+  'product',
+  'registration',
+  'active',
+  'group',
+  'used',
+  'used_unit',
+  'planned_rate',
+  'actual_rate',
+  'rate_unit',
+  'off_by_percent',
+  'verdict',
+  'carrier',
+  'carrier_unit',
+  'equipment',
+  'calibration',
+  'done_by',
+  'licence',
+  'target',
+  'weather',
+  'remarks',
+  'corrections',
 ] as const
 
-/** The records asked for as CSV: a line for each product of each record, figures and units in columns of their own. */
-export async function* recordsCsv(repositories: Repositories, organization: Organization, asked: RecordQuery): AsyncGenerator<string> {
+/**
+ * The records asked for as CSV: a line for each product of each record, figures and units in columns of their
+ * own.
+ */
+export async function* recordsCsv(
+  repositories: Repositories,
+  organization: Organization,
+  asked: RecordQuery,
+): AsyncGenerator<string> {
   yield `${COLUMNS.join(',')}\r\n`
   for await (const rows of allRecords(repositories, organization, asked)) {
     const documents = await repositories.records.documents(rows.map(({ id }) => id))
     const lines = rows.flatMap((row) => linesOf(row, documents.get(row.id)))
     // A cell that a spreadsheet would run as a formula is written as text.
-    if (lines.length > 0) yield `${Papa.unparse(lines, { header: false, columns: [...COLUMNS], escapeFormulae: true })}\r\n`
+    if (lines.length > 0)
+      yield `${Papa.unparse(lines, { header: false, columns: [...COLUMNS], escapeFormulae: true })}\r\n`
   }
 }
 
 /** The records asked for as one JSON array, each whole as it is kept. */
-export async function* recordsJson(repositories: Repositories, organization: Organization, asked: RecordQuery): AsyncGenerator<string> {
+export async function* recordsJson(
+  repositories: Repositories,
+  organization: Organization,
+  asked: RecordQuery,
+): AsyncGenerator<string> {
   let open = '['
   for await (const rows of allRecords(repositories, organization, asked)) {
     const documents = await repositories.records.documents(rows.map(({ id }) => id))
@@ -32,20 +70,43 @@ export async function* recordsJson(repositories: Repositories, organization: Org
   yield open === '[' ? '[]\n' : ']\n'
 }
 
-function linesOf(row: RecordRow, record: RunRecord | undefined): readonly Readonly<Record<(typeof COLUMNS)[number], string | number>>[] {
+function linesOf(
+  row: RecordRow,
+  record: RunRecord | undefined,
+): readonly Readonly<Record<(typeof COLUMNS)[number], string | number>>[] {
   if (!record) return []
   const { frozen, used, details, outcomes } = record
   const carrier = frozen.request.method.kind === 'spray' ? frozen.request.method.carrier : undefined
   return frozen.labels.map((label) => {
     const outcome = outcomes.find(({ productId }) => productId === label.productId)
     return {
-      record: row.id, started: record.startedAt ?? '', finished: row.finishedAt, site: row.site, lawns: frozen.request.areas.map(({ name }) => name ?? '').join('; '),
-      treated: used?.treated.value ?? '', treated_unit: used?.treated.unit ?? '',
-      product: label.name, registration: label.registration, active: label.active ?? '', group: label.group ?? '',
-      used: outcome?.used.value ?? '', used_unit: outcome?.used.unit ?? '', planned_rate: outcome?.plannedRate.value ?? '', actual_rate: outcome?.actualRate.value ?? '',
-      rate_unit: outcome?.plannedRate.unit ?? '', off_by_percent: outcome ? outcome.deviation * 100 : '', verdict: outcome?.verdict ?? '',
-      carrier: carrier?.value ?? '', carrier_unit: carrier?.unit ?? '', equipment: frozen.equipment, calibration: frozen.calibration,
-      done_by: details?.by ?? '', licence: details?.licence ?? '', target: details?.target ?? '', weather: details?.weather ?? '', remarks: details?.remarks ?? '',
+      record: row.id,
+      started: record.startedAt ?? '',
+      finished: row.finishedAt,
+      site: row.site,
+      lawns: frozen.request.areas.map(({ name }) => name ?? '').join('; '),
+      treated: used?.treated.value ?? '',
+      treated_unit: used?.treated.unit ?? '',
+      product: label.name,
+      registration: label.registration,
+      active: label.active ?? '',
+      group: label.group ?? '',
+      used: outcome?.used.value ?? '',
+      used_unit: outcome?.used.unit ?? '',
+      planned_rate: outcome?.plannedRate.value ?? '',
+      actual_rate: outcome?.actualRate.value ?? '',
+      rate_unit: outcome?.plannedRate.unit ?? '',
+      off_by_percent: outcome ? outcome.deviation * 100 : '',
+      verdict: outcome?.verdict ?? '',
+      carrier: carrier?.value ?? '',
+      carrier_unit: carrier?.unit ?? '',
+      equipment: frozen.equipment,
+      calibration: frozen.calibration,
+      done_by: details?.by ?? '',
+      licence: details?.licence ?? '',
+      target: details?.target ?? '',
+      weather: details?.weather ?? '',
+      remarks: details?.remarks ?? '',
       corrections: record.corrections.length,
     }
   })

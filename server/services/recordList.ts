@@ -17,11 +17,18 @@ export function readRecordQuery(query: unknown): RecordQuery {
   const { after: _, format: __, ...asked } = query as Record<string, unknown>
   const parsed = v.safeParse(RecordQuerySchema, asked)
   if (parsed.success) return parsed.output
-  throw failure('invalid', parsed.issues.map((issue) => ({ path: v.getDotPath(issue) ?? '', message: issue.message })))
+  throw failure(
+    'invalid',
+    parsed.issues.map((issue) => ({ path: v.getDotPath(issue) ?? '', message: issue.message })),
+  )
 }
 
 /** A page of what is asked for; `after` is the `next` of the page before. */
-export async function recordPage(repositories: Repositories, organization: Organization, query: Readonly<Record<string, unknown>>): Promise<RecordPage> {
+export async function recordPage(
+  repositories: Repositories,
+  organization: Organization,
+  query: Readonly<Record<string, unknown>>,
+): Promise<RecordPage> {
   const asked = readRecordQuery(query)
   const after = readCursor(query.after, asked.sort === 'site' ? 'word' : 'instant')
   const rows = await repositories.records.page(filterOf(asked, organization), { limit: PAGE + 1, after })
@@ -29,7 +36,11 @@ export async function recordPage(repositories: Repositories, organization: Organ
 }
 
 /** Every record that is asked for, a few hundred at a time. */
-export async function* allRecords(repositories: Repositories, organization: Organization, asked: RecordQuery): AsyncGenerator<readonly RecordRow[]> {
+export async function* allRecords(
+  repositories: Repositories,
+  organization: Organization,
+  asked: RecordQuery,
+): AsyncGenerator<readonly RecordRow[]> {
   const filter = filterOf(asked, organization)
   let after: Cursor | undefined
   for (;;) {
@@ -42,5 +53,9 @@ export async function* allRecords(repositories: Repositories, organization: Orga
 }
 
 function filterOf({ from, to, ...asked }: RecordQuery, { timeZone }: Organization): RecordFilter {
-  return { ...asked, since: from && startOfDay(from, timeZone), before: to && startOfDay(daysAfter(to, 1), timeZone) }
+  return {
+    ...asked,
+    since: from && startOfDay(from, timeZone),
+    before: to && startOfDay(daysAfter(to, 1), timeZone),
+  }
 }

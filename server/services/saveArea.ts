@@ -8,14 +8,26 @@ import type { Repositories } from '../repositories/forOrganization'
 import { saveRow } from './saveRow'
 
 /** Measures the area again on the server, and keeps every size it has had. Run it inside a transaction. */
-export async function saveArea({ areas, sites }: Repositories, id: string, input: SaveArea, today: string): Promise<Area> {
+export async function saveArea(
+  { areas, sites }: Repositories,
+  id: string,
+  input: SaveArea,
+  today: string,
+): Promise<Area> {
   const { size, sd } = readArea(input.document, input.name, today, fieldReader(), closedWorkingBook)
-  if (!await sites.find(input.siteId)) throw failure('not-found', 'There is no such site.')
+  if (!(await sites.find(input.siteId))) throw failure('not-found', 'There is no such site.')
   const before = await areas.find(id)
   const { row, written } = await saveRow(areas, id, input, { sizeM2: size ?? null, sdM2: sd ?? null }, 'area')
   if (written && size !== undefined && sd !== undefined && before?.sizeM2 !== size) {
     const { instrument, tool, parts, slope } = input.document
-    await areas.addSize({ id: uuid(), areaId: id, on: today, sizeM2: size, sdM2: sd, notes: { instrument, ...(tool && { tool }), parts, slope } })
+    await areas.addSize({
+      id: uuid(),
+      areaId: id,
+      on: today,
+      sizeM2: size,
+      sdM2: sd,
+      notes: { instrument, ...(tool && { tool }), parts, slope },
+    })
   }
   return row
 }

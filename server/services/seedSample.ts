@@ -25,7 +25,10 @@ export async function seedSample(database: Database): Promise<void> {
   await database.sequelize.transaction((transaction) => makeSample(database, sampleId(0), transaction))
 }
 
-/** Makes the sample anew on its morning; the old one is retired in the same transaction, so that there is always just one. */
+/**
+ * Makes the sample anew on its morning; the old one is retired in the same transaction, so that there is
+ * always just one.
+ */
 export async function reopenSample(database: Database): Promise<void> {
   await database.sequelize.transaction(async (transaction) => {
     await organizationsRepository(database).retireSample(transaction)
@@ -34,21 +37,50 @@ export async function reopenSample(database: Database): Promise<void> {
 }
 
 async function makeSample(database: Database, id: string, transaction: Transaction): Promise<void> {
-  await organizationsRepository(database).createSample({
-    id, name: 'Tamsin Point Grounds', licence: 'TP-0417 (sample)', units: 'us-1000', timeZone: SAMPLE_TIME_ZONE, clockShift: Date.parse(SAMPLE_OPENS_AT) - Date.now(),
-    settings: v.parse(SettingsSchema, { poisonCentre: 'sample: ask your own centre for its number', local: SAMPLE_RULES }),
-  }, transaction)
+  await organizationsRepository(database).createSample(
+    {
+      id,
+      name: 'Tamsin Point Grounds',
+      licence: 'TP-0417 (sample)',
+      units: 'us-1000',
+      timeZone: SAMPLE_TIME_ZONE,
+      clockShift: Date.parse(SAMPLE_OPENS_AT) - Date.now(),
+      settings: v.parse(SettingsSchema, {
+        poisonCentre: 'sample: ask your own centre for its number',
+        local: SAMPLE_RULES,
+      }),
+    },
+    transaction,
+  )
   const repositories = forOrganization(database, id, transaction)
-  const of: RunHouse = { house: DEFAULT_HOUSE, dayOf: (instant) => dayFor({ timeZone: SAMPLE_TIME_ZONE }, new Date(instant)) }
+  const of: RunHouse = {
+    house: DEFAULT_HOUSE,
+    dayOf: (instant) => dayFor({ timeZone: SAMPLE_TIME_ZONE }, new Date(instant)),
+  }
   const crew = sampleCrew()
   await keepPicture(repositories, CEMETERY_PICTURE, Buffer.from(CEMETERY_PNG, 'base64'))
-  for (const { room, id: rowId, row, on } of crew.rows) await ROOMS[room].save(repositories, rowId, { version: 0, ...row }, on)
+  for (const { room, id: rowId, row, on } of crew.rows)
+    await ROOMS[room].save(repositories, rowId, { version: 0, ...row }, on)
   for (const { productId, movements } of crew.stock) await repositories.stock.append(productId, movements)
   for (const job of crew.jobs) await seedJob(repositories, job, of)
 }
 
-async function seedJob(repositories: Repositories, { id, day, applications, ...job }: SampleJob, of: RunHouse): Promise<void> {
-  await saveJob(repositories, id, { version: 0, ...job, applications: applications.map(({ id: applicationId, document }) => ({ id: applicationId, document })) }, day, of.house)
+async function seedJob(
+  repositories: Repositories,
+  { id, day, applications, ...job }: SampleJob,
+  of: RunHouse,
+): Promise<void> {
+  await saveJob(
+    repositories,
+    id,
+    {
+      version: 0,
+      ...job,
+      applications: applications.map(({ id: applicationId, document }) => ({ id: applicationId, document })),
+    },
+    day,
+    of.house,
+  )
   for (const application of applications) {
     const events = application.events as readonly NewRunEvent[]
     if (events.length > 0) await appendRunEvents(repositories, application.id, events, of)

@@ -6,14 +6,28 @@ import type { Repositories } from '../repositories/forOrganization'
 import { saveRow } from './saveRow'
 
 /** The whole shelf as a file. */
-export function shelfFile(products: readonly Pick<Product, 'id' | 'name' | 'document'>[], format: 'csv' | 'json'): string {
-  if (format === 'csv') return `${Papa.unparse([...productRows(products)], { columns: [...PRODUCT_COLUMNS], escapeFormulae: true })}\r\n`
-  const file: ShelfFile = { format: 'shelf', schema: 1, products: products.map(({ id, name, document }) => ({ id, name, document })) }
+export function shelfFile(
+  products: readonly Pick<Product, 'id' | 'name' | 'document'>[],
+  format: 'csv' | 'json',
+): string {
+  if (format === 'csv')
+    return (
+      Papa.unparse([...productRows(products)], { columns: [...PRODUCT_COLUMNS], escapeFormulae: true }) +
+      `\r\n`
+    )
+  const file: ShelfFile = {
+    format: 'shelf',
+    schema: 1,
+    products: products.map(({ id, name, document }) => ({ id, name, document })),
+  }
   return `${JSON.stringify(file, null, 1)}\n`
 }
 
 /** Takes products in, all or none; one that is stored under its id already stays as it is. */
-export async function importProducts(repositories: Repositories, { products }: ImportProducts): Promise<ImportedProducts> {
+export async function importProducts(
+  repositories: Repositories,
+  { products }: ImportProducts,
+): Promise<ImportedProducts> {
   return repositories.transaction(async (inside) => {
     let added = 0
     for (const { id, name, document } of products) {

@@ -1,8 +1,22 @@
 import * as v from 'valibot'
-import { SPRAYER_TYPES, SPREADER_TYPES, TOOL_TYPES, type EquipmentDocument } from '#core/calibration/equipmentDocument'
+import {
+  SPRAYER_TYPES,
+  SPREADER_TYPES,
+  TOOL_TYPES,
+  type EquipmentDocument,
+} from '#core/calibration/equipmentDocument'
 import type { CalibrationDocument } from '#core/calibration/calibrationDocument'
 import { SPRAY_METHODS, SPREAD_METHODS } from '#core/calibration/courseNote'
-import { AMOUNT_UNITS, AREA_UNITS, LENGTH_UNITS, MASS_UNITS, PRESSURE_UNITS, SPEED_UNITS, STOPWATCH_UNITS, VOLUME_UNITS } from '#core/quantity/units'
+import {
+  AMOUNT_UNITS,
+  AREA_UNITS,
+  LENGTH_UNITS,
+  MASS_UNITS,
+  PRESSURE_UNITS,
+  SPEED_UNITS,
+  STOPWATCH_UNITS,
+  VOLUME_UNITS,
+} from '#core/quantity/units'
 import { toolCourse } from './ground'
 import { enteredOf } from './quantity'
 import { BlankOrDay, Line, Name, Notes, Uuid, Version } from './texts'
@@ -14,20 +28,45 @@ const Stopwatch = enteredOf(STOPWATCH_UNITS)
 
 const EquipmentDocumentSchema = v.variant('kind', [
   v.strictObject({
-    schema: v.literal(1), kind: v.literal('spreader'), type: v.picklist(SPREADER_TYPES), hopper: Mass, reserve: Mass, swath: Length,
-    dial: v.strictObject({ low: Line, high: Line }), notes: Notes,
+    schema: v.literal(1),
+    kind: v.literal('spreader'),
+    type: v.picklist(SPREADER_TYPES),
+    hopper: Mass,
+    reserve: Mass,
+    swath: Length,
+    dial: v.strictObject({ low: Line, high: Line }),
+    notes: Notes,
   }),
   v.strictObject({
-    schema: v.literal(1), kind: v.literal('sprayer'), type: v.picklist(SPRAYER_TYPES), tank: Volume, fillTo: Volume, dead: Volume, agitate: Volume,
-    nozzles: v.strictObject({ count: Line, spacing: Length, what: Line, fitted: v.optional(BlankOrDay) }), notes: Notes,
+    schema: v.literal(1),
+    kind: v.literal('sprayer'),
+    type: v.picklist(SPRAYER_TYPES),
+    tank: Volume,
+    fillTo: Volume,
+    dead: Volume,
+    agitate: Volume,
+    nozzles: v.strictObject({ count: Line, spacing: Length, what: Line, fitted: v.optional(BlankOrDay) }),
+    notes: Notes,
   }),
   v.strictObject({
-    schema: v.literal(1), kind: v.literal('tool'), type: v.picklist(TOOL_TYPES), step: enteredOf(AMOUNT_UNITS), capacity: enteredOf(AMOUNT_UNITS), tare: Mass,
-    length: Length, factor: Line, course: v.optional(toolCourse), notes: Notes,
+    schema: v.literal(1),
+    kind: v.literal('tool'),
+    type: v.picklist(TOOL_TYPES),
+    step: enteredOf(AMOUNT_UNITS),
+    capacity: enteredOf(AMOUNT_UNITS),
+    tare: Mass,
+    length: Length,
+    factor: Line,
+    course: v.optional(toolCourse),
+    notes: Notes,
   }),
 ]) as unknown as v.GenericSchema<EquipmentDocument>
 
-export const SaveEquipmentSchema = v.strictObject({ version: Version, name: Name, document: EquipmentDocumentSchema })
+export const SaveEquipmentSchema = v.strictObject({
+  version: Version,
+  name: Name,
+  document: EquipmentDocumentSchema,
+})
 export type SaveEquipment = v.InferOutput<typeof SaveEquipmentSchema>
 
 export interface Equipment extends SaveEquipment {
@@ -35,21 +74,45 @@ export interface Equipment extends SaveEquipment {
   readonly updatedAt: string
 }
 
-const runs = <const E extends v.ObjectEntries>(entries: E) => v.pipe(v.array(v.strictObject({ id: Uuid, ...entries })), v.minLength(1), v.maxLength(20))
+const runs = <const E extends v.ObjectEntries>(entries: E) =>
+  v.pipe(v.array(v.strictObject({ id: Uuid, ...entries })), v.minLength(1), v.maxLength(20))
 const times = v.pipe(v.array(Stopwatch), v.minLength(1), v.maxLength(20))
-const course = { on: BlankOrDay, length: Length, width: Length, speed: enteredOf(SPEED_UNITS), timed: v.optional(v.strictObject({ length: Length, times })) }
+const course = {
+  on: BlankOrDay,
+  length: Length,
+  width: Length,
+  speed: enteredOf(SPEED_UNITS),
+  timed: v.optional(v.strictObject({ length: Length, times })),
+}
 const Ground = enteredOf(AREA_UNITS)
 
 /** The two courses, as they stand in a calibration and, with what they were copied from, in a job. */
 export const spreaderCourse = {
-  ...course, by: v.optional(v.picklist(SPREAD_METHODS)), setting: Line, product: Line, ground: v.optional(Ground), passes: v.optional(Line),
+  ...course,
+  by: v.optional(v.picklist(SPREAD_METHODS)),
+  setting: Line,
+  product: Line,
+  ground: v.optional(Ground),
+  passes: v.optional(Line),
   runs: runs({ start: Mass, left: Mass, caught: v.optional(Mass), time: v.optional(Stopwatch) }),
 }
 export const sprayerCourse = {
-  ...course, by: v.optional(v.picklist(SPRAY_METHODS)), pressure: v.optional(enteredOf(PRESSURE_UNITS)), nozzles: v.optional(Line), product: v.optional(Line), count: v.optional(Line),
-  catching: v.optional(v.strictObject({ time: Stopwatch, catches: v.pipe(v.array(Volume), v.minLength(1), v.maxLength(60)) })),
+  ...course,
+  by: v.optional(v.picklist(SPRAY_METHODS)),
+  pressure: v.optional(enteredOf(PRESSURE_UNITS)),
+  nozzles: v.optional(Line),
+  product: v.optional(Line),
+  count: v.optional(Line),
+  catching: v.optional(
+    v.strictObject({ time: Stopwatch, catches: v.pipe(v.array(Volume), v.minLength(1), v.maxLength(60)) }),
+  ),
   covered: v.optional(v.strictObject({ ground: Ground, time: Stopwatch })),
-  runs: runs({ used: Volume, start: v.optional(Volume), left: v.optional(Volume), time: v.optional(Stopwatch) }),
+  runs: runs({
+    used: Volume,
+    start: v.optional(Volume),
+    left: v.optional(Volume),
+    time: v.optional(Stopwatch),
+  }),
 }
 
 const remarks = { schema: v.literal(1), heldBy: Line, by: Line, notes: Notes }
@@ -58,7 +121,11 @@ export const CalibrationDocumentSchema = v.variant('kind', [
   v.strictObject({ ...remarks, kind: v.literal('spray'), course: v.strictObject(sprayerCourse) }),
 ]) as unknown as v.GenericSchema<CalibrationDocument>
 
-export const SaveCalibrationSchema = v.strictObject({ version: Version, equipmentId: Uuid, document: CalibrationDocumentSchema })
+export const SaveCalibrationSchema = v.strictObject({
+  version: Version,
+  equipmentId: Uuid,
+  document: CalibrationDocumentSchema,
+})
 export type SaveCalibration = v.InferOutput<typeof SaveCalibrationSchema>
 
 /** A calibration as it is stored; what it comes to was computed by the server, null until it can be. */

@@ -6,7 +6,15 @@ import { INSTRUMENTS } from '#core/ground/instruments'
 import { READING_NAMES } from '#core/ground/methods/method'
 import { METHOD_NAMES } from '#core/ground/methods/methods'
 import type { PictureScale } from '#core/ground/pictureScale'
-import { AREA_USES, CLIPPINGS, DISEASE_SEATS, PRIORITIES, SOIL_LEVELS, SUNS, type AreaDocument } from '#core/ground/areaDocument'
+import {
+  AREA_USES,
+  CLIPPINGS,
+  DISEASE_SEATS,
+  PRIORITIES,
+  SOIL_LEVELS,
+  SUNS,
+  type AreaDocument,
+} from '#core/ground/areaDocument'
 import { GRASS_NAMES } from '#core/ground/grasses'
 import { AREA_UNITS, LENGTH_UNITS, SPAN_UNITS } from '#core/quantity/units'
 import { enteredOf } from './quantity'
@@ -22,7 +30,11 @@ const Coordinate = v.pipe(v.number(), v.minValue(-1e6), v.maxValue(1e6))
 const Pair = v.tuple([Coordinate, Coordinate])
 
 /** Runs of a stride or a wheel over a taped length. */
-export const toolCourse = v.strictObject({ distance: Length, on: BlankOrDay, runs: v.pipe(v.array(v.strictObject({ id: Uuid, read: Span })), v.maxLength(20)) })
+export const toolCourse = v.strictObject({
+  distance: Length,
+  on: BlankOrDay,
+  runs: v.pipe(v.array(v.strictObject({ id: Uuid, read: Span })), v.maxLength(20)),
+})
 const pictureScale = { from: Pair, to: Pair, distance: Length }
 
 const measuredWith = {
@@ -31,8 +43,11 @@ const measuredWith = {
 }
 
 const Outline = v.strictObject({
-  from: v.picklist(OUTLINE_SOURCES), points: v.pipe(v.array(Pair), v.maxLength(MOST_CORNERS)), pointError: Length,
-  picture: v.optional(v.strictObject({ id: Uuid, ...pictureScale })), origin: Line,
+  from: v.picklist(OUTLINE_SOURCES),
+  points: v.pipe(v.array(Pair), v.maxLength(MOST_CORNERS)),
+  pointError: Length,
+  picture: v.optional(v.strictObject({ id: Uuid, ...pictureScale })),
+  origin: Line,
 })
 
 const Part = v.strictObject({
@@ -46,7 +61,13 @@ const Part = v.strictObject({
   outline: v.optional(Outline),
   size: enteredOf(AREA_UNITS),
   with: v.optional(v.strictObject(measuredWith)),
-  place: v.optional(v.strictObject({ x: Coordinate, y: Coordinate, turn: v.pipe(v.number(), v.minValue(-360), v.maxValue(360)) })),
+  place: v.optional(
+    v.strictObject({
+      x: Coordinate,
+      y: Coordinate,
+      turn: v.pipe(v.number(), v.minValue(-360), v.maxValue(360)),
+    }),
+  ),
   what: v.optional(Line),
   until: v.optional(BlankOrDay),
 })
@@ -54,22 +75,63 @@ const Part = v.strictObject({
 export const Grasses = v.pipe(v.array(v.picklist(GRASS_NAMES)), v.maxLength(GRASS_NAMES.length))
 
 /** Field notes, wherever they stand: on a site or in a job. */
-export const fieldNotes = { ...measuredWith, parts: v.pipe(v.array(Part), v.minLength(1), v.maxLength(60)), slope: v.optional(Share) }
+export const fieldNotes = {
+  ...measuredWith,
+  parts: v.pipe(v.array(Part), v.minLength(1), v.maxLength(60)),
+  slope: v.optional(Share),
+}
 
 /** Version 1 of an area as written down. */
 const AreaDocumentSchema = v.strictObject({
-  schema: v.literal(1), ...fieldNotes, slope: Share, use: v.picklist(AREA_USES),
-  grass: v.pipe(v.array(v.strictObject({ id: Uuid, species: v.picklist(GRASS_NAMES), share: Share, cultivar: Line })), v.maxLength(8)),
-  established: BlankOrDay, overseeding: BlankOrDay, overseedWith: v.optional(Grasses), cover: Share, cut: Length, thatch: Length, clippings: v.picklist(CLIPPINGS), sun: v.picklist(SUNS),
+  schema: v.literal(1),
+  ...fieldNotes,
+  slope: Share,
+  use: v.picklist(AREA_USES),
+  grass: v.pipe(
+    v.array(v.strictObject({ id: Uuid, species: v.picklist(GRASS_NAMES), share: Share, cultivar: Line })),
+    v.maxLength(8),
+  ),
+  established: BlankOrDay,
+  overseeding: BlankOrDay,
+  overseedWith: v.optional(Grasses),
+  cover: Share,
+  cut: Length,
+  thatch: Length,
+  clippings: v.picklist(CLIPPINGS),
+  sun: v.picklist(SUNS),
   irrigation: v.strictObject({ kind: v.picklist(['none', 'zone']), zone: Line, output: Length }),
-  soil: Notes, priority: v.picklist(PRIORITIES), notes: Notes,
-  soilTest: v.optional(v.strictObject({ on: BlankOrDay, ph: Line, p: v.picklist(SOIL_LEVELS), k: v.picklist(SOIL_LEVELS), organic: Share })),
-  diseases: v.optional(v.pipe(v.array(v.strictObject({ id: Uuid, name: Line, seat: v.picklist(DISEASE_SEATS), on: BlankOrDay })), v.maxLength(30))),
-  samples: v.optional(v.strictObject({ count: Line, seed: v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(4_294_967_295)) })),
+  soil: Notes,
+  priority: v.picklist(PRIORITIES),
+  notes: Notes,
+  soilTest: v.optional(
+    v.strictObject({
+      on: BlankOrDay,
+      ph: Line,
+      p: v.picklist(SOIL_LEVELS),
+      k: v.picklist(SOIL_LEVELS),
+      organic: Share,
+    }),
+  ),
+  diseases: v.optional(
+    v.pipe(
+      v.array(v.strictObject({ id: Uuid, name: Line, seat: v.picklist(DISEASE_SEATS), on: BlankOrDay })),
+      v.maxLength(30),
+    ),
+  ),
+  samples: v.optional(
+    v.strictObject({
+      count: Line,
+      seed: v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(4_294_967_295)),
+    }),
+  ),
 }) as v.GenericSchema<AreaDocument>
 
 export const SaveAreaSchema = v.strictObject({
-  version: Version, siteId: Uuid, name: Name, position: v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(10_000)), document: AreaDocumentSchema,
+  version: Version,
+  siteId: Uuid,
+  name: Name,
+  position: v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(10_000)),
+  document: AreaDocumentSchema,
 })
 export type SaveArea = v.InferOutput<typeof SaveAreaSchema>
 
@@ -116,17 +178,38 @@ export interface SiteDocument {
 
 const Pixels = v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(30_000))
 const SiteDocumentSchema = v.strictObject({
-  schema: v.literal(1), contact: Line, notices: Notes, water: Notes, notes: Notes,
-  anchor: v.optional(v.strictObject({
-    lat: v.pipe(v.number(), v.minValue(-89.9), v.maxValue(89.9)), lon: v.pipe(v.number(), v.minValue(-180), v.maxValue(180)), bearing: v.pipe(v.number(), v.minValue(-360), v.maxValue(360)),
-  })),
-  picture: v.optional(v.strictObject({
-    id: Uuid, width: Pixels, height: Pixels, x: Coordinate, y: Coordinate, turn: v.pipe(v.number(), v.minValue(-360), v.maxValue(360)),
-    opacity: v.pipe(v.number(), v.minValue(0), v.maxValue(100)), ...pictureScale,
-  })),
+  schema: v.literal(1),
+  contact: Line,
+  notices: Notes,
+  water: Notes,
+  notes: Notes,
+  anchor: v.optional(
+    v.strictObject({
+      lat: v.pipe(v.number(), v.minValue(-89.9), v.maxValue(89.9)),
+      lon: v.pipe(v.number(), v.minValue(-180), v.maxValue(180)),
+      bearing: v.pipe(v.number(), v.minValue(-360), v.maxValue(360)),
+    }),
+  ),
+  picture: v.optional(
+    v.strictObject({
+      id: Uuid,
+      width: Pixels,
+      height: Pixels,
+      x: Coordinate,
+      y: Coordinate,
+      turn: v.pipe(v.number(), v.minValue(-360), v.maxValue(360)),
+      opacity: v.pipe(v.number(), v.minValue(0), v.maxValue(100)),
+      ...pictureScale,
+    }),
+  ),
 }) as v.GenericSchema<SiteDocument>
 
-export const SaveSiteSchema = v.strictObject({ version: Version, name: Name, place: Line, document: SiteDocumentSchema })
+export const SaveSiteSchema = v.strictObject({
+  version: Version,
+  name: Name,
+  place: Line,
+  document: SiteDocumentSchema,
+})
 export type SaveSite = v.InferOutput<typeof SaveSiteSchema>
 
 export interface Site extends SaveSite {
@@ -134,7 +217,10 @@ export interface Site extends SaveSite {
   readonly updatedAt: string
 }
 
-/** Several areas of a site changed as one: arranged, split, merged, brought from a file. All of it is done or none. */
+/**
+ * Several areas of a site changed as one: arranged, split, merged, brought from a file. All of it is done or
+ * none.
+ */
 export const SavePlanSchema = v.strictObject({
   areas: v.pipe(v.array(v.strictObject({ id: Uuid, ...SaveAreaSchema.entries })), v.maxLength(100)),
   removed: v.pipe(v.array(v.strictObject({ id: Uuid, version: Version })), v.maxLength(100)),

@@ -6,7 +6,10 @@ import { Day, Line, Uuid, Version } from './texts'
 
 const MOST_APPLICATIONS = 12
 
-/** Saving a job sends what was entered, never what was computed. `version` is the one it was read at; 0 for a new job. */
+/**
+ * Saving a job sends what was entered, never what was computed. `version` is the one it was read at; 0 for a
+ * new job.
+ */
 export const SaveJobSchema = v.strictObject({
   version: Version,
   site: Line,
@@ -17,19 +20,41 @@ export const SaveJobSchema = v.strictObject({
   state: v.picklist(['draft', 'planned', 'cancelled']),
   /** In the order in which they are carried out. */
   applications: v.pipe(
-    v.array(v.strictObject({ id: Uuid, document: ApplicationDocumentSchema })), v.minLength(1, 'A job has at least one application.'), v.maxLength(MOST_APPLICATIONS),
+    v.array(v.strictObject({ id: Uuid, document: ApplicationDocumentSchema })),
+    v.minLength(1, 'A job has at least one application.'),
+    v.maxLength(MOST_APPLICATIONS),
     v.check((list) => new Set(list.map(({ id }) => id)).size === list.length, 'must have ids that differ'),
   ),
 })
 export type SaveJob = v.InferOutput<typeof SaveJobSchema>
 
 /** The driving order of a day: every job of it, once. */
-export const SaveDaySchema = v.strictObject({ order: v.pipe(v.array(Uuid), v.maxLength(60), v.check((ids) => new Set(ids).size === ids.length, 'must name each job once')) })
+export const SaveDaySchema = v.strictObject({
+  order: v.pipe(
+    v.array(Uuid),
+    v.maxLength(60),
+    v.check((ids) => new Set(ids).size === ids.length, 'must name each job once'),
+  ),
+})
 
 /** The JSON file of one job: as entered, and (for other programs) as it was worked out. */
 export const JobFileSchema = v.strictObject({
-  format: v.literal('job'), schema: v.literal(1), site: Line, purpose: Line, plannedFor: v.union([v.literal(''), Day]),
-  applications: v.pipe(v.array(v.strictObject({ document: ApplicationDocumentSchema, request: v.optional(v.unknown()), plan: v.optional(v.unknown()) })), v.minLength(1, 'A job has at least one application.'), v.maxLength(MOST_APPLICATIONS)),
+  format: v.literal('job'),
+  schema: v.literal(1),
+  site: Line,
+  purpose: Line,
+  plannedFor: v.union([v.literal(''), Day]),
+  applications: v.pipe(
+    v.array(
+      v.strictObject({
+        document: ApplicationDocumentSchema,
+        request: v.optional(v.unknown()),
+        plan: v.optional(v.unknown()),
+      }),
+    ),
+    v.minLength(1, 'A job has at least one application.'),
+    v.maxLength(MOST_APPLICATIONS),
+  ),
 })
 export type JobFile = v.InferOutput<typeof JobFileSchema>
 

@@ -6,48 +6,107 @@ import { Line, Notes, Uuid, Version } from './texts'
 
 const CrewName = v.pipe(v.string(), v.trim(), v.minLength(1, 'A crew needs a name.'), v.maxLength(120))
 
-export const NewOrganizationSchema = v.strictObject({ id: Uuid, name: CrewName, units: v.picklist(UNIT_SYSTEMS) })
+export const NewOrganizationSchema = v.strictObject({
+  id: Uuid,
+  name: CrewName,
+  units: v.picklist(UNIT_SYSTEMS),
+})
 export type NewOrganization = v.InferOutput<typeof NewOrganizationSchema>
 
 export const ChooseOrganizationSchema = v.strictObject({ id: Uuid })
 
-const Share = v.pipe(v.number(), v.minValue(0.001, 'must be above zero'), v.maxValue(1, 'must be at most 100 %'))
+const Share = v.pipe(
+  v.number(),
+  v.minValue(0.001, 'must be above zero'),
+  v.maxValue(1, 'must be at most 100 %'),
+)
 
-const MonthDay = v.pipe(v.string(), v.regex(/^(|(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01]))$/, 'must be month and day, such as 12-01'))
+const MonthDay = v.pipe(
+  v.string(),
+  v.regex(/^(|(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01]))$/, 'must be month and day, such as 12-01'),
+)
 
-/** What a crew settles once. Every part has its default, so that settings written before it was thought of still read. */
+/**
+ * What a crew settles once. Every part has its default, so that settings written before it was thought of
+ * still read.
+ */
 export const SettingsSchema = v.strictObject({
-  currency: v.optional(v.pipe(v.string(), v.regex(/^[A-Z]{3}$/, 'must be three letters, such as USD')), 'USD'),
+  currency: v.optional(
+    v.pipe(v.string(), v.regex(/^[A-Z]{3}$/, 'must be three letters, such as USD')),
+    'USD',
+  ),
   /** First line to call in an emergency, as the crew fills it in. */
   poisonCentre: v.optional(Line, ''),
   notes: v.optional(Notes, ''),
   /** Rules of the place and of clients; the crew's own table. */
-  local: v.optional(v.pipe(v.array(v.strictObject({ id: Uuid, kind: v.picklist(LOCAL_RULE_KINDS), from: MonthDay, to: MonthDay, limit: Line, source: Line })), v.maxLength(40), v.readonly()), []),
+  local: v.optional(
+    v.pipe(
+      v.array(
+        v.strictObject({
+          id: Uuid,
+          kind: v.picklist(LOCAL_RULE_KINDS),
+          from: MonthDay,
+          to: MonthDay,
+          limit: Line,
+          source: Line,
+        }),
+      ),
+      v.maxLength(40),
+      v.readonly(),
+    ),
+    [],
+  ),
   /** What this crew found when two products met. */
-  mixes: v.optional(v.pipe(v.array(v.strictObject({ id: Uuid, a: Line, b: Line, verdict: v.picklist(['mixes', 'never']), words: Line })), v.maxLength(200), v.readonly()), []),
-  house: v.optional(v.strictObject({
-    calibrationDays: v.optional(v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(3650)), DEFAULT_HOUSE.calibrationDays),
-    good: v.optional(Share, DEFAULT_HOUSE.good),
-    acceptable: v.optional(Share, DEFAULT_HOUSE.acceptable),
-    groupRun: v.optional(v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(20)), DEFAULT_HOUSE.groupRun),
-    repeatMargin: v.optional(v.pipe(v.number(), v.minValue(0), v.maxValue(0.9)), DEFAULT_HOUSE.repeatMargin),
-  }), DEFAULT_HOUSE),
+  mixes: v.optional(
+    v.pipe(
+      v.array(
+        v.strictObject({ id: Uuid, a: Line, b: Line, verdict: v.picklist(['mixes', 'never']), words: Line }),
+      ),
+      v.maxLength(200),
+      v.readonly(),
+    ),
+    [],
+  ),
+  house: v.optional(
+    v.strictObject({
+      calibrationDays: v.optional(
+        v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(3650)),
+        DEFAULT_HOUSE.calibrationDays,
+      ),
+      good: v.optional(Share, DEFAULT_HOUSE.good),
+      acceptable: v.optional(Share, DEFAULT_HOUSE.acceptable),
+      groupRun: v.optional(
+        v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(20)),
+        DEFAULT_HOUSE.groupRun,
+      ),
+      repeatMargin: v.optional(
+        v.pipe(v.number(), v.minValue(0), v.maxValue(0.9)),
+        DEFAULT_HOUSE.repeatMargin,
+      ),
+    }),
+    DEFAULT_HOUSE,
+  ),
 })
 export type Settings = v.InferOutput<typeof SettingsSchema>
 
 const isZone = (zone: string) => {
   try {
     return Boolean(new Intl.DateTimeFormat('en', { timeZone: zone }))
-  }
-  catch {
+  } catch {
     return false
   }
 }
 
 export const SaveOrganizationSchema = v.strictObject({
-  version: Version, name: CrewName, licence: Line, units: v.picklist(UNIT_SYSTEMS),
+  version: Version,
+  name: CrewName,
+  licence: Line,
+  units: v.picklist(UNIT_SYSTEMS),
   timeZone: v.pipe(v.string(), v.check(isZone, 'must be the name of a time zone, such as Europe/Dublin')),
-  settings: v.pipe(SettingsSchema, v.check(({ house }) => house.good <= house.acceptable, 'Good can’t be wider than acceptable.')),
+  settings: v.pipe(
+    SettingsSchema,
+    v.check(({ house }) => house.good <= house.acceptable, 'Good can’t be wider than acceptable.'),
+  ),
 })
 export type SaveOrganization = v.InferOutput<typeof SaveOrganizationSchema>
 
@@ -62,7 +121,11 @@ export interface Organization {
   readonly timeZone: string
   /** Milliseconds its clock runs ahead of the real one; the sample's is shifted, an own crew's is 0. */
   readonly clockShift: number
-  readonly settings: Omit<Settings, 'house' | 'local' | 'mixes'> & { readonly house: House; readonly local: readonly LocalRule[]; readonly mixes: readonly MixNote[] }
+  readonly settings: Omit<Settings, 'house' | 'local' | 'mixes'> & {
+    readonly house: House
+    readonly local: readonly LocalRule[]
+    readonly mixes: readonly MixNote[]
+  }
 }
 
 /** The organization in hand and those one can change to. */

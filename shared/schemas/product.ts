@@ -1,8 +1,25 @@
 import * as v from 'valibot'
 import { FORMS, RATE_BASES } from '#core/label/label'
 import { TURF_STATES } from '#core/ground/turfStates'
-import { APPLICATION_METHODS, LINE_FIGURE_NAMES, LINE_FIGURES, NITROGEN_FORMS, PRODUCT_KINDS, type ProductDocument } from '#core/label/productDocument'
-import { AMOUNT_UNITS, CARRIER_UNITS, CONTENT_UNITS, DENSITY_UNITS, LENGTH_UNITS, RATE_UNITS, SPEED_UNITS, TEMPERATURE_UNITS, TIME_UNITS } from '#core/quantity/units'
+import {
+  APPLICATION_METHODS,
+  LINE_FIGURE_NAMES,
+  LINE_FIGURES,
+  NITROGEN_FORMS,
+  PRODUCT_KINDS,
+  type ProductDocument,
+} from '#core/label/productDocument'
+import {
+  AMOUNT_UNITS,
+  CARRIER_UNITS,
+  CONTENT_UNITS,
+  DENSITY_UNITS,
+  LENGTH_UNITS,
+  RATE_UNITS,
+  SPEED_UNITS,
+  TEMPERATURE_UNITS,
+  TIME_UNITS,
+} from '#core/quantity/units'
 import { MOVEMENT_KINDS, type MovementKind, type OnHand } from '#core/stock/onHand'
 import type { Entered } from '#core/quantity/entered'
 import type { AmountUnit } from '#core/quantity/units'
@@ -14,33 +31,88 @@ const Rate = enteredOf(RATE_UNITS)
 const Amount = enteredOf(AMOUNT_UNITS)
 const Time = enteredOf(TIME_UNITS)
 
-const UNITS_OF = { time: TIME_UNITS, length: LENGTH_UNITS, speed: SPEED_UNITS, carrier: CARRIER_UNITS, temperature: TEMPERATURE_UNITS } as const
+const UNITS_OF = {
+  time: TIME_UNITS,
+  length: LENGTH_UNITS,
+  speed: SPEED_UNITS,
+  carrier: CARRIER_UNITS,
+  temperature: TEMPERATURE_UNITS,
+} as const
 /** One optional field for every figure of the core's table. */
-const Figures = v.strictObject(Object.fromEntries(LINE_FIGURE_NAMES.map((name) => [name, v.optional(enteredOf<string>(UNITS_OF[LINE_FIGURES[name].kind]))])))
+const Figures = v.strictObject(
+  Object.fromEntries(
+    LINE_FIGURE_NAMES.map((name) => [name, v.optional(enteredOf<string>(UNITS_OF[LINE_FIGURES[name].kind]))]),
+  ),
+)
 
 const LineSchema = v.strictObject({
-  id: Uuid, use: Line, basis: v.picklist(RATE_BASES), rate: Rate, low: Rate, high: Rate, most: Rate, year: Rate, repeatFrom: Time, repeatTo: Time,
-  method: v.optional(v.picklist(APPLICATION_METHODS)), grasses: v.optional(Grasses), perYear: v.optional(Line), inRow: v.optional(Line), figures: v.optional(Figures), growth: v.optional(v.picklist(TURF_STATES)), sparesSown: v.optional(Grasses), yearActive: v.optional(Rate), heatUnits: v.optional(Line),
+  id: Uuid,
+  use: Line,
+  basis: v.picklist(RATE_BASES),
+  rate: Rate,
+  low: Rate,
+  high: Rate,
+  most: Rate,
+  year: Rate,
+  repeatFrom: Time,
+  repeatTo: Time,
+  method: v.optional(v.picklist(APPLICATION_METHODS)),
+  grasses: v.optional(Grasses),
+  perYear: v.optional(Line),
+  inRow: v.optional(Line),
+  figures: v.optional(Figures),
+  growth: v.optional(v.picklist(TURF_STATES)),
+  sparesSown: v.optional(Grasses),
+  yearActive: v.optional(Rate),
+  heatUnits: v.optional(Line),
 })
 
 /** pH of the finished mix, and household measures weighed once: on a label, and in a job that took it. */
 export const MixPh = v.strictObject({ from: Line, to: Line, last: v.picklist(['', 'last']) })
-export const Measures = v.pipe(v.array(v.strictObject({ id: Uuid, tool: Line, marks: Line, holds: Amount })), v.maxLength(12))
+export const Measures = v.pipe(
+  v.array(v.strictObject({ id: Uuid, tool: Line, marks: Line, holds: Amount })),
+  v.maxLength(12),
+)
 
 export const ProductDocumentSchema = v.strictObject({
-  schema: v.literal(1), kind: v.picklist(PRODUCT_KINDS), form: v.picklist(FORMS), registration: Line, density: enteredOf(DENSITY_UNITS), grain: v.optional(enteredOf(['mm'])),
+  schema: v.literal(1),
+  kind: v.picklist(PRODUCT_KINDS),
+  form: v.picklist(FORMS),
+  registration: Line,
+  density: enteredOf(DENSITY_UNITS),
+  grain: v.optional(enteredOf(['mm'])),
   analysis: v.strictObject({ n: Share, p2o5: Share, k2o: Share, fe: Share, slowN: Share }),
-  actives: v.pipe(v.array(v.strictObject({ id: Uuid, name: Line, content: enteredOf(CONTENT_UNITS), group: Line })), v.maxLength(8)),
+  actives: v.pipe(
+    v.array(v.strictObject({ id: Uuid, name: Line, content: enteredOf(CONTENT_UNITS), group: Line })),
+    v.maxLength(8),
+  ),
   lines: v.pipe(v.array(LineSchema), v.minLength(1), v.maxLength(40)),
   packages: v.pipe(v.array(v.strictObject({ id: Uuid, size: Amount, price: Line })), v.maxLength(20)),
-  reentry: Time, reorderAt: Amount, signal: v.picklist(['', 'caution', 'warning', 'danger']), label: v.picklist(['own', 'sample']), notes: Notes,
-  harms: v.optional(Grasses), shelfLife: v.optional(Time), potassium: v.optional(v.picklist(['', 'chloride', 'sulfate'])), restrictions: v.optional(Notes),
-  nForms: v.optional(v.strictObject(Object.fromEntries(NITROGEN_FORMS.map((form) => [form, Share])))), coating: v.optional(Line), releases: v.optional(Time), saltIndex: v.optional(Line),
-  ph: v.optional(MixPh), measures: v.optional(Measures),
-  dials: v.optional(v.pipe(v.array(v.strictObject({ id: Uuid, spreader: Line, dial: Line })), v.maxLength(12))),
+  reentry: Time,
+  reorderAt: Amount,
+  signal: v.picklist(['', 'caution', 'warning', 'danger']),
+  label: v.picklist(['own', 'sample']),
+  notes: Notes,
+  harms: v.optional(Grasses),
+  shelfLife: v.optional(Time),
+  potassium: v.optional(v.picklist(['', 'chloride', 'sulfate'])),
+  restrictions: v.optional(Notes),
+  nForms: v.optional(v.strictObject(Object.fromEntries(NITROGEN_FORMS.map((form) => [form, Share])))),
+  coating: v.optional(Line),
+  releases: v.optional(Time),
+  saltIndex: v.optional(Line),
+  ph: v.optional(MixPh),
+  measures: v.optional(Measures),
+  dials: v.optional(
+    v.pipe(v.array(v.strictObject({ id: Uuid, spreader: Line, dial: Line })), v.maxLength(12)),
+  ),
 }) as unknown as v.GenericSchema<ProductDocument>
 
-export const SaveProductSchema = v.strictObject({ version: Version, name: Name, document: ProductDocumentSchema })
+export const SaveProductSchema = v.strictObject({
+  version: Version,
+  name: Name,
+  document: ProductDocumentSchema,
+})
 export type SaveProduct = v.InferOutput<typeof SaveProductSchema>
 
 export interface Product extends SaveProduct {
@@ -51,7 +123,12 @@ export interface Product extends SaveProduct {
 
 /** A movement of stock as it is typed; `used` is booked by runs alone. */
 export const NewMovementSchema = v.strictObject({
-  id: Uuid, kind: v.picklist(MOVEMENT_KINDS.filter((kind) => kind !== 'used')), entered: Amount, lot: Line, remarks: Line, on: Day,
+  id: Uuid,
+  kind: v.picklist(MOVEMENT_KINDS.filter((kind) => kind !== 'used')),
+  entered: Amount,
+  lot: Line,
+  remarks: Line,
+  on: Day,
 })
 export type NewMovement = v.InferOutput<typeof NewMovementSchema>
 

@@ -3,15 +3,39 @@ import type { Entered } from '#core/quantity/entered'
 import { LARGEST } from '#core/quantity/entered'
 import type { Quantity } from '#core/quantity/quantity'
 
-export const Positive = v.pipe(v.number('must be a number'), v.gtValue(0, 'must be above zero'), v.maxValue(LARGEST, 'must be at most 1,000,000,000'))
-export const NotNegative = v.pipe(v.number('must be a number'), v.minValue(0, 'must not be below zero'), v.maxValue(LARGEST, 'must be at most 1,000,000,000'))
-export const Percent = v.pipe(v.number('must be a number'), v.minValue(0, 'must not be below zero'), v.maxValue(100, 'must be at most 100 %'))
+export const Positive = v.pipe(
+  v.number('must be a number'),
+  v.gtValue(0, 'must be above zero'),
+  v.maxValue(LARGEST, 'must be at most 1,000,000,000'),
+)
+export const NotNegative = v.pipe(
+  v.number('must be a number'),
+  v.minValue(0, 'must not be below zero'),
+  v.maxValue(LARGEST, 'must be at most 1,000,000,000'),
+)
+export const Percent = v.pipe(
+  v.number('must be a number'),
+  v.minValue(0, 'must not be below zero'),
+  v.maxValue(100, 'must be at most 100 %'),
+)
 
 /** A figure beside its unit, the unit one of a core table's. Per cents stay at or under 100. */
-export function quantityOf<const U extends string>(units: readonly U[], value: typeof Positive | typeof NotNegative) {
+export function quantityOf<const U extends string>(
+  units: readonly U[],
+  value: typeof Positive | typeof NotNegative,
+) {
   return v.pipe(
-    v.strictObject({ value, unit: v.picklist(units, `must be one of the known units${units.length <= 8 ? `: ${units.join(', ')}` : ''}`) }),
-    v.check(({ value: figure, unit }: Quantity<U>) => (unit as string) !== '%' || figure <= 100, 'must be at most 100 %'),
+    v.strictObject({
+      value,
+      unit: v.picklist(
+        units,
+        `must be one of the known units${units.length <= 8 ? `: ${units.join(', ')}` : ''}`,
+      ),
+    }),
+    v.check(
+      ({ value: figure, unit }: Quantity<U>) => (unit as string) !== '%' || figure <= 100,
+      'must be at most 100 %',
+    ),
   )
 }
 
@@ -20,4 +44,7 @@ const LONGEST_ENTRY = 200
 
 /** What was typed, to the letter, and the unit the field stood in. */
 export const enteredOf = <const U extends string>(units: readonly U[]): v.GenericSchema<Entered<U>> =>
-  v.strictObject({ text: v.pipe(v.string(), v.maxLength(LONGEST_ENTRY, 'is too long for a figure')), unit: v.picklist(units) }) as v.GenericSchema<Entered<U>>
+  v.strictObject({
+    text: v.pipe(v.string(), v.maxLength(LONGEST_ENTRY, 'is too long for a figure')),
+    unit: v.picklist(units),
+  }) as v.GenericSchema<Entered<U>>

@@ -6,16 +6,31 @@ import { BlankOrDay, Uuid } from './texts'
 import { NotNegative, Positive, quantityOf } from './quantity'
 
 const Text = v.pipe(v.string(), v.maxLength(2000, 'is too long'))
-const Reason = v.pipe(v.string(), v.trim(), v.minLength(1, 'A correction needs its reason.'), v.maxLength(2000))
+const Reason = v.pipe(
+  v.string(),
+  v.trim(),
+  v.minLength(1, 'A correction needs its reason.'),
+  v.maxLength(2000),
+)
 const Count = v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(1e9))
-const stamp = { id: Uuid, deviceId: Uuid, sequence: Count, counter: Count, at: v.pipe(v.string(), v.isoTimestamp()) }
+const stamp = {
+  id: Uuid,
+  deviceId: Uuid,
+  sequence: Count,
+  counter: Count,
+  at: v.pipe(v.string(), v.isoTimestamp()),
+}
 const Amount = quantityOf(AMOUNT_UNITS, Positive)
 const Left = quantityOf([...MASS_UNITS, ...VOLUME_UNITS], NotNegative)
 const Treated = quantityOf(AREA_UNITS, Positive)
 
 const Used = v.strictObject({
   treated: Treated,
-  putIn: v.pipe(v.array(v.strictObject({ productId: Uuid, amount: Amount })), v.minLength(1), v.maxLength(20)),
+  putIn: v.pipe(
+    v.array(v.strictObject({ productId: Uuid, amount: Amount })),
+    v.minLength(1),
+    v.maxLength(20),
+  ),
   left: Left,
   made: v.optional(quantityOf(VOLUME_UNITS, Positive)),
   apart: v.optional(v.pipe(v.array(quantityOf(MASS_UNITS, Positive)), v.maxLength(500))),
@@ -28,13 +43,26 @@ const Corrected = v.variant('field', [
   v.strictObject({ field: v.literal('treated'), now: Treated, reason: Reason }),
   v.strictObject({ field: v.literal('left'), now: Left, reason: Reason }),
   v.strictObject({ field: v.literal('made'), now: quantityOf(VOLUME_UNITS, Positive), reason: Reason }),
-  v.strictObject({ field: v.custom<`apart.${number}`>((field) => typeof field === 'string' && /^apart\.\d{1,3}$/.test(field)), now: quantityOf(MASS_UNITS, Positive), reason: Reason }),
   v.strictObject({
-    field: v.custom<`putIn.${string}`>((field) => typeof field === 'string' && /^putIn\.[0-9a-f-]{36}$/.test(field)), now: Amount, reason: Reason,
+    field: v.custom<`apart.${number}`>(
+      (field) => typeof field === 'string' && /^apart\.\d{1,3}$/.test(field),
+    ),
+    now: quantityOf(MASS_UNITS, Positive),
+    reason: Reason,
+  }),
+  v.strictObject({
+    field: v.custom<`putIn.${string}`>(
+      (field) => typeof field === 'string' && /^putIn\.[0-9a-f-]{36}$/.test(field),
+    ),
+    now: Amount,
+    reason: Reason,
   }),
 ])
 
-/** An event as a device sends it. The frozen plan of `planned` is never taken from the wire: the server freezes what is stored. */
+/**
+ * An event as a device sends it. The frozen plan of `planned` is never taken from the wire: the server
+ * freezes what is stored.
+ */
 export const NewRunEventSchema = v.variant('kind', [
   v.strictObject({ ...stamp, kind: v.literal('planned') }),
   v.strictObject({ ...stamp, kind: v.literal('started') }),
@@ -44,7 +72,9 @@ export const NewRunEventSchema = v.variant('kind', [
 ])
 export type NewRunEvent = v.InferOutput<typeof NewRunEventSchema>
 
-export const NewRunEventsSchema = v.strictObject({ events: v.pipe(v.array(NewRunEventSchema), v.minLength(1), v.maxLength(100)) })
+export const NewRunEventsSchema = v.strictObject({
+  events: v.pipe(v.array(NewRunEventSchema), v.minLength(1), v.maxLength(100)),
+})
 
 /** A run as read back: its events and what they fold to. */
 export interface Run {

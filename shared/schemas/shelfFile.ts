@@ -3,7 +3,11 @@ import { ProductDocumentSchema } from './product'
 import { Name, Uuid } from './texts'
 
 /** Products with their own ids, so that a file taken in twice is stored once. */
-const products = v.pipe(v.array(v.strictObject({ id: Uuid, name: Name, document: ProductDocumentSchema })), v.minLength(1, 'holds no product'), v.maxLength(1000, 'holds more than 1,000 products'))
+const products = v.pipe(
+  v.array(v.strictObject({ id: Uuid, name: Name, document: ProductDocumentSchema })),
+  v.minLength(1, 'holds no product'),
+  v.maxLength(1000, 'holds more than 1,000 products'),
+)
 
 export const ImportProductsSchema = v.strictObject({ products })
 export type ImportProducts = v.InferOutput<typeof ImportProductsSchema>

@@ -4,7 +4,12 @@ export const Uuid = v.pipe(v.string(), v.uuid('must be a UUID'))
 /** A line of text. */
 export const Line = v.pipe(v.string(), v.maxLength(200, 'is too long'))
 /** A name that must be there. */
-export const Name = v.pipe(v.string(), v.trim(), v.minLength(1, 'A name is still missing.'), v.maxLength(200, 'is too long'))
+export const Name = v.pipe(
+  v.string(),
+  v.trim(),
+  v.minLength(1, 'A name is still missing.'),
+  v.maxLength(200, 'is too long'),
+)
 /** Notes of some length. */
 export const Notes = v.pipe(v.string(), v.maxLength(4000, 'is too long'))
 /** 31 June has the form of a day and is none. */
@@ -12,9 +17,16 @@ function isRealDay(day: string): boolean {
   const time = Date.parse(`${day}T00:00:00Z`)
   return !Number.isNaN(time) && new Date(time).toISOString().startsWith(day)
 }
-export const Day = v.pipe(v.string(), v.isoDate('must be a day, YYYY-MM-DD'), v.check(isRealDay, 'no such day'))
+export const Day = v.pipe(
+  v.string(),
+  v.isoDate('must be a day, YYYY-MM-DD'),
+  v.check(isRealDay, 'no such day'),
+)
 export const BlankOrDay = v.union([v.literal(''), Day])
 /** The version a row was read at; 0 for a new one. */
 export const Version = v.pipe(v.number(), v.integer(), v.minValue(0))
 /** What a copy was made from. */
-export const SourceSchema = v.strictObject({ id: Uuid, version: v.pipe(v.number(), v.integer(), v.minValue(1)) })
+export const SourceSchema = v.strictObject({
+  id: Uuid,
+  version: v.pipe(v.number(), v.integer(), v.minValue(1)),
+})

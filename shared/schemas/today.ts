@@ -15,10 +15,22 @@ export interface Today {
   readonly stale: readonly StaleRow[]
   readonly low: readonly LowRow[]
   /** How much there is in each room, so that an empty one can teach. */
-  readonly rooms: { readonly sites: number; readonly equipment: number; readonly products: number; readonly jobs: number }
+  readonly rooms: {
+    readonly sites: number
+    readonly equipment: number
+    readonly products: number
+    readonly jobs: number
+  }
 }
 
-export interface RunningApplication { readonly jobId: string; readonly applicationId: string; readonly site: string; readonly purpose: string; readonly products: string; readonly startedAt: string }
+export interface RunningApplication {
+  readonly jobId: string
+  readonly applicationId: string
+  readonly site: string
+  readonly purpose: string
+  readonly products: string
+  readonly startedAt: string
+}
 
 export interface DueRow extends RepeatDue {
   readonly siteId: string | null
@@ -34,9 +46,24 @@ export interface DueRow extends RepeatDue {
   readonly applicationId: string
 }
 
-export interface ReentryRow { readonly applicationId: string; readonly site: string; readonly products: string; readonly until: string }
-export interface StaleRow { readonly equipmentId: string; readonly equipment: string; readonly on: string; readonly days: number }
-export interface LowRow { readonly productId: string; readonly product: string; readonly dimension: 'mass' | 'volume'; readonly amount: number }
+export interface ReentryRow {
+  readonly applicationId: string
+  readonly site: string
+  readonly products: string
+  readonly until: string
+}
+export interface StaleRow {
+  readonly equipmentId: string
+  readonly equipment: string
+  readonly on: string
+  readonly days: number
+}
+export interface LowRow {
+  readonly productId: string
+  readonly product: string
+  readonly dimension: 'mass' | 'volume'
+  readonly amount: number
+}
 
 /** One thing the palette can open. */
 export interface Found {

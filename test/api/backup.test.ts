@@ -13,26 +13,37 @@ import { freshDatabase, query, serve } from '../support/serve'
 const folder = mkdtempSync(join(tmpdir(), 'hectarum-backup-test-'))
 const file = join(folder, 'all.backup')
 let url: string
-beforeAll(async () => { url = await freshDatabase() })
+beforeAll(async () => {
+  url = await freshDatabase()
+})
 afterAll(() => rmSync(folder, { recursive: true, force: true }))
 
 function run(script: 'backup' | 'restore', path: string, databaseUrl = url) {
-  const { status, stdout, stderr } = spawnSync(process.execPath, [`scripts/${script}.mjs`, path], { env: { ...process.env, DATABASE_URL: databaseUrl, HECTARUM_DATA: folder }, encoding: 'utf8' })
+  const { status, stdout, stderr } = spawnSync(process.execPath, [`scripts/${script}.mjs`, path], {
+    env: { ...process.env, DATABASE_URL: databaseUrl, HECTARUM_DATA: folder },
+    encoding: 'utf8',
+  })
   return { status, said: stdout + stderr }
 }
 async function exported(): Promise<string> {
   const served = await serve(url)
   try {
-    const pages = await Promise.all(['records/export?format=json&sort=oldest', 'rooms/products', 'rooms/equipment', 'sites', 'jobs'].map((path) => fetch(`${served.url}/api/${path}`).then((answer) => answer.text())))
+    const pages = await Promise.all(
+      ['records/export?format=json&sort=oldest', 'rooms/products', 'rooms/equipment', 'sites', 'jobs'].map(
+        (path) => fetch(`${served.url}/api/${path}`).then((answer) => answer.text()),
+      ),
+    )
     return pages.join('\n')
-  }
-  finally {
+  } finally {
     await served.stop()
   }
 }
 
 test('an empty database is no backup; a file that is none is refused and harms nothing', () => {
-  expect(run('backup', file)).toMatchObject({ status: 1, said: expect.stringContaining('nothing to back up') })
+  expect(run('backup', file)).toMatchObject({
+    status: 1,
+    said: expect.stringContaining('nothing to back up'),
+  })
   const other = join(folder, 'other.tar')
   writeFileSync(other, 'not a backup')
   expect(run('restore', other).status).toBe(1)
@@ -50,7 +61,10 @@ test('backed up, wiped, restored: everything is as it was', async () => {
   const restored = run('restore', file)
   expect(restored, restored.said).toMatchObject({ status: 0 })
   expect(await exported()).toBe(before)
-  const { rows } = await query(url.replace(/\/[^/]+$/, '/postgres'), `SELECT datname FROM pg_database WHERE datname LIKE '%\\_before\\_%'`)
+  const { rows } = await query(
+    url.replace(/\/[^/]+$/, '/postgres'),
+    `SELECT datname FROM pg_database WHERE datname LIKE '%\\_before\\_%'`,
+  )
   expect(rows).toHaveLength(1)
   // The append-only triggers came back too.
   await expect(query(url, 'DELETE FROM laid_down')).rejects.toThrow('append-only')

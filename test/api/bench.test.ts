@@ -26,31 +26,53 @@ async function machine(body: object) {
   await client.put(`/api/rooms/equipment/${id}`, body)
   return id
 }
-const kept = async (id: string) => (await client.get(`/api/rooms/calibrations?equipmentId=${id}`)).body as readonly Calibration[]
+const kept = async (id: string) =>
+  (await client.get(`/api/rooms/calibrations?equipmentId=${id}`)).body as readonly Calibration[]
 
 test('calibrations go out as a file and into another crew: whole, once, worked out anew', async () => {
-  const file = (await sample.get(`/api/equipment/${SAMPLE_EQUIPMENT.tow}/calibrations?format=json`)).body as CalibrationFile
+  const file = (await sample.get(`/api/equipment/${SAMPLE_EQUIPMENT.tow}/calibrations?format=json`))
+    .body as CalibrationFile
   expect(file).toMatchObject({ format: 'calibrations', machine: '26 gal tow boom' })
   const own = file.calibrations.map(({ document }) => ({ id: uuid(), document }))
   const id = await machine(aSprayer('Their boom'))
-  expect((await client.post(`/api/equipment/${id}/calibrations`, { calibrations: own })).body).toEqual({ added: own.length, kept: 0 })
-  expect((await client.post(`/api/equipment/${id}/calibrations`, { calibrations: own })).body).toEqual({ added: 0, kept: own.length })
+  expect((await client.post(`/api/equipment/${id}/calibrations`, { calibrations: own })).body).toEqual({
+    added: own.length,
+    kept: 0,
+  })
+  expect((await client.post(`/api/equipment/${id}/calibrations`, { calibrations: own })).body).toEqual({
+    added: 0,
+    kept: own.length,
+  })
   // The seven nozzles of the sample: 139.5 fl oz in 30 s over 140 in at 3.1 mph.
   const caught = (await kept(id)).find(({ document }) => document.course.by === 'nozzle catch')
-  expect((caught?.perPass ?? 0) / ((139.5 * 2.95735295625e-5) / 30 / (140 * 0.0254 * ((132 * 0.3048) / 29.03))), 'flow over width and speed').toBeCloseTo(1, 2)
+  expect(
+    (caught?.perPass ?? 0) / ((139.5 * 2.95735295625e-5) / 30 / (140 * 0.0254 * ((132 * 0.3048) / 29.03))),
+    'flow over width and speed',
+  ).toBeCloseTo(1, 2)
   const spreader = await machine(aSpreader('A spreader'))
-  expect((await client.post(`/api/equipment/${spreader}/calibrations`, { calibrations: [...own.slice(0, 2)].map(({ document }) => ({ id: uuid(), document })) })).status).toBe(400)
+  expect(
+    (
+      await client.post(`/api/equipment/${spreader}/calibrations`, {
+        calibrations: [...own.slice(0, 2)].map(({ document }) => ({ id: uuid(), document })),
+      })
+    ).status,
+  ).toBe(400)
   expect(await kept(spreader)).toEqual([])
 })
 
 test('the table reads back as the same calibrations', async () => {
-  const text = await (await fetch(`${served.url}/api/equipment/${SAMPLE_EQUIPMENT.push}/calibrations?format=csv`)).text()
+  const text = await (
+    await fetch(`${served.url}/api/equipment/${SAMPLE_EQUIPMENT.push}/calibrations?format=csv`)
+  ).text()
   const { data } = Papa.parse<Record<string, string>>(text.trim(), { header: true })
   const { calibrations, problems } = readCalibrationRows(data, uuid)
   expect(problems).toEqual([])
-  const stored = (await sample.get(`/api/rooms/calibrations?equipmentId=${SAMPLE_EQUIPMENT.push}`)).body as readonly Calibration[]
+  const stored = (await sample.get(`/api/rooms/calibrations?equipmentId=${SAMPLE_EQUIPMENT.push}`))
+    .body as readonly Calibration[]
   expect(calibrations.map(({ id }) => id).toSorted()).toEqual(stored.map(({ id }) => id).toSorted())
-  expect(data.find(({ setting, day }) => setting === '12' && day === '2026-04-21')?.one_pass).toMatch(/^8\.\d+ g\/m2$/)
+  expect(data.find(({ setting, day }) => setting === '12' && day === '2026-04-21')?.one_pass).toMatch(
+    /^8\.\d+ g\/m2$/,
+  )
 })
 
 /** Lines of an instrument for a while, as its stream brings them. */
@@ -60,21 +82,27 @@ async function listen(address: string, forMs: number): Promise<readonly string[]
   try {
     const answer = await fetch(served.url + address, { signal: stop })
     for await (const piece of answer.body ?? []) text += new TextDecoder().decode(piece as Uint8Array)
-  }
-  catch {
+  } catch {
     // Listening long enough ends it.
   }
   return text.split('\n').slice(0, -1)
 }
 
-test('a scale settles on what the hidden spreader left in the hopper; a bad cable garbles lines and drops', async () => {
-  const acts = encodeURIComponent(JSON.stringify([{ act: 'charge', amount: 3 }, { act: 'spread', setting: 10, length: 15, speed: 1.34 }]))
+test('a scale settles on what the hidden spreader left in the hopper', async () => {
+  const acts = encodeURIComponent(
+    JSON.stringify([
+      { act: 'charge', amount: 3 },
+      { act: 'spread', setting: 10, length: 15, speed: 1.34 },
+    ]),
+  )
   const good = (await listen(`/api/devices/kitchen-scale/lines?seed=5&acts=${acts}`, 3000)).map(readLine)
   expect(good.every(({ ok }) => ok)).toBe(true)
   const last = good.at(-1)
   expect(last?.ok && last.value.state).toBe('steady')
   expect(last?.ok && last.value.value).toBeLessThan(3000)
-  const bad = (await listen(`/api/devices/kitchen-scale/lines?seed=5&cable=bad&acts=${acts}`, 20_000)).map(readLine)
+  const bad = (await listen(`/api/devices/kitchen-scale/lines?seed=5&cable=bad&acts=${acts}`, 20_000)).map(
+    readLine,
+  )
   expect(bad.filter(({ ok }) => !ok).length).toBeGreaterThan(2)
   expect(bad.length).toBe(25)
   expect((await sample.get('/api/devices/kitchen-scale/lines?acts=nonsense')).status).toBe(400)

@@ -80,7 +80,10 @@ describe('a tank mix of three on two lawns, worked out by hand', () => {
     // 68 fl oz = 2,011.0 mL and 9.0702 fl oz = 268.2 mL in steps of 5
     expect(loads.map(({ products }) => products[0]?.measured)).toEqual([q(2010, 'mL'), q(270, 'mL')])
     expect(totals.products[0]?.measured).toEqual(q(2280, 'mL'))
-    expect(totals.products[0]?.measuredRate.value).toBeCloseTo(((2280 / 29.5735295625) * (29.068 / 29.468)) / 22.36, 9)
+    expect(totals.products[0]?.measuredRate.value).toBeCloseTo(
+      ((2280 / 29.5735295625) * (29.068 / 29.468)) / 22.36,
+      9,
+    )
   })
 
   test('the part load is under what the pump agitates', async () => {
@@ -88,7 +91,9 @@ describe('a tank mix of three on two lawns, worked out by hand', () => {
   })
 
   test('equal loads are equal', async () => {
-    const { loads } = await plan(request([{ rate: q(3.4, 'fl oz/1000 ft2') }], { loads: 'equal', dead: q(0.4, 'gal') }))
+    const { loads } = await plan(
+      request([{ rate: q(3.4, 'fl oz/1000 ft2') }], { loads: 'equal', dead: q(0.4, 'gal') }),
+    )
     expect(loads.map(({ carrier }) => carrier.value)).toEqual([near(14.734), near(14.734)])
   })
 })
@@ -111,9 +116,11 @@ describe('units of the answer', () => {
   test('a mass of active in a liquid answers in the content’s volume unit', async () => {
     const active = (content: Quantity) =>
       plan(
-        request([{ rate: q(0.4, 'lb/ac'), basis: 'active', actives: [{ name: 'sample active', content }] }], {}, [
-          q(1.5, 'ac'),
-        ]),
+        request(
+          [{ rate: q(0.4, 'lb/ac'), basis: 'active', actives: [{ name: 'sample active', content }] }],
+          {},
+          [q(1.5, 'ac')],
+        ),
       )
     expect((await active(q(1.3, 'lb/gal'))).totals.products[0]?.amount).toEqual(q(near(0.6 / 1.3), 'gal'))
     expect((await active(q(14.3, '%'))).totals.products[0]?.amount).toEqual(q(near(0.6 / 0.143), 'lb'))
@@ -144,7 +151,9 @@ describe('checks and what is not known', () => {
   })
 
   test('nutrients are null as soon as one product’s mass is not known, and all four otherwise', async () => {
-    expect((await plan(request([{ rate: q(6, 'fl oz/1000 ft2'), analysis: { fe: 6 } }]))).nutrients).toBeNull()
+    expect(
+      (await plan(request([{ rate: q(6, 'fl oz/1000 ft2'), analysis: { fe: 6 } }]))).nutrients,
+    ).toBeNull()
     expect((await plan(request([{ rate: q(6, 'fl oz/1000 ft2') }]))).nutrients).toEqual({
       n: q(0, 'lb/1000 ft2'),
       p2o5: q(0, 'lb/1000 ft2'),
@@ -170,7 +179,10 @@ describe('checks and what is not known', () => {
     ],
     ['needs-density', [{ rate: q(1, 'lb/ac'), measureStep: q(5, 'mL') }]],
   ])('%s', async (code, products) => {
-    expect(await client.post('/api/plan', request(products))).toMatchObject({ status: 422, body: { error: { code } } })
+    expect(await client.post('/api/plan', request(products))).toMatchObject({
+      status: 422,
+      body: { error: { code } },
+    })
   })
 
   test('too many loads, and a thousand of them', async () => {

@@ -22,7 +22,8 @@ beforeAll(async () => {
 })
 afterAll(() => served.stop())
 
-const sample = sampleCrew().jobs.find(({ purpose }) => purpose === 'Spring feed, front strips')?.applications[0]
+const sample = sampleCrew().jobs.find(({ purpose }) => purpose === 'Spring feed, front strips')
+  ?.applications[0]
 /** This crew has none of the sample's rooms. */
 const withoutSources = ({ lawns, products, ...document }: ApplicationDocument): ApplicationDocument => ({
   ...document,
@@ -51,8 +52,13 @@ describe('saving', () => {
     const first = newJob()
     const saved = await client.put(`/api/jobs/${id}`, first)
     expect(saved).toMatchObject({ status: 200, body: { id, version: 1, state: 'planned' } })
-    expect((await client.get(`/api/jobs/${id}`)).body).toMatchObject({ applications: [{ document: documentOf(first) }] })
-    expect((await client.get('/api/jobs')).body).toMatchObject({ rows: [{ id, site: 'Cooperage Row' }], next: null })
+    expect((await client.get(`/api/jobs/${id}`)).body).toMatchObject({
+      applications: [{ document: documentOf(first) }],
+    })
+    expect((await client.get('/api/jobs')).body).toMatchObject({
+      rows: [{ id, site: 'Cooperage Row' }],
+      next: null,
+    })
     const { rows } = await query(served.databaseUrl, 'SELECT sheet FROM applications WHERE job_id = $1', [id])
     expect(rows[0]?.sheet.plan.totals.products[0].amount).toMatchObject({
       unit: 'lb',
@@ -134,25 +140,36 @@ async function runJob(job: SaveJob, left = 3) {
     device,
     events,
     applicationId: job.applications[0]?.id ?? '',
-    post: (list: readonly NewRunEvent[]) => client.post(`/api/applications/${job.applications[0]?.id}/events`, { events: list }),
+    post: (list: readonly NewRunEvent[]) =>
+      client.post(`/api/applications/${job.applications[0]?.id}/events`, { events: list }),
   }
 }
 
 describe('running', () => {
-  test('a job whose label came from a shelf that is not there is still run and recorded, and nothing is booked', async () => {
-    if (!sample) throw new Error('no sample job')
-    const run = await runJob(newJob({ applications: [{ id: uuid(), document: sample.document }] }))
-    expect(await run.post(run.events)).toMatchObject({ status: 200, body: { record: { state: 'done' } } })
-    const { rows } = await query(served.databaseUrl, 'SELECT count(*)::int AS n FROM stock_movements WHERE application_id = $1', [run.applicationId])
-    expect(rows[0]?.n).toBe(0)
-  })
+  test(
+    'a job whose label came from a shelf that is not there is still run and recorded, and nothing is ' +
+      'booked',
+    async () => {
+      if (!sample) throw new Error('no sample job')
+      const run = await runJob(newJob({ applications: [{ id: uuid(), document: sample.document }] }))
+      expect(await run.post(run.events)).toMatchObject({ status: 200, body: { record: { state: 'done' } } })
+      const { rows } = await query(
+        served.databaseUrl,
+        'SELECT count(*)::int AS n FROM stock_movements WHERE application_id = $1',
+        [run.applicationId],
+      )
+      expect(rows[0]?.n).toBe(0)
+    },
+  )
 
   test('an application whose plan is frozen can’t be taken out of its job', async () => {
     const second = { id: uuid(), document: documentOf(newJob()) }
     const job = newJob()
     const run = await runJob({ ...job, applications: [...job.applications, second] })
     await run.post(run.events.slice(0, 1))
-    expect(codeOf((await client.put(`/api/jobs/${run.id}`, { ...job, version: 1, applications: [second] })).body)).toBe('locked')
+    expect(
+      codeOf((await client.put(`/api/jobs/${run.id}`, { ...job, version: 1, applications: [second] })).body),
+    ).toBe('locked')
     expect((await client.put(`/api/jobs/${run.id}`, { ...job, version: 1 })).status).toBe(200)
   })
 
@@ -162,9 +179,9 @@ describe('running', () => {
       status: 200,
       body: { record: { state: 'running', frozen: { coreVersion: '1.4.0', site: 'Cooperage Row' } } },
     })
-    expect(codeOf((await client.put(`/api/jobs/${run.id}`, newJob({ version: 1, site: 'changed' }))).body)).toBe(
-      'locked',
-    )
+    expect(
+      codeOf((await client.put(`/api/jobs/${run.id}`, newJob({ version: 1, site: 'changed' }))).body),
+    ).toBe('locked')
     const done = await run.post(run.events)
     expect(done.body).toMatchObject({ record: { state: 'done', outcomes: [{ verdict: 'good' }], gaps: [] } })
     expect((await run.post(run.events)).body).toEqual(done.body)
@@ -200,7 +217,9 @@ describe('running', () => {
         ])
       ).status,
     ).toBe(400)
-    await expect(query(served.databaseUrl, 'UPDATE run_events SET counter = 9')).rejects.toThrow('append-only')
+    await expect(query(served.databaseUrl, 'UPDATE run_events SET counter = 9')).rejects.toThrow(
+      'append-only',
+    )
     await expect(query(served.databaseUrl, 'DELETE FROM run_events')).rejects.toThrow('append-only')
   })
 
@@ -211,7 +230,9 @@ describe('running', () => {
     expect((await run.post(run.events.slice(2))).body).toMatchObject({
       error: { code: 'invalid', issues: [{ path: 'left' }] },
     })
-    expect(((await client.get(`/api/applications/${run.applicationId}/events`)).body as Run).events).toHaveLength(2)
+    expect(
+      ((await client.get(`/api/applications/${run.applicationId}/events`)).body as Run).events,
+    ).toHaveLength(2)
     const product = documentOf(newJob()).products.map((one) => ({
       ...one,
       rate: { ...one.rate, text: '9.9' },
@@ -225,16 +246,23 @@ describe('running', () => {
 
 test('records page by their place, each once', async () => {
   for (let i = 0; i < 3; i++) {
-    const run = await runJob(newJob({ site: 'Paged', applications: [{ id: uuid(), document: documentOf(newJob()) }] }))
+    const run = await runJob(
+      newJob({ site: 'Paged', applications: [{ id: uuid(), document: documentOf(newJob()) }] }),
+    )
     await run.post(run.events)
   }
   await query(
     served.databaseUrl,
-    `INSERT INTO applications SELECT organization_id, gen_random_uuid(), job_id, position + n, document, sheet FROM applications, generate_series(1, 60) n WHERE job_id = (SELECT job_id FROM records WHERE site = 'Paged' LIMIT 1)`,
+    'INSERT INTO applications SELECT organization_id, gen_random_uuid(), job_id, position + n, ' +
+      'document, sheet FROM applications, generate_series(1, 60) n WHERE job_id = (SELECT job_id FROM ' +
+      `records WHERE site = 'Paged' LIMIT 1)`,
   )
   await query(
     served.databaseUrl,
-    `INSERT INTO records (organization_id, id, job_id, site, products, finished_at, size_m2, verdict, document) SELECT a.organization_id, a.id, a.job_id, r.site, r.products, r.finished_at, r.size_m2, r.verdict, r.document FROM applications a JOIN records r ON r.job_id = a.job_id WHERE a.position > 1`,
+    'INSERT INTO records (organization_id, id, job_id, site, products, finished_at, size_m2, verdict, ' +
+      'document) SELECT a.organization_id, a.id, a.job_id, r.site, r.products, r.finished_at, r.size_m2, ' +
+      'r.verdict, r.document FROM applications a JOIN records r ON r.job_id = a.job_id WHERE a.position ' +
+      '> 1',
   )
   const seen: string[] = []
   let next: string | null = ''
@@ -251,9 +279,15 @@ test('records page by their place, each once', async () => {
 test('nothing of one crew can be seen or written by another', async () => {
   const run = await runJob(newJob())
   const done = (await run.post(run.events)).body as Run
-  for (const path of [`/api/jobs/${run.id}`, `/api/applications/${run.applicationId}/events`, `/api/records/${done.applicationId}`])
+  for (const path of [
+    `/api/jobs/${run.id}`,
+    `/api/applications/${run.applicationId}/events`,
+    `/api/records/${done.applicationId}`,
+  ])
     expect((await other.get(path)).status, path).toBe(404)
-  expect((await other.post(`/api/applications/${run.applicationId}/events`, { events: run.events })).status).toBe(404)
+  expect(
+    (await other.post(`/api/applications/${run.applicationId}/events`, { events: run.events })).status,
+  ).toBe(404)
   expect((await other.get('/api/jobs')).body).toEqual({ rows: [], next: null })
   expect((await other.put(`/api/jobs/${run.id}`, newJob())).status).toBe(200)
   expect(((await client.get(`/api/jobs/${run.id}`)).body as Job).state).toBe('done')
@@ -278,7 +312,7 @@ test('foreign pages, rebound names and plain forms can write nothing', async () 
   expect((await client.get('/api/unheard-of')).body).toMatchObject({ error: { code: 'not-found' } })
 })
 
-test('a connection killed in the middle of a save leaves the old row whole, and the next save works', async () => {
+test('a connection killed in the middle of a save leaves the old row whole', async () => {
   const id = uuid()
   const job = newJob()
   await client.put(`/api/jobs/${id}`, job)
@@ -293,7 +327,8 @@ test('a connection killed in the middle of a save leaves the old row whole, and 
         (
           await query(
             served.databaseUrl,
-            `SELECT count(*)::int AS n FROM pg_stat_activity WHERE wait_event_type = 'Lock' AND datname = current_database()`,
+            `SELECT count(*)::int AS n FROM pg_stat_activity WHERE wait_event_type = 'Lock' AND ` +
+              'datname = current_database()',
           )
         ).rows[0]?.n,
       { timeout: 5000 },
@@ -301,12 +336,16 @@ test('a connection killed in the middle of a save leaves the old row whole, and 
     .toBeGreaterThan(0)
   await query(
     served.databaseUrl,
-    `SELECT pg_terminate_backend(pid) FROM pg_stat_activity WHERE wait_event_type = 'Lock' AND datname = current_database()`,
+    `SELECT pg_terminate_backend(pid) FROM pg_stat_activity WHERE wait_event_type = 'Lock' AND datname ` +
+      '= current_database()',
   )
   expect((await save).status).toBe(503)
   await blocker.query('ROLLBACK')
   await blocker.end()
-  expect((await client.get(`/api/jobs/${id}`)).body as Job).toMatchObject({ version: 1, site: 'Cooperage Row' })
+  expect((await client.get(`/api/jobs/${id}`)).body as Job).toMatchObject({
+    version: 1,
+    site: 'Cooperage Row',
+  })
   expect((await client.put(`/api/jobs/${id}`, { ...job, version: 1, site: 'whole' })).status).toBe(200)
 })
 
@@ -318,7 +357,8 @@ test('migrations go down and up again', async () => {
   await migrator.down({ to: 0 })
   const { rows } = await query(
     url,
-    `SELECT table_name FROM information_schema.tables WHERE table_schema = 'public' AND table_name <> 'migrations'`,
+    `SELECT table_name FROM information_schema.tables WHERE table_schema = 'public' AND table_name <> ` +
+      `'migrations'`,
   )
   expect(rows).toEqual([])
   await migrator.up()

@@ -48,20 +48,27 @@ test('a plan comes back whole: figures, nulls, working', async () => {
         id: 'a1',
         carrier: null,
         products: [
-          { amount: { value: expect.closeTo(19.958, 9), unit: 'lb' }, perPass: { value: expect.closeTo(9.979, 9) } },
+          {
+            amount: { value: expect.closeTo(19.958, 9), unit: 'lb' },
+            perPass: { value: expect.closeTo(9.979, 9) },
+          },
         ],
       },
     ],
     totals: {
       mix: null,
-      products: [{ charge: { value: expect.closeTo(22.958, 9) }, measured: { value: expect.closeTo(20, 9) } }],
+      products: [
+        { charge: { value: expect.closeTo(22.958, 9) }, measured: { value: expect.closeTo(20, 9) } },
+      ],
     },
     loads: [],
     checks: [],
     nutrients: { n: { value: expect.closeTo(0.714, 9), unit: 'lb/1000 ft2' } },
   })
   const figures = (body as { working: { figure: string }[] }).working.map(({ figure }) => figure)
-  expect(figures).toEqual(expect.arrayContaining(['products.p1.amount', 'products.p1.measured', 'nutrients.n']))
+  expect(figures).toEqual(
+    expect.arrayContaining(['products.p1.amount', 'products.p1.measured', 'nutrients.n']),
+  )
 })
 
 type Path = readonly (string | number)[]
@@ -70,7 +77,10 @@ const changed = (path: Path, value: unknown): unknown => {
   const last = path.at(-1) ?? ''
   const holder = path
     .slice(0, -1)
-    .reduce<Record<string | number, unknown>>((node, step) => node[step] as Record<string | number, unknown>, copy)
+    .reduce<Record<string | number, unknown>>(
+      (node, step) => node[step] as Record<string | number, unknown>,
+      copy,
+    )
   if (value === undefined) Reflect.deleteProperty(holder, last)
   else holder[last] = value
   return copy
@@ -107,13 +117,17 @@ describe('what is refused, and where', () => {
 
   test('a rate that is an own __proto__ is not let through', async () => {
     expect(
-      (await client.post('/api/plan', JSON.stringify(dry).replace('"basis"', '"__proto__":{"x":1},"basis"'))).status,
+      (await client.post('/api/plan', JSON.stringify(dry).replace('"basis"', '"__proto__":{"x":1},"basis"')))
+        .status,
     ).toBe(400)
   })
 
   test('too large comes first, chunked or not; at most fifty issues', async () => {
     const big = `{"x":"${'a'.repeat(1_048_577)}`
-    expect(await client.post('/api/plan', big)).toMatchObject({ status: 413, body: { error: { code: 'too-large' } } })
+    expect(await client.post('/api/plan', big)).toMatchObject({
+      status: 413,
+      body: { error: { code: 'too-large' } },
+    })
     const chunked = await fetch(`${served.url}/api/plan`, {
       method: 'POST',
       body: new Blob([big]).stream(),
@@ -144,7 +158,10 @@ describe('what is refused, and where', () => {
           fc
             .tuple(
               fc.constantFrom(...paths),
-              fc.oneof(fc.jsonValue(), fc.constantFrom(5e-324, 1e9, -0, 1e-300, { value: 5e-324, unit: 'ft2' })),
+              fc.oneof(
+                fc.jsonValue(),
+                fc.constantFrom(5e-324, 1e9, -0, 1e-300, { value: 5e-324, unit: 'ft2' }),
+              ),
             )
             .map(([path, value]) => JSON.stringify(changed(path, value))),
           fc.json(),
@@ -171,19 +188,29 @@ test('the description names every route and comes from the schemas', async () =>
         post?: {
           requestBody?: {
             content: {
-              'application/json': { schema: { properties?: Record<string, unknown>; additionalProperties?: boolean } }
+              'application/json': {
+                schema: { properties?: Record<string, unknown>; additionalProperties?: boolean }
+              }
             }
           }
         }
       }
     >
   }
-  const routes = readdirSync('server/api', { recursive: true, encoding: 'utf8' }).filter((file) => /\.(get|put|post|delete)\.ts$/.test(file)).flatMap((file) => {
-    const [, path = '', method = ''] = /^(.*?)(?:\/index)?\.(get|put|post|delete)\.ts$/.exec(file) ?? []
-    const rooms = path.includes('[room]') ? ROOM_NAMES : ['']
-    return rooms.map((room) => `${method} /api/${path.replace('[room]', room).replaceAll(/\[(\w+)\]/g, '{$1}')}`)
-  })
-  const named = Object.entries(document.paths).flatMap(([path, methods]) => Object.keys(methods).filter((name) => name !== 'parameters').map((method) => `${method} ${path}`))
+  const routes = readdirSync('server/api', { recursive: true, encoding: 'utf8' })
+    .filter((file) => /\.(get|put|post|delete)\.ts$/.test(file))
+    .flatMap((file) => {
+      const [, path = '', method = ''] = /^(.*?)(?:\/index)?\.(get|put|post|delete)\.ts$/.exec(file) ?? []
+      const rooms = path.includes('[room]') ? ROOM_NAMES : ['']
+      return rooms.map(
+        (room) => `${method} /api/${path.replace('[room]', room).replaceAll(/\[(\w+)\]/g, '{$1}')}`,
+      )
+    })
+  const named = Object.entries(document.paths).flatMap(([path, methods]) =>
+    Object.keys(methods)
+      .filter((name) => name !== 'parameters')
+      .map((method) => `${method} ${path}`),
+  )
   expect(named.toSorted()).toEqual(routes.toSorted())
   expect(document.openapi).toBe('3.1.0')
   const schema = document.paths['/api/plan']?.post?.requestBody?.content['application/json'].schema

@@ -43,13 +43,21 @@ const ROOMS: readonly (readonly [string, () => Promise<object & { version: numbe
   ['sites', async () => aSite(), { name: 'Other name' }],
   ['areas', async () => anArea(await put('sites', aSite())), { name: 'Other name' }],
   ['equipment', async () => aSprayer(), { name: 'Other name' }],
-  ['calibrations', async () => aCalibration(await put('equipment', aSprayer())), { document: { ...aCalibration('').document, by: 'A. Birch' } }],
-  ['trials', async () => aTrial(await put('equipment', aSpreader())), { document: { ...aTrial('').document, by: 'A. Birch' } }],
+  [
+    'calibrations',
+    async () => aCalibration(await put('equipment', aSprayer())),
+    { document: { ...aCalibration('').document, by: 'A. Birch' } },
+  ],
+  [
+    'trials',
+    async () => aTrial(await put('equipment', aSpreader())),
+    { document: { ...aTrial('').document, by: 'A. Birch' } },
+  ],
   ['products', async () => aProduct(), { name: 'Other name' }],
 ]
 
 describe.each(ROOMS)('%s', (room, make, change) => {
-  test('stored as entered; a repeat changes nothing, a stale write is told with the row that is there', async () => {
+  test('stored as entered; a repeat changes nothing', async () => {
     const body = await make()
     const id = await put(room, body)
     expect((await client.get(path(room, id))).body).toMatchObject({ ...body, id, version: 1 })
@@ -58,13 +66,26 @@ describe.each(ROOMS)('%s', (room, make, change) => {
     expect((await client.put(path(room, id), changed)).body).toMatchObject({ ...change, version: 2 })
     expect((await client.put(path(room, id), changed)).body).toMatchObject({ version: 2 })
     const stale = await client.put(path(room, id), { ...body, version: 1 })
-    expect(stale).toMatchObject({ status: 409, body: { error: { code: 'changed-elsewhere' }, current: { ...change, version: 2 } } })
+    expect(stale).toMatchObject({
+      status: 409,
+      body: { error: { code: 'changed-elsewhere' }, current: { ...change, version: 2 } },
+    })
   })
 
   test('of four at once one wins', async () => {
     const body = await make()
     const id = await put(room, body)
-    const answers = await Promise.all(['a', 'b', 'c', 'd'].map((note) => client.put(path(room, id), { ...body, version: 1, ...(room === 'calibrations' || room === 'trials' ? { document: { ...(body as ReturnType<typeof aCalibration>).document, notes: note } } : { name: note }) })))
+    const answers = await Promise.all(
+      ['a', 'b', 'c', 'd'].map((note) =>
+        client.put(path(room, id), {
+          ...body,
+          version: 1,
+          ...(room === 'calibrations' || room === 'trials'
+            ? { document: { ...(body as ReturnType<typeof aCalibration>).document, notes: note } }
+            : { name: note }),
+        }),
+      ),
+    )
     expect(answers.map(({ status }) => status).toSorted()).toEqual([200, 409, 409, 409])
   })
 
@@ -75,14 +96,20 @@ describe.each(ROOMS)('%s', (room, make, change) => {
     expect((await client.delete(path(room, id), { version: 1 })).status).toBe(200)
     expect((await client.get(path(room, id))).status).toBe(404)
     expect(codeOf((await client.put(path(room, id), { ...body, version: 1 })).body)).toBe('not-found')
-    expect((await client.post(`${path(room, id)}/restore`, {})).body).toMatchObject({ ...body, id, version: 2 })
+    expect((await client.post(`${path(room, id)}/restore`, {})).body).toMatchObject({
+      ...body,
+      id,
+      version: 2,
+    })
     expect((await client.post(`${path(room, id)}/restore`, {})).status).toBe(200)
     expect((await client.delete(path(room, uuid()), { version: 1 })).status).toBe(404)
   })
 
   test('what is not right is refused at its field', async () => {
     const body = await make()
-    expect((await client.put(path(room, uuid()), { ...body, surprise: 1 })).body).toMatchObject({ error: { code: 'invalid', issues: [{ path: 'surprise' }] } })
+    expect((await client.put(path(room, uuid()), { ...body, surprise: 1 })).body).toMatchObject({
+      error: { code: 'invalid', issues: [{ path: 'surprise' }] },
+    })
     expect((await client.put(path(room, uuid()), { ...body, document: { schema: 99 } })).status).toBe(400)
     expect((await client.put(path(room, 'nonsense'), body)).status).toBe(404)
   })
@@ -109,14 +136,28 @@ test('a calibration is worked out by the server and belongs to its own kind of m
   const equipmentId = await put('equipment', aSprayer('Boom'))
   const id = await put('calibrations', aCalibration(equipmentId))
   // 1 gal on 1,000 ft2 is 0.003785411784 m3 on 92.90304 m2.
-  expect((await client.get(path('calibrations', id))).body).toMatchObject({ perPass: expect.closeTo(4.07458e-5, 10) })
-  expect((await client.put(path('calibrations', uuid()), aCalibration(equipmentId, 'spread'))).body).toMatchObject({ error: { issues: [{ path: 'document.kind' }] } })
-  expect((await client.put(path('trials', uuid()), aTrial(equipmentId))).body).toMatchObject({ error: { issues: [{ path: 'document.kind' }] } })
+  expect((await client.get(path('calibrations', id))).body).toMatchObject({
+    perPass: expect.closeTo(4.07458e-5, 10),
+  })
+  expect(
+    (await client.put(path('calibrations', uuid()), aCalibration(equipmentId, 'spread'))).body,
+  ).toMatchObject({ error: { issues: [{ path: 'document.kind' }] } })
+  expect((await client.put(path('trials', uuid()), aTrial(equipmentId))).body).toMatchObject({
+    error: { issues: [{ path: 'document.kind' }] },
+  })
 })
 
-test('stock is what its movements come to: a repeat is booked once, a count sets it, nothing is rewritten', async () => {
+test('stock is what its movements come to: a repeat is booked once, a count sets it', async () => {
   const id = await put('products', aProduct('Stocked'))
-  const move = (kind: string, text: string, unit = 'lb', movement = uuid()) => client.post(`/api/products/${id}/stock`, { id: movement, kind, entered: { text, unit }, lot: 'A1', remarks: '', on: '2026-05-06' })
+  const move = (kind: string, text: string, unit = 'lb', movement = uuid()) =>
+    client.post(`/api/products/${id}/stock`, {
+      id: movement,
+      kind,
+      entered: { text, unit },
+      lot: 'A1',
+      remarks: '',
+      on: '2026-05-06',
+    })
   const once = uuid()
   await move('received', '50', 'lb', once)
   await move('received', '50', 'lb', once)
@@ -126,7 +167,18 @@ test('stock is what its movements come to: a repeat is booked once, a count sets
   expect(counted.movements).toHaveLength(3)
   expect((await move('received', 'some')).body).toMatchObject({ error: { issues: [{ path: 'entered' }] } })
   expect((await move('used', '5')).status).toBe(400)
-  expect((await client.post(`/api/products/${uuid()}/stock`, { id: uuid(), kind: 'received', entered: { text: '1', unit: 'lb' }, lot: '', remarks: '', on: '2026-05-06' })).status).toBe(404)
+  expect(
+    (
+      await client.post(`/api/products/${uuid()}/stock`, {
+        id: uuid(),
+        kind: 'received',
+        entered: { text: '1', unit: 'lb' },
+        lot: '',
+        remarks: '',
+        on: '2026-05-06',
+      })
+    ).status,
+  ).toBe(404)
 })
 
 describe('the sample crew', () => {
@@ -137,8 +189,14 @@ describe('the sample crew', () => {
     const today = (await sample.get('/api/today')).body as Today
     expect(today.day).toBe('2026-05-06')
     expect(today.running).toMatchObject([{ site: 'Tamsin Point Bowls Club' }])
-    expect(today.due.map(({ product, state, jobId }) => `${product} ${state} ${jobId === null ? 'open' : 'planned'}`)).toEqual([
-      'Prodiamine 65 % granule for water due open', 'Propiconazole 14.3 % concentrate due open', 'Trinexapac-ethyl 11.3 % due planned',
+    expect(
+      today.due.map(
+        ({ product, state, jobId }) => `${product} ${state} ${jobId === null ? 'open' : 'planned'}`,
+      ),
+    ).toEqual([
+      'Prodiamine 65 % granule for water due open',
+      'Propiconazole 14.3 % concentrate due open',
+      'Trinexapac-ethyl 11.3 % due planned',
     ])
     expect(today.reentry).toMatchObject([{ site: 'The Saltings', products: 'Bifenthrin granule' }])
     expect(today.stale.map(({ equipment }) => equipment)).toEqual(['3 gal pump backpack'])
@@ -149,24 +207,49 @@ describe('the sample crew', () => {
     const before = (await sample.get(`/api/sites/${bowls}/ledger`)).body as LedgerRow[]
     const { events, record } = (await sample.get(`/api/applications/${running}/events`)).body as Run
     const device = events[0]?.deviceId ?? ''
-    const stamp = (sequence: number) => ({ id: uuid(), deviceId: device, sequence, counter: sequence, at: '2026-05-06T12:30:00.000Z' })
+    const stamp = (sequence: number) => ({
+      id: uuid(),
+      deviceId: device,
+      sequence,
+      counter: sequence,
+      at: '2026-05-06T12:30:00.000Z',
+    })
     const products = record?.frozen.labels ?? []
     const iron = products.find(({ name }) => name.startsWith('Chelated'))
-    const stockOf = async () => ((await sample.get(`/api/products/${iron?.sourceId}/stock`)).body as Stock).onHand[0]?.amount ?? 0
+    const stockOf = async () =>
+      ((await sample.get(`/api/products/${iron?.sourceId}/stock`)).body as Stock).onHand[0]?.amount ?? 0
     const shelf = await stockOf()
     const used = {
-      treated: { value: 2080, unit: 'm2' }, made: { value: 30, unit: 'gal' }, left: { value: 3, unit: 'gal' },
+      treated: { value: 2080, unit: 'm2' },
+      made: { value: 30, unit: 'gal' },
+      left: { value: 3, unit: 'gal' },
       putIn: products.map(({ productId }) => ({ productId, amount: { value: 2000, unit: 'mL' } })),
     }
     const details = { by: 'T. Arkwright', licence: '', target: 'growth', weather: '', remarks: '' }
-    const done = await sample.post(`/api/applications/${running}/events`, { events: [{ kind: 'used', ...stamp(3), payload: used }, { kind: 'finished', ...stamp(4), payload: details }] })
+    const done = await sample.post(`/api/applications/${running}/events`, {
+      events: [
+        { kind: 'used', ...stamp(3), payload: used },
+        { kind: 'finished', ...stamp(4), payload: details },
+      ],
+    })
     expect(done.body).toMatchObject({ record: { state: 'done' } })
     expect(await stockOf()).toBeCloseTo(shelf - 0.0018, 9)
     const after = (await sample.get(`/api/sites/${bowls}/ledger`)).body as LedgerRow[]
     expect(after.length - before.length).toBe(6)
-    const own = (rows: LedgerRow[]) => rows.filter(({ applicationId, product }) => applicationId === running && product.startsWith('Chelated')).reduce((sum, { amount }) => sum + amount, 0)
+    const own = (rows: LedgerRow[]) =>
+      rows
+        .filter(({ applicationId, product }) => applicationId === running && product.startsWith('Chelated'))
+        .reduce((sum, { amount }) => sum + amount, 0)
     expect(own(after)).toBeCloseTo(0.0018, 9)
-    await sample.post(`/api/applications/${running}/events`, { events: [{ kind: 'corrected', ...stamp(5), payload: { field: 'left', now: { value: 6, unit: 'gal' }, reason: 'read the wrong mark' } }] })
+    await sample.post(`/api/applications/${running}/events`, {
+      events: [
+        {
+          kind: 'corrected',
+          ...stamp(5),
+          payload: { field: 'left', now: { value: 6, unit: 'gal' }, reason: 'read the wrong mark' },
+        },
+      ],
+    })
     expect(own((await sample.get(`/api/sites/${bowls}/ledger`)).body as LedgerRow[])).toBeCloseTo(0.0016, 9)
     expect(await stockOf()).toBeCloseTo(shelf - 0.0016, 9)
     for (const table of ['laid_down', 'stock_movements', 'area_sizes']) {
@@ -179,7 +262,8 @@ describe('the sample crew', () => {
     const all = async (question: string) => {
       const seen: RecordPage['rows'][number][] = []
       for (let next: string | null = ''; next !== null;) {
-        const page: RecordPage = (await sample.get(`/api/records?${question}${next ? `&after=${next}` : ''}`)).body as RecordPage
+        const page: RecordPage = (await sample.get(`/api/records?${question}${next ? `&after=${next}` : ''}`))
+          .body as RecordPage
         seen.push(...page.rows)
         next = page.next
       }
@@ -188,19 +272,32 @@ describe('the sample crew', () => {
     }
     const everything = await all('')
     expect(everything.length).toBe(73)
-    expect(everything.map(({ finishedAt }) => finishedAt)).toEqual(everything.map(({ finishedAt }) => finishedAt).toSorted().toReversed())
-    expect((await all('sort=oldest')).map(({ id }) => id)).toEqual(everything.map(({ id }) => id).toReversed())
-    expect((await all('sort=site')).map(({ site }) => site.toLowerCase())).toEqual(everything.map(({ site }) => site.toLowerCase()).toSorted())
+    expect(everything.map(({ finishedAt }) => finishedAt)).toEqual(
+      everything
+        .map(({ finishedAt }) => finishedAt)
+        .toSorted()
+        .toReversed(),
+    )
+    expect((await all('sort=oldest')).map(({ id }) => id)).toEqual(
+      everything.map(({ id }) => id).toReversed(),
+    )
+    expect((await all('sort=site')).map(({ site }) => site.toLowerCase())).toEqual(
+      everything.map(({ site }) => site.toLowerCase()).toSorted(),
+    )
     const iron = await all('q=chel%20coop')
     expect(iron.length).toBeGreaterThan(2)
-    expect(iron.every(({ products, site }) => products.includes('Chelated') && site === 'Cooperage Row')).toBe(true)
+    expect(
+      iron.every(({ products, site }) => products.includes('Chelated') && site === 'Cooperage Row'),
+    ).toBe(true)
     expect((await all('q=arkwright')).every(({ by }) => by === 'T. Arkwright')).toBe(true)
     expect((await all('verdict=off')).every(({ verdict }) => verdict === 'off')).toBe(true)
     expect((await all(`siteId=${bowls}`)).every(({ siteId }) => siteId === bowls)).toBe(true)
-    // The evening of 5 May in New York is already 6 May in Greenwich for a late finish; days are the crew's own.
+    // The evening of 5 May in New York is already 6 May in Greenwich for a late finish; days are the crew's
+    // own.
     expect((await all('from=2026-05-05&to=2026-05-05')).map(({ site }) => site)).toEqual(['The Saltings'])
     expect(await all('q=%27%20OR%201%3D1')).toEqual([])
-    for (const wrong of ['verdict=splendid', 'sort=sideways', 'from=5/6', 'siteId=x', 'after=nonsense']) expect((await sample.get(`/api/records?${wrong}`)).status, wrong).toBe(400)
+    for (const wrong of ['verdict=splendid', 'sort=sideways', 'from=5/6', 'siteId=x', 'after=nonsense'])
+      expect((await sample.get(`/api/records?${wrong}`)).status, wrong).toBe(400)
   })
 
   test('records leave as CSV and as JSON, the same ones, and no cell runs as a formula', async () => {
@@ -208,7 +305,10 @@ describe('the sample crew', () => {
     const csv = await file('format=csv&q=saltings')
     expect(csv.headers.get('content-disposition')).toContain('records-2026-05-06.csv')
     const lines = Papa.parse<Record<string, string>>((await csv.text()).trim(), { header: true }).data
-    const whole = (await (await file('format=json&q=saltings')).json()) as { id: string; record: { outcomes: unknown[] } }[]
+    const whole = (await (await file('format=json&q=saltings')).json()) as {
+      id: string
+      record: { outcomes: unknown[] }
+    }[]
     expect(new Set(lines.map(({ record }) => record))).toEqual(new Set(whole.map(({ id }) => id)))
     expect(lines.length).toBe(whole.reduce((sum, { record }) => sum + record.outcomes.length, 0))
     expect(lines[0]).toMatchObject({ rate_unit: expect.stringMatching(/\//), licence: 'TP-0417 (sample)' })
@@ -217,7 +317,8 @@ describe('the sample crew', () => {
   })
 
   test('the palette finds every kind of thing by the beginnings of its words', async () => {
-    const found = async (words: string) => ((await sample.get(`/api/find?q=${encodeURIComponent(words)}`)).body as Found[]).map(({ kind }) => kind)
+    const found = async (words: string) =>
+      ((await sample.get(`/api/find?q=${encodeURIComponent(words)}`)).body as Found[]).map(({ kind }) => kind)
     expect(new Set(await found('cooper'))).toEqual(new Set(['site', 'job', 'record']))
     expect(await found('croq')).toContain('area')
     expect(await found('tow bo')).toEqual(['equipment'])
@@ -231,57 +332,126 @@ describe('the sample crew', () => {
     const choice = (await fresh.get('/api/organizations')).body as OrganizationChoice
     expect(choice.all.filter(({ kind }) => kind === 'sample')).toHaveLength(1)
     expect(((await fresh.get('/api/today')).body as Today).running).toHaveLength(1)
-    expect((await query(served.databaseUrl, `SELECT count(*)::int AS n FROM organizations WHERE kind = 'retired'`)).rows[0]?.n).toBe(1)
+    expect(
+      (await query(served.databaseUrl, `SELECT count(*)::int AS n FROM organizations WHERE kind = 'retired'`))
+        .rows[0]?.n,
+    ).toBe(1)
   })
 })
 
 test('settings are the crew’s own, guarded by their version, and rule verdicts and trust', async () => {
   const { current } = (await client.get('/api/organizations')).body as OrganizationChoice
-  const save: SaveOrganization = { version: current.version, name: 'A crew of two', licence: 'L-1', units: 'metric-100', timeZone: 'Europe/Dublin', settings: { ...current.settings, currency: 'EUR', house: { ...current.settings.house, good: 0.02 } } }
-  expect((await client.put('/api/organizations/settings', save)).body).toMatchObject({ name: 'A crew of two', version: 2, settings: { currency: 'EUR', house: { good: 0.02, acceptable: 0.1 } } })
+  const save: SaveOrganization = {
+    version: current.version,
+    name: 'A crew of two',
+    licence: 'L-1',
+    units: 'metric-100',
+    timeZone: 'Europe/Dublin',
+    settings: { ...current.settings, currency: 'EUR', house: { ...current.settings.house, good: 0.02 } },
+  }
+  expect((await client.put('/api/organizations/settings', save)).body).toMatchObject({
+    name: 'A crew of two',
+    version: 2,
+    settings: { currency: 'EUR', house: { good: 0.02, acceptable: 0.1 } },
+  })
   expect((await client.put('/api/organizations/settings', save)).body).toMatchObject({ version: 2 })
-  expect((await client.put('/api/organizations/settings', { ...save, name: 'Late' })).body).toMatchObject({ error: { code: 'changed-elsewhere' }, current: { name: 'A crew of two' } })
-  expect((await client.put('/api/organizations/settings', { ...save, version: 2, timeZone: 'Moon/Crater' })).status).toBe(400)
-  expect((await client.put('/api/organizations/settings', { ...save, version: 2, settings: { ...save.settings, house: { ...save.settings.house, good: 0.5 } } })).status).toBe(400)
+  expect((await client.put('/api/organizations/settings', { ...save, name: 'Late' })).body).toMatchObject({
+    error: { code: 'changed-elsewhere' },
+    current: { name: 'A crew of two' },
+  })
+  expect(
+    (await client.put('/api/organizations/settings', { ...save, version: 2, timeZone: 'Moon/Crater' }))
+      .status,
+  ).toBe(400)
+  expect(
+    (
+      await client.put('/api/organizations/settings', {
+        ...save,
+        version: 2,
+        settings: { ...save.settings, house: { ...save.settings.house, good: 0.5 } },
+      })
+    ).status,
+  ).toBe(400)
 })
 
 test('every route answers another crew with 404 for what is not its own', async () => {
   const siteId = await put('sites', aSite('Walked'))
   const ids: Readonly<Record<string, string>> = {
-    sites: siteId, areas: await put('areas', anArea(siteId)), equipment: await put('equipment', aSprayer()), products: await put('products', aProduct()),
-    calibrations: await put('calibrations', aCalibration(await put('equipment', aSprayer()))), trials: await put('trials', aTrial(await put('equipment', aSpreader()))),
+    sites: siteId,
+    areas: await put('areas', anArea(siteId)),
+    equipment: await put('equipment', aSprayer()),
+    products: await put('products', aProduct()),
+    calibrations: await put('calibrations', aCalibration(await put('equipment', aSprayer()))),
+    trials: await put('trials', aTrial(await put('equipment', aSpreader()))),
     attachments: CEMETERY_PICTURE,
-    jobs: named('job Cooperage Row Spring feed, front strips 2026-05-06'), records: named('application The Saltings Surface insects 2026-05-05'), applications: named('application The Saltings Surface insects 2026-05-05'),
+    jobs: named('job Cooperage Row Spring feed, front strips 2026-05-06'),
+    records: named('application The Saltings Surface insects 2026-05-05'),
+    applications: named('application The Saltings Surface insects 2026-05-05'),
   }
   // The four last are the sample's, which is another crew to both.
-  const files = readdirSync('server/api', { recursive: true, encoding: 'utf8' }).filter((file) => file.endsWith('.ts')).map((file) => `server/api/${file}`)
+  const files = readdirSync('server/api', { recursive: true, encoding: 'utf8' })
+    .filter((file) => file.endsWith('.ts'))
+    .map((file) => `server/api/${file}`)
   expect(files.length).toBeGreaterThan(25)
   const bodies: Readonly<Record<string, unknown>> = {
-    'delete': { version: 1 }, 'stock.post': { id: uuid(), kind: 'received', entered: { text: '1', unit: 'lb' }, lot: '', remarks: '', on: '2026-05-06' },
-    'events.post': { events: [{ kind: 'started', id: uuid(), deviceId: uuid(), sequence: 1, counter: 1, at: '2026-05-06T12:00:00.000Z' }] }, 'restore.post': {},
-    'plan.post': { areas: [], removed: [] }, 'copy.post': { id: uuid(), name: 'Theirs' }, 'calibrations.post': { calibrations: [{ id: uuid(), document: aCalibration('').document }] },
+    delete: { version: 1 },
+    'stock.post': {
+      id: uuid(),
+      kind: 'received',
+      entered: { text: '1', unit: 'lb' },
+      lot: '',
+      remarks: '',
+      on: '2026-05-06',
+    },
+    'events.post': {
+      events: [
+        {
+          kind: 'started',
+          id: uuid(),
+          deviceId: uuid(),
+          sequence: 1,
+          counter: 1,
+          at: '2026-05-06T12:00:00.000Z',
+        },
+      ],
+    },
+    'restore.post': {},
+    'plan.post': { areas: [], removed: [] },
+    'copy.post': { id: uuid(), name: 'Theirs' },
+    'calibrations.post': { calibrations: [{ id: uuid(), document: aCalibration('').document }] },
   }
   let walked = 0
   for (const file of files.filter((name) => name.includes('[id]'))) {
-    const [, route = '', method = ''] = /^server\/api\/(.*?)(?:\/index)?\.(get|put|post|delete)\.ts$/.exec(file) ?? []
+    const [, route = '', method = ''] =
+      /^server\/api\/(.*?)(?:\/index)?\.(get|put|post|delete)\.ts$/.exec(file) ?? []
     expect(method, file).not.toBe('')
     // A PUT makes a row of one's own: that it leaves the other's alone is asserted for itself below.
     if (method === 'put') continue
-    const rooms = route.includes('[room]') ? ['sites', 'areas', 'equipment', 'calibrations', 'trials', 'products'] : [route.split('/')[0] ?? '']
+    const rooms = route.includes('[room]')
+      ? ['sites', 'areas', 'equipment', 'calibrations', 'trials', 'products']
+      : [route.split('/')[0] ?? '']
     for (const room of rooms) {
       const id = ids[room]
       expect(id, `${file} names no row of this test: add one`).toBeDefined()
-      const address = `/api/${route.replace('[room]', room).replace('[id]', id ?? '')}${/\/(export|calibrations)$/.test(route) ? '?format=csv' : ''}`
+      const address =
+        `/api/${route.replace('[room]', room).replace('[id]', id ?? '')}` +
+        (/\/(export|calibrations)$/.test(route) ? '?format=csv' : '')
       const body = bodies[`${route.split('/').at(-1)}.${method}`] ?? bodies[method]
-      const answer = method === 'get' ? await other.get(address) : method === 'delete' ? await other.delete(address, body) : await other.post(address, body)
+      const answer =
+        method === 'get'
+          ? await other.get(address)
+          : method === 'delete'
+            ? await other.delete(address, body)
+            : await other.post(address, body)
       expect(answer.status, `${method} ${address}`).toBe(404)
       walked += 1
     }
   }
   expect(walked).toBeGreaterThan(20)
-  for (const list of ['/api/sites', '/api/jobs', '/api/records']) expect(((await other.get(list)).body as JobPage).rows, list).toEqual([])
+  for (const list of ['/api/sites', '/api/jobs', '/api/records'])
+    expect(((await other.get(list)).body as JobPage).rows, list).toEqual([])
   expect((await other.get('/api/find?q=walked')).body).toEqual([])
-  expect(((await other.get(`/api/rooms/areas?siteId=${siteId}`)).body as Area[])).toEqual([])
+  expect((await other.get(`/api/rooms/areas?siteId=${siteId}`)).body as Area[]).toEqual([])
   for (const [room, id] of Object.entries(ids).slice(0, 6)) {
     const body = (await client.get(path(room, id))).body as { version: number }
     await other.put(path(room, id), { ...(await ROOMS.find(([name]) => name === room)?.[1]()), version: 0 })
@@ -289,60 +459,190 @@ test('every route answers another crew with 404 for what is not its own', async 
   }
 })
 
-test('a visit holds several applications in order; each is run for itself, and the visit is done when all are', async () => {
-  const jobs = (await sample.get('/api/jobs?state=planned&q=marlow')).body as JobPage
-  const job = (await sample.get(`/api/jobs/${jobs.rows[0]?.id}`)).body as Job
-  const save = (version: number, applications: Job['applications']) => sample.put(`/api/jobs/${job.id}`, {
-    version, site: job.site, siteId: job.siteId, purpose: job.purpose, plannedFor: job.plannedFor, state: 'planned', applications: applications.map(({ id, document }) => ({ id, document })),
-  })
-  const turned = await save(job.version, job.applications.toReversed())
-  expect((turned.body as Job).applications.map(({ id }) => id)).toEqual(job.applications.map(({ id }) => id).toReversed())
-  const foreign = await sample.put(`/api/jobs/${uuid()}`, { version: 0, site: '', siteId: null, purpose: '', plannedFor: '', state: 'draft', applications: [{ id: job.applications[0]?.id, document: job.applications[0]?.document }] })
-  expect(foreign.body).toMatchObject({ error: { issues: [{ path: 'applications.0.id' }] } })
-  const [first, second] = (turned.body as Job).applications
-  const device = uuid()
-  const stamp = (sequence: number) => ({ id: uuid(), deviceId: device, sequence, counter: sequence, at: '2026-05-11T12:00:00.000Z' })
-  await sample.post(`/api/applications/${first?.id}/events`, { events: [{ kind: 'planned', ...stamp(1) }, { kind: 'started', ...stamp(2) }] })
-  const under = (await sample.get(`/api/jobs/${job.id}`)).body as Job
-  expect([under.state, ...under.applications.map(({ state }) => state)]).toEqual(['running', 'running', 'planned'])
-  expect(codeOf((await save(under.version, under.applications.toReversed())).body)).toBe('locked')
-  expect(codeOf((await sample.delete(`/api/jobs/${job.id}`, { version: under.version })).body)).toBe('locked')
-  for (const application of [first, second]) {
-    const products = application?.document.products.map(({ id }) => ({ productId: id, amount: { value: 40, unit: application.document.method === 'spread' ? 'lb' : 'fl oz' } })) ?? []
-    const payload = application?.document.method === 'spread' ? { treated: { value: 8820, unit: 'ft2' }, putIn: products, left: { value: 9, unit: 'lb' } } : { treated: { value: 8820, unit: 'ft2' }, putIn: products, made: { value: 12, unit: 'gal' }, left: { value: 1, unit: 'gal' } }
-    const own = application?.id === first?.id ? [] : [{ kind: 'planned', ...stamp(1) }, { kind: 'started', ...stamp(2) }]
-    await sample.post(`/api/applications/${application?.id}/events`, { events: [...own, { kind: 'used', ...stamp(3), payload }, { kind: 'finished', ...stamp(4), payload: { by: '', licence: '', target: '', weather: '', remarks: '' } }] })
-  }
-  expect((await sample.get(`/api/jobs/${job.id}`)).body).toMatchObject({ state: 'done', applications: [{ state: 'done' }, { state: 'done' }] })
-})
+test(
+  'a visit holds several applications in order; each is run for itself, and the visit is done when all ' +
+    'are',
+  async () => {
+    const jobs = (await sample.get('/api/jobs?state=planned&q=marlow')).body as JobPage
+    const job = (await sample.get(`/api/jobs/${jobs.rows[0]?.id}`)).body as Job
+    const save = (version: number, applications: Job['applications']) =>
+      sample.put(`/api/jobs/${job.id}`, {
+        version,
+        site: job.site,
+        siteId: job.siteId,
+        purpose: job.purpose,
+        plannedFor: job.plannedFor,
+        state: 'planned',
+        applications: applications.map(({ id, document }) => ({ id, document })),
+      })
+    const turned = await save(job.version, job.applications.toReversed())
+    expect((turned.body as Job).applications.map(({ id }) => id)).toEqual(
+      job.applications.map(({ id }) => id).toReversed(),
+    )
+    const foreign = await sample.put(`/api/jobs/${uuid()}`, {
+      version: 0,
+      site: '',
+      siteId: null,
+      purpose: '',
+      plannedFor: '',
+      state: 'draft',
+      applications: [{ id: job.applications[0]?.id, document: job.applications[0]?.document }],
+    })
+    expect(foreign.body).toMatchObject({ error: { issues: [{ path: 'applications.0.id' }] } })
+    const [first, second] = (turned.body as Job).applications
+    const device = uuid()
+    const stamp = (sequence: number) => ({
+      id: uuid(),
+      deviceId: device,
+      sequence,
+      counter: sequence,
+      at: '2026-05-11T12:00:00.000Z',
+    })
+    await sample.post(`/api/applications/${first?.id}/events`, {
+      events: [
+        { kind: 'planned', ...stamp(1) },
+        { kind: 'started', ...stamp(2) },
+      ],
+    })
+    const under = (await sample.get(`/api/jobs/${job.id}`)).body as Job
+    expect([under.state, ...under.applications.map(({ state }) => state)]).toEqual([
+      'running',
+      'running',
+      'planned',
+    ])
+    expect(codeOf((await save(under.version, under.applications.toReversed())).body)).toBe('locked')
+    expect(codeOf((await sample.delete(`/api/jobs/${job.id}`, { version: under.version })).body)).toBe(
+      'locked',
+    )
+    for (const application of [first, second]) {
+      const products =
+        application?.document.products.map(({ id }) => ({
+          productId: id,
+          amount: { value: 40, unit: application.document.method === 'spread' ? 'lb' : 'fl oz' },
+        })) ?? []
+      const payload =
+        application?.document.method === 'spread'
+          ? { treated: { value: 8820, unit: 'ft2' }, putIn: products, left: { value: 9, unit: 'lb' } }
+          : {
+              treated: { value: 8820, unit: 'ft2' },
+              putIn: products,
+              made: { value: 12, unit: 'gal' },
+              left: { value: 1, unit: 'gal' },
+            }
+      const own =
+        application?.id === first?.id
+          ? []
+          : [
+              { kind: 'planned', ...stamp(1) },
+              { kind: 'started', ...stamp(2) },
+            ]
+      await sample.post(`/api/applications/${application?.id}/events`, {
+        events: [
+          ...own,
+          { kind: 'used', ...stamp(3), payload },
+          {
+            kind: 'finished',
+            ...stamp(4),
+            payload: { by: '', licence: '', target: '', weather: '', remarks: '' },
+          },
+        ],
+      })
+    }
+    expect((await sample.get(`/api/jobs/${job.id}`)).body).toMatchObject({
+      state: 'done',
+      applications: [{ state: 'done' }, { state: 'done' }],
+    })
+  },
+)
 
-test('a run is refused against its label, the ledger or a rule of the place, and starts once nothing stands in the way', async () => {
-  const crew = clientOf(served.url)
-  await crew.post('/api/organizations', { id: uuid(), name: 'A careful crew', units: 'us-1000' })
-  const [siteId, areaId, productId, applicationId] = [uuid(), uuid(), uuid(), uuid()]
-  await crew.put(path('sites', siteId), aSite('Held back'))
-  await crew.put(path('areas', areaId), anArea(siteId))
-  const label = aProduct('Held granule')
-  const [line] = label.document.lines
-  const product = { ...label, document: { ...label.document, lines: [{ ...line, rate: { text: '3', unit: 'lb/1000 ft2' as const }, year: { text: '5', unit: 'lb/1000 ft2' as const } }] } } as typeof label
-  await crew.put(path('products', productId), product)
-  const area = (await crew.get(path('areas', areaId))).body as Area
-  const job = (id: string, application: string) => crew.put(`/api/jobs/${id}`, {
-    version: 0, site: 'Held back', siteId, purpose: '', plannedFor: '', state: 'planned', applications: [{
-      id: application, document: spreading([lawnFromArea(area)], [{ ...noteFromLabel({ id: productId, version: 1, name: product.name, document: product.document }, product.document.lines[0]!, uuid(), { text: '', unit: 'lb' }) }], { passes: 2, calibration: spreaderCourse('2026-11-01', '12', product.name, [['10', '9']]) }),
-    }],
-  })
-  const device = uuid()
-  const event = (kind: string, sequence: number, payload?: object) => ({ kind, id: uuid(), deviceId: device, sequence, counter: sequence, at: new Date().toISOString(), ...(payload && { payload }) })
-  const run = (application: string, events: readonly object[]) => crew.post(`/api/applications/${application}/events`, { events })
-  expect((await job(uuid(), applicationId)).status).toBe(200)
-  const started = await run(applicationId, [event('planned', 1), event('started', 2)])
-  expect(started.status, JSON.stringify(started.body)).toBe(200)
-  const frozen = (started.body as Run).record?.frozen
-  // 3 lb on 1,000 ft2 of 5,000 ft2 lie there; 3 more are over the year's 5.
-  const used = { treated: { value: 5000, unit: 'ft2' }, left: { value: 0.1, unit: 'lb' }, putIn: [{ productId: frozen?.labels[0]?.productId, amount: { value: 15.1, unit: 'lb' } }] }
-  expect((await run(applicationId, [event('used', 3, used), event('finished', 4, { by: '', licence: '', target: '', weather: '', remarks: '' })])).status).toBe(200)
-  const again = uuid()
-  await job(uuid(), again)
-  expect((await run(again, [event('planned', 5), event('started', 6)])).body).toMatchObject({ error: { code: 'not-ready', issues: [{ message: expect.stringContaining('over the label') }] } })
-})
+test(
+  'a run is refused against its label, the ledger or a rule of the place, and starts once nothing stands ' +
+    'in the way',
+  async () => {
+    const crew = clientOf(served.url)
+    await crew.post('/api/organizations', { id: uuid(), name: 'A careful crew', units: 'us-1000' })
+    const [siteId, areaId, productId, applicationId] = [uuid(), uuid(), uuid(), uuid()]
+    await crew.put(path('sites', siteId), aSite('Held back'))
+    await crew.put(path('areas', areaId), anArea(siteId))
+    const label = aProduct('Held granule')
+    const [line] = label.document.lines
+    const product = {
+      ...label,
+      document: {
+        ...label.document,
+        lines: [
+          {
+            ...line,
+            rate: { text: '3', unit: 'lb/1000 ft2' as const },
+            year: { text: '5', unit: 'lb/1000 ft2' as const },
+          },
+        ],
+      },
+    } as typeof label
+    await crew.put(path('products', productId), product)
+    const area = (await crew.get(path('areas', areaId))).body as Area
+    const job = (id: string, application: string) =>
+      crew.put(`/api/jobs/${id}`, {
+        version: 0,
+        site: 'Held back',
+        siteId,
+        purpose: '',
+        plannedFor: '',
+        state: 'planned',
+        applications: [
+          {
+            id: application,
+            document: spreading(
+              [lawnFromArea(area)],
+              [
+                {
+                  ...noteFromLabel(
+                    { id: productId, version: 1, name: product.name, document: product.document },
+                    product.document.lines[0]!,
+                    uuid(),
+                    { text: '', unit: 'lb' },
+                  ),
+                },
+              ],
+              { passes: 2, calibration: spreaderCourse('2026-11-01', '12', product.name, [['10', '9']]) },
+            ),
+          },
+        ],
+      })
+    const device = uuid()
+    const event = (kind: string, sequence: number, payload?: object) => ({
+      kind,
+      id: uuid(),
+      deviceId: device,
+      sequence,
+      counter: sequence,
+      at: new Date().toISOString(),
+      ...(payload && { payload }),
+    })
+    const run = (application: string, events: readonly object[]) =>
+      crew.post(`/api/applications/${application}/events`, { events })
+    expect((await job(uuid(), applicationId)).status).toBe(200)
+    const started = await run(applicationId, [event('planned', 1), event('started', 2)])
+    expect(started.status, JSON.stringify(started.body)).toBe(200)
+    const frozen = (started.body as Run).record?.frozen
+    // 3 lb on 1,000 ft2 of 5,000 ft2 lie there; 3 more are over the year's 5.
+    const used = {
+      treated: { value: 5000, unit: 'ft2' },
+      left: { value: 0.1, unit: 'lb' },
+      putIn: [{ productId: frozen?.labels[0]?.productId, amount: { value: 15.1, unit: 'lb' } }],
+    }
+    expect(
+      (
+        await run(applicationId, [
+          event('used', 3, used),
+          event('finished', 4, { by: '', licence: '', target: '', weather: '', remarks: '' }),
+        ])
+      ).status,
+    ).toBe(200)
+    const again = uuid()
+    await job(uuid(), again)
+    expect((await run(again, [event('planned', 5), event('started', 6)])).body).toMatchObject({
+      error: { code: 'not-ready', issues: [{ message: expect.stringContaining('over the label') }] },
+    })
+  },
+)

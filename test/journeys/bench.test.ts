@@ -8,7 +8,8 @@ import { stage } from '../support/stage'
 const on = stage()
 const field = (page: Page, name: string) => page.getByLabel(name, { exact: true }).first()
 const press = (page: Page, name: string) => page.getByRole('button', { name, exact: true }).first().click()
-const saved = (page: Page) => page.getByRole('status').getByText('saved', { exact: true }).waitFor({ timeout: 10_000 })
+const saved = (page: Page) =>
+  page.getByRole('status').getByText('saved', { exact: true }).waitFor({ timeout: 10_000 })
 async function typeList(page: Page, first: RegExp, figures: readonly string[]) {
   await page.getByLabel(first).click()
   for (const [i, figure] of figures.entries()) {
@@ -51,7 +52,10 @@ test('a row of trays to an effective swath, taken over by the spreader', async (
   await page.getByRole('button', { name: /^Effective swath/ }).click()
   await page.getByText(/the widest within 20 %/).waitFor()
   await page.keyboard.press('Escape')
-  await page.getByRole('img', { name: /Deposit across the throw/ }).locator('svg').waitFor()
+  await page
+    .getByRole('img', { name: /Deposit across the throw/ })
+    .locator('svg')
+    .waitFor()
   await field(page, 'Lanes').selectOption({ label: 'all one way' })
   await press(page, 'Take it as this spreader’s swath')
   await page.getByRole('button', { name: 'It is this spreader’s swath' }).waitFor()
@@ -60,11 +64,14 @@ test('a row of trays to an effective swath, taken over by the spreader', async (
   const told = await page.getByRole('button', { name: /^Effective swath/ }).innerText()
   await page.getByRole('link', { name: '80 lb broadcast push spreader' }).click()
   await expect.poll(() => field(page, 'Swath').inputValue()).toBe(told.replaceAll(/[^\d.]/g, ''))
-  await page.getByText(/swath \d+(\.\d+)? ft/).first().waitFor()
+  await page
+    .getByText(/swath \d+(\.\d+)? ft/)
+    .first()
+    .waitFor()
   expectQuiet(watched)
 })
 
-test('on the phone: nozzles caught, a course timed, and the speed that gives the carrier wanted', async () => {
+test('on the phone: nozzles caught, a course timed', async () => {
   const watched = await watchedPage(on.browser, { width: 390, height: 844 })
   const { page } = watched
   await page.goto(`${on.url}/equipment/${SAMPLE_EQUIPMENT.tow}`)
@@ -83,7 +90,8 @@ test('on the phone: nozzles caught, a course timed, and the speed that gives the
   await press(page, 'Another run')
   await field(page, 'Time 2').fill('29.04')
   await field(page, 'Carrier wanted').fill('1')
-  // 0.31 GPM a nozzle, 3.1 mph, 20 in: 29.7 gal/ac = 0.682 gal/1,000 ft2; 1 gal asks for 3.1 x 0.682 = 2.11 mph.
+  // 0.31 GPM a nozzle, 3.1 mph, 20 in: 29.7 gal/ac = 0.682 gal/1,000 ft2; 1 gal asks for 3.1 x 0.682 = 2.11
+  // mph.
   await page.getByRole('button', { name: /^Carrier 0\.682/ }).waitFor()
   await page.getByRole('button', { name: /^Speed for the carrier wanted 2\.11/ }).waitFor()
   await page.getByText('Far from the speed timed').waitFor()
@@ -99,47 +107,63 @@ test('on the phone: nozzles caught, a course timed, and the speed that gives the
   expectQuiet(watched)
 })
 
-test('a spreader nobody knows: weighed on a simulated scale over a bad cable, three runs, a calibration that a job trusts', async () => {
-  const watched = await watchedPage(on.browser)
-  const { page } = watched
-  await page.goto(`${on.url}/equipment/${SAMPLE_EQUIPMENT.push}`)
-  await press(page, 'New calibration')
-  await field(page, 'Course length').fill('50 ft')
-  await field(page, 'Setting').fill('11')
-  await field(page, 'Product in the hopper').fill('Slow-feed 21-0-6 granule')
-  await page.getByText('Practise with a machine').click()
-  await press(page, 'Charge the hopper')
-  await field(page, 'Cable').selectOption({ label: 'bad: noise and drops' })
-  await page.getByText(/unreadable lines? passed over/).waitFor({ timeout: 20_000 })
-  await press(page, 'Take it: Run 1: weighed in')
-  expect(await field(page, 'Run 1: weighed in').inputValue()).toBe('5000')
-  for (const run of [1, 2, 3]) {
-    if (run > 1) await press(page, 'Add a run')
-    await press(page, 'Spread the course at setting 11')
-    await page.getByRole('button', { name: `Take it: Run ${run}: weighed back`, exact: true }).and(page.locator(':enabled')).waitFor({ timeout: 20_000 })
-    await page.keyboard.press('Control+.')
-    await expect.poll(() => field(page, `Run ${run}: weighed back`).inputValue()).not.toBe('')
-  }
-  await press(page, 'Time it on a course')
-  await field(page, 'Timed over').fill('50 ft')
-  await field(page, 'Time 1').fill('11')
-  await page.getByText(/The 3 runs agree within/).waitFor()
-  await page.getByRole('button', { name: /^One pass puts down/ }).click()
-  await page.getByText(/run 3:/).waitFor()
-  await page.keyboard.press('Escape')
-  await saved(page)
-  await expectAccessible(page)
-  await page.getByRole('link', { name: '80 lb broadcast push spreader' }).click()
-  await page.getByRole('table').getByRole('link', { name: '6 May 2026' }).waitFor()
-  // Out as a file and in again: all are known already.
-  const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Export as CSV' }).click()])
-  await page.getByLabel('Take in a file').setInputFiles({ name: 'calibrations.csv', mimeType: 'text/csv', buffer: readFileSync(await file.path()) })
-  await press(page, 'Take them in')
-  await page.getByText(/0 taken in, \d+ were here already/).waitFor()
-  await page.getByLabel('Take in a file').setInputFiles({ name: 'else.csv', mimeType: 'text/csv', buffer: Buffer.from('a,b\n1,2\n') })
-  await page.getByRole('alert').getByText('is no such table').waitFor()
-  expectQuiet(watched)
-})
+test(
+  'a spreader nobody knows: weighed on a simulated scale over a bad cable, three runs, a calibration ' +
+    'that a job trusts',
+  async () => {
+    const watched = await watchedPage(on.browser)
+    const { page } = watched
+    await page.goto(`${on.url}/equipment/${SAMPLE_EQUIPMENT.push}`)
+    await press(page, 'New calibration')
+    await field(page, 'Course length').fill('50 ft')
+    await field(page, 'Setting').fill('11')
+    await field(page, 'Product in the hopper').fill('Slow-feed 21-0-6 granule')
+    await page.getByText('Practise with a machine').click()
+    await press(page, 'Charge the hopper')
+    await field(page, 'Cable').selectOption({ label: 'bad: noise and drops' })
+    await page.getByText(/unreadable lines? passed over/).waitFor({ timeout: 20_000 })
+    await press(page, 'Take it: Run 1: weighed in')
+    expect(await field(page, 'Run 1: weighed in').inputValue()).toBe('5000')
+    for (const run of [1, 2, 3]) {
+      if (run > 1) await press(page, 'Add a run')
+      await press(page, 'Spread the course at setting 11')
+      await page
+        .getByRole('button', { name: `Take it: Run ${run}: weighed back`, exact: true })
+        .and(page.locator(':enabled'))
+        .waitFor({ timeout: 20_000 })
+      await page.keyboard.press('Control+.')
+      await expect.poll(() => field(page, `Run ${run}: weighed back`).inputValue()).not.toBe('')
+    }
+    await press(page, 'Time it on a course')
+    await field(page, 'Timed over').fill('50 ft')
+    await field(page, 'Time 1').fill('11')
+    await page.getByText(/The 3 runs agree within/).waitFor()
+    await page.getByRole('button', { name: /^One pass puts down/ }).click()
+    await page.getByText(/run 3:/).waitFor()
+    await page.keyboard.press('Escape')
+    await saved(page)
+    await expectAccessible(page)
+    await page.getByRole('link', { name: '80 lb broadcast push spreader' }).click()
+    await page.getByRole('table').getByRole('link', { name: '6 May 2026' }).waitFor()
+    // Out as a file and in again: all are known already.
+    const [file] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('link', { name: 'Export as CSV' }).click(),
+    ])
+    await page.getByLabel('Take in a file').setInputFiles({
+      name: 'calibrations.csv',
+      mimeType: 'text/csv',
+      buffer: readFileSync(await file.path()),
+    })
+    await press(page, 'Take them in')
+    await page.getByText(/0 taken in, \d+ were here already/).waitFor()
+    await page
+      .getByLabel('Take in a file')
+      .setInputFiles({ name: 'else.csv', mimeType: 'text/csv', buffer: Buffer.from('a,b\n1,2\n') })
+    await page.getByRole('alert').getByText('is no such table').waitFor()
+    expectQuiet(watched)
+  },
+)
 
 test('a boom by a 128th of an acre, and a finished job kept as a calibration', async () => {
   const watched = await watchedPage(on.browser, { width: 390, height: 844 })

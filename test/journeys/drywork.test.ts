@@ -10,7 +10,7 @@ const field = (page: Page, name: string | RegExp) =>
   page.getByRole('textbox', { name, exact: typeof name === 'string' })
 const totals = (page: Page) => page.getByLabel('Totals')
 
-test('a granule from tape to record: metric figures, two passes, a setting put right by the pace', async () => {
+test('a granule from tape to record: metric figures, two passes', async () => {
   const watched = await watchedPage(on.browser)
   const { page } = watched
   await page.goto(`${on.url}/jobs`)
@@ -51,12 +51,13 @@ test('a granule from tape to record: metric figures, two passes, a setting put r
   expectQuiet(watched)
 })
 
-test('the load sheet prints on one page, its working on request; what is unfinished prints nothing', async () => {
+test('the load sheet prints on one page, its working on request', async () => {
   const watched = await watchedPage(on.browser)
   const { page } = watched
   await page.goto(`${on.url}/jobs/${SAMPLE_JOBS.stopped}/load-sheet`)
   await page.getByText('Water to start, then agitate').waitFor()
-  const pages = async () => (await page.pdf({ format: 'A4' })).toString('latin1').match(/\/Type\s*\/Page\b/g)?.length
+  const pages = async () =>
+    (await page.pdf({ format: 'A4' })).toString('latin1').match(/\/Type\s*\/Page\b/g)?.length
   expect(await pages()).toBe(1)
   await expectAccessible(page)
   await page.getByLabel('with working').check()

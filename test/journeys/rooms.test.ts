@@ -7,7 +7,8 @@ import { stage } from '../support/stage'
 const on = stage()
 
 const field = (page: Page, name: string) => page.getByLabel(name, { exact: true }).first()
-const saved = (page: Page) => page.getByRole('status').getByText('saved', { exact: true }).waitFor({ timeout: 10_000 })
+const saved = (page: Page) =>
+  page.getByRole('status').getByText('saved', { exact: true }).waitFor({ timeout: 10_000 })
 const press = (page: Page, name: string) => page.getByRole('button', { name, exact: true }).first().click()
 
 test('a new crew from nothing to its first record, through its rooms', async () => {
@@ -110,43 +111,59 @@ test('a label edited in two tabs: both values are shown, and theirs can be taken
   expectQuiet(watched)
 })
 
-test('what is deleted comes back with one press; records are searched, and the question stands in the address', async () => {
-  const watched = await watchedPage(on.browser)
-  const { page } = watched
-  await page.goto(`${on.url}/sites/${SAMPLE_SITES.saltings}`)
-  await page.getByText('Put down here').waitFor()
-  await press(page, 'Delete')
-  await page.waitForURL(/\/sites$/)
-  await page.getByText('The site is deleted.').waitFor()
-  expect(await page.getByRole('link', { name: 'The Saltings' }).count()).toBe(0)
-  await press(page, 'Undo')
-  await page.waitForURL(new RegExp(SAMPLE_SITES.saltings))
-  await page.getByText('Fescue front').first().waitFor()
+test(
+  'what is deleted comes back with one press; records are searched, and the question stands in the ' +
+    'address',
+  async () => {
+    const watched = await watchedPage(on.browser)
+    const { page } = watched
+    await page.goto(`${on.url}/sites/${SAMPLE_SITES.saltings}`)
+    await page.getByText('Put down here').waitFor()
+    await press(page, 'Delete')
+    await page.waitForURL(/\/sites$/)
+    await page.getByText('The site is deleted.').waitFor()
+    expect(await page.getByRole('link', { name: 'The Saltings' }).count()).toBe(0)
+    await press(page, 'Undo')
+    await page.waitForURL(new RegExp(SAMPLE_SITES.saltings))
+    await page.getByText('Fescue front').first().waitFor()
 
-  await page.goto(`${on.url}/records`)
-  await page.getByRole('searchbox').fill('iron salt')
-  await page.waitForURL(/q=iron/)
-  await expect.poll(() => page.getByRole('row').count()).toBe(4)
-  await page.reload()
-  await expect.poll(() => page.getByRole('row').count()).toBe(4)
-  await page.getByLabel('To', { exact: true }).fill('30 May 2025')
-  await page.getByLabel('To', { exact: true }).blur()
-  await expect.poll(() => page.getByRole('row').count()).toBe(2)
-  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'CSV' }).click()])
-  expect(download.suggestedFilename()).toBe('records-2026-05-06.csv')
+    await page.goto(`${on.url}/records`)
+    await page.getByRole('searchbox').fill('iron salt')
+    await page.waitForURL(/q=iron/)
+    await expect.poll(() => page.getByRole('row').count()).toBe(4)
+    await page.reload()
+    await expect.poll(() => page.getByRole('row').count()).toBe(4)
+    await page.getByLabel('To', { exact: true }).fill('30 May 2025')
+    await page.getByLabel('To', { exact: true }).blur()
+    await expect.poll(() => page.getByRole('row').count()).toBe(2)
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('link', { name: 'CSV' }).click(),
+    ])
+    expect(download.suggestedFilename()).toBe('records-2026-05-06.csv')
 
-  await page.keyboard.press('Control+k')
-  await page.getByPlaceholder('Find or do anything').fill('croquet')
-  await page.getByRole('option', { name: /Croquet lawn/ }).first().waitFor()
-  await page.keyboard.press('Enter')
-  await page.waitForURL(/\/areas\//)
-  expectQuiet(watched)
-})
+    await page.keyboard.press('Control+k')
+    await page.getByPlaceholder('Find or do anything').fill('croquet')
+    await page
+      .getByRole('option', { name: /Croquet lawn/ })
+      .first()
+      .waitFor()
+    await page.keyboard.press('Enter')
+    await page.waitForURL(/\/areas\//)
+    expectQuiet(watched)
+  },
+)
 
 test('phone: the rooms fit the hand', async () => {
   const watched = await watchedPage(on.browser, { width: 390, height: 844 })
   const { page } = watched
-  for (const path of ['/today', `/sites/${SAMPLE_SITES.cooperage}`, `/products/${SAMPLE_PRODUCTS.fungicide}`, '/equipment', '/records']) {
+  for (const path of [
+    '/today',
+    `/sites/${SAMPLE_SITES.cooperage}`,
+    `/products/${SAMPLE_PRODUCTS.fungicide}`,
+    '/equipment',
+    '/records',
+  ]) {
     await page.goto(on.url + path)
     await page.getByRole('heading', { level: 1 }).first().waitFor({ state: 'attached' })
     await page.waitForTimeout(300)

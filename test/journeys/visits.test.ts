@@ -7,117 +7,136 @@ import { stage } from '../support/stage'
 
 const on = stage()
 const field = (page: Page, name: string) => page.getByLabel(name, { exact: true }).first()
-const press = (page: Page, name: string | RegExp) => page.getByRole('button', { name, exact: typeof name === 'string' }).first().click()
-const saved = (page: Page) => page.getByRole('status').getByText('saved', { exact: true }).waitFor({ timeout: 10_000 })
+const press = (page: Page, name: string | RegExp) =>
+  page
+    .getByRole('button', { name, exact: typeof name === 'string' })
+    .first()
+    .click()
+const saved = (page: Page) =>
+  page.getByRole('status').getByText('saved', { exact: true }).waitFor({ timeout: 10_000 })
 const totals = (page: Page) => page.getByLabel('Totals').innerText()
 
-test('a tank mix of three on four lawns, a stop cleared: loads that end with the lawns, an own rate, a check plot', async () => {
-  const watched = await watchedPage(on.browser)
-  const { page } = watched
-  await page.goto(`${on.url}/sites/${SAMPLE_SITES.cooperage}`)
-  await press(page, 'New job here')
-  await field(page, 'Product 1').fill('Liquid 16-4-6')
-  await page.getByRole('combobox', { name: 'Sprayer', exact: true }).fill('26 gal tow boom')
-  for (const [i, name] of ['Chelated iron 6 %', 'Non-ionic surfactant'].entries()) {
-    await press(page, 'Add a product to the tank')
-    await field(page, `Product ${i + 2}`).fill(name)
-  }
-  // A fourth lawn, measured here.
-  await press(page, 'Add a lawn')
-  await page.getByLabel('Name', { exact: true }).last().fill('Verge by the lane')
-  await page.getByLabel('Length', { exact: true }).last().fill('80')
-  await page.getByLabel('Width', { exact: true }).last().fill('12.5')
-  await page.getByText('Verge by the lane').first().waitFor()
-  await press(page, /done Verge/)
+test(
+  'a tank mix of three on four lawns, a stop cleared: loads that end with the lawns, an own rate, a ' +
+    'check plot',
+  async () => {
+    const watched = await watchedPage(on.browser)
+    const { page } = watched
+    await page.goto(`${on.url}/sites/${SAMPLE_SITES.cooperage}`)
+    await press(page, 'New job here')
+    await field(page, 'Product 1').fill('Liquid 16-4-6')
+    await page.getByRole('combobox', { name: 'Sprayer', exact: true }).fill('26 gal tow boom')
+    for (const [i, name] of ['Chelated iron 6 %', 'Non-ionic surfactant'].entries()) {
+      await press(page, 'Add a product to the tank')
+      await field(page, `Product ${i + 2}`).fill(name)
+    }
+    // A fourth lawn, measured here.
+    await press(page, 'Add a lawn')
+    await page.getByLabel('Name', { exact: true }).last().fill('Verge by the lane')
+    await page.getByLabel('Length', { exact: true }).last().fill('80')
+    await page.getByLabel('Width', { exact: true }).last().fill('12.5')
+    await page.getByText('Verge by the lane').first().waitFor()
+    await press(page, /done Verge/)
 
-  // Over the label's 5 fl oz: stopped, and cleared by its own way out.
-  await page.locator('[data-path="products.1.rate"]').fill('5.8')
-  const stop = page.getByText(/Chelated iron 6 % at 5\.8 fl oz\/1,000 ft² is over the label's highest rate/)
-  await stop.waitFor()
-  await press(page, /Lower to the label’s highest: 5 fl oz/)
-  await stop.waitFor({ state: 'detached' })
-  await page.getByText(/iron and phosphate can clump/).waitFor()
-  const untried = page.getByText(/Never mixed here before/)
-  await untried.waitFor()
-  await press(page, 'Tried: all of them mix')
-  await untried.waitFor({ state: 'detached' })
+    // Over the label's 5 fl oz: stopped, and cleared by its own way out.
+    await page.locator('[data-path="products.1.rate"]').fill('5.8')
+    const stop = page.getByText(/Chelated iron 6 % at 5\.8 fl oz\/1,000 ft² is over the label's highest rate/)
+    await stop.waitFor()
+    await press(page, /Lower to the label’s highest: 5 fl oz/)
+    await stop.waitFor({ state: 'detached' })
+    await page.getByText(/iron and phosphate can clump/).waitFor()
+    const untried = page.getByText(/Never mixed here before/)
+    await untried.waitFor()
+    await press(page, 'Tried: all of them mix')
+    await untried.waitFor({ state: 'detached' })
 
-  // The verge takes less iron, and the green stays untreated to show what it did.
-  await press(page, /edit Verge/)
-  await page.getByLabel('Chelated iron 6 % here, if other', { exact: true }).last().fill('3')
-  await page.getByText('Mixed apart, each at its own rate').waitFor()
-  await press(page, /done Verge/)
-  await press(page, /edit Shared green/)
-  await page.getByLabel('Today it is').last().selectOption('check')
-  await page.getByText('Shared green · check plot').waitFor()
-  await press(page, /done Shared green/)
-  await press(page, /edit Sprayer/)
-  await page.getByRole('combobox', { name: 'Loads', exact: true }).selectOption('by-area')
-  // Strips of 1,930 and 1,950 ft2 and the verge of 1,000: 3,880 x 5 + 1,000 x 3 = 22.4 fl oz of iron.
-  await expect.poll(() => totals(page)).toMatch(/22\.4\s*fl oz/)
-  await page.getByText('Front strips 1-3, Front strips 4-6', { exact: true }).first().waitFor()
-  await page.getByText('Turf and weather').waitFor()
-  await press(page, 'edit turf, weather and water')
-  await page.getByLabel('The turf is').selectOption('dormant')
-  await page.getByText(/lb N\/1,000 ft² on turf that is dormant/).waitFor()
-  await page.getByLabel('The turf is').selectOption('growing')
-  await page.getByLabel('Soil, at 2 in', { exact: true }).fill('47')
-  await page.getByText(/Liquid 16-4-6 is mostly urea: at 47 °F of soil it is slow, not lost/).waitFor()
-  await expectAccessible(page)
+    // The verge takes less iron, and the green stays untreated to show what it did.
+    await press(page, /edit Verge/)
+    await page.getByLabel('Chelated iron 6 % here, if other', { exact: true }).last().fill('3')
+    await page.getByText('Mixed apart, each at its own rate').waitFor()
+    await press(page, /done Verge/)
+    await press(page, /edit Shared green/)
+    await page.getByLabel('Today it is').last().selectOption('check')
+    await page.getByText('Shared green · check plot').waitFor()
+    await press(page, /done Shared green/)
+    await press(page, /edit Sprayer/)
+    await page.getByRole('combobox', { name: 'Loads', exact: true }).selectOption('by-area')
+    // Strips of 1,930 and 1,950 ft2 and the verge of 1,000: 3,880 x 5 + 1,000 x 3 = 22.4 fl oz of iron.
+    await expect.poll(() => totals(page)).toMatch(/22\.4\s*fl oz/)
+    await page.getByText('Front strips 1-3, Front strips 4-6', { exact: true }).first().waitFor()
+    await page.getByText('Turf and weather').waitFor()
+    await press(page, 'edit turf, weather and water')
+    await page.getByLabel('The turf is').selectOption('dormant')
+    await page.getByText(/lb N\/1,000 ft² on turf that is dormant/).waitFor()
+    await page.getByLabel('The turf is').selectOption('growing')
+    await page.getByLabel('Soil, at 2 in', { exact: true }).fill('47')
+    await page.getByText(/Liquid 16-4-6 is mostly urea: at 47 °F of soil it is slow, not lost/).waitFor()
+    await expectAccessible(page)
 
-  await press(page, 'Plan this job')
-  await page.getByText(/Planned for/).waitFor()
-  await press(page, 'Load sheet')
-  await page.getByText('check plot: leave untreated').waitFor()
-  expect((await page.pdf({ format: 'A4' })).toString('latin1').match(/\/Type\s*\/Page\b/g)?.length).toBe(1)
-  await page.getByRole('link', { name: 'Back to the job' }).click()
-  await press(page, 'Start run')
-  await field(page, 'Spray left in tank, hose and boom').fill('0.8')
-  await press(page, 'Put it on record')
-  await page.getByText('Shared green, untreated').waitFor()
-  await page.getByText(/Front strips 1-3, Front strips 4-6 at .*; Verge by the lane at/).waitFor()
-  expectQuiet(watched)
-})
+    await press(page, 'Plan this job')
+    await page.getByText(/Planned for/).waitFor()
+    await press(page, 'Load sheet')
+    await page.getByText('check plot: leave untreated').waitFor()
+    expect((await page.pdf({ format: 'A4' })).toString('latin1').match(/\/Type\s*\/Page\b/g)?.length).toBe(1)
+    await page.getByRole('link', { name: 'Back to the job' }).click()
+    await press(page, 'Start run')
+    await field(page, 'Spray left in tank, hose and boom').fill('0.8')
+    await press(page, 'Put it on record')
+    await page.getByText('Shared green, untreated').waitFor()
+    await page.getByText(/Front strips 1-3, Front strips 4-6 at .*; Verge by the lane at/).waitFor()
+    expectQuiet(watched)
+  },
+)
 
-test('a day: stops put in order, one mix for two sites, what was left drives on and is booked where it was used', async () => {
-  const watched = await watchedPage(on.browser)
-  const { page } = watched
-  await page.goto(`${on.url}/today`)
-  await page.goto(`${on.url}/days/2026-05-07`)
-  const stops = page.getByRole('listitem').filter({ hasText: /planned|draft/ })
-  await page.getByText('One mix for 2 sites').waitFor()
-  await page.getByText(/Chelated iron 6 % at 5\.8 fl oz\/1,000 ft² is over the label's highest rate/).waitFor()
-  await page.getByText('short: buy 1 of 1 gal').waitFor()
-  await page.getByRole('button', { name: /^Later.*Saltings/ }).focus()
-  await page.keyboard.press('Enter')
-  await expect.poll(() => stops.first().innerText()).toContain('Cooperage Row')
-  await page.getByText(/arrives with 0 gal, makes load 1, takes 9\.11, drives on with/).waitFor()
-  await press(page, /Drives on from Cooperage Row 5\.26/)
-  await page.getByText(/^drives on with = 5\.262\d+ gal$/).waitFor()
-  await page.keyboard.press('Escape')
-  await expectAccessible(page)
-  await press(page, 'Mix them apart')
-  await page.getByText('Cooperage Row and St Brannock’s School are sprayed alike: one mix would do.').waitFor()
-  await press(page, 'Mix them as one')
-  await page.getByText('One mix for 2 sites').waitFor()
-  await page.reload()
-  await expect.poll(() => stops.first().innerText()).toContain('Cooperage Row')
+test(
+  'a day: stops put in order, one mix for two sites, what was left drives on and is booked where it was ' +
+    'used',
+  async () => {
+    const watched = await watchedPage(on.browser)
+    const { page } = watched
+    await page.goto(`${on.url}/today`)
+    await page.goto(`${on.url}/days/2026-05-07`)
+    const stops = page.getByRole('listitem').filter({ hasText: /planned|draft/ })
+    await page.getByText('One mix for 2 sites').waitFor()
+    await page
+      .getByText(/Chelated iron 6 % at 5\.8 fl oz\/1,000 ft² is over the label's highest rate/)
+      .waitFor()
+    await page.getByText('short: buy 1 of 1 gal').waitFor()
+    await page.getByRole('button', { name: /^Later.*Saltings/ }).focus()
+    await page.keyboard.press('Enter')
+    await expect.poll(() => stops.first().innerText()).toContain('Cooperage Row')
+    await page.getByText(/arrives with 0 gal, makes load 1, takes 9\.11, drives on with/).waitFor()
+    await press(page, /Drives on from Cooperage Row 5\.26/)
+    await page.getByText(/^drives on with = 5\.262\d+ gal$/).waitFor()
+    await page.keyboard.press('Escape')
+    await expectAccessible(page)
+    await press(page, 'Mix them apart')
+    await page
+      .getByText('Cooperage Row and St Brannock’s School are sprayed alike: one mix would do.')
+      .waitFor()
+    await press(page, 'Mix them as one')
+    await page.getByText('One mix for 2 sites').waitFor()
+    await page.reload()
+    await expect.poll(() => stops.first().innerText()).toContain('Cooperage Row')
 
-  await page.getByRole('link', { name: 'Cooperage Row' }).first().click()
-  await page.getByText('One mix with others of its day').waitFor()
-  await press(page, 'Start run')
-  // The whole load was made here; 9.11 gal were meant to go, a little more did.
-  await expect.poll(() => field(page, 'Spray in the tank here, carried and made').inputValue()).toMatch(/^14\.3/)
-  await field(page, 'Spray left, to drive on').fill('5')
-  await press(page, 'Put it on record')
-  await page.getByText('Application record').waitFor()
-  await page.goto(`${on.url}/days/2026-05-07`)
-  await page.getByRole('link', { name: 'St Brannock’s School' }).first().click()
-  await press(page, 'Start run')
-  // What the first site really left, not what the plan said.
-  await expect.poll(() => field(page, 'Spray in the tank here, carried and made').inputValue()).toBe('5.00')
-  expectQuiet(watched)
-})
+    await page.getByRole('link', { name: 'Cooperage Row' }).first().click()
+    await page.getByText('One mix with others of its day').waitFor()
+    await press(page, 'Start run')
+    // The whole load was made here; 9.11 gal were meant to go, a little more did.
+    await expect
+      .poll(() => field(page, 'Spray in the tank here, carried and made').inputValue())
+      .toMatch(/^14\.3/)
+    await field(page, 'Spray left, to drive on').fill('5')
+    await press(page, 'Put it on record')
+    await page.getByText('Application record').waitFor()
+    await page.goto(`${on.url}/days/2026-05-07`)
+    await page.getByRole('link', { name: 'St Brannock’s School' }).first().click()
+    await press(page, 'Start run')
+    // What the first site really left, not what the plan said.
+    await expect.poll(() => field(page, 'Spray in the tank here, carried and made').inputValue()).toBe('5.00')
+    expectQuiet(watched)
+  },
+)
 
 test('what if: a variant stands beside the job with its differences marked, and is kept', async () => {
   const watched = await watchedPage(on.browser)
@@ -129,7 +148,10 @@ test('what if: a variant stands beside the job with its differences marked, and 
   await page.locator('[data-path="products.0.rate"]').fill('2.6')
   await page.getByText(/\d of \d+ figures differ\./).waitFor()
   await page.getByRole('row', { name: /Slow-feed 21-0-6 granule differs/ }).waitFor()
-  await page.getByText(/against what each pass needs/).first().waitFor()
+  await page
+    .getByText(/against what each pass needs/)
+    .first()
+    .waitFor()
   await expectAccessible(page)
   await page.keyboard.press('Control+Enter')
   await page.waitForURL(`**/jobs/${SAMPLE_JOBS.feed}`)
@@ -148,28 +170,45 @@ test('what if: a variant stands beside the job with its differences marked, and 
   await saved(page)
 
   // Out as a file and in again, as another draft.
-  const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'JSON', exact: true }).click()])
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('link', { name: 'JSON', exact: true }).click(),
+  ])
   await page.goto(`${on.url}/jobs`)
   const take = page.getByLabel('Take in a job from a file')
-  await take.setInputFiles({ name: 'broken.json', mimeType: 'application/json', buffer: Buffer.from('{"format":"job"') })
+  await take.setInputFiles({
+    name: 'broken.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from('{"format":"job"'),
+  })
   await page.getByText('The file is not whole JSON').waitFor()
-  await take.setInputFiles({ name: 'job.json', mimeType: 'application/json', buffer: readFileSync(await file.path()) })
+  await take.setInputFiles({
+    name: 'job.json',
+    mimeType: 'application/json',
+    buffer: readFileSync(await file.path()),
+  })
   await page.waitForURL(/\/jobs\/[0-9a-f-]{36}$/)
   await expect.poll(() => page.locator('[data-path="products.0.rate"]').inputValue()).toBe('0.6')
   expectQuiet(watched)
 })
 
-test('on a phone: each grass at its own line of the label, weighed apart, and the dial for each', async () => {
+test('on a phone: each grass at its own line of the label, weighed apart', async () => {
   const watched = await watchedPage(on.browser, { width: 390, height: 844 })
   const { page } = watched
   await page.goto(`${on.url}/jobs/${SAMPLE_JOBS.grasses}`)
   await page.getByText('Weighed and spread apart, each at its own rate').waitFor()
   // 2,550 ft2 at 3.4 and 1,100 at 2.4 lb, in steps of the bathroom scale.
-  await expect.poll(() => page.getByRole('table').filter({ hasText: 'Weighed and spread apart' }).innerText()).toMatch(/Dial, Centipede side\s*10\.\d/)
+  await expect
+    .poll(() => page.getByRole('table').filter({ hasText: 'Weighed and spread apart' }).innerText())
+    .toMatch(/Dial, Centipede side\s*10\.\d/)
   await press(page, /edit Centipede/)
-  await page.getByLabel('Line of the label for Centipede side').selectOption({ label: 'by the same line of the label' })
+  await page
+    .getByLabel('Line of the label for Centipede side')
+    .selectOption({ label: 'by the same line of the label' })
   await page.getByText('Weighed and spread apart, each at its own rate').waitFor({ state: 'detached' })
-  await page.getByLabel('Line of the label for Centipede side').selectOption({ label: 'fine fescue, centipede: light' })
+  await page
+    .getByLabel('Line of the label for Centipede side')
+    .selectOption({ label: 'fine fescue, centipede: light' })
   await page.getByText('Weighed and spread apart, each at its own rate').waitFor()
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBe(390)
   await expectAccessible(page)
@@ -180,7 +219,8 @@ test('on a phone: each grass at its own line of the label, weighed apart, and th
   await page.goto(`${on.url}/jobs/${SAMPLE_JOBS.grasses}/load-sheet`)
   await page.getByText('Weighed and spread apart').waitFor()
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBe(390)
-  // Weighed back apart: 14.2 lb less 3 are 11.2, of which 8.8 went on the fescue; the centipede got 2.4 of 2.64.
+  // Weighed back apart: 14.2 lb less 3 are 11.2, of which 8.8 went on the fescue; the centipede got 2.4 of
+  // 2.64.
   await page.goto(`${on.url}/jobs/${SAMPLE_JOBS.grasses}`)
   await press(page, 'Start run')
   await expect.poll(() => field(page, 'Of it on Fescue front').inputValue()).toBe('8.6')

@@ -33,7 +33,10 @@ export async function watchedPage(
   size: { width: number; height: number } = { width: 1280, height: 800 },
 ): Promise<Watched> {
   const phone = size.width < 500
-  const context = await browser.newContext({ viewport: size, ...(phone ? { hasTouch: true, isMobile: true } : {}) })
+  const context = await browser.newContext({
+    viewport: size,
+    ...(phone ? { hasTouch: true, isMobile: true } : {}),
+  })
   const left: string[] = []
   const errors: string[] = []
   const watch = (page: Page) => {
@@ -42,7 +45,8 @@ export async function watchedPage(
     })
     page.on('pageerror', (error) => errors.push(error.message))
     page.on('console', (message) => {
-      if (message.type() === 'error' && !/Failed to load resource/.test(message.text())) errors.push(message.text())
+      if (message.type() === 'error' && !/Failed to load resource/.test(message.text()))
+        errors.push(message.text())
     })
   }
   context.on('page', watch)
@@ -66,7 +70,9 @@ export async function expectAccessible(page: Page): Promise<void> {
       }
     }
     // What a pinned bar happens to cover at this scroll says nothing of a target's size: one scrolls past it.
-    const pinned = [...document.querySelectorAll<HTMLElement>('footer, header')].filter((bar) => getComputedStyle(bar).position === 'sticky')
+    const pinned = [...document.querySelectorAll<HTMLElement>('footer, header')].filter(
+      (bar) => getComputedStyle(bar).position === 'sticky',
+    )
     for (const bar of pinned) bar.style.position = 'static'
     const { violations } = await axe.run(document, {
       runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'],

@@ -25,12 +25,18 @@ export function clientOf(url: string) {
     const set = answer.headers.get('set-cookie')
     if (set) cookie = set.split(';')[0] ?? ''
     const text = await answer.text()
-    return { status: answer.status, body: text === '' ? undefined : JSON.parse(text), headers: answer.headers }
+    return {
+      status: answer.status,
+      body: text === '' ? undefined : JSON.parse(text),
+      headers: answer.headers,
+    }
   }
   return {
     get: (path: string, headers?: Record<string, string>) => request('GET', path, undefined, headers),
-    post: (path: string, body: unknown, headers?: Record<string, string>) => request('POST', path, body, headers),
-    put: (path: string, body: unknown, headers?: Record<string, string>) => request('PUT', path, body, headers),
+    post: (path: string, body: unknown, headers?: Record<string, string>) =>
+      request('POST', path, body, headers),
+    put: (path: string, body: unknown, headers?: Record<string, string>) =>
+      request('PUT', path, body, headers),
     delete: (path: string, body: unknown) => request('DELETE', path, body),
   }
 }

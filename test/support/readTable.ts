@@ -3,7 +3,8 @@ import { fileURLToPath } from 'node:url'
 import Papa from 'papaparse'
 
 /**
- * Rows of a CSV table that stands beside a test; each was worked out apart from the code, with its arithmetic in words.
+ * Rows of a CSV table that stands beside a test; each was worked out apart from the code, with its arithmetic
+ * in words.
  * @param file name beside the test; @param base the test's import.meta.url
  */
 export function readTable(file: string, base: string): readonly Record<string, string>[] {

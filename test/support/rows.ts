@@ -11,27 +11,60 @@ import type { SaveProduct } from '../../shared/schemas/product'
 import { part } from './documents'
 
 /** Rows as a screen would send them, new ones at version 0. */
-export const aSite = (name = 'Cooperage Row'): SaveSite => ({ version: 0, name, place: 'Tamsin Point', document: { schema: 1, contact: '', notices: '', water: '', notes: '' } })
-
-export const anArea = (siteId: string, name = 'Front', length = '100'): SaveArea => ({
-  version: 0, siteId, name, position: 0, document: { ...blankArea(uuid(), 'us-1000'), parts: [part('add', 'rectangle', { length, width: '50' })] },
+export const aSite = (name = 'Cooperage Row'): SaveSite => ({
+  version: 0,
+  name,
+  place: 'Tamsin Point',
+  document: { schema: 1, contact: '', notices: '', water: '', notes: '' },
 })
 
-export const aSpreader = (name = 'Push'): SaveEquipment => ({ version: 0, name, document: blankEquipment('spreader', 'us-1000') })
+export const anArea = (siteId: string, name = 'Front', length = '100'): SaveArea => ({
+  version: 0,
+  siteId,
+  name,
+  position: 0,
+  document: { ...blankArea(uuid(), 'us-1000'), parts: [part('add', 'rectangle', { length, width: '50' })] },
+})
 
-export const aSprayer = (name = 'Backpack'): SaveEquipment => ({ version: 0, name, document: blankEquipment('sprayer', 'us-1000') })
+export const aSpreader = (name = 'Push'): SaveEquipment => ({
+  version: 0,
+  name,
+  document: blankEquipment('spreader', 'us-1000'),
+})
+
+export const aSprayer = (name = 'Backpack'): SaveEquipment => ({
+  version: 0,
+  name,
+  document: blankEquipment('sprayer', 'us-1000'),
+})
 
 /** 1 gal on 10 ft x 100 ft. */
 export function aCalibration(equipmentId: string, kind: 'spread' | 'spray' = 'spray'): SaveCalibration {
   const blank = blankCalibration(kind, uuid(), 'us-1000')
   if (blank.kind === 'spread') return { version: 0, equipmentId, document: blank }
-  const course = { ...blank.course, on: '2026-05-01', length: typed('100', 'ft' as const), width: typed('10', 'ft' as const), runs: [{ id: uuid(), used: typed('1', 'gal' as const) }] }
+  const course = {
+    ...blank.course,
+    on: '2026-05-01',
+    length: typed('100', 'ft' as const),
+    width: typed('10', 'ft' as const),
+    runs: [{ id: uuid(), used: typed('1', 'gal' as const) }],
+  }
   return { version: 0, equipmentId, document: { ...blank, course } }
 }
 
 /** Seven trays every 2 ft: a triangle. */
 export const aTrial = (equipmentId: string): SaveTrial => ({
-  version: 0, equipmentId, document: { ...blankPattern('us-1000', 'broadcast'), spacing: typed('2', 'ft' as const), catches: ['0', '1', '2', '3', '2', '1', '0'].map((text) => typed(text, 'g' as const)) },
+  version: 0,
+  equipmentId,
+  document: {
+    ...blankPattern('us-1000', 'broadcast'),
+    spacing: typed('2', 'ft' as const),
+    catches: ['0', '1', '2', '3', '2', '1', '0'].map((text) => typed(text, 'g' as const)),
+  },
 })
 
-export const aProduct = (name = 'Granule'): SaveProduct => ({ version: 0, name, document: blankProductDocument(uuid(), 'us-1000') })
+export const aProduct = (name = 'Granule'): SaveProduct => ({
+  version: 0,
+  name,
+  document: blankProductDocument(uuid(), 'us-1000'),
+})

@@ -28,8 +28,7 @@ export async function query(url: string, sql: string, values: unknown[] = []): P
   await client.connect()
   try {
     return await client.query(sql, values)
-  }
-  finally {
+  } finally {
     await client.end()
   }
 }
@@ -75,7 +74,8 @@ export async function serve(databaseUrl?: string): Promise<Served> {
     log: () => log,
     stop: async () => {
       child.kill('SIGTERM')
-      for (let tries = 0; tries < 100 && child.exitCode === null && child.signalCode === null; tries++) await wait(50)
+      for (let tries = 0; tries < 100 && child.exitCode === null && child.signalCode === null; tries++)
+        await wait(50)
       child.kill('SIGKILL')
     },
   }

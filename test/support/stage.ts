@@ -15,7 +15,11 @@ export function stage(): { readonly url: string; readonly browser: Browser } {
     await served.stop()
   })
   return {
-    get url() { return served.url },
-    get browser() { return browser },
+    get url() {
+      return served.url
+    },
+    get browser() {
+      return browser
+    },
   }
 }

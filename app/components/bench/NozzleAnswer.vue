@@ -5,52 +5,134 @@ import { formatFigure } from '#core/quantity/format'
 import { CUBIC_METRES_PER } from '#core/quantity/units'
 import type { NozzleTrial } from '#core/calibration/trial'
 
-/** What a nozzle check says: which to clean or replace, the carrier at this speed, and what reaches the one wanted. */
-const props = defineProps<{ read: ReadNozzles | undefined, trial: NozzleTrial }>()
+/**
+ * What a nozzle check says: which to clean or replace, the carrier at this speed, and what reaches the one
+ * wanted.
+ */
+const props = defineProps<{ read: ReadNozzles | undefined; trial: NozzleTrial }>()
 const shown = useShown()
 const colours = useThemeColours()
 const perMinute = (flow: number) => {
   const unit = props.trial.catches[0]?.unit ?? 'fl oz'
   return { figure: formatFigure((flow * 60) / CUBIC_METRES_PER[unit]), unit: `${unit} / min` }
 }
-const WORDS = { right: 'right', high: 'high: clean, try again', low: 'low: clean, try again', blocked: 'blocked: clean', worn: 'worn' } as const
+const WORDS = {
+  right: 'right',
+  high: 'high: clean, try again',
+  low: 'low: clean, try again',
+  blocked: 'blocked: clean',
+  worn: 'worn',
+} as const
 const bars = computed(() => {
   const { read } = props
   if (!read) return undefined
-  const span = Math.min(40, Math.max(10, ...read.check.nozzles.map(({ off }) => 5 * Math.ceil(20 * Math.abs(off)))))
-  const colour = { right: colours.value.good, high: colours.value.warn, low: colours.value.warn, blocked: colours.value.stop, worn: colours.value.stop }
+  const span = Math.min(
+    40,
+    Math.max(10, ...read.check.nozzles.map(({ off }) => 5 * Math.ceil(20 * Math.abs(off)))),
+  )
+  const colour = {
+    right: colours.value.good,
+    high: colours.value.warn,
+    low: colours.value.warn,
+    blocked: colours.value.stop,
+    worn: colours.value.stop,
+  }
   return {
-    legend: { show: false }, xAxis: { type: 'category', data: read.check.nozzles.map((_, i) => i + 1), name: 'nozzle', nameLocation: 'middle', nameGap: 26 }, yAxis: { type: 'value', name: '% off the mean', min: -span, max: span },
-    series: [{
-      type: 'bar', data: read.check.nozzles.map(({ off, state }) => ({ value: Math.max(-40, Math.min(40, 100 * off)), itemStyle: { color: colour[state] } })),
-      markLine: { symbol: 'none', silent: true, label: { show: false }, lineStyle: { color: colours.value.action }, data: [{ yAxis: 100 * NOZZLE_LIMIT }, { yAxis: -100 * NOZZLE_LIMIT }] },
-    }],
+    legend: { show: false },
+    xAxis: {
+      type: 'category',
+      data: read.check.nozzles.map((_, i) => i + 1),
+      name: 'nozzle',
+      nameLocation: 'middle',
+      nameGap: 26,
+    },
+    yAxis: { type: 'value', name: '% off the mean', min: -span, max: span },
+    series: [
+      {
+        type: 'bar',
+        data: read.check.nozzles.map(({ off, state }) => ({
+          value: Math.max(-40, Math.min(40, 100 * off)),
+          itemStyle: { color: colour[state] },
+        })),
+        markLine: {
+          symbol: 'none',
+          silent: true,
+          label: { show: false },
+          lineStyle: { color: colours.value.action },
+          data: [{ yAxis: 100 * NOZZLE_LIMIT }, { yAxis: -100 * NOZZLE_LIMIT }],
+        },
+      },
+    ],
   }
 })
 </script>
 
 <template>
   <section aria-label="What it says" class="space-y-3">
-    <p v-if="!read" class="soft">Type the time and the catches: the nozzles, their flow and the carrier stand here as you go.</p>
+    <p v-if="!read" class="soft">
+      Type the time and the catches: the nozzles, their flow and the carrier stand here as you go.
+    </p>
     <template v-else>
-      <p v-if="read.carrier !== undefined && read.speed" role="status"><strong class="figure wet"><FigureText :shown="shown.carrier(read.carrier)" page="carrier" label="Carrier" /></strong><span class="soft"> at <FigureText :shown="shown.speed(read.speed.mean)" page="speed" label="Speed" /></span></p>
-      <p>Each gives <FigureText :shown="perMinute(read.check.mean)" /> on the mean, all together <FigureText :shown="perMinute(read.check.total)" />.</p>
-      <p v-if="read.check.replace === 'set'" class="stop"><span aria-hidden="true">■ </span>At least one is worn by more than 10 %: replace the set.</p>
-      <p v-else-if="read.check.clean.length > 0" class="astray"><span aria-hidden="true">▲ </span>Clean and catch again: {{ read.check.clean.length === 1 ? 'nozzle' : 'nozzles' }} {{ read.check.clean.join(', ') }}.</p>
-      <p v-else class="good"><span aria-hidden="true">● </span>All within {{ 100 * NOZZLE_LIMIT }} % of the mean.</p>
-      <p v-if="trial.dripping?.trim()" class="astray"><span aria-hidden="true">▲ </span>Dripping: {{ trial.dripping }}. A check valve that drips spots the lawn at every stop: clean or change it.</p>
+      <p v-if="read.carrier !== undefined && read.speed" role="status">
+        <strong class="figure wet"
+          ><FigureText :shown="shown.carrier(read.carrier)" page="carrier" label="Carrier" /></strong
+        ><span class="soft">
+          at <FigureText :shown="shown.speed(read.speed.mean)" page="speed" label="Speed"
+        /></span>
+      </p>
+      <p>
+        Each gives <FigureText :shown="perMinute(read.check.mean)" /> on the mean, all together
+        <FigureText :shown="perMinute(read.check.total)" />.
+      </p>
+      <p v-if="read.check.replace === 'set'" class="stop">
+        <span aria-hidden="true">■ </span>At least one is worn by more than 10 %: replace the set.
+      </p>
+      <p v-else-if="read.check.clean.length > 0" class="astray">
+        <span aria-hidden="true">▲ </span>Clean and catch again:
+        {{ read.check.clean.length === 1 ? 'nozzle' : 'nozzles' }} {{ read.check.clean.join(', ') }}.
+      </p>
+      <p v-else class="good">
+        <span aria-hidden="true">● </span>All within {{ 100 * NOZZLE_LIMIT }} % of the mean.
+      </p>
+      <p v-if="trial.dripping?.trim()" class="astray">
+        <span aria-hidden="true">▲ </span>Dripping: {{ trial.dripping }}. A check valve that drips spots the
+        lawn at every stop: clean or change it.
+      </p>
       <BoomReply :asked="read.asked" :fan="read.fan" :trial="trial" />
       <BenchChart v-if="bars" :option="bars" label="Each nozzle against the mean, with the limits" />
       <table class="list small">
-        <thead><tr><th scope="col">Nozzle</th><th scope="col" class="num">Flow</th><th scope="col" class="num">off the mean</th><th scope="col">It is</th></tr></thead>
-        <tbody><tr v-for="(nozzle, i) in read.check.nozzles" :key="i"><th scope="row">{{ i + 1 }}</th><td class="num"><FigureText :shown="perMinute(nozzle.flow)" /></td><td class="num">{{ (100 * nozzle.off).toFixed(1) }} %</td><td>{{ WORDS[nozzle.state] }}</td></tr></tbody>
+        <thead>
+          <tr>
+            <th scope="col">Nozzle</th>
+            <th scope="col" class="num">Flow</th>
+            <th scope="col" class="num">off the mean</th>
+            <th scope="col">It is</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="(nozzle, i) in read.check.nozzles" :key="i">
+            <th scope="row">{{ i + 1 }}</th>
+            <td class="num"><FigureText :shown="perMinute(nozzle.flow)" /></td>
+            <td class="num">{{ (100 * nozzle.off).toFixed(1) }} %</td>
+            <td>{{ WORDS[nozzle.state] }}</td>
+          </tr>
+        </tbody>
       </table>
     </template>
   </section>
 </template>
 
 <style scoped>
-.astray { color: var(--warn); font-weight: 600; }
-.stop { color: var(--stop); font-weight: 600; }
-.good { color: var(--good); font-weight: 600; }
+.astray {
+  color: var(--warn);
+  font-weight: 600;
+}
+.stop {
+  color: var(--stop);
+  font-weight: 600;
+}
+.good {
+  color: var(--good);
+  font-weight: 600;
+}
 </style>

@@ -13,21 +13,67 @@ const addTime = () => set('document.course.times', [...props.trial.course.times,
     <li>
       <h3>Fill with water, run at working pressure, catch every nozzle for the same time</h3>
       <div class="fields">
-        <FormQuantity path="document.time" label="Caught for" kind="stopwatch" :entered="trial.time" :units="STOPWATCH_UNITS" />
-        <FormQuantity path="document.spacing" label="Nozzle spacing" kind="length" :entered="trial.spacing" :units="LENGTH_UNITS" hint="one nozzle: its width" />
-        <FormQuantity path="document.rated" label="A new one gives, a minute" kind="volume" :entered="trial.rated" :units="VOLUME_UNITS" />
+        <FormQuantity
+          path="document.time"
+          label="Caught for"
+          kind="stopwatch"
+          :entered="trial.time"
+          :units="STOPWATCH_UNITS"
+        />
+        <FormQuantity
+          path="document.spacing"
+          label="Nozzle spacing"
+          kind="length"
+          :entered="trial.spacing"
+          :units="LENGTH_UNITS"
+          hint="one nozzle: its width"
+        />
+        <FormQuantity
+          path="document.rated"
+          label="A new one gives, a minute"
+          kind="volume"
+          :entered="trial.rated"
+          :units="VOLUME_UNITS"
+        />
       </div>
       <StopWatch class="mt-2" @stop="set('document.time', { text: $event, unit: 's' })" />
-      <ReadingList :list="trial.catches" path="document.catches" one="Nozzle" kind="volume" :units="VOLUME_UNITS" />
+      <ReadingList
+        :list="trial.catches"
+        path="document.catches"
+        one="Nozzle"
+        kind="volume"
+        :units="VOLUME_UNITS"
+      />
     </li>
     <li>
       <h3>Time a taped course at working speed, tank half full</h3>
       <div class="fields">
-        <FormQuantity path="document.course.length" label="Course length" kind="length" :entered="trial.course.length" :units="LENGTH_UNITS" />
-        <FormQuantity v-for="(time, i) in trial.course.times" :key="i" :path="`document.course.times.${i}`" :label="`Time ${i + 1}`" kind="stopwatch" :entered="time" :units="STOPWATCH_UNITS" />
-        <FormText path="document.heldBy" label="What held the speed" :text="trial.heldBy" placeholder="gear, throttle" />
+        <FormQuantity
+          path="document.course.length"
+          label="Course length"
+          kind="length"
+          :entered="trial.course.length"
+          :units="LENGTH_UNITS"
+        />
+        <FormQuantity
+          v-for="(time, i) in trial.course.times"
+          :key="i"
+          :path="`document.course.times.${i}`"
+          :label="`Time ${i + 1}`"
+          kind="stopwatch"
+          :entered="time"
+          :units="STOPWATCH_UNITS"
+        />
+        <FormText
+          path="document.heldBy"
+          label="What held the speed"
+          :text="trial.heldBy"
+          placeholder="gear, throttle"
+        />
       </div>
-      <p v-if="!locked" class="small"><button type="button" class="plain-button way-out" @click="addTime">Another run</button></p>
+      <p v-if="!locked" class="small">
+        <button type="button" class="plain-button way-out" @click="addTime">Another run</button>
+      </p>
     </li>
     <li>
       <h3>What you want to reach</h3>
@@ -37,7 +83,12 @@ const addTime = () => set('document.course.times', [...props.trial.course.times,
   <div class="fields">
     <FormDay path="document.on" label="Day" :day="trial.on" />
     <FormText path="document.by" label="Done by" :text="trial.by" />
-    <FormText path="document.dripping" label="Valves that drip" :text="trial.dripping ?? ''" placeholder="2, 5" />
+    <FormText
+      path="document.dripping"
+      label="Valves that drip"
+      :text="trial.dripping ?? ''"
+      placeholder="2, 5"
+    />
   </div>
   <FormNotes path="document.notes" label="Notes" :text="trial.notes" class="mt-2" />
 </template>

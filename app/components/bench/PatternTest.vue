@@ -4,7 +4,10 @@ import { AMOUNT_UNITS, LENGTH_UNITS } from '#core/quantity/units'
 
 /** A tray test, step by step as it is done at the tailgate. */
 defineProps<{ trial: PatternTrial }>()
-const travels = [{ value: 'back-and-forth', text: 'back and forth' }, { value: 'one-way', text: 'all one way' }] as const
+const travels = [
+  { value: 'back-and-forth', text: 'back and forth' },
+  { value: 'one-way', text: 'all one way' },
+] as const
 </script>
 
 <template>
@@ -12,9 +15,27 @@ const travels = [{ value: 'back-and-forth', text: 'back and forth' }, { value: '
     <li>
       <h3>Lay equal trays across the throw, the middle one on your line</h3>
       <div class="fields">
-        <FormQuantity path="document.spacing" label="Tray to tray, middles" kind="length" :entered="trial.spacing" :units="LENGTH_UNITS" />
-        <FormQuantity path="document.tray.width" label="Tray across" kind="length" :entered="trial.tray.width" :units="LENGTH_UNITS" />
-        <FormQuantity path="document.tray.length" label="Tray along" kind="length" :entered="trial.tray.length" :units="LENGTH_UNITS" />
+        <FormQuantity
+          path="document.spacing"
+          label="Tray to tray, middles"
+          kind="length"
+          :entered="trial.spacing"
+          :units="LENGTH_UNITS"
+        />
+        <FormQuantity
+          path="document.tray.width"
+          label="Tray across"
+          kind="length"
+          :entered="trial.tray.width"
+          :units="LENGTH_UNITS"
+        />
+        <FormQuantity
+          path="document.tray.length"
+          label="Tray along"
+          kind="length"
+          :entered="trial.tray.length"
+          :units="LENGTH_UNITS"
+        />
       </div>
     </li>
     <li>
@@ -24,18 +45,38 @@ const travels = [{ value: 'back-and-forth', text: 'back and forth' }, { value: '
         <FormText path="document.setting" label="Setting" :text="trial.setting" />
         <FormText path="document.passes" label="Passes over the trays" :text="trial.passes" placeholder="3" />
       </div>
-      <p class="soft small">Start and stop well before and after the trays; wind still; gloves and eye cover as the label says.</p>
+      <p class="soft small">
+        Start and stop well before and after the trays; wind still; gloves and eye cover as the label says.
+      </p>
     </li>
     <li>
       <h3>Weigh or measure each tray, left to right as you walked</h3>
-      <ReadingList :list="trial.catches" path="document.catches" one="Tray" kind="amount" :units="AMOUNT_UNITS" />
+      <ReadingList
+        :list="trial.catches"
+        path="document.catches"
+        one="Tray"
+        kind="amount"
+        :units="AMOUNT_UNITS"
+      />
     </li>
     <li>
       <h3>How the lanes are driven</h3>
       <div class="fields">
         <FormChoice path="document.travel" label="Lanes" :value="trial.travel" :choices="travels" />
-        <FormQuantity path="document.limit" label="Even enough up to a CV of" kind="percent" :entered="trial.limit" />
-        <FormQuantity path="document.lane" label="Lane spacing in mind" kind="length" :entered="trial.lane" :units="LENGTH_UNITS" hint="blank: the effective swath" />
+        <FormQuantity
+          path="document.limit"
+          label="Even enough up to a CV of"
+          kind="percent"
+          :entered="trial.limit"
+        />
+        <FormQuantity
+          path="document.lane"
+          label="Lane spacing in mind"
+          kind="length"
+          :entered="trial.lane"
+          :units="LENGTH_UNITS"
+          hint="blank: the effective swath"
+        />
       </div>
     </li>
   </ol>

@@ -2,8 +2,11 @@
 import { flowAt } from '#core/calibration/settingCurve'
 import type { SpreaderCurve } from '#core/calibration/spreaderCurve'
 
-/** Flow against setting: the tested points, the curve through their means, its band, and the setting that was asked for. */
-const props = defineProps<{ curve: SpreaderCurve, at?: number }>()
+/**
+ * Flow against setting: the tested points, the curve through their means, its band, and the setting that was
+ * asked for.
+ */
+const props = defineProps<{ curve: SpreaderCurve; at?: number }>()
 const colours = useThemeColours()
 const option = computed(() => {
   const { means } = props.curve.curve
@@ -15,18 +18,61 @@ const option = computed(() => {
     return read.ok ? 1000 * read.value.flow : undefined
   }
   const spread = props.curve.curve.spread ?? 0
-  const band = (times: number) => ({ type: 'line', showSymbol: false, silent: true, lineStyle: { color: colours.value.soft, width: 1, type: 'dashed' }, itemStyle: { color: colours.value.soft }, data: at.map((setting) => [setting, (flow(setting) ?? 0) * times]) })
+  const band = (times: number) => ({
+    type: 'line',
+    showSymbol: false,
+    silent: true,
+    lineStyle: { color: colours.value.soft, width: 1, type: 'dashed' },
+    itemStyle: { color: colours.value.soft },
+    data: at.map((setting) => [setting, (flow(setting) ?? 0) * times]),
+  })
   return {
-    legend: { show: false }, xAxis: { type: 'value', name: 'setting', nameLocation: 'middle', nameGap: 26, min: Math.floor(first.setting - 1), max: Math.ceil(last.setting + 1) }, yAxis: { type: 'value', name: 'g/s through the gate' },
+    legend: { show: false },
+    xAxis: {
+      type: 'value',
+      name: 'setting',
+      nameLocation: 'middle',
+      nameGap: 26,
+      min: Math.floor(first.setting - 1),
+      max: Math.ceil(last.setting + 1),
+    },
+    yAxis: { type: 'value', name: 'g/s through the gate' },
     series: [
-      { type: 'line', showSymbol: false, lineStyle: { color: colours.value.dry, width: 2.5 }, itemStyle: { color: colours.value.dry }, data: at.map((setting) => [setting, flow(setting)]), ...(props.at !== undefined && { markLine: { symbol: 'none', silent: true, label: { show: false }, lineStyle: { color: colours.value.action, width: 1.5 }, data: [{ xAxis: props.at }] } }) },
+      {
+        type: 'line',
+        showSymbol: false,
+        lineStyle: { color: colours.value.dry, width: 2.5 },
+        itemStyle: { color: colours.value.dry },
+        data: at.map((setting) => [setting, flow(setting)]),
+        ...(props.at !== undefined && {
+          markLine: {
+            symbol: 'none',
+            silent: true,
+            label: { show: false },
+            lineStyle: { color: colours.value.action, width: 1.5 },
+            data: [{ xAxis: props.at }],
+          },
+        }),
+      },
       ...(spread > 0 ? [band(1 - 2 * spread), band(1 + 2 * spread)] : []),
-      { type: 'line', lineStyle: { width: 0 }, symbol: 'circle', symbolSize: 7, itemStyle: { color: colours.value.ink }, data: props.curve.points.map((point) => [point.setting, 1000 * point.flow]) },
+      {
+        type: 'line',
+        lineStyle: { width: 0 },
+        symbol: 'circle',
+        symbolSize: 7,
+        itemStyle: { color: colours.value.ink },
+        data: props.curve.points.map((point) => [point.setting, 1000 * point.flow]),
+      },
     ],
   }
 })
 </script>
 
 <template>
-  <BenchChart v-if="option" :option="option" label="Flow against setting, with the tested points and their band" :height="210" />
+  <BenchChart
+    v-if="option"
+    :option="option"
+    label="Flow against setting, with the tested points and their band"
+    :height="210"
+  />
 </template>

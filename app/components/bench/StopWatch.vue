@@ -8,7 +8,9 @@ const now = () => (begun.value === undefined ? 0 : (performance.now() - begun.va
 function press() {
   if (begun.value === undefined) {
     begun.value = performance.now()
-    timer = setInterval(() => { shownSeconds.value = now() }, 100)
+    timer = setInterval(() => {
+      shownSeconds.value = now()
+    }, 100)
     return
   }
   clearInterval(timer)
@@ -21,12 +23,25 @@ onBeforeUnmount(() => clearInterval(timer))
 
 <template>
   <p class="flex items-center gap-3">
-    <UButton class="watch" :label="begun === undefined ? 'Start the stopwatch' : 'Stop'" :color="begun === undefined ? 'neutral' : 'primary'" @click="press" />
-    <span class="figure" role="timer" aria-live="off">{{ shownSeconds.toFixed(1) }}<span class="unit">s</span></span>
+    <UButton
+      class="watch"
+      :label="begun === undefined ? 'Start the stopwatch' : 'Stop'"
+      :color="begun === undefined ? 'neutral' : 'primary'"
+      @click="press"
+    />
+    <span class="figure" role="timer" aria-live="off"
+      >{{ shownSeconds.toFixed(1) }}<span class="unit">s</span></span
+    >
   </p>
 </template>
 
 <style scoped>
-.watch { min-height: 40px; }
-@media (pointer: coarse) { .watch { min-height: 56px; } }
+.watch {
+  min-height: 40px;
+}
+@media (pointer: coarse) {
+  .watch {
+    min-height: 56px;
+  }
+}
 </style>

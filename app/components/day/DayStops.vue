@@ -5,13 +5,32 @@ import { prettyUnits } from '#core/quantity/systems'
 import type { Job } from '#shared/schemas/job'
 
 /** The stops of a day in driving order; what each takes out of a common tank. */
-const props = defineProps<{ jobs: readonly Job[], mixes: readonly SharedMix[], unready: readonly Job[], stopped: ReadonlyMap<string, readonly string[]> }>()
+const props = defineProps<{
+  jobs: readonly Job[]
+  mixes: readonly SharedMix[]
+  unready: readonly Job[]
+  stopped: ReadonlyMap<string, readonly string[]>
+}>()
 const emit = defineEmits<{ move: [index: number, way: -1 | 1] }>()
-const STATES: Readonly<Record<Job['state'], string>> = { draft: '○ draft', planned: '● planned', running: '▶ running', done: '✓ done', cancelled: '– cancelled' }
-const stopsOf = (jobId: string) => props.mixes.flatMap(({ stops, unit }) => stops.filter((stop) => stop.jobId === jobId).map((stop) => ({ stop, unit })))
+const STATES: Readonly<Record<Job['state'], string>> = {
+  draft: '○ draft',
+  planned: '● planned',
+  running: '▶ running',
+  done: '✓ done',
+  cancelled: '– cancelled',
+}
+const stopsOf = (jobId: string) =>
+  props.mixes.flatMap(({ stops, unit }) =>
+    stops.filter((stop) => stop.jobId === jobId).map((stop) => ({ stop, unit })),
+  )
 const told = (value: number) => (value < 5e-4 ? '0' : formatFigure(value))
 const words = ({ arrives, takes, makes }: MixStop, unit: string) =>
-  `arrives with ${told(arrives)} ${unit}, ${makes.length === 0 ? 'makes none' : `makes ${makes.length === 1 ? 'load' : 'loads'} ${makes.map(({ number }) => number).join(', ')}`}, takes ${told(takes)}, drives on with`
+  `arrives with ${told(arrives)} ${unit}, ` +
+  (makes.length === 0
+    ? 'makes none'
+    : `makes ${makes.length === 1 ? 'load' : 'loads'} ${makes.map(({ number }) => number).join(', ')}`) +
+  ', ' +
+  `takes ${told(takes)}, drives on with`
 </script>
 
 <template>
@@ -21,18 +40,53 @@ const words = ({ arrives, takes, makes }: MixStop, unit: string) =>
       <li v-for="(job, i) in jobs" :key="job.id" class="rule-b stop">
         <strong class="figure">{{ i + 1 }}</strong>
         <div class="min-w-0">
-          <p><NuxtLink :to="`/jobs/${job.id}`" class="way-out">{{ job.site || 'Unnamed site' }}</NuxtLink> <span class="soft">{{ job.purpose }}</span></p>
-          <p class="small soft">{{ job.applications.map(({ document }) => document.products.map(({ name }) => name).filter(Boolean).join(' + ') || 'nothing chosen yet').join('; then ') }}</p>
+          <p>
+            <NuxtLink :to="`/jobs/${job.id}`" class="way-out">{{ job.site || 'Unnamed site' }}</NuxtLink>
+            <span class="soft">{{ job.purpose }}</span>
+          </p>
+          <p class="small soft">
+            {{
+              job.applications
+                .map(
+                  ({ document }) =>
+                    document.products
+                      .map(({ name }) => name)
+                      .filter(Boolean)
+                      .join(' + ') || 'nothing chosen yet',
+                )
+                .join('; then ')
+            }}
+          </p>
         </div>
         <span class="small whitespace-nowrap">{{ STATES[job.state] }}</span>
         <span class="no-print small flex gap-3 moves">
-          <button type="button" class="plain-button way-out" :disabled="i === 0" @click="emit('move', i, -1)">Earlier<span class="sr-only">, {{ job.site }}</span></button>
-          <button type="button" class="plain-button way-out" :disabled="i === jobs.length - 1" @click="emit('move', i, 1)">Later<span class="sr-only">, {{ job.site }}</span></button>
+          <button type="button" class="plain-button way-out" :disabled="i === 0" @click="emit('move', i, -1)">
+            Earlier<span class="sr-only">, {{ job.site }}</span>
+          </button>
+          <button
+            type="button"
+            class="plain-button way-out"
+            :disabled="i === jobs.length - 1"
+            @click="emit('move', i, 1)"
+          >
+            Later<span class="sr-only">, {{ job.site }}</span>
+          </button>
         </span>
         <div class="along">
-          <p v-for="{ stop, unit } in stopsOf(job.id)" :key="stop.applicationId" class="small">≈ {{ words(stop, unit) }} <FigureText :shown="{ figure: told(stop.leaves), unit }" :page="`mix.${stop.applicationId}`" :label="`Drives on from ${job.site}`" /></p>
-          <p v-if="unready.some(({ id }) => id === job.id)" class="small short">▲ Something on its sheet is still missing: it is not in the sums.</p>
-          <p v-for="message in stopped.get(job.id)" :key="message" class="small stopped">■ {{ prettyUnits(message) }}</p>
+          <p v-for="{ stop, unit } in stopsOf(job.id)" :key="stop.applicationId" class="small">
+            ≈ {{ words(stop, unit) }}
+            <FigureText
+              :shown="{ figure: told(stop.leaves), unit }"
+              :page="`mix.${stop.applicationId}`"
+              :label="`Drives on from ${job.site}`"
+            />
+          </p>
+          <p v-if="unready.some(({ id }) => id === job.id)" class="small short">
+            ▲ Something on its sheet is still missing: it is not in the sums.
+          </p>
+          <p v-for="message in stopped.get(job.id)" :key="message" class="small stopped">
+            ■ {{ prettyUnits(message) }}
+          </p>
         </div>
       </li>
     </ol>
@@ -40,10 +94,35 @@ const words = ({ arrives, takes, makes }: MixStop, unit: string) =>
 </template>
 
 <style scoped>
-.stop { display: grid; grid-template-columns: 26px minmax(0, 1fr) auto auto; gap: 4px 14px; padding: 8px 0; align-items: baseline; }
-.along { grid-column: 2 / -1; }
-.stop button:disabled { opacity: 0.45; cursor: default; }
-.stopped { color: var(--stop); font-weight: 600; }
-.short { color: var(--warn); font-weight: 600; }
-@media (max-width: 760px) { .stop { grid-template-columns: 26px minmax(0, 1fr) auto; } .moves { grid-column: 2 / -1; min-height: 32px; } }
+.stop {
+  display: grid;
+  grid-template-columns: 26px minmax(0, 1fr) auto auto;
+  gap: 4px 14px;
+  padding: 8px 0;
+  align-items: baseline;
+}
+.along {
+  grid-column: 2 / -1;
+}
+.stop button:disabled {
+  opacity: 0.45;
+  cursor: default;
+}
+.stopped {
+  color: var(--stop);
+  font-weight: 600;
+}
+.short {
+  color: var(--warn);
+  font-weight: 600;
+}
+@media (max-width: 760px) {
+  .stop {
+    grid-template-columns: 26px minmax(0, 1fr) auto;
+  }
+  .moves {
+    grid-column: 2 / -1;
+    min-height: 32px;
+  }
+}
 </style>

@@ -4,14 +4,32 @@ import type { SharedMix } from '#core/jobsheet/sharedMix'
 import type { Job } from '#shared/schemas/job'
 
 /** The truck's loading list, and what must be bought before it drives. */
-const props = defineProps<{ needs: readonly DayNeed[], spray: number, jobs: readonly Job[], mixes: readonly SharedMix[] }>()
+const props = defineProps<{
+  needs: readonly DayNeed[]
+  spray: number
+  jobs: readonly Job[]
+  mixes: readonly SharedMix[]
+}>()
 const shown = useShown()
-const machines = computed(() => [...new Set(props.jobs.flatMap(({ applications }) => applications.map(({ document }) => document[document.method].equipment.trim())).filter(Boolean))])
+const machines = computed(() => [
+  ...new Set(
+    props.jobs
+      .flatMap(({ applications }) =>
+        applications.map(({ document }) => document[document.method].equipment.trim()),
+      )
+      .filter(Boolean),
+  ),
+])
 const short = computed(() => props.needs.filter((need) => need.short > 0))
 const takeWords = (need: DayNeed) => {
   const { open = 0, full = 0, pack } = need.take ?? {}
   const told = of(need, open)
-  return [open > 0 ? `the open one with ${told.figure} ${told.unit}` : '', full > 0 && pack ? `${full} full of ${pack.size.text} ${pack.size.unit}` : ''].filter(Boolean).join(', then ')
+  return [
+    open > 0 ? `the open one with ${told.figure} ${told.unit}` : '',
+    full > 0 && pack ? `${full} full of ${pack.size.text} ${pack.size.unit}` : '',
+  ]
+    .filter(Boolean)
+    .join(', then ')
 }
 const of = ({ dimension }: DayNeed, amount: number) => shown.stock({ dimension, amount })
 </script>
@@ -21,24 +39,67 @@ const of = ({ dimension }: DayNeed, amount: number) => shown.stock({ dimension, 
     <section aria-labelledby="truck-title">
       <h2 id="truck-title">On the truck</h2>
       <table class="list">
-        <thead><tr><th scope="col">Product</th><th scope="col" class="num">take</th><th scope="col" class="num">on hand</th></tr></thead>
+        <thead>
+          <tr>
+            <th scope="col">Product</th>
+            <th scope="col" class="num">take</th>
+            <th scope="col" class="num">on hand</th>
+          </tr>
+        </thead>
         <tbody>
           <tr v-for="need in needs" :key="`${need.name}-${need.dimension}`">
-            <th scope="row">{{ need.name }}<span v-if="need.take" class="soft small block">{{ takeWords(need) }}</span></th>
-            <td class="num" data-label="take"><strong class="figure"><FigureText :shown="of(need, need.amount)" :page="`day.${need.sourceId ?? need.name}`" :label="need.name" /></strong></td>
-            <td class="num" data-label="on hand"><FigureText v-if="need.onHand !== undefined" :shown="of(need, need.onHand)" /><span v-else class="soft">not booked</span></td>
+            <th scope="row">
+              {{ need.name }}<span v-if="need.take" class="soft small block">{{ takeWords(need) }}</span>
+            </th>
+            <td class="num" data-label="take">
+              <strong class="figure"
+                ><FigureText
+                  :shown="of(need, need.amount)"
+                  :page="`day.${need.sourceId ?? need.name}`"
+                  :label="need.name"
+              /></strong>
+            </td>
+            <td class="num" data-label="on hand">
+              <FigureText v-if="need.onHand !== undefined" :shown="of(need, need.onHand)" /><span
+                v-else
+                class="soft"
+                >not booked</span
+              >
+            </td>
           </tr>
         </tbody>
       </table>
-      <p v-if="spray > 0" class="mt-2">Finished spray of the day <strong><FigureText :shown="shown.stock({ dimension: 'volume', amount: spray })" page="day.spray" label="Spray of the day" /></strong>: that much water, less the liquid products.</p>
-      <p v-if="machines.length > 0" class="small mt-2"><span class="soft">Equipment:</span> {{ machines.join(', ') }}</p>
-      <p class="small soft">Reserve and dead volume are in it. Labels, protective equipment and what measures it go along.</p>
+      <p v-if="spray > 0" class="mt-2">
+        Finished spray of the day
+        <strong
+          ><FigureText
+            :shown="shown.stock({ dimension: 'volume', amount: spray })"
+            page="day.spray"
+            label="Spray of the day" /></strong
+        >: that much water, less the liquid products.
+      </p>
+      <p v-if="machines.length > 0" class="small mt-2">
+        <span class="soft">Equipment:</span> {{ machines.join(', ') }}
+      </p>
+      <p class="small soft">
+        Reserve and dead volume are in it. Labels, protective equipment and what measures it go along.
+      </p>
     </section>
     <section v-if="short.length > 0" aria-labelledby="buy-title">
       <h2 id="buy-title">To buy first</h2>
       <ul>
         <li v-for="need in short" :key="need.name" class="rule-b py-1">
-          <span class="short">▲</span> {{ need.name }}: <strong><FigureText :shown="of(need, need.short)" :page="`day.${need.sourceId ?? need.name}`" :label="`Short of ${need.name}`" /></strong> short<template v-if="need.buy">: buy {{ need.buy.count }} of {{ need.buy.pack.size.text }} {{ need.buy.pack.size.unit }}</template>
+          <span class="short">▲</span> {{ need.name }}:
+          <strong
+            ><FigureText
+              :shown="of(need, need.short)"
+              :page="`day.${need.sourceId ?? need.name}`"
+              :label="`Short of ${need.name}`"
+          /></strong>
+          short<template v-if="need.buy"
+            >: buy {{ need.buy.count }} of {{ need.buy.pack.size.text }}
+            {{ need.buy.pack.size.unit }}</template
+          >
         </li>
       </ul>
     </section>
@@ -46,5 +107,7 @@ const of = ({ dimension }: DayNeed, amount: number) => shown.stock({ dimension, 
 </template>
 
 <style scoped>
-.short { color: var(--warn); }
+.short {
+  color: var(--warn);
+}
 </style>

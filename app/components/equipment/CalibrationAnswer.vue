@@ -5,15 +5,23 @@ import type { MeasuredCourse } from '#core/calibration/measuredCourse'
 import type { Course } from '#core/calibration/readCourse'
 import { agreement, runAdvice, SURE_MEAN, UNEVEN_RUNS } from '#core/quantity/repeats'
 
-/** What the runs come to, in one sentence and one figure, how far they agree, and whether another would help. */
-const props = defineProps<{ measured: MeasuredCourse | undefined, course: Course }>()
+/**
+ * What the runs come to, in one sentence and one figure, how far they agree, and whether another would help.
+ */
+const props = defineProps<{ measured: MeasuredCourse | undefined; course: Course }>()
 const shown = useShown()
 const dry = computed(() => props.course.kind === 'spread')
-const hoseEnd = computed(() => props.course.kind === 'spray' && sprayMethodOf(props.course.note) === 'hose-end')
+const hoseEnd = computed(
+  () => props.course.kind === 'spray' && sprayMethodOf(props.course.note) === 'hose-end',
+)
 const gives = computed(() => {
   const { measured } = props
   if (!measured) return undefined
-  return dry.value ? shown.rate(measured.measured.mean, 'mass') : hoseEnd.value ? shown.rate(measured.measured.mean, 'volume') : shown.carrier(measured.measured.mean)
+  return dry.value
+    ? shown.rate(measured.measured.mean, 'mass')
+    : hoseEnd.value
+      ? shown.rate(measured.measured.mean, 'volume')
+      : shown.carrier(measured.measured.mean)
 })
 const percent = (share: number) => `${(share * 100).toFixed(1)} %`
 const spread = computed(() => (props.measured ? agreement(props.measured.measured).share : undefined))
@@ -21,23 +29,49 @@ const advice = computed(() => {
   if (!props.measured) return ''
   const { advice: what, error } = runAdvice(props.measured.measured)
   switch (what) {
-    case 'two more': return 'One run shows no spread: two more would tell how far to trust it.'
-    case 'uneven': return `That is more than ${UNEVEN_RUNS * 100} %: repeat them at one pace.`
-    case 'one more': return `One more run would help${error !== undefined && error > SURE_MEAN ? `: the mean is only sure to ${percent(error)}` : ''}.`
-    case 'enough': return `The mean is sure to ${percent(error ?? 0)}: that is enough.`
-    default: return what satisfies never
+    case 'two more':
+      return 'One run shows no spread: two more would tell how far to trust it.'
+    case 'uneven':
+      return `That is more than ${UNEVEN_RUNS * 100} %: repeat them at one pace.`
+    case 'one more':
+      return (
+        'One more run would ' +
+        'help' +
+        (error !== undefined && error > SURE_MEAN ? `: the mean is only sure to ${percent(error)}` : '') +
+        '.'
+      )
+    case 'enough':
+      return `The mean is sure to ${percent(error ?? 0)}: that is enough.`
+    default:
+      return what satisfies never
   }
 })
-const HOLDS = computed(() => (dry.value ? 'A setting means nothing without its product, speed and swath.' : hoseEnd.value ? 'It holds for this head, orifice, product and water pressure; a slow draw also means a blocked head.' : 'It holds for this nozzle set, pressure and speed.'))
+const HOLDS = computed(() =>
+  dry.value
+    ? 'A setting means nothing without its product, speed and swath.'
+    : hoseEnd.value
+      ? 'It holds for this head, orifice, product and water pressure; a slow draw also means a blocked head.'
+      : 'It holds for this nozzle set, pressure and speed.',
+)
 </script>
 
 <template>
   <section aria-labelledby="answer-title">
     <h2 id="answer-title">{{ hoseEnd ? 'The bottle draws' : 'One pass puts down' }}</h2>
     <template v-if="measured && gives">
-      <p class="answer" :class="dry ? 'dry' : 'wet'"><FigureText :shown="gives" page="calibration" label="One pass puts down" /></p>
-      <p role="status"><template v-if="spread !== undefined">The {{ measured.measured.count }} runs agree within <strong>{{ percent(spread) }}</strong> (standard deviation over mean). </template>{{ advice }}</p>
-      <p v-if="measured.speed !== undefined" class="mt-1">At <FigureText :shown="shown.speed(measured.speed)" />, <FigureText :shown="shown.distance(measured.width)" /> wide.</p>
+      <p class="answer" :class="dry ? 'dry' : 'wet'">
+        <FigureText :shown="gives" page="calibration" label="One pass puts down" />
+      </p>
+      <p role="status">
+        <template v-if="spread !== undefined"
+          >The {{ measured.measured.count }} runs agree within
+          <strong>{{ percent(spread) }}</strong> (standard deviation over mean). </template
+        >{{ advice }}
+      </p>
+      <p v-if="measured.speed !== undefined" class="mt-1">
+        At <FigureText :shown="shown.speed(measured.speed)" />,
+        <FigureText :shown="shown.distance(measured.width)" /> wide.
+      </p>
       <p v-else class="soft mt-1">No speed is timed, so the pace can’t correct it later.</p>
       <p class="soft small mt-3">{{ HOLDS }} Trusted near its own speed, within {{ SPEED_TRUST * 100 }} %.</p>
     </template>
@@ -46,5 +80,10 @@ const HOLDS = computed(() => (dry.value ? 'A setting means nothing without its p
 </template>
 
 <style scoped>
-.answer { font-size: 34px; font-weight: 600; line-height: 1.2; padding: 6px 0; }
+.answer {
+  font-size: 34px;
+  font-weight: 600;
+  line-height: 1.2;
+  padding: 6px 0;
+}
 </style>

@@ -9,35 +9,75 @@ import { closedWorkingBook } from '#core/working/working'
 import type { Calibration } from '#shared/schemas/equipment'
 
 /** The calibrations of one machine, newest first, each with what it came to and whether it still holds. */
-const props = defineProps<{ calibrations: readonly Calibration[], equipmentId: string }>()
+const props = defineProps<{ calibrations: readonly Calibration[]; equipmentId: string }>()
 const crew = useCrewStore()
 const shown = useShown()
-const limit = computed(() => crew.organization?.settings.house.calibrationDays ?? DEFAULT_HOUSE.calibrationDays)
-const rows = computed(() => props.calibrations.toReversed().map(({ id, perPass, document }) => {
-  const { on } = document.course
-  const speed = readSpeed(document.course, '', fieldReader(), closedWorkingBook)
-  const { days, state } = calibrationAge(on, crew.today(), limit.value)
-  return {
-    id, on, speed: speed === undefined ? undefined : shown.speed(speed), fresh: state === 'fresh',
-    age: days === undefined ? 'no date' : days === 0 ? 'today' : `${days} days ago`,
-    with: document.kind === 'spread' ? `${document.course.product || 'product not noted'}${document.course.setting ? `, setting ${document.course.setting}` : ''}` : document.course.product || 'water',
-    how: document.kind === 'spread' ? SPREAD_WORDS[spreadMethodOf(document.course)].text : SPRAY_WORDS[sprayMethodOf(document.course)].text,
-    gives: perPass === null ? undefined : document.kind === 'spread' ? shown.rate(perPass, 'mass') : document.course.by === 'hose-end' ? shown.rate(perPass, 'volume') : shown.carrier(perPass),
-  }
-}))
+const limit = computed(
+  () => crew.organization?.settings.house.calibrationDays ?? DEFAULT_HOUSE.calibrationDays,
+)
+const rows = computed(() =>
+  props.calibrations.toReversed().map(({ id, perPass, document }) => {
+    const { on } = document.course
+    const speed = readSpeed(document.course, '', fieldReader(), closedWorkingBook)
+    const { days, state } = calibrationAge(on, crew.today(), limit.value)
+    return {
+      id,
+      on,
+      speed: speed === undefined ? undefined : shown.speed(speed),
+      fresh: state === 'fresh',
+      age: days === undefined ? 'no date' : days === 0 ? 'today' : `${days} days ago`,
+      with:
+        document.kind === 'spread'
+          ? (document.course.product || 'product not noted') +
+            (document.course.setting ? `, setting ${document.course.setting}` : '')
+          : document.course.product || 'water',
+      how:
+        document.kind === 'spread'
+          ? SPREAD_WORDS[spreadMethodOf(document.course)].text
+          : SPRAY_WORDS[sprayMethodOf(document.course)].text,
+      gives:
+        perPass === null
+          ? undefined
+          : document.kind === 'spread'
+            ? shown.rate(perPass, 'mass')
+            : document.course.by === 'hose-end'
+              ? shown.rate(perPass, 'volume')
+              : shown.carrier(perPass),
+    }
+  }),
+)
 </script>
 
 <template>
   <section aria-labelledby="calibrations-title">
     <h2 id="calibrations-title">Calibrations</h2>
-    <p v-if="rows.length === 0" class="soft py-2">None yet. A taped course and two or three runs tell what one pass puts down.</p>
+    <p v-if="rows.length === 0" class="soft py-2">
+      None yet. A taped course and two or three runs tell what one pass puts down.
+    </p>
     <table v-else class="list">
-      <thead><tr><th scope="col">Day</th><th scope="col">With</th><th scope="col" class="num">One pass gives</th><th scope="col">Speed</th></tr></thead>
+      <thead>
+        <tr>
+          <th scope="col">Day</th>
+          <th scope="col">With</th>
+          <th scope="col" class="num">One pass gives</th>
+          <th scope="col">Speed</th>
+        </tr>
+      </thead>
       <tbody>
         <tr v-for="row in rows" :key="row.id">
-          <th scope="row" class="whitespace-nowrap"><NuxtLink :to="`/equipment/${equipmentId}/calibrations/${row.id}`" class="way-out">{{ dayText(row.on) }}</NuxtLink><span class="small block" :class="row.fresh ? 'soft' : 'stale'"><template v-if="!row.fresh">▲ </template>{{ row.age }}</span></th>
-          <td>{{ row.with }}<span class="soft small block">{{ row.how }}</span></td>
-          <td class="num" data-label="one pass"><FigureText v-if="row.gives" :shown="row.gives" /><span v-else class="soft">not worked out</span></td>
+          <th scope="row" class="whitespace-nowrap">
+            <NuxtLink :to="`/equipment/${equipmentId}/calibrations/${row.id}`" class="way-out">{{
+              dayText(row.on)
+            }}</NuxtLink><span class="small block" :class="row.fresh ? 'soft' : 'stale'"
+              ><template v-if="!row.fresh">▲ </template>{{ row.age }}</span
+            >
+          </th>
+          <td>
+            {{ row.with }}<span class="soft small block">{{ row.how }}</span>
+          </td>
+          <td class="num" data-label="one pass">
+            <FigureText v-if="row.gives" :shown="row.gives" /><span v-else class="soft">not worked out</span>
+          </td>
           <td class="whitespace-nowrap"><FigureText v-if="row.speed" :shown="row.speed" /></td>
         </tr>
       </tbody>
@@ -46,5 +86,7 @@ const rows = computed(() => props.calibrations.toReversed().map(({ id, perPass, 
 </template>
 
 <style scoped>
-.stale { color: var(--warn); }
+.stale {
+  color: var(--warn);
+}
 </style>

@@ -5,37 +5,101 @@ import { RUNS_WANTED, toolWords, type ToolCourse, type ToolReading } from '#core
 import { SYSTEM_UNITS } from '#core/quantity/systems'
 import { LENGTH_UNITS, type SpanUnit } from '#core/quantity/units'
 
-/** Calibrating a stride or a wheel: a taped length walked three times or more, with what it comes to as the runs come in. */
-const props = defineProps<{ document: ToolDocument, tool?: ToolReading }>()
+/**
+ * Calibrating a stride or a wheel: a taped length walked three times or more, with what it comes to as the
+ * runs come in.
+ */
+const props = defineProps<{ document: ToolDocument; tool?: ToolReading }>()
 const { set, locked } = useForm()
 const crew = useCrewStore()
 const kind = computed(() => walkedTool(props.document.type) ?? 'stride')
-const course = computed<ToolCourse>(() => props.document.course ?? { distance: { text: '', unit: SYSTEM_UNITS[crew.units].length }, on: '', runs: [] })
+const course = computed<ToolCourse>(
+  () =>
+    props.document.course ?? {
+      distance: { text: '', unit: SYSTEM_UNITS[crew.units].length },
+      on: '',
+      runs: [],
+    },
+)
 const unit = computed<SpanUnit>(() => (kind.value === 'stride' ? 'paces' : course.value.distance.unit))
-const earlier = computed(() => [props.document.length.text && `${props.document.length.text} ${props.document.length.unit}`, props.document.factor && `factor ${props.document.factor}`].filter(Boolean).join(', '))
+const earlier = computed(() =>
+  [
+    props.document.length.text && `${props.document.length.text} ${props.document.length.unit}`,
+    props.document.factor && `factor ${props.document.factor}`,
+  ]
+    .filter(Boolean)
+    .join(', '),
+)
 const put = (fields: Partial<ToolCourse>) => set('document.course', { ...course.value, ...fields })
-const add = () => put({ on: course.value.on || crew.today(), runs: [...course.value.runs, { id: uuid(), read: { text: '', unit: unit.value } }] })
+const add = () =>
+  put({
+    on: course.value.on || crew.today(),
+    runs: [...course.value.runs, { id: uuid(), read: { text: '', unit: unit.value } }],
+  })
 </script>
 
 <template>
   <div class="col-span-full space-y-2">
-    <p class="soft small">Tape a level length on the grass you work on, walk it at your working pace, and note what you {{ kind === 'stride' ? 'count' : 'read' }}; part of a pace counts as a part.</p>
+    <p class="soft small">
+      Tape a level length on the grass you work on, walk it at your working pace, and note what you
+      {{ kind === 'stride' ? 'count' : 'read' }}; part of a pace counts as a part.
+    </p>
     <div class="grid grid-cols-2 gap-2 sm:grid-cols-3">
-      <QuantityField path="document.course.distance" label="Taped length" kind="length" :entered="course.distance" :units="LENGTH_UNITS" :locked="locked" @change="put({ distance: $event })" />
-      <DayField label="Walked on" :day="course.on" path="document.course.on" :locked="locked" @change="put({ on: $event })" />
+      <QuantityField
+        path="document.course.distance"
+        label="Taped length"
+        kind="length"
+        :entered="course.distance"
+        :units="LENGTH_UNITS"
+        :locked="locked"
+        @change="put({ distance: $event })"
+      />
+      <DayField
+        label="Walked on"
+        :day="course.on"
+        path="document.course.on"
+        :locked="locked"
+        @change="put({ on: $event })"
+      />
     </div>
     <div class="grid grid-cols-3 gap-2 sm:grid-cols-4">
-      <FormQuantity v-for="(run, i) in course.runs" :key="run.id" :path="`document.course.runs.${i}.read`" :label="`Run ${i + 1}`" kind="span" :entered="run.read" />
+      <FormQuantity
+        v-for="(run, i) in course.runs"
+        :key="run.id"
+        :path="`document.course.runs.${i}.read`"
+        :label="`Run ${i + 1}`"
+        kind="span"
+        :entered="run.read"
+      />
     </div>
     <p v-if="!locked" class="small flex flex-wrap gap-4">
-      <button type="button" class="plain-button way-out" @click="add">{{ course.runs.length === 0 ? 'First run' : 'Another run' }}</button>
-      <button v-if="course.runs.length > 0" type="button" class="plain-button way-out" @click="put({ runs: course.runs.slice(0, -1) })">Take the last away</button>
+      <button type="button" class="plain-button way-out" @click="add">
+        {{ course.runs.length === 0 ? 'First run' : 'Another run' }}
+      </button>
+      <button
+        v-if="course.runs.length > 0"
+        type="button"
+        class="plain-button way-out"
+        @click="put({ runs: course.runs.slice(0, -1) })"
+      >
+        Take the last away
+      </button>
     </p>
     <p v-if="earlier" class="soft small">Noted earlier, without runs: {{ earlier }}.</p>
     <p v-if="tool" role="status">
-      <strong><FigureText :shown="{ figure: toolWords(tool, course.distance.unit), unit: '' }" page="tool" label="What it comes to" /></strong>
-      <span v-if="course.runs.length < RUNS_WANTED" class="soft small"> {{ RUNS_WANTED - course.runs.length }} more {{ RUNS_WANTED - course.runs.length === 1 ? 'run' : 'runs' }} would show how steady it is.</span>
-      <span v-else class="soft small"> areas measured with it are good to {{ (400 * tool.scale).toFixed(1) }} %, give or take.</span>
+      <strong
+        ><FigureText
+          :shown="{ figure: toolWords(tool, course.distance.unit), unit: '' }"
+          page="tool"
+          label="What it comes to"
+      /></strong>
+      <span v-if="course.runs.length < RUNS_WANTED" class="soft small">
+        {{ RUNS_WANTED - course.runs.length }} more
+        {{ RUNS_WANTED - course.runs.length === 1 ? 'run' : 'runs' }} would show how steady it is.</span
+      >
+      <span v-else class="soft small">
+        areas measured with it are good to {{ (400 * tool.scale).toFixed(1) }} %, give or take.</span
+      >
     </p>
   </div>
 </template>

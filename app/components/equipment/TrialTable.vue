@@ -6,7 +6,7 @@ import { closedWorkingBook } from '#core/working/working'
 import type { Trial } from '#shared/schemas/trial'
 
 /** Tray tests or nozzle checks of one machine, newest first, each with what it said. */
-const props = defineProps<{ trials: readonly Trial[], equipmentId: string, kind: 'pattern' | 'nozzles' }>()
+const props = defineProps<{ trials: readonly Trial[]; equipmentId: string; kind: 'pattern' | 'nozzles' }>()
 const emit = defineEmits<{ begin: [] }>()
 const shown = useShown()
 function said({ document }: Trial): string {
@@ -18,16 +18,38 @@ function said({ document }: Trial): string {
   }
   const check = readNozzles(document, fieldReader(), closedWorkingBook)?.check
   if (!check) return 'not worked out'
-  return check.replace === 'set' ? 'replace the set' : check.clean.length > 0 ? `clean ${check.clean.join(', ')}` : 'all right'
+  return check.replace === 'set'
+    ? 'replace the set'
+    : check.clean.length > 0
+      ? `clean ${check.clean.join(', ')}`
+      : 'all right'
 }
-const rows = computed(() => props.trials.toReversed().map((trial) => ({ id: trial.id, on: trial.document.on, said: said(trial) })))
+const rows = computed(() =>
+  props.trials.toReversed().map((trial) => ({ id: trial.id, on: trial.document.on, said: said(trial) })),
+)
 </script>
 
 <template>
   <section aria-labelledby="trials-title" class="mt-6">
     <h2 id="trials-title">{{ kind === 'pattern' ? 'Tray tests' : 'Nozzle checks' }}</h2>
-    <p v-if="rows.length === 0" class="soft py-1">{{ kind === 'pattern' ? 'None yet. A row of trays shows how wide it really throws.' : 'None yet. A jug and a watch show which nozzles are worn, and the speed for a carrier.' }}</p>
-    <ul v-else><li v-for="row in rows" :key="row.id" class="rule-b flex flex-wrap justify-between gap-x-4 py-1"><NuxtLink :to="`/equipment/${equipmentId}/trials/${row.id}`" class="way-out">{{ row.on ? dayText(row.on) : 'no day yet' }}</NuxtLink><span>{{ row.said }}</span></li></ul>
-    <p class="mt-1"><button type="button" class="plain-button way-out" @click="emit('begin')">{{ kind === 'pattern' ? 'New tray test' : 'New nozzle check' }}</button></p>
+    <p v-if="rows.length === 0" class="soft py-1">
+      {{
+        kind === 'pattern'
+          ? 'None yet. A row of trays shows how wide it really throws.'
+          : 'None yet. A jug and a watch show which nozzles are worn, and the speed for a carrier.'
+      }}
+    </p>
+    <ul v-else>
+      <li v-for="row in rows" :key="row.id" class="rule-b flex flex-wrap justify-between gap-x-4 py-1">
+        <NuxtLink :to="`/equipment/${equipmentId}/trials/${row.id}`" class="way-out">{{
+          row.on ? dayText(row.on) : 'no day yet'
+        }}</NuxtLink><span>{{ row.said }}</span>
+      </li>
+    </ul>
+    <p class="mt-1">
+      <button type="button" class="plain-button way-out" @click="emit('begin')">
+        {{ kind === 'pattern' ? 'New tray test' : 'New nozzle check' }}
+      </button>
+    </p>
   </section>
 </template>

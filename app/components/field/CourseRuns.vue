@@ -6,22 +6,38 @@ import { SYSTEM_UNITS } from '#core/quantity/systems'
 import { MASS_UNITS, STOPWATCH_UNITS, VOLUME_UNITS } from '#core/quantity/units'
 
 /** The runs of a calibration, each with the figures its method asks for. */
-const props = defineProps<{ runs: readonly { readonly id: string }[], fields: readonly RunField[], path: string }>()
+const props = defineProps<{
+  runs: readonly { readonly id: string }[]
+  fields: readonly RunField[]
+  path: string
+}>()
 const { set, locked } = useForm()
 const crew = useCrewStore()
 type Run = Readonly<Partial<Record<RunField['name'], Entered<KindUnits[RunField['kind']]>>>>
 const UNITS = { mass: MASS_UNITS, volume: VOLUME_UNITS, stopwatch: STOPWATCH_UNITS }
 const system = computed(() => SYSTEM_UNITS[crew.units])
 /** A jug is read finer than a tank. */
-const jug = computed(() => (system.value.length === 'm' ? 'mL' as const : 'fl oz' as const))
-const usual = computed(() => ({ mass: system.value.weight, volume: props.fields.some(({ name }) => name === 'time') ? jug.value : system.value.tank, stopwatch: 's' as const }))
-const entered = (i: number, { name, kind }: RunField) => (props.runs[i] as Run | undefined)?.[name] ?? { text: '', unit: usual.value[kind] }
+const jug = computed(() => (system.value.length === 'm' ? ('mL' as const) : ('fl oz' as const)))
+const usual = computed(() => ({
+  mass: system.value.weight,
+  volume: props.fields.some(({ name }) => name === 'time') ? jug.value : system.value.tank,
+  stopwatch: 's' as const,
+}))
+const entered = (i: number, { name, kind }: RunField) =>
+  (props.runs[i] as Run | undefined)?.[name] ?? { text: '', unit: usual.value[kind] }
 
 /** Another run stands in the units of the last; a hopper weighed back is weighed in again. */
 function add() {
   const last = props.runs.at(-1) as Run | undefined
-  const fresh = Object.fromEntries(Object.entries(last ?? {}).filter(([name]) => name !== 'id').map(([name, value]) => [name, { ...value, text: '' }]))
-  const again = props.fields[0]?.kind === 'mass' && last?.left?.text && last.start ? { start: { ...last.start, text: last.left.text, unit: last.left.unit } } : {}
+  const fresh = Object.fromEntries(
+    Object.entries(last ?? {})
+      .filter(([name]) => name !== 'id')
+      .map(([name, value]) => [name, { ...value, text: '' }]),
+  )
+  const again =
+    props.fields[0]?.kind === 'mass' && last?.left?.text && last.start
+      ? { start: { ...last.start, text: last.left.text, unit: last.left.unit } }
+      : {}
   set(props.path, [...props.runs, { ...fresh, ...again, id: uuid() }])
 }
 </script>
@@ -29,11 +45,26 @@ function add() {
 <template>
   <div class="grid grid-cols-2 gap-2">
     <template v-for="(run, i) in runs" :key="run.id">
-      <FormQuantity v-for="field in fields" :key="field.name" :path="`${path}.${i}.${field.name}`" :label="`Run ${i + 1}: ${field.label}`" :kind="field.kind" :entered="entered(i, field)" :units="UNITS[field.kind]" />
+      <FormQuantity
+        v-for="field in fields"
+        :key="field.name"
+        :path="`${path}.${i}.${field.name}`"
+        :label="`Run ${i + 1}: ${field.label}`"
+        :kind="field.kind"
+        :entered="entered(i, field)"
+        :units="UNITS[field.kind]"
+      />
     </template>
   </div>
   <div v-if="!locked" class="flex gap-4">
     <button type="button" class="plain-button way-out small" @click="add">Add a run</button>
-    <button v-if="runs.length > 1" type="button" class="plain-button way-out small" @click="set(path, runs.slice(0, -1))">Remove the last run</button>
+    <button
+      v-if="runs.length > 1"
+      type="button"
+      class="plain-button way-out small"
+      @click="set(path, runs.slice(0, -1))"
+    >
+      Remove the last run
+    </button>
   </div>
 </template>

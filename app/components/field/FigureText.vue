@@ -2,13 +2,17 @@
 import type { Shown } from '#core/quantity/systems'
 
 /** A figure with its unit small beside it; with `page`, it opens its working. */
-defineProps<{ shown: Shown, page?: string, label?: string }>()
+defineProps<{ shown: Shown; page?: string; label?: string }>()
 const working = useWorkingStore()
 </script>
 
 <template>
   <button v-if="page" type="button" class="plain-button working" @click="working.show(page)">
-    <span v-if="label" class="sr-only">{{ label }} </span>{{ shown.figure }}<span class="unit">{{ shown.unit }}</span><span class="sr-only">, show working</span>
+    <span v-if="label" class="sr-only">{{ label }} </span>{{ shown.figure
+    }}<span class="unit">{{ shown.unit }}</span
+    ><span class="sr-only">, show working</span>
   </button>
-  <span v-else>{{ shown.figure }}<span class="unit">{{ shown.unit }}</span></span>
+  <span v-else
+    >{{ shown.figure }}<span class="unit">{{ shown.unit }}</span></span
+  >
 </template>

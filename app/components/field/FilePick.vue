@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** A file of this device, chosen with mouse or key. */
-defineProps<{ label: string, accept: string }>()
+defineProps<{ label: string; accept: string }>()
 const emit = defineEmits<{ file: [file: File] }>()
 const inputId = useId()
 function choose(event: Event) {
@@ -13,10 +13,17 @@ function choose(event: Event) {
 </script>
 
 <template>
-  <label :for="inputId" class="way-out pick">{{ label }}<input :id="inputId" type="file" :accept="accept" class="sr-only" @change="choose"></label>
+  <label :for="inputId" class="way-out pick"
+    >{{ label }}<input :id="inputId" type="file" :accept="accept" class="sr-only" @change="choose"
+  /></label>
 </template>
 
 <style scoped>
-.pick { cursor: pointer; }
-.pick:focus-within { outline: 2px solid var(--action); outline-offset: 2px; }
+.pick {
+  cursor: pointer;
+}
+.pick:focus-within {
+  outline: 2px solid var(--action);
+  outline-offset: 2px;
+}
 </style>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** A calendar day of a form, bound by its path. */
-defineProps<{ path: string, label: string, day: string }>()
+defineProps<{ path: string; label: string; day: string }>()
 const { set, locked } = useForm()
 </script>
 

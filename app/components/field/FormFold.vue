@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** A part of a form that folds: one line when it is settled, its fields when it is being filled in. */
-const props = defineProps<{ section: string, words: string }>()
+const props = defineProps<{ section: string; words: string }>()
 const { opened } = useForm()
 const open = computed(() => opened.has(props.section))
 const toggle = () => (open.value ? opened.delete(props.section) : opened.add(props.section))
@@ -19,6 +19,14 @@ const toggle = () => (open.value ? opened.delete(props.section) : opened.add(pro
 </template>
 
 <style scoped>
-.fold { text-decoration: underline; text-underline-offset: 3px; color: var(--soft); min-height: 24px; padding: 0 2px; }
-.fold:hover { color: var(--action); }
+.fold {
+  text-decoration: underline;
+  text-underline-offset: 3px;
+  color: var(--soft);
+  min-height: 24px;
+  padding: 0 2px;
+}
+.fold:hover {
+  color: var(--action);
+}
 </style>

@@ -3,7 +3,10 @@ import { parseQuantity, type Kind, type KindUnits } from '#core/quantity/parseQu
 import type { Entered } from '#core/quantity/entered'
 import { unitText } from '#core/quantity/systems'
 
-/** One figure and its unit: takes what people type (34'6", 3 L, 1 1/2 pt), keeps it to the letter, says at the field what is wrong. */
+/**
+ * One figure and its unit: takes what people type (34'6", 3 L, 1 1/2 pt), keeps it to the letter, says at the
+ * field what is wrong.
+ */
 const props = defineProps<{
   path: string
   label: string
@@ -25,7 +28,8 @@ const choices = computed(() => {
   return listed.includes(props.entered.unit) ? listed : [props.entered.unit, ...listed]
 })
 
-const type = (event: Event) => emit('change', { text: (event.target as HTMLInputElement).value, unit: props.entered.unit })
+const type = (event: Event) =>
+  emit('change', { text: (event.target as HTMLInputElement).value, unit: props.entered.unit })
 
 /** "3 L" in a gallon field becomes 3 in a litre field; feet and inches stay as typed. */
 function settle() {
@@ -34,7 +38,8 @@ function settle() {
   const read = parseQuantity(props.entered.text, props.kind, props.entered.unit)
   if (match?.[1] === undefined || !read.ok) return
   const alone = parseQuantity(match[1], props.kind, read.value.unit)
-  if (alone.ok && alone.value.value === read.value.value) emit('change', { text: match[1].trim(), unit: read.value.unit })
+  if (alone.ok && alone.value.value === read.value.value)
+    emit('change', { text: match[1].trim(), unit: read.value.unit })
 }
 </script>
 
@@ -43,14 +48,37 @@ function settle() {
     <label :for="id" class="soft small block truncate">{{ label }}</label>
     <div class="relative flex items-stretch">
       <input
-        :id="id" class="field" :class="{ missing }" :value="entered.text" :data-path="path" :data-kind="kind" :disabled="locked" inputmode="text" autocomplete="off" spellcheck="false"
-        :style="{ paddingRight: `${unitText(entered.unit).length * 0.4 + (choices.length > 1 ? 1.9 : 0.9)}em` }"
-        :aria-invalid="shownProblem ? 'true' : undefined" :aria-describedby="shownProblem || hint ? `${id}-note` : undefined"
-        @input="type" @focus="focused = true" @blur="settle"
-      >
+        :id="id"
+        class="field"
+        :class="{ missing }"
+        :value="entered.text"
+        :data-path="path"
+        :data-kind="kind"
+        :disabled="locked"
+        inputmode="text"
+        autocomplete="off"
+        spellcheck="false"
+        :style="{
+          paddingRight: `${unitText(entered.unit).length * 0.4 + (choices.length > 1 ? 1.9 : 0.9)}em`,
+        }"
+        :aria-invalid="shownProblem ? 'true' : undefined"
+        :aria-describedby="shownProblem || hint ? `${id}-note` : undefined"
+        @input="type"
+        @focus="focused = true"
+        @blur="settle"
+      />
       <select
-        v-if="choices.length > 1 && !locked" class="unit-pick" tabindex="-1" :aria-label="`Unit of ${label}`" :value="entered.unit"
-        @change="emit('change', { text: entered.text, unit: ($event.target as HTMLSelectElement).value as KindUnits[K] })"
+        v-if="choices.length > 1 && !locked"
+        class="unit-pick"
+        tabindex="-1"
+        :aria-label="`Unit of ${label}`"
+        :value="entered.unit"
+        @change="
+          emit('change', {
+            text: entered.text,
+            unit: ($event.target as HTMLSelectElement).value as KindUnits[K],
+          })
+        "
       >
         <option v-for="unit in choices" :key="unit" :value="unit">{{ unitText(unit) }}</option>
       </select>
@@ -62,9 +90,39 @@ function settle() {
 </template>
 
 <style scoped>
-.unit-fixed, .unit-pick { position: absolute; right: 1px; top: 1px; bottom: 1px; font-size: 12.5px; color: var(--soft); display: flex; align-items: center; padding: 0 7px; pointer-events: none; }
-.unit-pick { pointer-events: auto; background: transparent; border: 0; text-align: right; cursor: pointer; padding: 0 2px; max-width: 70%; }
-.unit-pick option { background: var(--sheet); color: var(--ink); }
-.field.missing:not(:focus) { border-color: var(--action); border-style: dashed; }
-.problem { color: var(--stop); font-weight: 600; margin-top: 2px; }
+.unit-fixed,
+.unit-pick {
+  position: absolute;
+  right: 1px;
+  top: 1px;
+  bottom: 1px;
+  font-size: 12.5px;
+  color: var(--soft);
+  display: flex;
+  align-items: center;
+  padding: 0 7px;
+  pointer-events: none;
+}
+.unit-pick {
+  pointer-events: auto;
+  background: transparent;
+  border: 0;
+  text-align: right;
+  cursor: pointer;
+  padding: 0 2px;
+  max-width: 70%;
+}
+.unit-pick option {
+  background: var(--sheet);
+  color: var(--ink);
+}
+.field.missing:not(:focus) {
+  border-color: var(--action);
+  border-style: dashed;
+}
+.problem {
+  color: var(--stop);
+  font-weight: 600;
+  margin-top: 2px;
+}
 </style>

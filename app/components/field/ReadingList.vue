@@ -4,28 +4,43 @@ import type { Kind } from '#core/quantity/parseQuantity'
 import { SYSTEM_UNITS, unitText } from '#core/quantity/systems'
 import { SPAN_UNITS } from '#core/quantity/units'
 
-/** Readings taken one after the other, lengths unless other units are given: Enter goes on to the next and makes it; a row of figures can be pasted. One unit for all that carry none of their own. */
-const props = withDefaults(defineProps<{
-  list: readonly Entered[]
-  path: string
-  one: string
-  /** Fields that belong together, such as three sides. */
-  group?: number
-  units?: readonly string[]
-  /** What an instrument must measure to fill one. */
-  kind?: Kind
-}>(), { group: undefined, kind: 'span', units: () => SPAN_UNITS })
+/**
+ * Readings taken one after the other, lengths unless other units are given: Enter goes on to the next and
+ * makes it; a row of figures can be pasted. One unit for all that carry none of their own.
+ */
+const props = withDefaults(
+  defineProps<{
+    list: readonly Entered[]
+    path: string
+    one: string
+    /** Fields that belong together, such as three sides. */
+    group?: number
+    units?: readonly string[]
+    /** What an instrument must measure to fill one. */
+    kind?: Kind
+  }>(),
+  { group: undefined, kind: 'span', units: () => SPAN_UNITS },
+)
 const { set, locked, problemAt } = useForm()
 const crew = useCrewStore()
 const box = useTemplateRef('box')
 const unit = computed(() => props.list[0]?.unit ?? SYSTEM_UNITS[crew.units].length)
 const place = (i: number) => `${props.path}.${i}`
-const nameOf = (i: number) => (props.group ? `${Math.floor(i / props.group) + 1}${'abc'[i % props.group]}` : String(i + 1))
+const nameOf = (i: number) =>
+  props.group ? `${Math.floor(i / props.group) + 1}${'abc'[i % props.group]}` : String(i + 1)
 const problems = computed(() => props.list.map((_, i) => problemAt(place(i))))
 const wrong = computed(() => problems.value.find((problem) => problem?.kind === 'wrong'))
 
-const put = (i: number, text: string) => set(props.path, props.list.map((entered, j) => (i === j ? { ...entered, text } : entered)))
-const setUnit = (next: string) => set(props.path, props.list.map((entered) => ({ ...entered, unit: next })))
+const put = (i: number, text: string) =>
+  set(
+    props.path,
+    props.list.map((entered, j) => (i === j ? { ...entered, text } : entered)),
+  )
+const setUnit = (next: string) =>
+  set(
+    props.path,
+    props.list.map((entered) => ({ ...entered, unit: next })),
+  )
 async function add(count = props.group ?? 1) {
   set(props.path, [...props.list, ...Array.from({ length: count }, () => ({ text: '', unit: unit.value }))])
   await nextTick()
@@ -45,35 +60,92 @@ function paste(event: ClipboardEvent, i: number) {
 
 <template>
   <fieldset class="list">
-    <legend class="soft small">{{ one === 'Radius' ? 'Radii' : `${one}s` }}, in order; Enter for the next</legend>
+    <legend class="soft small">
+      {{ one === 'Radius' ? 'Radii' : `${one}s` }}, in order; Enter for the next
+    </legend>
     <div ref="box" class="cells">
       <label v-for="(entered, i) in list" :key="i" class="cell">
         <span class="soft small" aria-hidden="true">{{ nameOf(i) }}</span>
         <input
-          class="field" :class="{ missing: problems[i]?.kind === 'missing' }" :value="entered.text" :data-path="place(i)" :data-kind="kind" :aria-label="`${one} ${nameOf(i)}, ${unitText(entered.unit)}`" :aria-invalid="problems[i]?.kind === 'wrong' ? 'true' : undefined"
-          :disabled="locked" inputmode="text" autocomplete="off" enterkeyhint="next" @input="put(i, ($event.target as HTMLInputElement).value)" @keydown.enter.prevent="next(i)" @paste="paste($event, i)"
-        >
+          class="field"
+          :class="{ missing: problems[i]?.kind === 'missing' }"
+          :value="entered.text"
+          :data-path="place(i)"
+          :data-kind="kind"
+          :aria-label="`${one} ${nameOf(i)}, ${unitText(entered.unit)}`"
+          :aria-invalid="problems[i]?.kind === 'wrong' ? 'true' : undefined"
+          :disabled="locked"
+          inputmode="text"
+          autocomplete="off"
+          enterkeyhint="next"
+          @input="put(i, ($event.target as HTMLInputElement).value)"
+          @keydown.enter.prevent="next(i)"
+          @paste="paste($event, i)"
+        />
       </label>
     </div>
     <p v-if="wrong" class="problem small" role="alert">{{ wrong.message }}</p>
     <p class="row small">
-      <select class="field unit-of" :value="unit" :aria-label="`Unit of the ${one.toLowerCase()}s`" :disabled="locked" @change="setUnit(($event.target as HTMLSelectElement).value)">
+      <select
+        class="field unit-of"
+        :value="unit"
+        :aria-label="`Unit of the ${one.toLowerCase()}s`"
+        :disabled="locked"
+        @change="setUnit(($event.target as HTMLSelectElement).value)"
+      >
         <option v-for="choice in units" :key="choice" :value="choice">{{ unitText(choice) }}</option>
       </select>
       <template v-if="!locked">
-        <button type="button" class="plain-button way-out" @click="next(list.length - 1)">{{ group ? 'Another triangle' : 'Another' }}</button>
-        <button v-if="list.length > (group ?? 1)" type="button" class="plain-button way-out" @click="dropLast">Take the last away</button>
+        <button type="button" class="plain-button way-out" @click="next(list.length - 1)">
+          {{ group ? 'Another triangle' : 'Another' }}
+        </button>
+        <button
+          v-if="list.length > (group ?? 1)"
+          type="button"
+          class="plain-button way-out"
+          @click="dropLast"
+        >
+          Take the last away
+        </button>
       </template>
     </p>
   </fieldset>
 </template>
 
 <style scoped>
-.list { border: 0; padding: 4px 0; margin: 0; min-width: 0; }
-.cells { display: grid; grid-template-columns: repeat(auto-fill, minmax(84px, 1fr)); gap: 6px; }
-.cell { display: grid; grid-template-columns: 20px 1fr; align-items: center; gap: 3px; }
-.missing:not(:focus) { border-color: var(--action); border-style: dashed; }
-.problem { color: var(--stop); font-weight: 600; }
-.row { display: flex; flex-wrap: wrap; gap: 4px 14px; align-items: center; margin-top: 4px; }
-.unit-of { width: auto; }
+.list {
+  border: 0;
+  padding: 4px 0;
+  margin: 0;
+  min-width: 0;
+}
+.cells {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(84px, 1fr));
+  gap: 6px;
+}
+.cell {
+  display: grid;
+  grid-template-columns: 20px 1fr;
+  align-items: center;
+  gap: 3px;
+}
+.missing:not(:focus) {
+  border-color: var(--action);
+  border-style: dashed;
+}
+.problem {
+  color: var(--stop);
+  font-weight: 600;
+}
+.row {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 14px;
+  align-items: center;
+  margin-top: 4px;
+}
+.unit-of {
+  width: auto;
+}
 </style>

@@ -5,20 +5,35 @@ import type { SaveState } from '~/composables/useDraft'
 const props = defineProps<{ state: SaveState }>()
 const words = computed(() => {
   switch (props.state.kind) {
-    case 'new': return 'nothing typed yet'
-    case 'saved': return 'saved'
-    case 'changed': case 'saving': return 'saving …'
-    case 'kept': return `kept on this device, not saved: ${props.state.why}`
-    case 'conflict': return 'changed elsewhere'
-    default: return props.state satisfies never
+    case 'new':
+      return 'nothing typed yet'
+    case 'saved':
+      return 'saved'
+    case 'changed':
+    case 'saving':
+      return 'saving …'
+    case 'kept':
+      return `kept on this device, not saved: ${props.state.why}`
+    case 'conflict':
+      return 'changed elsewhere'
+    default:
+      return props.state satisfies never
   }
 })
 </script>
 
 <template>
-  <span class="small soft" role="status" :class="{ warn: state.kind === 'kept' || state.kind === 'conflict' }">{{ words }}</span>
+  <span
+    class="small soft"
+    role="status"
+    :class="{ warn: state.kind === 'kept' || state.kind === 'conflict' }"
+    >{{ words }}</span
+  >
 </template>
 
 <style scoped>
-.warn { color: var(--warn); font-weight: 600; }
+.warn {
+  color: var(--warn);
+  font-weight: 600;
+}
 </style>

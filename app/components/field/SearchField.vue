@@ -5,13 +5,25 @@ import { useDebounceFn } from '@vueuse/core'
 defineProps<{ label: string }>()
 const words = defineModel<string>({ required: true })
 const WAIT_MS = 180
-const take = useDebounceFn((text: string) => { words.value = text }, WAIT_MS)
+const take = useDebounceFn((text: string) => {
+  words.value = text
+}, WAIT_MS)
 </script>
 
 <template>
-  <input class="field search" type="search" :aria-label="label" :placeholder="label" :value="words" autocomplete="off" @input="take(($event.target as HTMLInputElement).value)">
+  <input
+    class="field search"
+    type="search"
+    :aria-label="label"
+    :placeholder="label"
+    :value="words"
+    autocomplete="off"
+    @input="take(($event.target as HTMLInputElement).value)"
+  />
 </template>
 
 <style scoped>
-.search { max-width: 280px; }
+.search {
+  max-width: 280px;
+}
 </style>

@@ -4,15 +4,35 @@ import { readTimedCourse } from '#core/calibration/readSpeed'
 import type { Entered } from '#core/quantity/entered'
 import { fieldReader } from '#core/quantity/fieldReader'
 import { runAdvice } from '#core/quantity/repeats'
-import { LENGTH_UNITS, SPEED_UNITS, STOPWATCH_UNITS, type LengthUnit, type SpeedUnit } from '#core/quantity/units'
+import {
+  LENGTH_UNITS,
+  SPEED_UNITS,
+  STOPWATCH_UNITS,
+  type LengthUnit,
+  type SpeedUnit,
+} from '#core/quantity/units'
 import { closedWorkingBook } from '#core/working/working'
 
 /** The speed of a calibration: typed, or timed over a taped length. */
-const props = defineProps<{ note: { readonly speed: Entered<SpeedUnit>, readonly length: Entered<LengthUnit>, readonly timed?: TimedCourse }, path: string }>()
+const props = defineProps<{
+  note: {
+    readonly speed: Entered<SpeedUnit>
+    readonly length: Entered<LengthUnit>
+    readonly timed?: TimedCourse
+  }
+  path: string
+}>()
 const { set, locked } = useForm()
 const shown = useShown()
-const read = computed(() => props.note.timed && readTimedCourse(props.note.timed, '', '', fieldReader(), closedWorkingBook))
-const ADVICE = { 'two more': 'one run shows no spread', 'one more': 'one more run would help', 'uneven': 'the runs differ: walk them at one pace', 'enough': 'steady enough' } as const
+const read = computed(
+  () => props.note.timed && readTimedCourse(props.note.timed, '', '', fieldReader(), closedWorkingBook),
+)
+const ADVICE = {
+  'two more': 'one run shows no spread',
+  'one more': 'one more run would help',
+  uneven: 'the runs differ: walk them at one pace',
+  enough: 'steady enough',
+} as const
 const put = (timed: TimedCourse | undefined) => set(`${props.path}.timed`, timed)
 const begin = () => put({ length: { ...props.note.length }, times: [{ text: '', unit: 's' }] })
 
@@ -22,25 +42,61 @@ function stopped(text: string) {
   if (!timed) return
   const blank = timed.times.findIndex((time) => time.text === '')
   const stop = { text, unit: 's' as const }
-  put({ ...timed, times: blank < 0 ? [...timed.times, stop] : timed.times.map((time, i) => (i === blank ? stop : time)) })
+  put({
+    ...timed,
+    times: blank < 0 ? [...timed.times, stop] : timed.times.map((time, i) => (i === blank ? stop : time)),
+  })
 }
 </script>
 
 <template>
   <div v-if="note.timed" class="space-y-2">
     <div class="grid grid-cols-2 gap-2">
-      <FormQuantity :path="`${path}.timed.length`" label="Timed over" kind="length" :entered="note.timed.length" :units="LENGTH_UNITS" />
-      <FormQuantity v-for="(time, i) in note.timed.times" :key="i" :path="`${path}.timed.times.${i}`" :label="`Time ${i + 1}`" kind="stopwatch" :entered="time" :units="STOPWATCH_UNITS" />
+      <FormQuantity
+        :path="`${path}.timed.length`"
+        label="Timed over"
+        kind="length"
+        :entered="note.timed.length"
+        :units="LENGTH_UNITS"
+      />
+      <FormQuantity
+        v-for="(time, i) in note.timed.times"
+        :key="i"
+        :path="`${path}.timed.times.${i}`"
+        :label="`Time ${i + 1}`"
+        kind="stopwatch"
+        :entered="time"
+        :units="STOPWATCH_UNITS"
+      />
     </div>
     <StopWatch v-if="!locked" @stop="stopped" />
-    <p v-if="read" role="status"><FigureText :shown="shown.speed(read.mean)" page="calibration.speed" label="Speed" /> <span class="soft small">{{ ADVICE[runAdvice(read).advice] }}</span></p>
+    <p v-if="read" role="status">
+      <FigureText :shown="shown.speed(read.mean)" page="calibration.speed" label="Speed" />
+      <span class="soft small">{{ ADVICE[runAdvice(read).advice] }}</span>
+    </p>
     <p v-if="!locked" class="flex gap-4">
-      <button type="button" class="plain-button way-out small" @click="put({ ...note.timed, times: [...note.timed.times, { text: '', unit: 's' }] })">Another time</button>
-      <button type="button" class="plain-button way-out small" @click="put(undefined)">Type the speed instead</button>
+      <button
+        type="button"
+        class="plain-button way-out small"
+        @click="put({ ...note.timed, times: [...note.timed.times, { text: '', unit: 's' }] })"
+      >
+        Another time
+      </button>
+      <button type="button" class="plain-button way-out small" @click="put(undefined)">
+        Type the speed instead
+      </button>
     </p>
   </div>
   <div v-else class="grid grid-cols-2 items-end gap-2">
-    <FormQuantity :path="`${path}.speed`" label="Speed" kind="speed" :entered="note.speed" :units="SPEED_UNITS" />
-    <p v-if="!locked" class="pb-1"><button type="button" class="plain-button way-out small" @click="begin">Time it on a course</button></p>
+    <FormQuantity
+      :path="`${path}.speed`"
+      label="Speed"
+      kind="speed"
+      :entered="note.speed"
+      :units="SPEED_UNITS"
+    />
+    <p v-if="!locked" class="pb-1">
+      <button type="button" class="plain-button way-out small" @click="begin">Time it on a course</button>
+    </p>
   </div>
 </template>

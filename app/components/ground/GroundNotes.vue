@@ -4,8 +4,11 @@ import { blankPart } from '#core/ground/blankArea'
 import type { FieldNotes, LawnPart } from '#core/ground/fieldNotes'
 import type { GroundStray } from '#core/ground/readFieldNotes'
 
-/** Field notes of a piece of ground: pieces added and taken away, each measured its own way. `path` is where they stand. */
-const props = defineProps<{ notes: FieldNotes, path: string, strays?: readonly GroundStray[] }>()
+/**
+ * Field notes of a piece of ground: pieces added and taken away, each measured its own way. `path` is where
+ * they stand.
+ */
+const props = defineProps<{ notes: FieldNotes; path: string; strays?: readonly GroundStray[] }>()
 const { set, locked } = useForm()
 const crew = useCrewStore()
 const editor = usePlanEditor()
@@ -15,22 +18,38 @@ function addPart(sign: LawnPart['sign'], shape: LawnPart['shape'] = 'rectangle')
   set(`${props.path}.parts`, [...props.notes.parts, part])
   if (shape === 'outline') editor?.begin(part.id, 'draw')
 }
-const dropPart = (id: string) => set(`${props.path}.parts`, props.notes.parts.filter((part) => part.id !== id))
+const dropPart = (id: string) =>
+  set(
+    `${props.path}.parts`,
+    props.notes.parts.filter((part) => part.id !== id),
+  )
 </script>
 
 <template>
   <div class="space-y-2 pb-2">
     <MeasuredWith :notes="notes" :path="path" />
     <PartNotes
-      v-for="(part, i) in notes.parts" :key="part.id" :part="part" :index="i" :path="`${path}.parts.${i}`" :only="notes.parts.length === 1"
-      :stray="strays?.find(({ partId }) => partId === part.id)" @drop="dropPart(part.id)"
+      v-for="(part, i) in notes.parts"
+      :key="part.id"
+      :part="part"
+      :index="i"
+      :path="`${path}.parts.${i}`"
+      :only="notes.parts.length === 1"
+      :stray="strays?.find(({ partId }) => partId === part.id)"
+      @drop="dropPart(part.id)"
     />
     <div v-if="!locked" class="small flex flex-wrap gap-x-4">
       <button type="button" class="plain-button way-out" @click="addPart('add')">Add a shape</button>
-      <button type="button" class="plain-button way-out" @click="addPart('subtract')">Take a shape away</button>
+      <button type="button" class="plain-button way-out" @click="addPart('subtract')">
+        Take a shape away
+      </button>
       <template v-if="editor">
-        <button type="button" class="plain-button way-out" @click="addPart('add', 'outline')">Add an outline</button>
-        <button type="button" class="plain-button way-out" @click="addPart('subtract', 'outline')">Take an outline away</button>
+        <button type="button" class="plain-button way-out" @click="addPart('add', 'outline')">
+          Add an outline
+        </button>
+        <button type="button" class="plain-button way-out" @click="addPart('subtract', 'outline')">
+          Take an outline away
+        </button>
       </template>
     </div>
   </div>

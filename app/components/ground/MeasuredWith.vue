@@ -7,51 +7,119 @@ import { readToolCourse, toolWords } from '#core/ground/toolCourse'
 import { fieldReader } from '#core/quantity/fieldReader'
 import { closedWorkingBook } from '#core/working/working'
 
-/** What the lengths were taken with, and which calibration of a stride or wheel turned them into true ones. */
-const props = defineProps<{ notes: FieldNotes, path: string }>()
+/**
+ * What the lengths were taken with, and which calibration of a stride or wheel turned them into true ones.
+ */
+const props = defineProps<{ notes: FieldNotes; path: string }>()
 const { set, locked } = useForm()
 const rooms = useRoomsStore()
-const instruments = INSTRUMENTS.map((value) => ({ value, text: { tape: 'tape', wheel: 'measuring wheel', paced: 'paces' }[value] }))
-const kind = computed(() => ({ tape: undefined, wheel: 'wheel', paced: 'stride' } as const)[props.notes.instrument])
-const tools = computed(() => rooms.equipment.flatMap(({ id, version, name, document }) =>
-  (document.kind === 'tool' && document.course && document.course.runs.length > 0 && walkedTool(document.type) === kind.value ? [{ id, version, name, course: document.course }] : [])))
+const instruments = INSTRUMENTS.map((value) => ({
+  value,
+  text: { tape: 'tape', wheel: 'measuring wheel', paced: 'paces' }[value],
+}))
+const kind = computed(
+  () => (({ tape: undefined, wheel: 'wheel', paced: 'stride' }) as const)[props.notes.instrument],
+)
+const tools = computed(() =>
+  rooms.equipment.flatMap(({ id, version, name, document }) =>
+    document.kind === 'tool' &&
+    document.course &&
+    document.course.runs.length > 0 &&
+    walkedTool(document.type) === kind.value
+      ? [{ id, version, name, course: document.course }]
+      : [],
+  ),
+)
 const choices = computed(() => [
-  { value: '', text: kind.value === 'stride' ? 'no calibrated stride' : 'no calibrated wheel' }, ...tools.value.map(({ id, name }) => ({ value: id, text: name })),
-  ...(props.notes.tool && !tools.value.some(({ id }) => id === props.notes.tool?.id) ? [{ value: props.notes.tool.id, text: props.notes.tool.name }] : []),
+  { value: '', text: kind.value === 'stride' ? 'no calibrated stride' : 'no calibrated wheel' },
+  ...tools.value.map(({ id, name }) => ({ value: id, text: name })),
+  ...(props.notes.tool && !tools.value.some(({ id }) => id === props.notes.tool?.id)
+    ? [{ value: props.notes.tool.id, text: props.notes.tool.name }]
+    : []),
 ])
-const read = computed(() => (props.notes.tool && kind.value ? readToolCourse(props.notes.tool.course, kind.value, '', fieldReader(), '', closedWorkingBook) : undefined))
-const newer = computed(() => tools.value.find(({ id, version }) => id === props.notes.tool?.id && version > (props.notes.tool?.version ?? 0)))
+const read = computed(() =>
+  props.notes.tool && kind.value
+    ? readToolCourse(props.notes.tool.course, kind.value, '', fieldReader(), '', closedWorkingBook)
+    : undefined,
+)
+const newer = computed(() =>
+  tools.value.find(
+    ({ id, version }) => id === props.notes.tool?.id && version > (props.notes.tool?.version ?? 0),
+  ),
+)
 
 /** Instrument and tool change together: a wheel's factor is nothing to a tape. */
 function put({ instrument, tool }: MeasuredWith) {
   const { instrument: _, tool: __, ...rest } = props.notes
   set(props.path, { ...rest, instrument, ...(tool && { tool }) })
 }
-const changeTool = (id: string) => put({ instrument: props.notes.instrument, tool: tools.value.find((tool) => tool.id === id) })
+const changeTool = (id: string) =>
+  put({ instrument: props.notes.instrument, tool: tools.value.find((tool) => tool.id === id) })
 </script>
 
 <template>
   <div class="fields">
-    <FormQuantity :path="`${path}.slope`" label="Slope" kind="percent" :entered="notes.slope ?? { text: '', unit: '%' }" />
+    <FormQuantity
+      :path="`${path}.slope`"
+      label="Slope"
+      kind="percent"
+      :entered="notes.slope ?? { text: '', unit: '%' }"
+    />
     <LabelledField v-slot="{ id }" label="Measured with">
-      <select :id="id" class="field" :value="notes.instrument" :data-path="`${path}.instrument`" :disabled="locked" @change="put({ instrument: instruments[($event.target as HTMLSelectElement).selectedIndex]?.value ?? 'tape' })">
-        <option v-for="choice in instruments" :key="choice.value" :value="choice.value">{{ choice.text }}</option>
+      <select
+        :id="id"
+        class="field"
+        :value="notes.instrument"
+        :data-path="`${path}.instrument`"
+        :disabled="locked"
+        @change="
+          put({
+            instrument: instruments[($event.target as HTMLSelectElement).selectedIndex]?.value ?? 'tape',
+          })
+        "
+      >
+        <option v-for="choice in instruments" :key="choice.value" :value="choice.value">
+          {{ choice.text }}
+        </option>
       </select>
     </LabelledField>
     <LabelledField v-if="kind" v-slot="{ id }" :label="kind === 'stride' ? 'Whose stride' : 'Which wheel'">
-      <select :id="id" class="field" :value="notes.tool?.id ?? ''" :disabled="locked" @change="changeTool(($event.target as HTMLSelectElement).value)">
+      <select
+        :id="id"
+        class="field"
+        :value="notes.tool?.id ?? ''"
+        :disabled="locked"
+        @change="changeTool(($event.target as HTMLSelectElement).value)"
+      >
         <option v-for="choice in choices" :key="choice.value" :value="choice.value">{{ choice.text }}</option>
       </select>
     </LabelledField>
     <p v-if="kind" class="soft small whole">
-      <template v-if="read && notes.tool">{{ toolWords(read, notes.tool.course.distance.unit) }}{{ notes.tool.course.on ? `, ${dayText(notes.tool.course.on)}` : '' }}.</template>
-      <template v-else-if="tools.length > 0">A guessed {{ kind }} is the commonest source of error: name the calibrated one.</template>
-      <template v-else><NuxtLink to="/equipment" class="way-out">Calibrate a {{ kind }}</NuxtLink> over a taped length: a guessed one is the commonest source of error.</template>
-      <button v-if="newer && !locked" type="button" class="plain-button way-out" @click="changeTool(newer.id)">Calibrated anew since: use the newer</button>
+      <template v-if="read && notes.tool"
+        >{{ toolWords(read, notes.tool.course.distance.unit)
+        }}{{ notes.tool.course.on ? `, ${dayText(notes.tool.course.on)}` : '' }}.</template
+      >
+      <template v-else-if="tools.length > 0"
+        >A guessed {{ kind }} is the commonest source of error: name the calibrated one.</template
+      >
+      <template v-else
+        ><NuxtLink to="/equipment" class="way-out">Calibrate a {{ kind }}</NuxtLink> over a taped length: a
+        guessed one is the commonest source of error.</template
+      >
+      <button
+        v-if="newer && !locked"
+        type="button"
+        class="plain-button way-out"
+        @click="changeTool(newer.id)"
+      >
+        Calibrated anew since: use the newer
+      </button>
     </p>
   </div>
 </template>
 
 <style scoped>
-.whole { grid-column: 1 / -1; }
+.whole {
+  grid-column: 1 / -1;
+}
 </style>

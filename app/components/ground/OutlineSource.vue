@@ -3,28 +3,59 @@ import type { LawnPart, OutlineNote } from '#core/ground/fieldNotes'
 import { LENGTH_UNITS } from '#core/quantity/units'
 
 /** How an outline came onto the plan, and how far a position may be off where positions made it. */
-const props = defineProps<{ part: LawnPart, path: string }>()
+const props = defineProps<{ part: LawnPart; path: string }>()
 const { set, locked } = useForm()
 const editor = usePlanEditor()
-const WAYS = { drawn: 'drawn to scale', walked: 'walked', traced: 'traced from the picture', imported: 'brought from a file' } as const
+const WAYS = {
+  drawn: 'drawn to scale',
+  walked: 'walked',
+  traced: 'traced from the picture',
+  imported: 'brought from a file',
+} as const
 const from = computed(() => props.part.outline?.from ?? 'drawn')
-const ways = computed(() => (Object.keys(WAYS) as (keyof typeof WAYS)[]).filter((way) => way !== 'traced' || editor?.picture.value || from.value === 'traced').map((value) => ({ value, text: WAYS[value] })))
+const ways = computed(() =>
+  (Object.keys(WAYS) as (keyof typeof WAYS)[])
+    .filter((way) => way !== 'traced' || editor?.picture.value || from.value === 'traced')
+    .map((value) => ({ value, text: WAYS[value] })),
+)
 
 /** A traced outline keeps the scale its picture has now. */
 function change(next: OutlineNote['from']) {
-  const { picture: _, ...rest } = props.part.outline ?? { points: [], pointError: { text: '', unit: 'm' as const }, origin: '' }
+  const { picture: _, ...rest } = props.part.outline ?? {
+    points: [],
+    pointError: { text: '', unit: 'm' as const },
+    origin: '',
+  }
   const picture = editor?.picture.value
-  set(`${props.path}.outline`, { ...rest, from: next, ...(next === 'traced' && picture && { picture: { id: picture.id, from: picture.from, to: picture.to, distance: picture.distance } }) })
+  set(`${props.path}.outline`, {
+    ...rest,
+    from: next,
+    ...(next === 'traced' &&
+      picture && {
+        picture: { id: picture.id, from: picture.from, to: picture.to, distance: picture.distance },
+      }),
+  })
 }
 </script>
 
 <template>
   <LabelledField v-slot="{ id }" label="The outline was">
-    <select :id="id" class="field" :value="from" :disabled="locked" @change="change(($event.target as HTMLSelectElement).value as OutlineNote['from'])">
+    <select
+      :id="id"
+      class="field"
+      :value="from"
+      :disabled="locked"
+      @change="change(($event.target as HTMLSelectElement).value as OutlineNote['from'])"
+    >
       <option v-for="way in ways" :key="way.value" :value="way.value">{{ way.text }}</option>
     </select>
   </LabelledField>
   <FormQuantity
-    v-if="part.outline && (from === 'walked' || from === 'imported')" :path="`${path}.outline.pointError`" label="A position is off by" kind="length" :entered="part.outline.pointError" :units="LENGTH_UNITS"
+    v-if="part.outline && (from === 'walked' || from === 'imported')"
+    :path="`${path}.outline.pointError`"
+    label="A position is off by"
+    kind="length"
+    :entered="part.outline.pointError"
+    :units="LENGTH_UNITS"
   />
 </template>

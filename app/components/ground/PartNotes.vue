@@ -8,68 +8,172 @@ import { AREA_UNITS, SPAN_UNITS } from '#core/quantity/units'
 import { METHOD_GROUPS, METHOD_HINTS, READING_WORDS } from './methodWords'
 
 /** One piece of a lawn: what it is, how it was measured, its readings. */
-const props = defineProps<{ part: LawnPart, index: number, path: string, only: boolean, stray?: GroundStray }>()
+const props = defineProps<{
+  part: LawnPart
+  index: number
+  path: string
+  only: boolean
+  stray?: GroundStray
+}>()
 const emit = defineEmits<{ drop: [] }>()
 const { set, locked, problemAt } = useForm()
 const crew = useCrewStore()
-const signs = [{ value: 'add', text: 'add' }, { value: 'subtract', text: 'take away' }] as const
-const method = computed(() => (props.part.shape === 'known' || props.part.shape === 'outline' ? undefined : METHODS[props.part.shape]))
+const signs = [
+  { value: 'add', text: 'add' },
+  { value: 'subtract', text: 'take away' },
+] as const
+const method = computed(() =>
+  props.part.shape === 'known' || props.part.shape === 'outline' ? undefined : METHODS[props.part.shape],
+)
 const blank = computed(() => ({ text: '', unit: SYSTEM_UNITS[crew.units].length }))
-const rules = computed(() => (method.value?.rules ?? []).map(({ rule, assumes }) => ({ value: rule, text: `${rule}: ${assumes}` })))
+const rules = computed(() =>
+  (method.value?.rules ?? []).map(({ rule, assumes }) => ({ value: rule, text: `${rule}: ${assumes}` })),
+)
 const problem = computed(() => problemAt(props.path) ?? problemAt(`${props.path}.list`))
 
 /** Another way of measuring: its own readings; those of the same name stay. */
 function changeShape(shape: LawnPart['shape']) {
   const { id, sign, size, what, until, with: other, lengths } = props.part
   const fresh = blankReadings(shape, crew.units)
-  const kept = Object.fromEntries(Object.entries(fresh.lengths).map(([name, entered]) => [name, lengths[name as keyof typeof lengths] ?? entered]))
-  set(props.path, { id, sign, size, ...(what !== undefined && { what }), ...(until !== undefined && { until }), ...(other && { with: other }), ...fresh, lengths: kept, ...(fresh.list && props.part.list && { list: props.part.list }) })
+  const kept = Object.fromEntries(
+    Object.entries(fresh.lengths).map(([name, entered]) => [
+      name,
+      lengths[name as keyof typeof lengths] ?? entered,
+    ]),
+  )
+  set(props.path, {
+    id,
+    sign,
+    size,
+    ...(what !== undefined && { what }),
+    ...(until !== undefined && { until }),
+    ...(other && { with: other }),
+    ...fresh,
+    lengths: kept,
+    ...(fresh.list && props.part.list && { list: props.part.list }),
+  })
 }
 </script>
 
 <template>
   <div class="part" :class="part.sign">
     <div class="fields">
-      <FormChoice v-if="index > 0" :path="`${path}.sign`" label="This shape" :value="part.sign" :choices="signs" />
+      <FormChoice
+        v-if="index > 0"
+        :path="`${path}.sign`"
+        label="This shape"
+        :value="part.sign"
+        :choices="signs"
+      />
       <LabelledField v-slot="{ id }" label="Measured as" class="method">
-        <select :id="id" class="field" :value="part.shape" :data-path="`${path}.shape`" :disabled="locked" @change="changeShape(($event.target as HTMLSelectElement).value as LawnPart['shape'])">
+        <select
+          :id="id"
+          class="field"
+          :value="part.shape"
+          :data-path="`${path}.shape`"
+          :disabled="locked"
+          @change="changeShape(($event.target as HTMLSelectElement).value as LawnPart['shape'])"
+        >
           <optgroup v-for="group in METHOD_GROUPS" :key="group.name" :label="group.name">
-            <option v-for="shape in group.shapes" :key="shape.value" :value="shape.value">{{ shape.text }}</option>
+            <option v-for="shape in group.shapes" :key="shape.value" :value="shape.value">
+              {{ shape.text }}
+            </option>
           </optgroup>
         </select>
       </LabelledField>
-      <FormQuantity v-if="part.shape === 'known'" :path="`${path}.size`" label="Size" kind="area" :entered="part.size" :units="AREA_UNITS" />
+      <FormQuantity
+        v-if="part.shape === 'known'"
+        :path="`${path}.size`"
+        label="Size"
+        kind="area"
+        :entered="part.size"
+        :units="AREA_UNITS"
+      />
       <template v-if="method">
         <FormQuantity
-          v-for="name in method.fixed" :key="name" :path="`${path}.lengths.${name}`" :label="READING_WORDS[name]" kind="span" :entered="part.lengths[name] ?? blank" :units="SPAN_UNITS"
+          v-for="name in method.fixed"
+          :key="name"
+          :path="`${path}.lengths.${name}`"
+          :label="READING_WORDS[name]"
+          kind="span"
+          :entered="part.lengths[name] ?? blank"
+          :units="SPAN_UNITS"
         />
-        <FormQuantity v-if="method.angle" :path="`${path}.angle`" :label="method.angle" kind="angle" :entered="part.angle ?? { text: '', unit: '°' }" />
+        <FormQuantity
+          v-if="method.angle"
+          :path="`${path}.angle`"
+          :label="method.angle"
+          kind="angle"
+          :entered="part.angle ?? { text: '', unit: '°' }"
+        />
       </template>
       <OutlineSource v-if="part.shape === 'outline'" :part="part" :path="path" />
       <template v-if="part.sign === 'subtract'">
-        <FormText :path="`${path}.what`" label="What it is" :text="part.what ?? ''" placeholder="bed, house, seeded" />
-        <DayField label="Taken away until" :day="part.until ?? ''" :path="`${path}.until`" :locked="locked" @change="set(`${path}.until`, $event)" />
+        <FormText
+          :path="`${path}.what`"
+          label="What it is"
+          :text="part.what ?? ''"
+          placeholder="bed, house, seeded"
+        />
+        <DayField
+          label="Taken away until"
+          :day="part.until ?? ''"
+          :path="`${path}.until`"
+          :locked="locked"
+          @change="set(`${path}.until`, $event)"
+        />
       </template>
     </div>
     <p v-if="METHOD_HINTS[part.shape]" class="soft small">{{ METHOD_HINTS[part.shape] }}</p>
     <template v-if="method?.list">
-      <ReadingList :list="part.list ?? []" :path="`${path}.list`" :one="method.list.one" :group="part.shape === 'triangles' ? 3 : undefined" />
-      <FormChoice v-if="rules.length > 0" :path="`${path}.rule`" label="Worked by" :value="part.rule || rules[0]!.value" :choices="rules" />
+      <ReadingList
+        :list="part.list ?? []"
+        :path="`${path}.list`"
+        :one="method.list.one"
+        :group="part.shape === 'triangles' ? 3 : undefined"
+      />
+      <FormChoice
+        v-if="rules.length > 0"
+        :path="`${path}.rule`"
+        label="Worked by"
+        :value="part.rule || rules[0]!.value"
+        :choices="rules"
+      />
       <RadiiForms v-if="part.shape === 'radii'" :part="part" />
     </template>
     <OutlinePart v-if="part.shape === 'outline'" :part="part" :path="path">
-      <button v-if="!only" type="button" class="plain-button way-out" @click="emit('drop')">Remove this shape</button>
+      <button v-if="!only" type="button" class="plain-button way-out" @click="emit('drop')">
+        Remove this shape
+      </button>
     </OutlinePart>
     <p v-if="problem && problem.kind === 'wrong'" class="problem small" role="alert">{{ problem.message }}</p>
-    <p v-if="stray" class="astray small" role="status"><span aria-hidden="true">▲ </span>{{ stray.message }}</p>
-    <p v-if="!only && !locked && part.shape !== 'outline'" class="small"><button type="button" class="plain-button way-out" @click="emit('drop')">Remove this shape</button></p>
+    <p v-if="stray" class="astray small" role="status">
+      <span aria-hidden="true">▲ </span>{{ stray.message }}
+    </p>
+    <p v-if="!only && !locked && part.shape !== 'outline'" class="small">
+      <button type="button" class="plain-button way-out" @click="emit('drop')">Remove this shape</button>
+    </p>
   </div>
 </template>
 
 <style scoped>
-.method { grid-column: span 2; }
-.part { padding: 6px 0; border-top: var(--rule-width) solid var(--rule); }
-.part.subtract { border-left: 3px solid var(--rule-strong); padding-left: 8px; }
-.problem { color: var(--stop); font-weight: 600; }
-.astray { color: var(--warn); font-weight: 600; }
+.method {
+  grid-column: span 2;
+}
+.part {
+  padding: 6px 0;
+  border-top: var(--rule-width) solid var(--rule);
+}
+.part.subtract {
+  border-left: 3px solid var(--rule-strong);
+  padding-left: 8px;
+}
+.problem {
+  color: var(--stop);
+  font-weight: 600;
+}
+.astray {
+  color: var(--warn);
+  font-weight: 600;
+}
 </style>

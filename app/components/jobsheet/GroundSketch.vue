@@ -4,11 +4,15 @@ import { placesOf } from '#core/ground/planLayout'
 /** The treated lawns of the application, drawn to scale. */
 const { sheet, document } = useSheet()
 let drawnFrom: unknown
-type Lawns = InstanceType<typeof import('../site/PlanSketch.vue')['default']>['$props']['lawns']
+type Lawns = InstanceType<(typeof import('../site/PlanSketch.vue'))['default']>['$props']['lawns']
 const lawns = computed<Lawns>((before) => {
   if (before && drawnFrom === document.value.lawns) return before
   drawnFrom = document.value.lawns
-  return sheet.value.lawns.flatMap(({ id, name, treated, size, parts }, i) => (treated === 'yes' && size !== undefined ? [{ id, name, parts, places: placesOf(document.value.lawns[i]?.parts ?? []) }] : []))
+  return sheet.value.lawns.flatMap(({ id, name, treated, size, parts }, i) =>
+    treated === 'yes' && size !== undefined
+      ? [{ id, name, parts, places: placesOf(document.value.lawns[i]?.parts ?? []) }]
+      : [],
+  )
 })
 </script>
 

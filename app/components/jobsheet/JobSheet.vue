@@ -5,18 +5,38 @@ import type { SaveState } from '~/composables/useDraft'
 import type { JobDraft } from '~/composables/useJobDraft'
 
 /** The job sheet of one application: ground and method, loads, checks; the chain above, the totals below. */
-const props = defineProps<{ id: string, draft: JobDraft, index: number, state: JobState, states: readonly JobApplication['state'][], saveState: SaveState }>()
-const emit = defineEmits<{ change: [fields: Partial<JobDraft>], plan: [], run: [], remove: [], choose: [index: number], add: [], move: [way: -1 | 1], drop: [] }>()
+const props = defineProps<{
+  id: string
+  draft: JobDraft
+  index: number
+  state: JobState
+  states: readonly JobApplication['state'][]
+  saveState: SaveState
+}>()
+const emit = defineEmits<{
+  change: [fields: Partial<JobDraft>]
+  plan: []
+  run: []
+  remove: []
+  choose: [index: number]
+  add: []
+  move: [way: -1 | 1]
+  drop: []
+}>()
 
 const application = computed(() => props.draft.applications[props.index] ?? props.draft.applications[0]!)
 const own = computed(() => props.states[props.index] ?? 'planned')
 const locked = computed(() => props.state === 'running' || props.state === 'done')
 const rooms = useRoomsStore()
 const { withAreas } = useFromRooms()
-const changeAll = (applications: JobDraft['applications'], rest: Partial<JobDraft> = {}) => emit('change', { ...rest, applications })
+const changeAll = (applications: JobDraft['applications'], rest: Partial<JobDraft> = {}) =>
+  emit('change', { ...rest, applications })
 const context = provideSheet({
   document: () => application.value.document,
-  change: (document) => changeAll(props.draft.applications.map((one) => (one.id === application.value.id ? { ...one, document } : one))),
+  change: (document) =>
+    changeAll(
+      props.draft.applications.map((one) => (one.id === application.value.id ? { ...one, document } : one)),
+    ),
   locked: () => locked.value,
   plannedFor: () => props.draft.plannedFor,
   planFor: (planned) => emit('change', { plannedFor: planned }),
@@ -24,19 +44,40 @@ const context = provideSheet({
   visit: () => ({ documents: props.draft.applications.map((one) => one.document), index: props.index }),
   rooms: () => {
     const { id } = application.value.document[application.value.document.method].source ?? {}
-    return { areas: rooms.areas, history: rooms.history, products: rooms.products, calibrations: id === undefined ? undefined : rooms.calibrations.filter(({ equipmentId }) => equipmentId === id) }
+    return {
+      areas: rooms.areas,
+      history: rooms.history,
+      products: rooms.products,
+      calibrations:
+        id === undefined ? undefined : rooms.calibrations.filter(({ equipmentId }) => equipmentId === id),
+    }
   },
 })
 const { sheet, day, go, opened } = context
-const chain = computed(() => chainOf(sheet.value, own.value === 'planned' ? (props.state === 'draft' || props.state === 'cancelled' ? props.state : 'planned') : own.value, day.value))
+const chain = computed(() =>
+  chainOf(
+    sheet.value,
+    own.value === 'planned'
+      ? props.state === 'draft' || props.state === 'cancelled'
+        ? props.state
+        : 'planned'
+      : own.value,
+    day.value,
+  ),
+)
 const stops = computed(() => sheet.value.checks.some(({ level }) => level === 'stop'))
-const ready = computed(() => sheet.value.plan !== undefined && !sheet.value.problems.some(({ kind }) => kind === 'wrong'))
+const ready = computed(
+  () => sheet.value.plan !== undefined && !sheet.value.problems.some(({ kind }) => kind === 'wrong'),
+)
 const { repeatJob } = useNewJob()
 
 async function takeSite(siteId: string, site: string) {
   // A site that can't be read now is a place of its own until it can.
   const areas = await rooms.loadAreas(siteId).catch(() => [])
-  changeAll(props.draft.applications.map((one) => ({ ...one, document: withAreas(one.document, areas) })), { site, siteId })
+  changeAll(
+    props.draft.applications.map((one) => ({ ...one, document: withAreas(one.document, areas) })),
+    { site, siteId },
+  )
 }
 
 openWhatIsMissing()
@@ -50,11 +91,19 @@ function openWhatIsMissing() {
 }
 watch(() => application.value.document.method, openWhatIsMissing)
 
-onMounted(() => { if (props.draft.version === 0) document.querySelector<HTMLElement>('[data-path="site"]')?.focus() })
+onMounted(() => {
+  if (props.draft.version === 0) document.querySelector<HTMLElement>('[data-path="site"]')?.focus()
+})
 
 /** Enter settles a field and goes on to the next one that is missing. */
 async function nextMissing(event: KeyboardEvent) {
-  if (!(event.target instanceof HTMLInputElement) || event.target.type === 'checkbox' || event.ctrlKey || event.metaKey) return
+  if (
+    !(event.target instanceof HTMLInputElement) ||
+    event.target.type === 'checkbox' ||
+    event.ctrlKey ||
+    event.metaKey
+  )
+    return
   event.preventDefault()
   event.target.blur()
   await nextTick()
@@ -64,24 +113,53 @@ async function nextMissing(event: KeyboardEvent) {
 }
 
 const mainAction = computed(() => {
-  if (own.value === 'running') return { label: 'Log the outcome', act: () => navigateTo(`/jobs/${props.id}/log?a=${props.index + 1}`) }
-  if (own.value === 'done') return { label: 'See the record', act: () => navigateTo(`/records/${application.value.id}`) }
-  if (props.state === 'draft' || props.state === 'cancelled') return { label: 'Plan this job', act: () => (ready.value ? emit('plan') : goFirst()) }
-  return { label: props.states.length > 1 ? `Start application ${props.index + 1}` : 'Start run', act: () => (stops.value ? focusChecks() : emit('run')) }
+  if (own.value === 'running')
+    return { label: 'Log the outcome', act: () => navigateTo(`/jobs/${props.id}/log?a=${props.index + 1}`) }
+  if (own.value === 'done')
+    return { label: 'See the record', act: () => navigateTo(`/records/${application.value.id}`) }
+  if (props.state === 'draft' || props.state === 'cancelled')
+    return { label: 'Plan this job', act: () => (ready.value ? emit('plan') : goFirst()) }
+  return {
+    label: props.states.length > 1 ? `Start application ${props.index + 1}` : 'Start run',
+    act: () => (stops.value ? focusChecks() : emit('run')),
+  }
 })
 const goFirst = () => sheet.value.problems[0] && go(sheet.value.problems[0].path)
 const focusChecks = () => document.querySelector<HTMLElement>('.check.stop button')?.focus()
-const followLink = (link: ChainLink) => (link.path ? go(link.path) : go({ measure: 'lawns.0', calibrate: `${application.value.document.method}.calibration`, rate: 'products.0.rate', load: 'spray.tank', walk: 'spray.speedToday', log: '' }[link.name]))
+const followLink = (link: ChainLink) =>
+  link.path
+    ? go(link.path)
+    : go(
+        {
+          measure: 'lawns.0',
+          calibrate: `${application.value.document.method}.calibration`,
+          rate: 'products.0.rate',
+          load: 'spray.tank',
+          walk: 'spray.speedToday',
+          log: '',
+        }[link.name],
+      )
 const openLoadSheet = () => navigateTo(`/jobs/${props.id}/load-sheet`)
 
 useScreenCommands(() => [
   { id: 'main', label: mainAction.value.label, key: 'ctrl+enter', run: mainAction.value.act },
   { id: 'load-sheet', label: 'Load sheet, to print', key: 'l', run: openLoadSheet },
   { id: 'missing', label: 'Go to what is missing', key: 'm', run: goFirst },
-  { id: 'what-if', label: 'What if: two variants side by side', key: 'v', run: () => navigateTo(`/jobs/${props.id}/what-if?a=${props.index + 1}`) },
+  {
+    id: 'what-if',
+    label: 'What if: two variants side by side',
+    key: 'v',
+    run: () => navigateTo(`/jobs/${props.id}/what-if?a=${props.index + 1}`),
+  },
   { id: 'repeat', label: 'Repeat this job', run: () => repeatJob(props.draft) },
-  { id: 'export', label: 'This job as a JSON file', run: () => navigateTo(`/api/jobs/${props.id}/file`, { external: true }) },
-  ...(locked.value ? [] : [{ id: 'add-application', label: 'Add an application', key: 'a', run: () => emit('add') }]),
+  {
+    id: 'export',
+    label: 'This job as a JSON file',
+    run: () => navigateTo(`/api/jobs/${props.id}/file`, { external: true }),
+  },
+  ...(locked.value
+    ? []
+    : [{ id: 'add-application', label: 'Add an application', key: 'a', run: () => emit('add') }]),
 ])
 </script>
 
@@ -89,14 +167,31 @@ useScreenCommands(() => [
   <div class="sheet" @keydown.enter="nextMissing">
     <header class="head">
       <JobHead
-        :draft="draft" :state="state" :save-state="saveState" :action="mainAction.label" :locked="locked" :what-if="`/jobs/${id}/what-if?a=${index + 1}`" :file="`/api/jobs/${id}/file`"
-        @change="emit('change', $event)" @site="takeSite" @act="mainAction.act" @load-sheet="openLoadSheet" @repeat="repeatJob(draft)" @remove="emit('remove')"
+        :draft="draft"
+        :state="state"
+        :save-state="saveState"
+        :action="mainAction.label"
+        :locked="locked"
+        :what-if="`/jobs/${id}/what-if?a=${index + 1}`"
+        :file="`/api/jobs/${id}/file`"
+        @change="emit('change', $event)"
+        @site="takeSite"
+        @act="mainAction.act"
+        @load-sheet="openLoadSheet"
+        @repeat="repeatJob(draft)"
+        @remove="emit('remove')"
       />
       <ChainTape class="mt-2" :links="chain" @go="followLink" />
     </header>
     <ApplicationStrip
-      :applications="draft.applications" :states="states" :index="index" :locked="locked"
-      @choose="emit('choose', $event)" @add="emit('add')" @move="emit('move', $event)" @drop="emit('drop')"
+      :applications="draft.applications"
+      :states="states"
+      :index="index"
+      :locked="locked"
+      @choose="emit('choose', $event)"
+      @add="emit('add')"
+      @move="emit('move', $event)"
+      @drop="emit('drop')"
     />
     <slot />
     <div class="zones">
@@ -109,22 +204,69 @@ useScreenCommands(() => [
 </template>
 
 <style scoped>
-.sheet { display: flex; flex-direction: column; height: 100dvh; }
-.head { padding: 14px 24px 0; border-bottom: var(--rule-width) solid var(--rule); }
-.zones { flex: 1; min-height: 0; display: grid; grid-template-columns: 318px minmax(0, 1fr) 262px; }
-.zone { overflow-y: auto; padding: 12px 18px; min-width: 0; }
-.zone:first-child { padding-left: 24px; }
-.zone + .zone { border-left: var(--rule-width) solid var(--rule); }
+.sheet {
+  display: flex;
+  flex-direction: column;
+  height: 100dvh;
+}
+.head {
+  padding: 14px 24px 0;
+  border-bottom: var(--rule-width) solid var(--rule);
+}
+.zones {
+  flex: 1;
+  min-height: 0;
+  display: grid;
+  grid-template-columns: 318px minmax(0, 1fr) 262px;
+}
+.zone {
+  overflow-y: auto;
+  padding: 12px 18px;
+  min-width: 0;
+}
+.zone:first-child {
+  padding-left: 24px;
+}
+.zone + .zone {
+  border-left: var(--rule-width) solid var(--rule);
+}
 @media (max-width: 1100px) {
-  .zones { grid-template-columns: 300px minmax(0, 1fr); overflow-y: auto; }
-  .zone { overflow: visible; }
-  .zone:last-child { grid-column: 1 / -1; border-left: 0; border-top: var(--rule-width) solid var(--rule); padding-left: 24px; }
+  .zones {
+    grid-template-columns: 300px minmax(0, 1fr);
+    overflow-y: auto;
+  }
+  .zone {
+    overflow: visible;
+  }
+  .zone:last-child {
+    grid-column: 1 / -1;
+    border-left: 0;
+    border-top: var(--rule-width) solid var(--rule);
+    padding-left: 24px;
+  }
 }
 @media (max-width: 760px) {
-  .sheet { height: auto; min-height: 100dvh; }
-  .head { padding: 12px 16px 0; }
-  .zones { display: block; }
-  .zone, .zone + .zone, .zone:first-child, .zone:last-child { padding: 14px 16px; border-left: 0; border-top: var(--rule-width) solid var(--rule); }
-  .totals { position: sticky; bottom: 0; }
+  .sheet {
+    height: auto;
+    min-height: 100dvh;
+  }
+  .head {
+    padding: 12px 16px 0;
+  }
+  .zones {
+    display: block;
+  }
+  .zone,
+  .zone + .zone,
+  .zone:first-child,
+  .zone:last-child {
+    padding: 14px 16px;
+    border-left: 0;
+    border-top: var(--rule-width) solid var(--rule);
+  }
+  .totals {
+    position: sticky;
+    bottom: 0;
+  }
 }
 </style>

@@ -9,7 +9,9 @@ const crew = useCrewStore()
 const rooms = useRoomsStore()
 const shown = useShown()
 const text = ref('')
-const read = computed(() => (text.value.trim() === '' ? undefined : spokenRate(text.value, sheet.value.size, crew.units)))
+const read = computed(() =>
+  text.value.trim() === '' ? undefined : spokenRate(text.value, sheet.value.size, crew.units),
+)
 /** What the shelf holds of it, as something that could be said. */
 const onHand = computed(() => {
   const id = document.value.products[props.index]?.source?.id
@@ -29,10 +31,24 @@ function take() {
 <template>
   <div class="space-y-1">
     <LabelledField v-slot="{ id }" label="Or say the rate">
-      <input :id="id" v-model="text" class="field" :aria-describedby="`${id}-read`" placeholder="use up 40 lb; 0.6 lb N per 1,000 sq ft" maxlength="200" autocomplete="off" @keydown.enter.prevent.stop="take">
-      <button v-if="!read && onHand" type="button" class="plain-button way-out small" @click="text = onHand">{{ onHand }}, all that is on hand</button>
+      <input
+        :id="id"
+        v-model="text"
+        class="field"
+        :aria-describedby="`${id}-read`"
+        placeholder="use up 40 lb; 0.6 lb N per 1,000 sq ft"
+        maxlength="200"
+        autocomplete="off"
+        @keydown.enter.prevent.stop="take"
+      />
+      <button v-if="!read && onHand" type="button" class="plain-button way-out small" @click="text = onHand">
+        {{ onHand }}, all that is on hand
+      </button>
       <p v-if="read" :id="`${id}-read`" class="small" :class="{ soft: read.ok }" role="status">
-        <template v-if="read.ok">{{ prettyUnits(read.value.words) }}. <button type="button" class="plain-button way-out" @click="take">Take it</button></template>
+        <template v-if="read.ok"
+          >{{ prettyUnits(read.value.words) }}.
+          <button type="button" class="plain-button way-out" @click="take">Take it</button></template
+        >
         <template v-else>{{ read.error }}</template>
       </p>
     </LabelledField>

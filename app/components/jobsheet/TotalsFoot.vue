@@ -8,29 +8,63 @@ const { sheet, document } = useSheet()
 const shown = useShown()
 const working = useWorkingStore()
 
-interface Total { readonly label: string, readonly shown: Shown, readonly page?: string, readonly kind?: string, readonly give?: string }
+interface Total {
+  readonly label: string
+  readonly shown: Shown
+  readonly page?: string
+  readonly kind?: string
+  readonly give?: string
+}
 
 /** Two standard deviations of the ground, carried to an amount. */
-const giveOrTake = (figure: number) => (sheet.value.sd > 0 ? `± ${formatGive((2 * sheet.value.sd * figure) / sheet.value.size)}` : undefined)
+const giveOrTake = (figure: number) =>
+  sheet.value.sd > 0 ? `± ${formatGive((2 * sheet.value.sd * figure) / sheet.value.size)}` : undefined
 
 const totals = computed<readonly Total[]>(() => {
   const { plan, size } = sheet.value
   if (!plan) return size > 0 ? [{ label: 'Lawn', shown: shown.size(size) }] : []
-  const wet = plan.totals.mix && plan.totals.carrier
-    ? [
-        { label: 'To mix', shown: showQuantity(plan.totals.mix), page: 'mix', kind: 'wet' },
-        { label: 'On the lawn', shown: showQuantity(plan.totals.carrier), page: 'carrier', kind: 'wet', give: giveOrTake(plan.totals.carrier.value) },
-      ]
-    : []
+  const wet =
+    plan.totals.mix && plan.totals.carrier
+      ? [
+          { label: 'To mix', shown: showQuantity(plan.totals.mix), page: 'mix', kind: 'wet' },
+          {
+            label: 'On the lawn',
+            shown: showQuantity(plan.totals.carrier),
+            page: 'carrier',
+            kind: 'wet',
+            give: giveOrTake(plan.totals.carrier.value),
+          },
+        ]
+      : []
   const products = plan.totals.products.map((total, i): Total => ({
-    label: document.value.products[i]?.name || `Product ${i + 1}`, shown: shown.amount(total.amount), page: `products.${total.id}.amount`,
+    label: document.value.products[i]?.name || `Product ${i + 1}`,
+    shown: shown.amount(total.amount),
+    page: `products.${total.id}.amount`,
     give: giveOrTake(Number(shown.amount(total.amount).figure.replaceAll(',', ''))),
   }))
   const nutrients = NUTRIENTS.flatMap((name): Total[] => {
     const laid = plan.nutrients?.[name]
-    return laid && laid.value > 0 ? [{ label: `${NUTRIENT_NAMES[name]} laid down`, shown: { figure: formatFigure(laid.value), unit: unitText(laid.unit) }, page: `nutrients.${name}` }] : []
+    return laid && laid.value > 0
+      ? [
+          {
+            label: `${NUTRIENT_NAMES[name]} laid down`,
+            shown: { figure: formatFigure(laid.value), unit: unitText(laid.unit) },
+            page: `nutrients.${name}`,
+          },
+        ]
+      : []
   })
-  return [{ label: 'Lawn', shown: shown.size(size), page: 'ground.size', give: giveOrTake(Number(shown.size(size).figure.replaceAll(',', ''))) }, ...wet, ...products, ...nutrients]
+  return [
+    {
+      label: 'Lawn',
+      shown: shown.size(size),
+      page: 'ground.size',
+      give: giveOrTake(Number(shown.size(size).figure.replaceAll(',', ''))),
+    },
+    ...wet,
+    ...products,
+    ...nutrients,
+  ]
 })
 </script>
 
@@ -39,22 +73,64 @@ const totals = computed<readonly Total[]>(() => {
     <dl v-if="totals.length > 0">
       <div v-for="total in totals" :key="total.label">
         <dt class="small">{{ total.label }}</dt>
-        <dd class="figure" :class="total.kind"><FigureText :shown="total.shown" :page="total.page" :label="total.label" /><span v-if="total.give" class="unit">{{ total.give }}</span></dd>
+        <dd class="figure" :class="total.kind">
+          <FigureText :shown="total.shown" :page="total.page" :label="total.label" /><span
+            v-if="total.give"
+            class="unit"
+            >{{ total.give }}</span
+          >
+        </dd>
       </div>
     </dl>
     <p v-else class="soft">Totals stand here.</p>
-    <button type="button" class="plain-button small whitespace-nowrap" aria-keyshortcuts="w" @click="working.show()">Show working <kbd>W</kbd></button>
+    <button
+      type="button"
+      class="plain-button small whitespace-nowrap"
+      aria-keyshortcuts="w"
+      @click="working.show()"
+    >
+      Show working <kbd>W</kbd>
+    </button>
   </footer>
 </template>
 
 <style scoped>
-.foot { border-top: 1.5px solid var(--ink); display: flex; align-items: center; justify-content: space-between; gap: 20px; padding: 8px 24px; background: var(--paper); }
-dl { display: flex; flex-wrap: wrap; gap: 4px 24px; min-width: 0; }
-dt { line-height: 1.2; max-width: 190px; white-space: nowrap; overflow: hidden; text-overflow: ellipsis; }
+.foot {
+  border-top: 1.5px solid var(--ink);
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+  gap: 20px;
+  padding: 8px 24px;
+  background: var(--paper);
+}
+dl {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 24px;
+  min-width: 0;
+}
+dt {
+  line-height: 1.2;
+  max-width: 190px;
+  white-space: nowrap;
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
 @media (max-width: 900px) {
-  .foot { padding: 8px 16px; align-items: flex-end; }
+  .foot {
+    padding: 8px 16px;
+    align-items: flex-end;
+  }
   /* Positioned, so that what is read aloud only scrolls with it. */
-  dl { position: relative; flex-wrap: nowrap; overflow-x: auto; gap: 20px; }
-  dd { white-space: nowrap; }
+  dl {
+    position: relative;
+    flex-wrap: nowrap;
+    overflow-x: auto;
+    gap: 20px;
+  }
+  dd {
+    white-space: nowrap;
+  }
 }
 </style>

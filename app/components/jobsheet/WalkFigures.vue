@@ -22,6 +22,11 @@ const minutes = computed(() => ({ figure: formatMinutes(sheet.value.walk?.second
 </template>
 
 <style scoped>
-dt { font-size: 13.5px; margin-top: 6px; }
-dt:first-child { margin-top: 0; }
+dt {
+  font-size: 13.5px;
+  margin-top: 6px;
+}
+dt:first-child {
+  margin-top: 0;
+}
 </style>

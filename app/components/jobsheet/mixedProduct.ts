@@ -2,7 +2,10 @@ import type { MeasuredTool } from '#core/label/productDocument'
 import type { Quantity } from '#core/quantity/quantity'
 import type { DensityUnit } from '#core/quantity/units'
 
-/** A product of a load as its card tells it: name, step of the scale, household measures and the density between them. */
+/**
+ * A product of a load as its card tells it: name, step of the scale, household measures and the density
+ * between them.
+ */
 export interface MixedProduct {
   readonly id: string
   readonly name: string

@@ -2,9 +2,12 @@
 import type * as Leaflet from 'leaflet'
 import type { Ring } from '#core/ground/plane'
 
-/** The outline in hand on the plan: corners drawn, dragged, added and taken away, snapping to what lies near. Every change has a typed equal in the corner table. */
-const props = defineProps<{ points: Ring, drawing: boolean, sign: 'add' | 'subtract' }>()
-const emit = defineEmits<{ change: [points: Ring], live: [points: Ring | undefined], drawn: [] }>()
+/**
+ * The outline in hand on the plan: corners drawn, dragged, added and taken away, snapping to what lies near.
+ * Every change has a typed equal in the corner table.
+ */
+const props = defineProps<{ points: Ring; drawing: boolean; sign: 'add' | 'subtract' }>()
+const emit = defineEmits<{ change: [points: Ring]; live: [points: Ring | undefined]; drawn: [] }>()
 const context = usePlanMap()
 const { map, leaflet, fromView, colours } = context
 /** Corners shown as handles at a time: those nearest the pointer. More would be slow and hide the line. */
@@ -25,10 +28,21 @@ function edit(L: typeof Leaflet, on: Leaflet.Map) {
   polygon = undefined
   if (props.points.length < 3) return
   polygon = L.polygon(viewRing(props.points, context), {
-    color: colours.value.action, weight: 2.5, fillColor: props.sign === 'add' ? colours.value['wet-tint'] : colours.value.sheet, fillOpacity: 0.3, smoothFactor: 0.5,
+    color: colours.value.action,
+    weight: 2.5,
+    fillColor: props.sign === 'add' ? colours.value['wet-tint'] : colours.value.sheet,
+    fillOpacity: 0.3,
+    smoothFactor: 0.5,
   }).addTo(on)
   const layer = polygon
-  layer.pm.enable({ snappable: true, snapDistance: 14, allowSelfIntersection: true, removeLayerBelowMinVertexCount: false, limitMarkersToCount: HANDLES, preventMarkerRemoval: layer.getLatLngs().flat().length <= 3 })
+  layer.pm.enable({
+    snappable: true,
+    snapDistance: 14,
+    allowSelfIntersection: true,
+    removeLayerBelowMinVertexCount: false,
+    limitMarkersToCount: HANDLES,
+    preventMarkerRemoval: layer.getLatLngs().flat().length <= 3,
+  })
   layer.on('pm:markerdrag', () => emit('live', ringOf(layer)))
   layer.on('pm:markerdragend pm:vertexadded pm:vertexremoved', () => say(ringOf(layer)))
 }
@@ -36,8 +50,14 @@ function edit(L: typeof Leaflet, on: Leaflet.Map) {
 function draw(L: typeof Leaflet, on: Leaflet.Map) {
   on.pm.setLang('en')
   on.pm.enableDraw('Polygon', {
-    snappable: true, snapDistance: 14, tooltips: false, allowSelfIntersection: true, finishOn: 'dblclick',
-    templineStyle: { color: colours.value.action }, hintlineStyle: { color: colours.value.action, dashArray: [5, 5] }, pathOptions: { color: colours.value.action },
+    snappable: true,
+    snapDistance: 14,
+    tooltips: false,
+    allowSelfIntersection: true,
+    finishOn: 'dblclick',
+    templineStyle: { color: colours.value.action },
+    hintlineStyle: { color: colours.value.action, dashArray: [5, 5] },
+    pathOptions: { color: colours.value.action },
   })
   on.once('pm:create', ({ layer }: { layer: Leaflet.Layer }) => {
     const points = ringOf(layer as Leaflet.Polygon)
@@ -48,18 +68,22 @@ function draw(L: typeof Leaflet, on: Leaflet.Map) {
   })
 }
 
-watch([map, () => props.drawing, () => props.points, () => props.sign], ([on]) => {
-  const L = leaflet.value
-  if (!on || !L) return
-  if (props.drawing) {
-    polygon?.remove()
-    polygon = undefined
-    if (!on.pm.globalDrawModeEnabled()) draw(L, on)
-    return
-  }
-  on.pm.disableDraw()
-  if (props.points !== said || !polygon) edit(L, on)
-}, { immediate: true })
+watch(
+  [map, () => props.drawing, () => props.points, () => props.sign],
+  ([on]) => {
+    const L = leaflet.value
+    if (!on || !L) return
+    if (props.drawing) {
+      polygon?.remove()
+      polygon = undefined
+      if (!on.pm.globalDrawModeEnabled()) draw(L, on)
+      return
+    }
+    on.pm.disableDraw()
+    if (props.points !== said || !polygon) edit(L, on)
+  },
+  { immediate: true },
+)
 onScopeDispose(() => {
   map.value?.pm.disableDraw()
   map.value?.off('pm:create')

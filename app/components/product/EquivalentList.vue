@@ -8,15 +8,24 @@ const props = defineProps<{ product: KeptProduct }>()
 const rooms = useRoomsStore()
 const rate = computed(() => comparedRate(props.product.document))
 const found = computed(() => (rate.value ? equivalents(props.product, rate.value, rooms.products) : []))
-onMounted(() => { if (rooms.products.length === 0) void rooms.load().catch(() => undefined) })
+onMounted(() => {
+  if (rooms.products.length === 0) void rooms.load().catch(() => undefined)
+})
 </script>
 
 <template>
   <section v-if="found.length > 0 && rate" aria-labelledby="equivalents-title" class="space-y-1">
     <h2 id="equivalents-title">Instead of it</h2>
-    <p class="soft small">For {{ showQuantity(rate).figure }} {{ showQuantity(rate).unit }}, by the same amount of {{ found[0]?.what }}:</p>
+    <p class="soft small">
+      For {{ showQuantity(rate).figure }} {{ showQuantity(rate).unit }}, by the same amount of
+      {{ found[0]?.what }}:
+    </p>
     <ul>
-      <li v-for="other in found" :key="other.id" class="rule-b flex justify-between gap-3 py-1"><NuxtLink :to="`/products/${other.id}`" class="way-out">{{ other.name }}</NuxtLink><strong><FigureText :shown="showQuantity(other.rate)" :page="`equivalent.${other.id}`" :label="other.name" /></strong></li>
+      <li v-for="other in found" :key="other.id" class="rule-b flex justify-between gap-3 py-1">
+        <NuxtLink :to="`/products/${other.id}`" class="way-out">{{ other.name }}</NuxtLink><strong
+          ><FigureText :shown="showQuantity(other.rate)" :page="`equivalent.${other.id}`" :label="other.name"
+        /></strong>
+      </li>
     </ul>
     <p class="soft small">Its own label still rules: range, use and year.</p>
   </section>

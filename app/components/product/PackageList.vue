@@ -18,22 +18,58 @@ function cost(pack: Package) {
   const perArea = line.value && lineCost(props.product, line.value, pack)
   return perArea === undefined ? undefined : showCost(perArea, currency.value, crew.units)
 }
-const addPackage = () => set('document.packages', [...packages.value, { id: uuid(), size: { text: '', unit: SYSTEM_UNITS[crew.units].weight }, price: '' }])
-const dropPackage = (id: string) => set('document.packages', packages.value.filter((pack) => pack.id !== id))
+const addPackage = () =>
+  set('document.packages', [
+    ...packages.value,
+    { id: uuid(), size: { text: '', unit: SYSTEM_UNITS[crew.units].weight }, price: '' },
+  ])
+const dropPackage = (id: string) =>
+  set(
+    'document.packages',
+    packages.value.filter((pack) => pack.id !== id),
+  )
 </script>
 
 <template>
   <section aria-labelledby="packages-title" class="space-y-2">
     <div class="flex items-baseline gap-4">
       <h2 id="packages-title">Packages</h2>
-      <button v-if="!locked" type="button" class="plain-button way-out small" @click="addPackage">Add a package</button>
+      <button v-if="!locked" type="button" class="plain-button way-out small" @click="addPackage">
+        Add a package
+      </button>
     </div>
-    <div v-for="(pack, i) in packages" :key="pack.id" class="grid grid-cols-[1.1fr_90px_1.2fr_auto] items-end gap-2">
-      <FormQuantity :path="`document.packages.${i}.size`" label="Holds" kind="amount" :entered="pack.size" :units="AMOUNT_UNITS" />
+    <div
+      v-for="(pack, i) in packages"
+      :key="pack.id"
+      class="grid grid-cols-[1.1fr_90px_1.2fr_auto] items-end gap-2"
+    >
+      <FormQuantity
+        :path="`document.packages.${i}.size`"
+        label="Holds"
+        kind="amount"
+        :entered="pack.size"
+        :units="AMOUNT_UNITS"
+      />
       <FormText :path="`document.packages.${i}.price`" :label="`Price, ${currency}`" :text="pack.price" />
-      <p class="pb-1"><strong v-if="cost(pack)"><FigureText :shown="cost(pack)!" :page="line ? `cost.${line.id}.${pack.id}` : undefined" label="Cost" /></strong><span v-else class="soft small">cost not known</span></p>
-      <button v-if="!locked" type="button" class="plain-button way-out small pb-1.5" @click="dropPackage(pack.id)">Remove<span class="sr-only"> package {{ i + 1 }}</span></button>
+      <p class="pb-1">
+        <strong v-if="cost(pack)"
+          ><FigureText
+            :shown="cost(pack)!"
+            :page="line ? `cost.${line.id}.${pack.id}` : undefined"
+            label="Cost" /></strong
+        ><span v-else class="soft small">cost not known</span>
+      </p>
+      <button
+        v-if="!locked"
+        type="button"
+        class="plain-button way-out small pb-1.5"
+        @click="dropPackage(pack.id)"
+      >
+        Remove<span class="sr-only"> package {{ i + 1 }}</span>
+      </button>
     </div>
-    <p v-if="packages.length > 0 && line" class="soft small">Cost at the usual rate{{ line.use ? ` for ${line.use}` : '' }}.</p>
+    <p v-if="packages.length > 0 && line" class="soft small">
+      Cost at the usual rate{{ line.use ? ` for ${line.use}` : '' }}.
+    </p>
   </section>
 </template>

@@ -7,17 +7,30 @@ import type { NewRunEvent } from '#shared/schemas/run'
 import { rateLawns } from '../run/rateLawns'
 
 /** A correction: one entry, its new value, and why. What stood there stays. */
-const props = defineProps<{ record: RunRecord, applicationId: string }>()
+const props = defineProps<{ record: RunRecord; applicationId: string }>()
 const emit = defineEmits<{ corrected: [] }>()
 const open = defineModel<boolean>('open', { required: true })
 const { append } = useRun(() => props.applicationId)
 const ids = { field: useId(), text: useId(), reason: useId() }
 const used = computed(() => props.record.used)
 const fields = computed(() => [
-  { value: 'left', text: 'Left over' }, { value: 'treated', text: 'Lawn treated' }, ...(used.value?.made ? [{ value: 'made', text: 'Spray made' }] : []),
-  ...props.record.frozen.labels.map(({ productId, name }) => ({ value: `putIn.${productId}`, text: `Put in: ${name}` })),
-  ...(used.value?.apart ?? []).map((_, i) => ({ value: `apart.${i}`, text: `Of it on ${rateLawns(props.record.frozen, i)}` })),
-  ...DETAIL_NAMES.map((name) => ({ value: name, text: { by: 'Done by', licence: 'Licence', target: 'Target', weather: 'Weather', remarks: 'Remarks' }[name] })),
+  { value: 'left', text: 'Left over' },
+  { value: 'treated', text: 'Lawn treated' },
+  ...(used.value?.made ? [{ value: 'made', text: 'Spray made' }] : []),
+  ...props.record.frozen.labels.map(({ productId, name }) => ({
+    value: `putIn.${productId}`,
+    text: `Put in: ${name}`,
+  })),
+  ...(used.value?.apart ?? []).map((_, i) => ({
+    value: `apart.${i}`,
+    text: `Of it on ${rateLawns(props.record.frozen, i)}`,
+  })),
+  ...DETAIL_NAMES.map((name) => ({
+    value: name,
+    text: { by: 'Done by', licence: 'Licence', target: 'Target', weather: 'Weather', remarks: 'Remarks' }[
+      name
+    ],
+  })),
 ])
 const field = ref<Correction['field']>('left')
 const figure = ref<Entered<AmountUnit | AreaUnit>>({ text: '', unit: 'lb' })
@@ -26,19 +39,31 @@ const reason = ref('')
 const problem = ref<string>()
 const isText = computed(() => (DETAIL_NAMES as readonly string[]).includes(field.value))
 
-watch(field, (name) => {
-  const standing = name === 'treated' || name === 'left' || name === 'made' ? used.value?.[name] : used.value?.putIn.find(({ productId }) => name === `putIn.${productId}`)?.amount ?? used.value?.apart?.find((_, i) => name === `apart.${i}`)
-  if (standing) figure.value = { text: String(standing.value), unit: standing.unit }
-  words.value = isText.value ? props.record.details?.[name as keyof RunDetails] ?? '' : ''
-}, { immediate: true })
+watch(
+  field,
+  (name) => {
+    const standing =
+      name === 'treated' || name === 'left' || name === 'made'
+        ? used.value?.[name]
+        : (used.value?.putIn.find(({ productId }) => name === `putIn.${productId}`)?.amount ??
+          used.value?.apart?.find((_, i) => name === `apart.${i}`))
+    if (standing) figure.value = { text: String(standing.value), unit: standing.unit }
+    words.value = isText.value ? (props.record.details?.[name as keyof RunDetails] ?? '') : ''
+  },
+  { immediate: true },
+)
 
 function correction(): Correction | undefined {
   if (reason.value.trim() === '') problem.value = 'A correction needs its reason.'
-  else if (isText.value) return { field: field.value as keyof RunDetails, now: words.value, reason: reason.value }
+  else if (isText.value)
+    return { field: field.value as keyof RunDetails, now: words.value, reason: reason.value }
   else {
-    const read = field.value === 'treated'
-      ? readPositive(figure.value as Entered<AreaUnit>, 'area', 'Lawn treated')
-      : field.value === 'left' ? readNotNegative(figure.value as Entered<AmountUnit>, 'amount', 'What was left') : readPositive(figure.value as Entered<AmountUnit>, 'amount', 'The amount')
+    const read =
+      field.value === 'treated'
+        ? readPositive(figure.value as Entered<AreaUnit>, 'area', 'Lawn treated')
+        : field.value === 'left'
+          ? readNotNegative(figure.value as Entered<AmountUnit>, 'amount', 'What was left')
+          : readPositive(figure.value as Entered<AmountUnit>, 'amount', 'The amount')
     if (read.ok) return { field: field.value, now: read.value, reason: reason.value } as Correction
     problem.value = read.error.message
   }
@@ -50,33 +75,58 @@ async function save() {
   const payload = correction()
   if (!payload) return
   try {
-    await append([{ kind: 'corrected', payload: payload as Extract<NewRunEvent, { kind: 'corrected' }>['payload'] }])
+    await append([
+      { kind: 'corrected', payload: payload as Extract<NewRunEvent, { kind: 'corrected' }>['payload'] },
+    ])
     open.value = false
     emit('corrected')
-  }
-  catch (error) {
+  } catch (error) {
     problem.value = errorText(error)
   }
 }
 </script>
 
 <template>
-  <UModal v-model:open="open" title="Correct this record" description="The first entry stays readable beside the correction.">
+  <UModal
+    v-model:open="open"
+    title="Correct this record"
+    description="The first entry stays readable beside the correction."
+  >
     <template #body>
       <form class="space-y-3" @submit.prevent="save">
         <div>
           <label :for="ids.field" class="soft small block">What is wrong</label>
-          <select :id="ids.field" v-model="field" class="field"><option v-for="choice in fields" :key="choice.value" :value="choice.value">{{ choice.text }}</option></select>
+          <select :id="ids.field" v-model="field" class="field">
+            <option v-for="choice in fields" :key="choice.value" :value="choice.value">
+              {{ choice.text }}
+            </option>
+          </select>
         </div>
         <div v-if="isText">
           <label :for="ids.text" class="soft small block">What is right</label>
-          <input :id="ids.text" v-model="words" class="field" maxlength="2000">
+          <input :id="ids.text" v-model="words" class="field" maxlength="2000" />
         </div>
-        <QuantityField v-else-if="field === 'treated'" path="now" label="What is right" kind="area" :entered="figure as Entered<AreaUnit>" :units="AREA_UNITS" @change="figure = $event" />
-        <QuantityField v-else path="now" label="What is right" kind="amount" :entered="figure as Entered<AmountUnit>" :units="AMOUNT_UNITS" @change="figure = $event" />
+        <QuantityField
+          v-else-if="field === 'treated'"
+          path="now"
+          label="What is right"
+          kind="area"
+          :entered="figure as Entered<AreaUnit>"
+          :units="AREA_UNITS"
+          @change="figure = $event"
+        />
+        <QuantityField
+          v-else
+          path="now"
+          label="What is right"
+          kind="amount"
+          :entered="figure as Entered<AmountUnit>"
+          :units="AMOUNT_UNITS"
+          @change="figure = $event"
+        />
         <div>
           <label :for="ids.reason" class="soft small block">Why</label>
-          <input :id="ids.reason" v-model="reason" class="field" maxlength="2000">
+          <input :id="ids.reason" v-model="reason" class="field" maxlength="2000" />
         </div>
         <p v-if="problem" class="small" style="color: var(--stop)" role="alert">{{ problem }}</p>
         <UButton type="submit" label="Add the correction" color="primary" variant="solid" />

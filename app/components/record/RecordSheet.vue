@@ -4,20 +4,59 @@ import { areaSi } from '#core/quantity/quantity'
 import type { CorrectionShown, RunRecord } from '#core/run/foldRun'
 import { rateLawns } from '../run/rateLawns'
 
-/** The application record: who, when, where, what, how much, with what, and every correction beside what it corrects. */
+/**
+ * The application record: who, when, where, what, how much, with what, and every correction beside what it
+ * corrects.
+ */
 const props = defineProps<{ record: RunRecord }>()
 const crew = useCrewStore()
 const shown = useShown()
-const when = (instant: string | undefined) => (instant ? instantText(instant, crew.organization?.timeZone) : 'not entered')
-const FIELDS: Readonly<Record<string, string>> = { treated: 'Lawn treated', left: 'Left', made: 'Spray made', by: 'Done by', licence: 'Licence', target: 'Target', weather: 'Weather', remarks: 'Remarks' }
-const fieldName = (field: string) => FIELDS[field] ?? (field.startsWith('apart.') ? `On ${rateLawns(props.record.frozen, Number(field.slice('apart.'.length)))}` : undefined) ?? `Put in, ${props.record.frozen.labels.find(({ productId }) => field === `putIn.${productId}`)?.name ?? 'product'}`
-const entry = (value: CorrectionShown['now'] | undefined) => (value === undefined || value === '' ? 'blank' : typeof value === 'string' ? value : `${value.value} ${value.unit}`)
-const carrier = computed(() => (props.record.frozen.request.method.kind === 'spray' ? props.record.frozen.request.method.carrier : undefined))
+const when = (instant: string | undefined) =>
+  instant ? instantText(instant, crew.organization?.timeZone) : 'not entered'
+const FIELDS: Readonly<Record<string, string>> = {
+  treated: 'Lawn treated',
+  left: 'Left',
+  made: 'Spray made',
+  by: 'Done by',
+  licence: 'Licence',
+  target: 'Target',
+  weather: 'Weather',
+  remarks: 'Remarks',
+}
+const fieldName = (field: string) =>
+  FIELDS[field] ??
+  (field.startsWith('apart.')
+    ? `On ${rateLawns(props.record.frozen, Number(field.slice('apart.'.length)))}`
+    : undefined) ??
+  'Put in, ' +
+    (props.record.frozen.labels.find(({ productId }) => field === `putIn.${productId}`)?.name ?? 'product')
+const entry = (value: CorrectionShown['now'] | undefined) =>
+  value === undefined || value === ''
+    ? 'blank'
+    : typeof value === 'string'
+      ? value
+      : `${value.value} ${value.unit}`
+const carrier = computed(() =>
+  props.record.frozen.request.method.kind === 'spray'
+    ? props.record.frozen.request.method.carrier
+    : undefined,
+)
 /** Lawns, each with its rates where they differ. */
 const lawns = computed(() => {
-  const { request: { areas }, plan: { rates } } = props.record.frozen
+  const {
+    request: { areas },
+    plan: { rates },
+  } = props.record.frozen
   if (!rates || rates.length < 2) return areas.map(({ name }) => name).join(', ')
-  return rates.map((group) => `${group.areas.map((id) => areas.find((area) => area.id === id)?.name ?? id).join(', ')} at ${group.products.map(({ rate }) => `${showQuantity(rate).figure} ${showQuantity(rate).unit}`).join(', ')}`).join('; ')
+  return rates
+    .map(
+      (group) =>
+        `${group.areas.map((id) => areas.find((area) => area.id === id)?.name ?? id).join(', ')} at ` +
+        group.products
+          .map(({ rate }) => `${showQuantity(rate).figure} ${showQuantity(rate).unit}`)
+          .join(', '),
+    )
+    .join('; ')
 })
 </script>
 
@@ -28,40 +67,82 @@ const lawns = computed(() => {
       <p>Application record, {{ crew.organization?.name }}</p>
     </header>
     <dl class="facts">
-      <dt>Started</dt><dd>{{ when(record.startedAt) }}</dd>
-      <dt>Finished</dt><dd>{{ when(record.finishedAt) }}</dd>
-      <dt>Done by</dt><dd>{{ record.details?.by || 'not entered' }}</dd>
-      <dt>Licence</dt><dd>{{ record.details?.licence || 'not entered' }}</dd>
-      <dt>Lawns</dt><dd>{{ lawns }}</dd>
-      <template v-if="record.frozen.checkPlots"><dt>Check plots</dt><dd>{{ record.frozen.checkPlots.join(', ') }}, untreated</dd></template>
-      <dt>Treated</dt><dd v-if="record.used"><FigureText :shown="shown.size(areaSi(record.used.treated))" /></dd>
-      <dt>Target</dt><dd>{{ record.details?.target || 'not entered' }}</dd>
-      <dt>Weather</dt><dd>{{ record.details?.weather || 'not entered' }}</dd>
-      <dt>Equipment</dt><dd>{{ record.frozen.equipment || 'not entered' }}</dd>
-      <dt>Calibration</dt><dd>{{ record.frozen.calibration }}</dd>
-      <template v-if="carrier"><dt>Carrier</dt><dd><FigureText :shown="showQuantity(carrier)" page="carrier" label="Carrier" /></dd></template>
-      <template v-if="record.used"><dt>Left over</dt><dd>{{ entry(record.used.left) }}</dd></template>
-      <dt>Remarks</dt><dd>{{ record.details?.remarks || 'none' }}</dd>
+      <dt>Started</dt>
+      <dd>{{ when(record.startedAt) }}</dd>
+      <dt>Finished</dt>
+      <dd>{{ when(record.finishedAt) }}</dd>
+      <dt>Done by</dt>
+      <dd>{{ record.details?.by || 'not entered' }}</dd>
+      <dt>Licence</dt>
+      <dd>{{ record.details?.licence || 'not entered' }}</dd>
+      <dt>Lawns</dt>
+      <dd>{{ lawns }}</dd>
+      <template v-if="record.frozen.checkPlots"
+        ><dt>Check plots</dt>
+        <dd>{{ record.frozen.checkPlots.join(', ') }}, untreated</dd></template
+      >
+      <dt>Treated</dt>
+      <dd v-if="record.used"><FigureText :shown="shown.size(areaSi(record.used.treated))" /></dd>
+      <dt>Target</dt>
+      <dd>{{ record.details?.target || 'not entered' }}</dd>
+      <dt>Weather</dt>
+      <dd>{{ record.details?.weather || 'not entered' }}</dd>
+      <dt>Equipment</dt>
+      <dd>{{ record.frozen.equipment || 'not entered' }}</dd>
+      <dt>Calibration</dt>
+      <dd>{{ record.frozen.calibration }}</dd>
+      <template v-if="carrier"
+        ><dt>Carrier</dt>
+        <dd><FigureText :shown="showQuantity(carrier)" page="carrier" label="Carrier" /></dd
+      ></template>
+      <template v-if="record.used"
+        ><dt>Left over</dt>
+        <dd>{{ entry(record.used.left) }}</dd></template
+      >
+      <dt>Remarks</dt>
+      <dd>{{ record.details?.remarks || 'none' }}</dd>
     </dl>
     <section>
       <h2>Products</h2>
       <OutcomeVerdicts :outcomes="record.outcomes" :frozen="record.frozen" />
-      <ul class="soft small mt-1"><li v-for="label in record.frozen.labels" :key="label.productId">{{ label.name }}: registration {{ label.registration || 'not entered' }}</li></ul>
+      <ul class="soft small mt-1">
+        <li v-for="label in record.frozen.labels" :key="label.productId">
+          {{ label.name }}: registration {{ label.registration || 'not entered' }}
+        </li>
+      </ul>
     </section>
     <section v-if="record.corrections.length > 0">
       <h2>Corrections</h2>
-      <ol><li v-for="(correction, i) in record.corrections" :key="i" class="rule-b py-1.5">
-        <strong>{{ fieldName(correction.field) }}</strong>: <s>{{ entry(correction.was) }}</s> → {{ entry(correction.now) }}. {{ correction.reason }}
-        <span class="soft small">{{ when(correction.at) }}</span>
-      </li></ol>
+      <ol>
+        <li v-for="(correction, i) in record.corrections" :key="i" class="rule-b py-1.5">
+          <strong>{{ fieldName(correction.field) }}</strong>: <s>{{ entry(correction.was) }}</s> →
+          {{ entry(correction.now) }}. {{ correction.reason }}
+          <span class="soft small">{{ when(correction.at) }}</span>
+        </li>
+      </ol>
     </section>
-    <p v-if="record.gaps.length > 0" role="alert">Some entries of another device have not arrived yet; this record may change.</p>
-    <p class="soft small">Worked out by core {{ record.frozen.coreVersion }}. Corrections are additions with a reason; the first entry stays readable.</p>
+    <p v-if="record.gaps.length > 0" role="alert">
+      Some entries of another device have not arrived yet; this record may change.
+    </p>
+    <p class="soft small">
+      Worked out by core {{ record.frozen.coreVersion }}. Corrections are additions with a reason; the first
+      entry stays readable.
+    </p>
   </article>
 </template>
 
 <style scoped>
-.facts { display: grid; grid-template-columns: 120px 1fr 120px 1fr; gap: 6px 14px; }
-.facts dt { color: var(--soft); }
-@media (max-width: 700px) { .facts { grid-template-columns: 110px 1fr; } }
+.facts {
+  display: grid;
+  grid-template-columns: 120px 1fr 120px 1fr;
+  gap: 6px 14px;
+}
+.facts dt {
+  color: var(--soft);
+}
+@media (max-width: 700px) {
+  .facts {
+    grid-template-columns: 110px 1fr;
+  }
+}
 </style>

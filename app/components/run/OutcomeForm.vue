@@ -8,15 +8,33 @@ import { rateLawns } from './rateLawns'
 import type { NewRunEvent } from '#shared/schemas/run'
 
 /** What was used, where, by whom: large fields for cold fingers, the verdict as soon as it is known. */
-const props = defineProps<{ record: RunRecord, jobId: string, saving: boolean, booking?: MixBooking }>()
+const props = defineProps<{ record: RunRecord; jobId: string; saving: boolean; booking?: MixBooking }>()
 const emit = defineEmits<{ log: [events: Parameters<ReturnType<typeof useRun>['append']>[0]] }>()
 const crew = useCrewStore()
 const { entries, read, expectedLeft, wet, pages } = useOutcome(props.record, props.booking)
-useWorkingPages(pages, computed(() => frozenNames(props.record.frozen)))
-const details = reactive<RunDetails & Record<string, string>>({ by: '', licence: crew.organization?.licence ?? '', target: '', weather: '', remarks: '' })
-const DETAILS = [['by', 'Done by'], ['licence', 'Licence'], ['target', 'Target'], ['weather', 'Weather: wind, temperature, leaf'], ['remarks', 'Remarks']] as const
+useWorkingPages(
+  pages,
+  computed(() => frozenNames(props.record.frozen)),
+)
+const details = reactive<RunDetails & Record<string, string>>({
+  by: '',
+  licence: crew.organization?.licence ?? '',
+  target: '',
+  weather: '',
+  remarks: '',
+})
+const DETAILS = [
+  ['by', 'Done by'],
+  ['licence', 'Licence'],
+  ['target', 'Target'],
+  ['weather', 'Weather: wind, temperature, leaf'],
+  ['remarks', 'Remarks'],
+] as const
 const tried = ref(false)
-const shownProblem = (path: string) => (tried.value || !read.value.problems[path]?.endsWith('still missing.') ? read.value.problems[path] : undefined)
+const shownProblem = (path: string) =>
+  tried.value || !read.value.problems[path]?.endsWith('still missing.')
+    ? read.value.problems[path]
+    : undefined
 const ids = { form: useId() }
 
 onMounted(() => document.querySelector<HTMLElement>('[data-path="left"]')?.focus())
@@ -29,7 +47,10 @@ function submit() {
     document.querySelector<HTMLElement>(`[data-path="${path}"]`)?.focus()
     return
   }
-  emit('log', [{ kind: 'used', payload: used as Extract<NewRunEvent, { kind: 'used' }>['payload'] }, { kind: 'finished', payload: { ...details } }])
+  emit('log', [
+    { kind: 'used', payload: used as Extract<NewRunEvent, { kind: 'used' }>['payload'] },
+    { kind: 'finished', payload: { ...details } },
+  ])
 }
 useScreenCommands(() => [{ id: 'log', label: 'Put it on record', key: 'ctrl+enter', run: submit }])
 </script>
@@ -38,36 +59,108 @@ useScreenCommands(() => [{ id: 'log', label: 'Put it on record', key: 'ctrl+ente
   <form class="space-y-4" @submit.prevent="submit">
     <header class="rule-b pb-2">
       <h1>Log the outcome</h1>
-      <p class="soft">{{ record.frozen.site }} · started {{ instantText(record.startedAt ?? crew.now(), crew.organization?.timeZone) }}</p>
+      <p class="soft">
+        {{ record.frozen.site }} · started
+        {{ instantText(record.startedAt ?? crew.now(), crew.organization?.timeZone) }}
+      </p>
     </header>
-    <p v-if="booking" class="small">One mix for several sites: what was in the tank here stands below. What is left drives on, and only what was used is booked to this site.</p>
+    <p v-if="booking" class="small">
+      One mix for several sites: what was in the tank here stands below. What is left drives on, and only what
+      was used is booked to this site.
+    </p>
     <div class="grid gap-3 sm:grid-cols-2">
       <QuantityField
-        path="left" :label="wet ? (booking ? 'Spray left, to drive on' : 'Spray left in tank, hose and boom') : 'Left in the hopper'" kind="amount" :entered="entries.left" :units="wet ? VOLUME_UNITS : MASS_UNITS"
-        :hint="expectedLeft ? `as planned: ${showQuantity(expectedLeft).figure} ${showQuantity(expectedLeft).unit}` : undefined" :problem="shownProblem('left')" @change="entries.left = $event"
+        path="left"
+        :label="
+          wet
+            ? booking
+              ? 'Spray left, to drive on'
+              : 'Spray left in tank, hose and boom'
+            : 'Left in the hopper'
+        "
+        kind="amount"
+        :entered="entries.left"
+        :units="wet ? VOLUME_UNITS : MASS_UNITS"
+        :hint="
+          expectedLeft
+            ? `as planned: ${showQuantity(expectedLeft).figure} ${showQuantity(expectedLeft).unit}`
+            : undefined
+        "
+        :problem="shownProblem('left')"
+        @change="entries.left = $event"
       />
-      <QuantityField path="treated" label="Lawn treated" kind="area" :entered="entries.treated" :units="AREA_UNITS" :problem="shownProblem('treated')" @change="entries.treated = $event" />
-      <QuantityField v-if="wet" path="made" :label="booking ? 'Spray in the tank here, carried and made' : 'Spray made, all loads'" kind="volume" :entered="entries.made as { text: string, unit: VolumeUnit }" :units="VOLUME_UNITS" :problem="shownProblem('made')" @change="entries.made = $event" />
       <QuantityField
-        v-for="put in entries.putIn" :key="put.productId" :path="`putIn.${put.productId}`" :label="wet ? `${put.name}, ${booking ? 'in all of it' : 'all loads'}` : `${put.name}, weighed in`" kind="amount"
-        :entered="put.entered" :problem="shownProblem(`putIn.${put.productId}`)" @change="put.entered = $event"
+        path="treated"
+        label="Lawn treated"
+        kind="area"
+        :entered="entries.treated"
+        :units="AREA_UNITS"
+        :problem="shownProblem('treated')"
+        @change="entries.treated = $event"
       />
       <QuantityField
-        v-for="(entered, i) in entries.apart" :key="i" :path="`apart.${i}`" :label="`Of it on ${rateLawns(record.frozen, i)}`" kind="amount" :entered="entered" :units="MASS_UNITS"
-        :hint="i === entries.apart.length - 1 ? `the rest is on ${rateLawns(record.frozen, i + 1)}` : undefined" :problem="shownProblem(`apart.${i}`)" @change="entries.apart[i] = $event"
+        v-if="wet"
+        path="made"
+        :label="booking ? 'Spray in the tank here, carried and made' : 'Spray made, all loads'"
+        kind="volume"
+        :entered="entries.made as { text: string; unit: VolumeUnit }"
+        :units="VOLUME_UNITS"
+        :problem="shownProblem('made')"
+        @change="entries.made = $event"
+      />
+      <QuantityField
+        v-for="put in entries.putIn"
+        :key="put.productId"
+        :path="`putIn.${put.productId}`"
+        :label="wet ? `${put.name}, ${booking ? 'in all of it' : 'all loads'}` : `${put.name}, weighed in`"
+        kind="amount"
+        :entered="put.entered"
+        :problem="shownProblem(`putIn.${put.productId}`)"
+        @change="put.entered = $event"
+      />
+      <QuantityField
+        v-for="(entered, i) in entries.apart"
+        :key="i"
+        :path="`apart.${i}`"
+        :label="`Of it on ${rateLawns(record.frozen, i)}`"
+        kind="amount"
+        :entered="entered"
+        :units="MASS_UNITS"
+        :hint="
+          i === entries.apart.length - 1 ? `the rest is on ${rateLawns(record.frozen, i + 1)}` : undefined
+        "
+        :problem="shownProblem(`apart.${i}`)"
+        @change="entries.apart[i] = $event"
       />
     </div>
     <OutcomeVerdicts v-if="read.outcomes.length > 0" :outcomes="read.outcomes" :frozen="record.frozen" />
     <div class="grid gap-3 sm:grid-cols-2">
       <div v-for="[name, label] in DETAILS" :key="name" :class="{ 'sm:col-span-2': name === 'remarks' }">
         <label :for="`${ids.form}-${name}`" class="soft small block">{{ label }}</label>
-        <input :id="`${ids.form}-${name}`" v-model="details[name]" class="field" maxlength="2000" autocomplete="off">
+        <input
+          :id="`${ids.form}-${name}`"
+          v-model="details[name]"
+          class="field"
+          maxlength="2000"
+          autocomplete="off"
+        />
       </div>
     </div>
     <div class="flex gap-3">
-      <UButton type="submit" label="Put it on record" color="primary" variant="solid" size="lg" :loading="saving" aria-keyshortcuts="Control+Enter" />
+      <UButton
+        type="submit"
+        label="Put it on record"
+        color="primary"
+        variant="solid"
+        size="lg"
+        :loading="saving"
+        aria-keyshortcuts="Control+Enter"
+      />
       <UButton label="Back to the job" size="lg" :to="`/jobs/${jobId}`" />
     </div>
-    <p class="soft small">Keep people and pets off as the label says. Rinse three times onto treated ground; sweep granules off hard surfaces.</p>
+    <p class="soft small">
+      Keep people and pets off as the label says. Rinse three times onto treated ground; sweep granules off
+      hard surfaces.
+    </p>
   </form>
 </template>

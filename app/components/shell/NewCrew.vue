@@ -22,20 +22,32 @@ async function start() {
     await crew.start(name.value.trim())
     open.value = false
     await navigateTo('/today')
-  }
-  catch (error) {
+  } catch (error) {
     problem.value = errorText(error)
   }
 }
 </script>
 
 <template>
-  <UModal v-model:open="open" title="Start an empty crew" description="The sample stays; you can change back to it at any time." :content="{ onOpenAutoFocus: focusName }">
+  <UModal
+    v-model:open="open"
+    title="Start an empty crew"
+    description="The sample stays; you can change back to it at any time."
+    :content="{ onOpenAutoFocus: focusName }"
+  >
     <template #body>
       <form class="space-y-3" @submit.prevent="start">
         <div>
           <label :for="id" class="soft small block">Name of the crew</label>
-          <input :id="id" v-model="name" ref="input" class="field" maxlength="120" :aria-invalid="problem ? 'true' : undefined" @input="problem = undefined">
+          <input
+            :id="id"
+            v-model="name"
+            ref="input"
+            class="field"
+            maxlength="120"
+            :aria-invalid="problem ? 'true' : undefined"
+            @input="problem = undefined"
+          />
           <p v-if="problem" class="small" style="color: var(--stop)" role="alert">{{ problem }}</p>
         </div>
         <UButton type="submit" label="Start" color="primary" variant="solid" />

@@ -5,14 +5,34 @@ const { shown, act } = useNotice()
 
 <template>
   <div class="strip no-print" role="status">
-    <p v-if="shown"><strong>{{ shown.words }}</strong> <span v-if="shown.more" class="soft">{{ shown.more }}</span>
-      <button v-if="shown.action" type="button" class="plain-button way-out" @click="act">{{ shown.action.label }}</button></p>
+    <p v-if="shown">
+      <strong>{{ shown.words }}</strong> <span v-if="shown.more" class="soft">{{ shown.more }}</span>
+      <button v-if="shown.action" type="button" class="plain-button way-out" @click="act">
+        {{ shown.action.label }}
+      </button>
+    </p>
   </div>
 </template>
 
 <style scoped>
-.strip { position: fixed; left: 50%; transform: translateX(-50%); top: 0; z-index: 60; max-width: min(640px, 94vw); }
-.strip p { background: var(--ink); color: var(--paper); padding: 7px 16px; }
-.strip .soft { color: inherit; }
-.strip .way-out:hover { color: inherit; text-decoration-thickness: 2px; }
+.strip {
+  position: fixed;
+  left: 50%;
+  transform: translateX(-50%);
+  top: 0;
+  z-index: 60;
+  max-width: min(640px, 94vw);
+}
+.strip p {
+  background: var(--ink);
+  color: var(--paper);
+  padding: 7px 16px;
+}
+.strip .soft {
+  color: inherit;
+}
+.strip .way-out:hover {
+  color: inherit;
+  text-decoration-thickness: 2px;
+}
 </style>

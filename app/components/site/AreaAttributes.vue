@@ -7,44 +7,119 @@ import { LENGTH_UNITS } from '#core/quantity/units'
 /** What grows on an area and how it is kept: what later limits, windows and budgets depend on. */
 const props = defineProps<{ document: AreaDocument }>()
 const { set, locked } = useForm()
-const choices = <V extends string>(values: readonly V[], blank = 'not noted') => values.map((value) => ({ value, text: value === '' ? blank : value }))
+const choices = <V extends string>(values: readonly V[], blank = 'not noted') =>
+  values.map((value) => ({ value, text: value === '' ? blank : value }))
 const species = GRASS_NAMES.map((name) => ({ value: name, text: `${name} (${GRASSES[name].season}-season)` }))
-const zones = [{ value: 'none', text: 'none' }, { value: 'zone', text: 'a zone' }] as const
+const zones = [
+  { value: 'none', text: 'none' },
+  { value: 'zone', text: 'a zone' },
+] as const
 const wanted = computed(() => nitrogenWanted(props.document.grass.map((grass) => grass.species)))
-const addGrass = () => set('document.grass', [...props.document.grass, { id: uuid(), species: 'tall fescue', share: { text: '', unit: '%' }, cultivar: '' }])
-const dropGrass = (id: string) => set('document.grass', props.document.grass.filter((grass) => grass.id !== id))
+const addGrass = () =>
+  set('document.grass', [
+    ...props.document.grass,
+    { id: uuid(), species: 'tall fescue', share: { text: '', unit: '%' }, cultivar: '' },
+  ])
+const dropGrass = (id: string) =>
+  set(
+    'document.grass',
+    props.document.grass.filter((grass) => grass.id !== id),
+  )
 </script>
 
 <template>
   <section aria-labelledby="kept-title" class="space-y-2">
     <h2 id="kept-title">What grows there</h2>
-    <div v-for="(grass, i) in document.grass" :key="grass.id" class="grid grid-cols-[1.5fr_84px_1.2fr_auto] items-end gap-2">
-      <FormChoice :path="`document.grass.${i}.species`" label="Grass" :value="grass.species" :choices="species" />
+    <div
+      v-for="(grass, i) in document.grass"
+      :key="grass.id"
+      class="grid grid-cols-[1.5fr_84px_1.2fr_auto] items-end gap-2"
+    >
+      <FormChoice
+        :path="`document.grass.${i}.species`"
+        label="Grass"
+        :value="grass.species"
+        :choices="species"
+      />
       <FormQuantity :path="`document.grass.${i}.share`" label="Share" kind="percent" :entered="grass.share" />
       <FormText :path="`document.grass.${i}.cultivar`" label="Cultivar" :text="grass.cultivar" />
-      <button v-if="!locked" type="button" class="plain-button way-out small pb-1.5" @click="dropGrass(grass.id)">Remove<span class="sr-only"> {{ grass.species }}</span></button>
+      <button
+        v-if="!locked"
+        type="button"
+        class="plain-button way-out small pb-1.5"
+        @click="dropGrass(grass.id)"
+      >
+        Remove<span class="sr-only"> {{ grass.species }}</span>
+      </button>
     </div>
     <p class="small flex flex-wrap gap-x-4">
       <button v-if="!locked" type="button" class="plain-button way-out" @click="addGrass">Add a grass</button>
-      <span v-if="wanted" class="soft">wants {{ wanted.join('–') }} lb N / 1,000 ft² a year{{ document.grass.length > 1 ? ', the most limiting rules' : '' }}</span>
+      <span v-if="wanted" class="soft"
+        >wants {{ wanted.join('–') }} lb N / 1,000 ft² a year{{
+          document.grass.length > 1 ? ', the most limiting rules' : ''
+        }}</span
+      >
     </p>
     <div class="grid grid-cols-2 gap-2 sm:grid-cols-3">
-      <FormChoice path="document.use" label="What it is" :value="document.use" :choices="choices(AREA_USES)" />
+      <FormChoice
+        path="document.use"
+        label="What it is"
+        :value="document.use"
+        :choices="choices(AREA_USES)"
+      />
       <FormChoice path="document.sun" label="Sun" :value="document.sun" :choices="choices(SUNS)" />
-      <FormChoice path="document.priority" label="Priority" :value="document.priority" :choices="choices(PRIORITIES)" />
+      <FormChoice
+        path="document.priority"
+        label="Priority"
+        :value="document.priority"
+        :choices="choices(PRIORITIES)"
+      />
       <FormQuantity path="document.cover" label="Cover" kind="percent" :entered="document.cover" />
-      <FormQuantity path="document.cut" label="Height of cut" kind="length" :entered="document.cut" :units="LENGTH_UNITS" />
-      <FormChoice path="document.clippings" label="Clippings" :value="document.clippings" :choices="choices(CLIPPINGS)" />
-      <FormQuantity path="document.thatch" label="Thatch" kind="length" :entered="document.thatch" :units="LENGTH_UNITS" />
+      <FormQuantity
+        path="document.cut"
+        label="Height of cut"
+        kind="length"
+        :entered="document.cut"
+        :units="LENGTH_UNITS"
+      />
+      <FormChoice
+        path="document.clippings"
+        label="Clippings"
+        :value="document.clippings"
+        :choices="choices(CLIPPINGS)"
+      />
+      <FormQuantity
+        path="document.thatch"
+        label="Thatch"
+        kind="length"
+        :entered="document.thatch"
+        :units="LENGTH_UNITS"
+      />
       <FormDay path="document.established" label="Established" :day="document.established" />
       <FormDay path="document.overseeding" label="Overseeding planned" :day="document.overseeding" />
-      <FormChoice path="document.irrigation.kind" label="Irrigation" :value="document.irrigation.kind" :choices="zones" />
+      <FormChoice
+        path="document.irrigation.kind"
+        label="Irrigation"
+        :value="document.irrigation.kind"
+        :choices="zones"
+      />
       <template v-if="document.irrigation.kind === 'zone'">
         <FormText path="document.irrigation.zone" label="Zone" :text="document.irrigation.zone" />
-        <FormQuantity path="document.irrigation.output" label="Output in an hour" kind="length" :entered="document.irrigation.output" :units="LENGTH_UNITS" />
+        <FormQuantity
+          path="document.irrigation.output"
+          label="Output in an hour"
+          kind="length"
+          :entered="document.irrigation.output"
+          :units="LENGTH_UNITS"
+        />
       </template>
     </div>
-    <GrassChoice v-if="document.overseeding" path="document.overseedWith" label="Seed to be sown then" :chosen="document.overseedWith ?? []" />
+    <GrassChoice
+      v-if="document.overseeding"
+      path="document.overseedWith"
+      label="Seed to be sown then"
+      :chosen="document.overseedWith ?? []"
+    />
     <SoilTest :document="document" />
     <DiseaseList :document="document" />
     <div class="grid gap-2 sm:grid-cols-2">

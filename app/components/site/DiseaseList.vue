@@ -6,18 +6,45 @@ import { DISEASE_SEATS, type AreaDocument } from '#core/ground/areaDocument'
 const props = defineProps<{ document: AreaDocument }>()
 const { set, locked } = useForm()
 const diseases = computed(() => props.document.diseases ?? [])
-const seats = DISEASE_SEATS.map((value) => ({ value, text: value === 'root' ? 'in the roots' : 'on the leaf' }))
-const add = () => set('document.diseases', [...diseases.value, { id: uuid(), name: '', seat: 'leaf', on: '' }])
+const seats = DISEASE_SEATS.map((value) => ({
+  value,
+  text: value === 'root' ? 'in the roots' : 'on the leaf',
+}))
+const add = () =>
+  set('document.diseases', [...diseases.value, { id: uuid(), name: '', seat: 'leaf', on: '' }])
 </script>
 
 <template>
   <div class="space-y-2">
-    <div v-for="(disease, i) in diseases" :key="disease.id" class="grid grid-cols-[1.4fr_1fr_1fr_auto] items-end gap-2">
+    <div
+      v-for="(disease, i) in diseases"
+      :key="disease.id"
+      class="grid grid-cols-[1.4fr_1fr_1fr_auto] items-end gap-2"
+    >
       <FormText :path="`document.diseases.${i}.name`" label="Disease seen" :text="disease.name" />
-      <FormChoice :path="`document.diseases.${i}.seat`" label="It sits" :value="disease.seat" :choices="seats" />
+      <FormChoice
+        :path="`document.diseases.${i}.seat`"
+        label="It sits"
+        :value="disease.seat"
+        :choices="seats"
+      />
       <FormDay :path="`document.diseases.${i}.on`" label="Seen on" :day="disease.on" />
-      <button v-if="!locked" type="button" class="plain-button way-out small pb-1.5" @click="set('document.diseases', diseases.filter(({ id }) => id !== disease.id))">Remove<span class="sr-only"> {{ disease.name }}</span></button>
+      <button
+        v-if="!locked"
+        type="button"
+        class="plain-button way-out small pb-1.5"
+        @click="
+          set(
+            'document.diseases',
+            diseases.filter(({ id }) => id !== disease.id),
+          )
+        "
+      >
+        Remove<span class="sr-only"> {{ disease.name }}</span>
+      </button>
     </div>
-    <button v-if="!locked" type="button" class="plain-button way-out small" @click="add">Note a disease seen here</button>
+    <button v-if="!locked" type="button" class="plain-button way-out small" @click="add">
+      Note a disease seen here
+    </button>
   </div>
 </template>

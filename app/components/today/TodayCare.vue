@@ -18,32 +18,57 @@ const hours = (instant: string) => {
     <section aria-labelledby="back-title">
       <h2 id="back-title">Back on the lawn</h2>
       <p v-if="today.reentry.length === 0" class="soft">No re-entry time is running.</p>
-      <ul><li v-for="row in today.reentry" :key="row.applicationId" class="rule-b py-1.5">
-        <NuxtLink :to="`/records/${row.applicationId}`" class="way-out">{{ row.site }}</NuxtLink>: nobody before <strong>{{ until(row.until) }}</strong>
-        <span class="small soft block">{{ row.products }}, {{ hours(row.until) }} to go, and not before it is dry</span>
-      </li></ul>
+      <ul>
+        <li v-for="row in today.reentry" :key="row.applicationId" class="rule-b py-1.5">
+          <NuxtLink :to="`/records/${row.applicationId}`" class="way-out">{{ row.site }}</NuxtLink>: nobody
+          before <strong>{{ until(row.until) }}</strong>
+          <span class="small soft block"
+            >{{ row.products }}, {{ hours(row.until) }} to go, and not before it is dry</span
+          >
+        </li>
+      </ul>
     </section>
     <section aria-labelledby="stale-title">
       <h2 id="stale-title">Calibrations to renew</h2>
       <p v-if="today.stale.length === 0" class="soft">Every calibration is fresh.</p>
-      <ul><li v-for="row in today.stale" :key="row.equipmentId" class="rule-b py-1.5">
-        <span class="warn" aria-hidden="true">▲</span> <NuxtLink :to="`/equipment/${row.equipmentId}`" class="way-out">{{ row.equipment }}</NuxtLink>{{ ' ' }}
-        <span class="soft">{{ row.on === '' ? 'never calibrated' : `${row.days} days old, ${dayText(row.on).replace(/ \d{4}$/, '')}` }}</span>
-      </li></ul>
+      <ul>
+        <li v-for="row in today.stale" :key="row.equipmentId" class="rule-b py-1.5">
+          <span class="warn" aria-hidden="true">▲</span>
+          <NuxtLink :to="`/equipment/${row.equipmentId}`" class="way-out">{{ row.equipment }}</NuxtLink>{{
+            ' '
+          }}
+          <span class="soft">{{
+            row.on === ''
+              ? 'never calibrated'
+              : `${row.days} days old, ${dayText(row.on).replace(/ \d{4}$/, '')}`
+          }}</span>
+        </li>
+      </ul>
     </section>
     <section aria-labelledby="low-title">
       <h2 id="low-title">To be bought</h2>
       <p v-if="today.low.length === 0" class="soft">Nothing is low.</p>
-      <ul><li v-for="row in today.low" :key="`${row.productId} ${row.dimension}`" class="rule-b low py-1.5">
-        <span><span class="warn" aria-hidden="true">▲</span> <NuxtLink :to="`/products/${row.productId}`" class="way-out">{{ row.product }}</NuxtLink></span>
-        <span><FigureText :shown="shown.stock(row)" /> left</span>
-      </li></ul>
+      <ul>
+        <li v-for="row in today.low" :key="`${row.productId} ${row.dimension}`" class="rule-b low py-1.5">
+          <span
+            ><span class="warn" aria-hidden="true">▲</span>
+            <NuxtLink :to="`/products/${row.productId}`" class="way-out">{{ row.product }}</NuxtLink></span
+          >
+          <span><FigureText :shown="shown.stock(row)" /> left</span>
+        </li>
+      </ul>
     </section>
     <p class="soft small">Re-entry, notices and what may go out: the label and local rules decide.</p>
   </div>
 </template>
 
 <style scoped>
-.warn { color: var(--warn); }
-.low { display: flex; justify-content: space-between; gap: 12px; }
+.warn {
+  color: var(--warn);
+}
+.low {
+  display: flex;
+  justify-content: space-between;
+  gap: 12px;
+}
 </style>

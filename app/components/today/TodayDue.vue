@@ -5,8 +5,13 @@ import type { DueRow } from '#shared/schemas/today'
 /** Repeats whose interval is running out, counted from what was really put down. */
 defineProps<{ due: readonly DueRow[] }>()
 const { repeatFrom } = useRepeat()
-const MARKS: Readonly<Record<DueRow['state'], { readonly sign: string, readonly word: string, readonly tone: string }>> = {
-  late: { sign: '■', word: 'interval over', tone: 'stop' }, due: { sign: '▲', word: 'due', tone: 'warn' }, soon: { sign: '●', word: 'soon', tone: 'good' }, later: { sign: '○', word: 'later', tone: 'good' },
+const MARKS: Readonly<
+  Record<DueRow['state'], { readonly sign: string; readonly word: string; readonly tone: string }>
+> = {
+  late: { sign: '■', word: 'interval over', tone: 'stop' },
+  due: { sign: '▲', word: 'due', tone: 'warn' },
+  soon: { sign: '●', word: 'soon', tone: 'good' },
+  later: { sign: '○', word: 'later', tone: 'good' },
 }
 const short = (day: string) => dayText(day).replace(/ \d{4}$/, '')
 </script>
@@ -17,22 +22,60 @@ const short = (day: string) => dayText(day).replace(/ \d{4}$/, '')
     <p v-if="due.length === 0" class="soft">No label interval is running out.</p>
     <ul>
       <li v-for="row in due" :key="`${row.applicationId} ${row.product}`" class="rule-b due">
-        <span :class="MARKS[row.state].tone" class="whitespace-nowrap"><span aria-hidden="true">{{ MARKS[row.state].sign }}</span> {{ MARKS[row.state].word }}</span>
+        <span :class="MARKS[row.state].tone" class="whitespace-nowrap"
+          ><span aria-hidden="true">{{ MARKS[row.state].sign }}</span> {{ MARKS[row.state].word }}</span
+        >
         <span>
-          <strong class="font-semibold">{{ row.product }}</strong><span v-if="row.split === 'share' || row.split === 'repeat'">, the second of two</span>, <NuxtLink v-if="row.siteId" :to="`/sites/${row.siteId}`" class="way-out">{{ row.site }}</NuxtLink> <span class="soft">{{ row.areas }}</span>
-          <span class="small soft block">last {{ short(row.on) }}, label {{ row.repeatDays }} days: do it by {{ short(row.due) }}, covered to {{ short(row.lastDay) }}</span>
+          <strong class="font-semibold">{{ row.product }}</strong><span
+            v-if="row.split === 'share' || row.split === 'repeat'"
+            >, the second of two</span
+          >,
+          <NuxtLink v-if="row.siteId" :to="`/sites/${row.siteId}`" class="way-out">{{ row.site }}</NuxtLink>
+          <span class="soft">{{ row.areas }}</span>
+          <span class="small soft block"
+            >last {{ short(row.on) }}, label {{ row.repeatDays }} days: do it by {{ short(row.due) }}, covered
+            to {{ short(row.lastDay) }}</span
+          >
         </span>
         <NuxtLink v-if="row.jobId" :to="`/jobs/${row.jobId}`" class="way-out small">Planned</NuxtLink>
-        <button v-else type="button" class="plain-button way-out small" @click="repeatFrom(row.applicationId)">Plan it<span class="sr-only">: {{ row.product }}, {{ row.site }}</span></button>
+        <button
+          v-else
+          type="button"
+          class="plain-button way-out small"
+          @click="repeatFrom(row.applicationId)"
+        >
+          Plan it<span class="sr-only">: {{ row.product }}, {{ row.site }}</span>
+        </button>
       </li>
     </ul>
   </section>
 </template>
 
 <style scoped>
-.due { display: grid; grid-template-columns: 108px minmax(0, 1fr) auto; gap: 12px; padding: 6px 0; align-items: baseline; }
-.stop { color: var(--stop); font-weight: 600; }
-.warn { color: var(--warn); font-weight: 600; }
-.good { color: var(--good); }
-@media (max-width: 640px) { .due { grid-template-columns: minmax(0, 1fr) auto; } .due > :first-child { grid-column: 1 / -1; } }
+.due {
+  display: grid;
+  grid-template-columns: 108px minmax(0, 1fr) auto;
+  gap: 12px;
+  padding: 6px 0;
+  align-items: baseline;
+}
+.stop {
+  color: var(--stop);
+  font-weight: 600;
+}
+.warn {
+  color: var(--warn);
+  font-weight: 600;
+}
+.good {
+  color: var(--good);
+}
+@media (max-width: 640px) {
+  .due {
+    grid-template-columns: minmax(0, 1fr) auto;
+  }
+  .due > :first-child {
+    grid-column: 1 / -1;
+  }
+}
 </style>

@@ -12,7 +12,12 @@ const since = (instant: string) => instantText(instant, crew.organization?.timeZ
     <h2 id="running-title">Running</h2>
     <ul>
       <li v-for="one in running" :key="one.applicationId" class="rule-b run">
-        <span><NuxtLink :to="`/jobs/${one.jobId}`" class="way-out">{{ one.site || 'Unnamed site' }}</NuxtLink> <span class="soft">{{ one.purpose }}</span><span class="small soft block">{{ one.products }}, since {{ since(one.startedAt) }}</span></span>
+        <span
+          ><NuxtLink :to="`/jobs/${one.jobId}`" class="way-out">{{ one.site || 'Unnamed site' }}</NuxtLink>
+          <span class="soft">{{ one.purpose }}</span><span class="small soft block"
+            >{{ one.products }}, since {{ since(one.startedAt) }}</span
+          ></span
+        >
         <UButton label="Log the outcome" color="primary" variant="solid" :to="`/jobs/${one.jobId}/log`" />
       </li>
     </ul>
@@ -20,6 +25,16 @@ const since = (instant: string) => instantText(instant, crew.organization?.timeZ
 </template>
 
 <style scoped>
-.run { display: flex; justify-content: space-between; gap: 16px; align-items: center; padding: 8px 0 8px 10px; border-left: 4px solid var(--action); flex-wrap: wrap; }
-.run > span { flex: 1 1 260px; }
+.run {
+  display: flex;
+  justify-content: space-between;
+  gap: 16px;
+  align-items: center;
+  padding: 8px 0 8px 10px;
+  border-left: 4px solid var(--action);
+  flex-wrap: wrap;
+}
+.run > span {
+  flex: 1 1 260px;
+}
 </style>

@@ -2,13 +2,29 @@
 import { dayText } from '#core/calendar/dayText'
 import { daysAfter } from '#core/calendar/daysBetween'
 
-/** One day: its jobs in driving order, the mixes they share, the truck's loading list, what must be bought first. */
+/**
+ * One day: its jobs in driving order, the mixes they share, the truck's loading list, what must be bought
+ * first.
+ */
 const day = String(useRoute().params.day)
 const rooms = useRoomsStore()
 const { jobs, problem, load, unready, stopped, mixes, needs, spray, alike, move, share, pages } = useDay(day)
 await Promise.all([load(), rooms.load().catch(() => undefined)])
 useHead({ title: `${dayText(day)} · Hectarum` })
-useWorkingPages(pages, computed(() => new Map([...needs.value.map(({ name, sourceId }) => [`day.${sourceId ?? name}`, `${name}: for the day`] as const), ...mixes.value.flatMap(({ stops }) => stops.map(({ applicationId, site }) => [`mix.${applicationId}`, `The tank at ${site}`] as const))])))
+useWorkingPages(
+  pages,
+  computed(
+    () =>
+      new Map([
+        ...needs.value.map(
+          ({ name, sourceId }) => [`day.${sourceId ?? name}`, `${name}: for the day`] as const,
+        ),
+        ...mixes.value.flatMap(({ stops }) =>
+          stops.map(({ applicationId, site }) => [`mix.${applicationId}`, `The tank at ${site}`] as const),
+        ),
+      ]),
+  ),
+)
 const print = () => window.print()
 useScreenCommands(() => [
   { id: 'print', label: 'Print the day', key: 'p', run: print },
@@ -21,17 +37,35 @@ useScreenCommands(() => [
   <main class="page">
     <div class="page-head">
       <h1>{{ dayText(day) }}</h1>
-      <nav class="no-print flex gap-4 small" aria-label="Other days"><NuxtLink :to="`/days/${daysAfter(day, -1)}`" class="way-out">the day before</NuxtLink><NuxtLink :to="`/days/${daysAfter(day, 1)}`" class="way-out">the day after</NuxtLink></nav>
-      <UButton v-if="jobs.length > 0" class="no-print" label="Print" color="primary" variant="solid" aria-keyshortcuts="p" @click="print" />
+      <nav class="no-print flex gap-4 small" aria-label="Other days">
+        <NuxtLink :to="`/days/${daysAfter(day, -1)}`" class="way-out">the day before</NuxtLink
+        ><NuxtLink :to="`/days/${daysAfter(day, 1)}`" class="way-out">the day after</NuxtLink>
+      </nav>
+      <UButton
+        v-if="jobs.length > 0"
+        class="no-print"
+        label="Print"
+        color="primary"
+        variant="solid"
+        aria-keyshortcuts="p"
+        @click="print"
+      />
     </div>
     <p v-if="problem" role="alert" class="problem small">{{ problem }}</p>
-    <EmptyState v-if="jobs.length === 0" words="Nothing is planned for this day. A job stands here by its date." action="See all jobs" to="/jobs" />
+    <EmptyState
+      v-if="jobs.length === 0"
+      words="Nothing is planned for this day. A job stands here by its date."
+      action="See all jobs"
+      to="/jobs"
+    />
     <div v-else class="day-columns">
       <div class="space-y-5">
         <DayStops :jobs="jobs" :mixes="mixes" :unready="unready" :stopped="stopped" @move="move" />
         <p v-for="one in alike" :key="one.key" class="no-print">
           {{ one.own.map(({ site }) => site).join(' and ') }} are sprayed alike: one mix would do.
-          <button type="button" class="plain-button way-out" @click="share(one.own, 'day')">Mix them as one</button>
+          <button type="button" class="plain-button way-out" @click="share(one.own, 'day')">
+            Mix them as one
+          </button>
         </p>
         <DayMix v-for="mix in mixes" :key="mix.key" :mix="mix" @apart="share(mix.stops, '')" />
       </div>
@@ -41,7 +75,20 @@ useScreenCommands(() => [
 </template>
 
 <style scoped>
-.day-columns { display: grid; grid-template-columns: minmax(0, 1.25fr) minmax(0, 1fr); gap: 0 32px; margin-top: 10px; }
-.problem { color: var(--stop); font-weight: 600; }
-@media (max-width: 900px) { .day-columns { grid-template-columns: minmax(0, 1fr); gap: 24px; } }
+.day-columns {
+  display: grid;
+  grid-template-columns: minmax(0, 1.25fr) minmax(0, 1fr);
+  gap: 0 32px;
+  margin-top: 10px;
+}
+.problem {
+  color: var(--stop);
+  font-weight: 600;
+}
+@media (max-width: 900px) {
+  .day-columns {
+    grid-template-columns: minmax(0, 1fr);
+    gap: 24px;
+  }
+}
 </style>

@@ -5,7 +5,12 @@ import { closedWorkingBook } from '#core/working/working'
 import { dayText } from '#core/calendar/dayText'
 import { calibrationAge, newestDay } from '#core/calibration/calibrationAge'
 import { blankEquipment } from '#core/calibration/blankEquipment'
-import { EQUIPMENT_KINDS, walkedTool, type EquipmentKind, type ToolDocument } from '#core/calibration/equipmentDocument'
+import {
+  EQUIPMENT_KINDS,
+  walkedTool,
+  type EquipmentKind,
+  type ToolDocument,
+} from '#core/calibration/equipmentDocument'
 import { DEFAULT_HOUSE } from '#core/house'
 import type { Equipment } from '#shared/schemas/equipment'
 
@@ -15,30 +20,69 @@ const crew = useCrewStore()
 const rooms = useRoomsStore()
 const begin = useNewRow()
 const { problem, loading, read } = useReading(rooms.load)
-const HEADS: Readonly<Record<EquipmentKind, string>> = { spreader: 'Spreaders', sprayer: 'Sprayers', tool: 'Measuring tools' }
-const limit = computed(() => crew.organization?.settings.house.calibrationDays ?? DEFAULT_HOUSE.calibrationDays)
+const HEADS: Readonly<Record<EquipmentKind, string>> = {
+  spreader: 'Spreaders',
+  sprayer: 'Sprayers',
+  tool: 'Measuring tools',
+}
+const limit = computed(
+  () => crew.organization?.settings.house.calibrationDays ?? DEFAULT_HOUSE.calibrationDays,
+)
 
 function standing({ id, document }: Equipment) {
   if (document.kind === 'tool') return undefined
   const own = rooms.calibrations.filter(({ equipmentId }) => equipmentId === id)
-  const newest = newestDay(own.map((one) => one.document.course.on), crew.today())
+  const newest = newestDay(
+    own.map((one) => one.document.course.on),
+    crew.today(),
+  )
   const { days, state } = calibrationAge(newest, crew.today(), limit.value)
-  return { words: days === undefined ? 'not calibrated' : `${dayText(newest)}, ${days === 0 ? 'today' : `${days} days ago`}`, state }
+  return {
+    words:
+      days === undefined
+        ? 'not calibrated'
+        : `${dayText(newest)}, ${days === 0 ? 'today' : `${days} days ago`}`,
+    state,
+  }
 }
 function what({ document }: Equipment): string {
   switch (document.kind) {
-    case 'spreader': return `${document.type}${document.hopper.text ? `, hopper ${document.hopper.text} ${document.hopper.unit}` : ''}`
-    case 'sprayer': return `${document.type}${document.tank.text ? `, ${document.tank.text} ${document.tank.unit}` : ''}${document.fillTo.text ? `, filled to ${document.fillTo.text} ${document.fillTo.unit}` : ''}`
-    case 'tool': return `${document.type}${document.step.text ? `, steps of ${document.step.text} ${document.step.unit}` : ''}${toolText(document)}`
-    default: return document satisfies never
+    case 'spreader':
+      return (
+        document.type +
+        (document.hopper.text ? `, hopper ${document.hopper.text} ${document.hopper.unit}` : '')
+      )
+    case 'sprayer':
+      return (
+        `${document.type}${document.tank.text ? `, ${document.tank.text} ${document.tank.unit}` : ''}` +
+        (document.fillTo.text ? `, filled to ${document.fillTo.text} ${document.fillTo.unit}` : '')
+      )
+    case 'tool':
+      return (
+        document.type +
+        (document.step.text ? `, steps of ${document.step.text} ${document.step.unit}` : '') +
+        toolText(document)
+      )
+    default:
+      return document satisfies never
   }
 }
-const add = (kind: EquipmentKind) => begin({ name: '', document: blankEquipment(kind, crew.units) }, (id) => `/equipment/${id}`)
-useScreenCommands(() => EQUIPMENT_KINDS.map((kind) => ({ id: `new-${kind}`, label: `Add a ${kind === 'tool' ? 'measuring tool' : kind}`, run: () => add(kind) })))
+const add = (kind: EquipmentKind) =>
+  begin({ name: '', document: blankEquipment(kind, crew.units) }, (id) => `/equipment/${id}`)
+useScreenCommands(() =>
+  EQUIPMENT_KINDS.map((kind) => ({
+    id: `new-${kind}`,
+    label: `Add a ${kind === 'tool' ? 'measuring tool' : kind}`,
+    run: () => add(kind),
+  })),
+)
 
 function toolText({ type, course }: ToolDocument): string {
   const kind = walkedTool(type)
-  const read = kind && course && course.runs.length > 0 ? readToolCourse(course, kind, '', fieldReader(), '', closedWorkingBook) : undefined
+  const read =
+    kind && course && course.runs.length > 0
+      ? readToolCourse(course, kind, '', fieldReader(), '', closedWorkingBook)
+      : undefined
   return read && course ? `, ${toolWords(read, course.distance.unit)}` : ''
 }
 </script>
@@ -49,19 +93,36 @@ function toolText({ type, course }: ToolDocument): string {
     <EmptyState v-if="problem" :words="problem" action="Try again" @act="read" />
     <p v-else-if="loading" class="soft py-6">Opening …</p>
     <template v-else>
-      <p v-if="rooms.equipment.length === 0" class="py-2">Nothing here yet. A spreader or sprayer with one calibration lets a job say its setting, loads and lanes.</p>
+      <p v-if="rooms.equipment.length === 0" class="py-2">
+        Nothing here yet. A spreader or sprayer with one calibration lets a job say its setting, loads and
+        lanes.
+      </p>
       <section v-for="kind in EQUIPMENT_KINDS" :key="kind" :aria-label="HEADS[kind]" class="mt-4">
         <div class="flex items-baseline gap-4">
           <h2>{{ HEADS[kind] }}</h2>
-          <button type="button" class="plain-button way-out small" @click="add(kind)">Add a {{ kind === 'tool' ? 'measuring tool' : kind }}</button>
+          <button type="button" class="plain-button way-out small" @click="add(kind)">
+            Add a {{ kind === 'tool' ? 'measuring tool' : kind }}
+          </button>
         </div>
         <table v-if="rooms.equipment.some(({ document }) => document.kind === kind)" class="list">
-          <thead class="sr-only"><tr><th scope="col">Name</th><th scope="col">What it is</th><th scope="col">Calibrated</th></tr></thead>
+          <thead class="sr-only">
+            <tr>
+              <th scope="col">Name</th>
+              <th scope="col">What it is</th>
+              <th scope="col">Calibrated</th>
+            </tr>
+          </thead>
           <tbody>
             <tr v-for="one in rooms.equipment.filter(({ document }) => document.kind === kind)" :key="one.id">
-              <th scope="row" class="w-[38%]"><NuxtLink :to="`/equipment/${one.id}`" class="way-out">{{ one.name }}</NuxtLink></th>
+              <th scope="row" class="w-[38%]">
+                <NuxtLink :to="`/equipment/${one.id}`" class="way-out">{{ one.name }}</NuxtLink>
+              </th>
               <td>{{ what(one) }}</td>
-              <td v-if="standing(one)" class="w-[30%]" :class="standing(one)?.state"><span aria-hidden="true">{{ standing(one)?.state === 'stale' ? '▲' : '●' }}</span> {{ standing(one)?.words }}<span v-if="standing(one)?.state === 'stale'" class="sr-only">, stale</span></td>
+              <td v-if="standing(one)" class="w-[30%]" :class="standing(one)?.state">
+                <span aria-hidden="true">{{ standing(one)?.state === 'stale' ? '▲' : '●' }}</span>
+                {{ standing(one)?.words
+                }}<span v-if="standing(one)?.state === 'stale'" class="sr-only">, stale</span>
+              </td>
             </tr>
           </tbody>
         </table>
@@ -72,6 +133,11 @@ function toolText({ type, course }: ToolDocument): string {
 </template>
 
 <style scoped>
-.stale { color: var(--warn); font-weight: 600; }
-.fresh { color: var(--good); }
+.stale {
+  color: var(--warn);
+  font-weight: 600;
+}
+.fresh {
+  color: var(--good);
+}
 </style>

@@ -10,11 +10,30 @@ const { startJob } = useNewJob()
 const words = ref('')
 const state = computed({
   get: () => String(route.query.state ?? ''),
-  set: (chosen: string) => { void navigateTo({ query: chosen === '' ? {} : { state: chosen } }, { replace: true }) },
+  set: (chosen: string) => {
+    void navigateTo({ query: chosen === '' ? {} : { state: chosen } }, { replace: true })
+  },
 })
-const { rows, next, problem, loading, more } = usePaged<JobRow, JobPage>('/api/jobs', () => ({ q: words.value, state: state.value }))
-const STATES: Readonly<Record<JobRow['state'], string>> = { draft: '○ draft', planned: '● planned', running: '▶ running', done: '✓ done', cancelled: '– cancelled' }
-const filters = [['', 'every state'], ['open', 'still to do'], ['draft', 'drafts'], ['planned', 'planned'], ['running', 'running'], ['done', 'done'], ['cancelled', 'cancelled']] as const
+const { rows, next, problem, loading, more } = usePaged<JobRow, JobPage>('/api/jobs', () => ({
+  q: words.value,
+  state: state.value,
+}))
+const STATES: Readonly<Record<JobRow['state'], string>> = {
+  draft: '○ draft',
+  planned: '● planned',
+  running: '▶ running',
+  done: '✓ done',
+  cancelled: '– cancelled',
+}
+const filters = [
+  ['', 'every state'],
+  ['open', 'still to do'],
+  ['draft', 'drafts'],
+  ['planned', 'planned'],
+  ['running', 'running'],
+  ['done', 'done'],
+  ['cancelled', 'cancelled'],
+] as const
 const filtered = computed(() => words.value !== '' || state.value !== '')
 </script>
 
@@ -23,20 +42,36 @@ const filtered = computed(() => words.value !== '' || state.value !== '')
     <div class="page-head">
       <h1>Jobs</h1>
       <SearchField v-model="words" label="Find a job" />
-      <select v-model="state" class="field state" aria-label="State"><option v-for="[value, text] in filters" :key="value" :value="value">{{ text }}</option></select>
+      <select v-model="state" class="field state" aria-label="State">
+        <option v-for="[value, text] in filters" :key="value" :value="value">{{ text }}</option>
+      </select>
       <NuxtLink :to="`/days/${crew.today()}`" :prefetch="false" class="way-out">The day</NuxtLink>
       <UButton label="New job" color="primary" variant="solid" aria-keyshortcuts="n" @click="startJob" />
     </div>
     <p v-if="loading" class="soft py-6">Opening …</p>
     <EmptyState v-else-if="problem" :words="problem" action="Try again" @act="more" />
     <p v-else-if="rows.length === 0 && filtered" class="soft py-6">No job is like that.</p>
-    <EmptyState v-else-if="rows.length === 0" words="No jobs yet. A job starts with a lawn’s size and a label’s rate, and ends on record." action="Start the first job" @act="startJob" />
+    <EmptyState
+      v-else-if="rows.length === 0"
+      words="No jobs yet. A job starts with a lawn’s size and a label’s rate, and ends on record."
+      action="Start the first job"
+      @act="startJob"
+    />
     <table v-else class="list mt-3">
-      <thead><tr><th scope="col">Day</th><th scope="col">Site</th><th scope="col">What for</th><th scope="col">State</th></tr></thead>
+      <thead>
+        <tr>
+          <th scope="col">Day</th>
+          <th scope="col">Site</th>
+          <th scope="col">What for</th>
+          <th scope="col">State</th>
+        </tr>
+      </thead>
       <tbody>
         <tr v-for="job in rows" :key="job.id">
           <td class="whitespace-nowrap">{{ dayText(job.plannedFor) }}</td>
-          <th scope="row"><NuxtLink :to="`/jobs/${job.id}`" class="way-out">{{ job.site || 'Unnamed site' }}</NuxtLink></th>
+          <th scope="row">
+            <NuxtLink :to="`/jobs/${job.id}`" class="way-out">{{ job.site || 'Unnamed site' }}</NuxtLink>
+          </th>
           <td>{{ job.purpose }}</td>
           <td class="whitespace-nowrap" :class="job.state">{{ STATES[job.state] }}</td>
         </tr>
@@ -48,7 +83,14 @@ const filtered = computed(() => words.value !== '' || state.value !== '')
 </template>
 
 <style scoped>
-.state { width: auto; }
-.running { color: var(--action); font-weight: 600; }
-.done { color: var(--good); }
+.state {
+  width: auto;
+}
+.running {
+  color: var(--action);
+  font-weight: 600;
+}
+.done {
+  color: var(--good);
+}
 </style>

@@ -10,7 +10,11 @@ import type { Product, SaveProduct, Stock } from '#shared/schemas/product'
 const id = String(useRoute().params.id)
 const begin = useNewRow()
 const rooms = useRoomsStore()
-const { draft, stored, saveState, loadProblem, load, keepMine, takeTheirs, remove } = useRoomForm<Product, SaveProduct, undefined>('products', id, {
+const { draft, stored, saveState, loadProblem, load, keepMine, takeTheirs, remove } = useRoomForm<
+  Product,
+  SaveProduct,
+  undefined
+>('products', id, {
   draftOf: ({ version, name, document }) => ({ version, name, document }),
   read: ({ document }, fields) => {
     readProduct(document, fields)
@@ -19,29 +23,65 @@ const { draft, stored, saveState, loadProblem, load, keepMine, takeTheirs, remov
 })
 const stock = shallowRef<Stock>()
 const need = shallowRef<YearNeed>()
-useWorkingPages(() => {
-  const book = openWorkingBook()
-  if (draft.value) for (const line of draft.value.document.lines) for (const pack of draft.value.document.packages) lineCost({ id, ...draft.value }, line, pack, book)
-  if (draft.value && need.value) packageChoice(draft.value.document.packages, need.value, shelfYears(draft.value.document), book)
-  const rate = draft.value && comparedRate(draft.value.document)
-  if (draft.value && rate) equivalents({ id, ...draft.value }, rate, rooms.products, book)
-  return book.pages()
-}, computed(() => new Map((draft.value?.document.lines ?? []).flatMap((line) => (draft.value?.document.packages ?? []).map((pack) => [`cost.${line.id}.${pack.id}`, `Cost out of ${pack.size.text} ${pack.size.unit}`] as const)))))
+useWorkingPages(
+  () => {
+    const book = openWorkingBook()
+    if (draft.value)
+      for (const line of draft.value.document.lines)
+        for (const pack of draft.value.document.packages) lineCost({ id, ...draft.value }, line, pack, book)
+    if (draft.value && need.value)
+      packageChoice(draft.value.document.packages, need.value, shelfYears(draft.value.document), book)
+    const rate = draft.value && comparedRate(draft.value.document)
+    if (draft.value && rate) equivalents({ id, ...draft.value }, rate, rooms.products, book)
+    return book.pages()
+  },
+  computed(
+    () =>
+      new Map(
+        (draft.value?.document.lines ?? []).flatMap((line) =>
+          (draft.value?.document.packages ?? []).map(
+            (pack) =>
+              [`cost.${line.id}.${pack.id}`, `Cost out of ${pack.size.text} ${pack.size.unit}`] as const,
+          ),
+        ),
+      ),
+  ),
+)
 await load()
-if (draft.value && draft.value.version > 0) stock.value = await $fetch<Stock>(`/api/products/${id}/stock`).catch(() => undefined)
+if (draft.value && draft.value.version > 0)
+  stock.value = await $fetch<Stock>(`/api/products/${id}/stock`).catch(() => undefined)
 useHead({ title: () => `${draft.value?.name || 'New product'} · Hectarum` })
 
-const copy = () => draft.value && begin({ name: `${draft.value.name}, copy`, document: { ...draft.value.document, label: 'own' } }, (copied) => `/products/${copied}`)
+const copy = () =>
+  draft.value &&
+  begin(
+    { name: `${draft.value.name}, copy`, document: { ...draft.value.document, label: 'own' } },
+    (copied) => `/products/${copied}`,
+  )
 useScreenCommands(() => [{ id: 'copy', label: 'Copy this product', key: 'c', run: copy }])
 </script>
 
 <template>
   <main v-if="draft">
     <RoomHead
-      :name="draft.name" name-path="name" placeholder="Name, as on the label" what="product" :fresh="draft.version === 0" :save-state="saveState" :draft="draft" back="All products" back-to="/products"
-      @remove="remove('/products', `/products/${id}`)" @keep="keepMine" @take="takeTheirs"
+      :name="draft.name"
+      name-path="name"
+      placeholder="Name, as on the label"
+      what="product"
+      :fresh="draft.version === 0"
+      :save-state="saveState"
+      :draft="draft"
+      back="All products"
+      back-to="/products"
+      @remove="remove('/products', `/products/${id}`)"
+      @keep="keepMine"
+      @take="takeTheirs"
     >
-      <template #about><strong v-if="draft.document.label === 'sample'" class="sample">sample label, made up: not for use</strong></template>
+      <template #about
+        ><strong v-if="draft.document.label === 'sample'" class="sample"
+          >sample label, made up: not for use</strong
+        ></template
+      >
       <UButton label="Copy" aria-keyshortcuts="c" @click="copy" />
     </RoomHead>
     <div class="columns">
@@ -53,8 +93,17 @@ useScreenCommands(() => [{ id: 'copy', label: 'Copy this product', key: 'c', run
         <PackageList :product="{ id, ...draft }" />
         <PackageChoice :document="draft.document" :stock="stock" @need="need = $event" />
         <EquivalentList :product="{ id, ...draft }" />
-        <StockPanel v-if="stored" :product-id="id" :stock="stock" :unit="draft.document.packages[0]?.size.unit ?? draft.document.reorderAt.unit" @moved="stock = $event" />
-        <p class="soft small">The label is the law: enter what yours says, and keep it at hand. Locked, cool and dry storage; nothing left over goes down a drain.</p>
+        <StockPanel
+          v-if="stored"
+          :product-id="id"
+          :stock="stock"
+          :unit="draft.document.packages[0]?.size.unit ?? draft.document.reorderAt.unit"
+          @moved="stock = $event"
+        />
+        <p class="soft small">
+          The label is the law: enter what yours says, and keep it at hand. Locked, cool and dry storage;
+          nothing left over goes down a drain.
+        </p>
       </div>
     </div>
   </main>
@@ -62,5 +111,7 @@ useScreenCommands(() => [{ id: 'copy', label: 'Copy this product', key: 'c', run
 </template>
 
 <style scoped>
-.sample { color: var(--dry); }
+.sample {
+  color: var(--dry);
+}
 </style>

@@ -18,8 +18,7 @@ async function open() {
   try {
     stored.value = await $fetch<Run>(`/api/records/${id}`)
     problem.value = undefined
-  }
-  catch (error) {
+  } catch (error) {
     problem.value = errorCode(error) === 'not-found' ? 'There is no such record.' : errorText(error)
   }
 }
@@ -27,25 +26,44 @@ await open()
 const record = computed(() => (stored.value ? foldRun(stored.value.events) : undefined))
 useHead({ title: () => `Record · ${record.value?.frozen.site ?? ''}` })
 
-useWorkingPages(() => {
-  const book = openWorkingBook()
-  if (stored.value) foldRun(stored.value.events, book)
-  return [...book.pages(), ...(record.value?.frozen.plan.working ?? [])]
-}, computed(() => (record.value ? frozenNames(record.value.frozen) : new Map<string, string>())))
+useWorkingPages(
+  () => {
+    const book = openWorkingBook()
+    if (stored.value) foldRun(stored.value.events, book)
+    return [...book.pages(), ...(record.value?.frozen.plan.working ?? [])]
+  },
+  computed(() => (record.value ? frozenNames(record.value.frozen) : new Map<string, string>())),
+)
 
 /** A dry job that was weighed back is a calibration of its spreader (start low, weigh back). */
 const job = shallowRef<Job>()
-if (stored.value && record.value?.frozen.request.method.kind === 'spread') job.value = await $fetch<Job>(`/api/jobs/${stored.value.jobId}`).catch(() => undefined)
+if (stored.value && record.value?.frozen.request.method.kind === 'spread')
+  job.value = await $fetch<Job>(`/api/jobs/${stored.value.jobId}`).catch(() => undefined)
 const calibration = computed(() => {
   const application = job.value?.applications.find((one) => one.id === stored.value?.applicationId)
   const { used, finishedAt, details } = record.value ?? {}
-  return application && used && finishedAt ? calibrationFromJob(application.document, used, calendarDay(finishedAt, crew.organization?.timeZone), details?.by ?? '', uuid()) : undefined
+  return application && used && finishedAt
+    ? calibrationFromJob(
+        application.document,
+        used,
+        calendarDay(finishedAt, crew.organization?.timeZone),
+        details?.by ?? '',
+        uuid(),
+      )
+    : undefined
 })
 
 const print = () => window.print()
 useScreenCommands(() => [
   { id: 'print', label: 'Print', key: 'p', run: print },
-  { id: 'correct', label: 'Correct this record', key: 'c', run: () => { correcting.value = true } },
+  {
+    id: 'correct',
+    label: 'Correct this record',
+    key: 'c',
+    run: () => {
+      correcting.value = true
+    },
+  },
 ])
 </script>
 
@@ -54,12 +72,22 @@ useScreenCommands(() => [
     <div class="no-print mb-4 flex flex-wrap gap-3">
       <UButton label="All records" to="/records" />
       <UButton v-if="stored" label="The job" :to="`/jobs/${stored.jobId}`" />
-      <UButton v-if="calibration" label="Keep as a calibration" @click="keep(calibration.equipmentId, calibration.document)" />
+      <UButton
+        v-if="calibration"
+        label="Keep as a calibration"
+        @click="keep(calibration.equipmentId, calibration.document)"
+      />
       <UButton label="Correct" @click="correcting = true" />
       <UButton label="Print" color="primary" variant="solid" aria-keyshortcuts="p" @click="print" />
     </div>
     <RecordSheet v-if="record" :record="record" />
     <EmptyState v-else :words="problem ?? 'Opening …'" action="See all records" to="/records" />
-    <LazyCorrectionForm v-if="record && stored && correcting" v-model:open="correcting" :record="record" :application-id="stored.applicationId" @corrected="open" />
+    <LazyCorrectionForm
+      v-if="record && stored && correcting"
+      v-model:open="correcting"
+      :record="record"
+      :application-id="stored.applicationId"
+      @corrected="open"
+    />
   </main>
 </template>

@@ -7,8 +7,14 @@ useHead({ title: 'Sites · Hectarum' })
 const shown = useShown()
 const begin = useNewRow()
 const words = ref('')
-const { rows, next, problem, loading, more } = usePaged<SiteRow, SitePage>('/api/sites', () => ({ q: words.value }))
-const newSite = () => begin({ name: words.value, place: '', document: { schema: 1, contact: '', notices: '', water: '', notes: '' } }, (id) => `/sites/${id}`)
+const { rows, next, problem, loading, more } = usePaged<SiteRow, SitePage>('/api/sites', () => ({
+  q: words.value,
+}))
+const newSite = () =>
+  begin(
+    { name: words.value, place: '', document: { schema: 1, contact: '', notices: '', water: '', notes: '' } },
+    (id) => `/sites/${id}`,
+  )
 useScreenCommands(() => [{ id: 'new-site', label: 'New site', key: 'a', run: newSite }])
 </script>
 
@@ -21,16 +27,40 @@ useScreenCommands(() => [{ id: 'new-site', label: 'New site', key: 'a', run: new
     </div>
     <EmptyState v-if="problem" :words="problem" action="Try again" @act="more" />
     <p v-else-if="loading" class="soft py-6">Opening …</p>
-    <EmptyState v-else-if="rows.length === 0 && words === ''" words="No sites yet. A site holds the measured areas that every job draws on." action="Measure the first site" @act="newSite" />
-    <EmptyState v-else-if="rows.length === 0" :words="`No site has “${words}” in its name or place.`" action="Make it" @act="newSite" />
+    <EmptyState
+      v-else-if="rows.length === 0 && words === ''"
+      words="No sites yet. A site holds the measured areas that every job draws on."
+      action="Measure the first site"
+      @act="newSite"
+    />
+    <EmptyState
+      v-else-if="rows.length === 0"
+      :words="`No site has “${words}” in its name or place.`"
+      action="Make it"
+      @act="newSite"
+    />
     <table v-else class="list mt-3">
-      <thead><tr><th scope="col">Site</th><th scope="col">Place</th><th scope="col" class="num">Areas</th><th scope="col" class="num">Turf</th><th scope="col">Last treated</th></tr></thead>
+      <thead>
+        <tr>
+          <th scope="col">Site</th>
+          <th scope="col">Place</th>
+          <th scope="col" class="num">Areas</th>
+          <th scope="col" class="num">Turf</th>
+          <th scope="col">Last treated</th>
+        </tr>
+      </thead>
       <tbody>
         <tr v-for="site in rows" :key="site.id">
-          <th scope="row"><NuxtLink :to="`/sites/${site.id}`" class="way-out">{{ site.name }}</NuxtLink></th>
+          <th scope="row">
+            <NuxtLink :to="`/sites/${site.id}`" class="way-out">{{ site.name }}</NuxtLink>
+          </th>
           <td>{{ site.place }}</td>
           <td class="num" data-label="areas">{{ site.areas }}</td>
-          <td class="num" data-label="turf"><FigureText v-if="site.sizeM2 > 0" :shown="shown.size(site.sizeM2)" /><span v-else class="soft">not measured</span></td>
+          <td class="num" data-label="turf">
+            <FigureText v-if="site.sizeM2 > 0" :shown="shown.size(site.sizeM2)" /><span v-else class="soft"
+              >not measured</span
+            >
+          </td>
           <td data-label="last treated">{{ site.lastOn === '' ? 'never' : dayText(site.lastOn) }}</td>
         </tr>
       </tbody>

@@ -20,7 +20,8 @@ export interface FoundGround {
 }
 
 export interface FileProblem {
-  readonly kind: 'empty' | 'tooLarge' | 'tooManyPoints' | 'notRead' | 'hostile' | 'noGround' | 'notDegrees' | 'swapped'
+  readonly kind:
+    'empty' | 'tooLarge' | 'tooManyPoints' | 'notRead' | 'hostile' | 'noGround' | 'notDegrees' | 'swapped'
   /** What is wrong and what would be right. */
   readonly message: string
 }

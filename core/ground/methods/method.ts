@@ -26,12 +26,31 @@ export interface Method {
   readonly problem?: (readings: Readings) => string | undefined
   /** The formula in words, for the working. */
   readonly words: (readings: Readings) => string
-  /** Its shape to scale about its own zero, for drawing; more than one ring where the pieces' places are not known. */
+  /**
+   * Its shape to scale about its own zero, for drawing; more than one ring where the pieces' places are not
+   * known.
+   */
   readonly rings: (readings: Readings) => readonly Ring[]
 }
 
 export const READING_NAMES = [
-  'length', 'width', 'base', 'height', 'side', 'opposite', 'diameter', 'radius', 'circumference', 'outer', 'inner', 'first', 'second', 'third', 'fourth', 'diagonal', 'spacing',
+  'length',
+  'width',
+  'base',
+  'height',
+  'side',
+  'opposite',
+  'diameter',
+  'radius',
+  'circumference',
+  'outer',
+  'inner',
+  'first',
+  'second',
+  'third',
+  'fourth',
+  'diagonal',
+  'spacing',
 ] as const
 export type ReadingName = (typeof READING_NAMES)[number]
 
@@ -39,11 +58,22 @@ export type ReadingName = (typeof READING_NAMES)[number]
 const ROUND = 64
 
 export const roundRing = (halfWidth: number, halfHeight = halfWidth): Ring =>
-  Array.from({ length: ROUND }, (_, i) => [halfWidth * Math.cos((2 * Math.PI * i) / ROUND), halfHeight * Math.sin((2 * Math.PI * i) / ROUND)] as const)
+  Array.from(
+    { length: ROUND },
+    (_, i) =>
+      [
+        halfWidth * Math.cos((2 * Math.PI * i) / ROUND),
+        halfHeight * Math.sin((2 * Math.PI * i) / ROUND),
+      ] as const,
+  )
 
 /** A rectangle about its own middle. */
-export const boxRing = (width: number, height: number): Ring =>
-  [[-width / 2, -height / 2], [width / 2, -height / 2], [width / 2, height / 2], [-width / 2, height / 2]]
+export const boxRing = (width: number, height: number): Ring => [
+  [-width / 2, -height / 2],
+  [width / 2, -height / 2],
+  [width / 2, height / 2],
+  [-width / 2, height / 2],
+]
 
 /** Area of a triangle from its sides. Source: Heron's formula. */
 export function heron(a: number, b: number, c: number): number {
@@ -55,10 +85,15 @@ export function heron(a: number, b: number, c: number): number {
 export const closes = (a: number, b: number, c: number): boolean => a < b + c && b < a + c && c < a + b
 
 export const openTriangle = (which: string, sides: readonly number[]): string =>
-  `${which} can’t close: its longest side (${Math.max(...sides).toPrecision(4)} m) is as long as the other two together. Check the three lengths and their units.`
+  `${which} can’t close: its longest side (${Math.max(...sides).toPrecision(4)} m) is as long as the ` +
+  'other two together. Check the three lengths and their units.'
 
 /** A triangle standing on its first side, from its three sides. */
 export function triangleRing(a: number, b: number, c: number): Ring {
   const x = (a * a + c * c - b * b) / (2 * a)
-  return [[0, 0], [a, 0], [x, Math.sqrt(Math.max(0, c * c - x * x))]]
+  return [
+    [0, 0],
+    [a, 0],
+    [x, Math.sqrt(Math.max(0, c * c - x * x))],
+  ]
 }

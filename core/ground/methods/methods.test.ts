@@ -18,16 +18,30 @@ const place = { path: 'p', name: 'Front', figure: 'f', day: '2026-05-06' }
 function partOf(row: Record<string, string>): LawnPart {
   const unit = row.unit as LengthUnit
   const blank = blankPart('a', 'add', row.shape as MethodName, 'us-1000')
-  const lengths = Object.fromEntries((row.readings ?? '').split(';').filter(Boolean).map((one) => one.split('=')).map(([name, text]) => [name, typed(text ?? '', unit as SpanUnit)]))
+  const lengths = Object.fromEntries(
+    (row.readings ?? '')
+      .split(';')
+      .filter(Boolean)
+      .map((one) => one.split('='))
+      .map(([name, text]) => [name, typed(text ?? '', unit as SpanUnit)]),
+  )
   return {
-    ...blank, lengths, ...(row.list && { list: row.list.split(' ').map((text) => typed(text, unit as SpanUnit)) }),
-    ...(row.rule && { rule: row.rule }), ...(row.angle && { angle: typed(row.angle, '°' as const) }),
+    ...blank,
+    lengths,
+    ...(row.list && { list: row.list.split(' ').map((text) => typed(text, unit as SpanUnit)) }),
+    ...(row.rule && { rule: row.rule }),
+    ...(row.angle && { angle: typed(row.angle, '°' as const) }),
   }
 }
 
 test.each(readTable('methods.csv', import.meta.url))('$name: $words', (row) => {
   const fields = fieldReader()
-  const measured = readFieldNotes({ instrument: 'tape', parts: [partOf(row)] }, place, fields, closedWorkingBook)
+  const measured = readFieldNotes(
+    { instrument: 'tape', parts: [partOf(row)] },
+    place,
+    fields,
+    closedWorkingBook,
+  )
   expect(fields.problems).toEqual([])
   expect(measured.size).toBeCloseTo(figure(row, 'm2'), 8)
 })
@@ -41,7 +55,12 @@ test.each([
   ['widths that are all nought', 'offsets', 'spacing=5', '0 0 0', 'interval', 'above zero'],
 ] as const)('%s: refused with what would be right', (_, shape, readings, list, rule, words) => {
   const fields = fieldReader()
-  const measured = readFieldNotes({ instrument: 'tape', parts: [partOf({ shape, unit: 'm', readings, list, rule })] }, place, fields, closedWorkingBook)
+  const measured = readFieldNotes(
+    { instrument: 'tape', parts: [partOf({ shape, unit: 'm', readings, list, rule })] },
+    place,
+    fields,
+    closedWorkingBook,
+  )
   expect(measured.size).toBeUndefined()
   expect(fields.problems[0]?.message).toContain(words)
 })
@@ -52,7 +71,15 @@ test('the working of radii shows all three forms, the one for old notes low by p
   const variance = [31, 33.5, 30, 28].reduce((sum, radius) => sum + (radius - mean) ** 2, 0) / 4
   expect(forms.rounded - forms['old notes']).toBeCloseTo(Math.PI * variance, 9)
   const book = openWorkingBook()
-  readFieldNotes({ instrument: 'tape', parts: [partOf({ shape: 'radii', unit: 'm', readings: '', list: '31 33.5 30 28', rule: 'rounded' })] }, place, fieldReader(), book)
+  readFieldNotes(
+    {
+      instrument: 'tape',
+      parts: [partOf({ shape: 'radii', unit: 'm', readings: '', list: '31 33.5 30 28', rule: 'rounded' })],
+    },
+    place,
+    fieldReader(),
+    book,
+  )
   expect(book.pages()[0]?.lines[0]).toMatch(/rounded 2958\.79, straight .*reads low/)
 })
 
@@ -64,34 +91,66 @@ describe('properties', () => {
     const { fixed, list, rules } = METHODS[name]
     const sides = name === 'triangles' || name === 'four sides and diagonal' || name === 'three sides'
     return fc.record({
-      name: fc.constant(name), angle: fc.double({ min: 0.3, max: 2.8, noNaN: true }), rule: fc.constantFrom('', ...(rules ?? []).map(({ rule }) => rule)),
-      fixed: name === 'ring' ? fc.tuple(near, length.map((one) => one / 6)) : fc.array(sides ? near : length, { minLength: fixed.length, maxLength: fixed.length }),
+      name: fc.constant(name),
+      angle: fc.double({ min: 0.3, max: 2.8, noNaN: true }),
+      rule: fc.constantFrom('', ...(rules ?? []).map(({ rule }) => rule)),
+      fixed:
+        name === 'ring'
+          ? fc.tuple(
+              near,
+              length.map((one) => one / 6),
+            )
+          : fc.array(sides ? near : length, { minLength: fixed.length, maxLength: fixed.length }),
       list: list ? fc.array(sides ? near : length, { minLength: 9, maxLength: 9 }) : fc.constant([]),
     })
   })
-  const filled = <R extends { name: MethodName; rule: string }>(one: R) => ({ ...one, rule: one.rule || (METHODS[one.name].rules?.[0]?.rule ?? '') })
+  const filled = <R extends { name: MethodName; rule: string }>(one: R) => ({
+    ...one,
+    rule: one.rule || (METHODS[one.name].rules?.[0]?.rule ?? ''),
+  })
 
   test('twice every length is four times the area', () => {
-    fc.assert(fc.property(readings.map(filled), ({ name, ...one }) => {
-      const doubled = (values: readonly number[]) => values.map((value) => 2 * value)
-      const twice = { ...one, fixed: doubled(one.fixed), list: doubled(one.list) }
-      expect(METHODS[name].area(twice) / METHODS[name].area(one)).toBeCloseTo(4, 9)
-    }))
+    fc.assert(
+      fc.property(readings.map(filled), ({ name, ...one }) => {
+        const doubled = (values: readonly number[]) => values.map((value) => 2 * value)
+        const twice = { ...one, fixed: doubled(one.fixed), list: doubled(one.list) }
+        expect(METHODS[name].area(twice) / METHODS[name].area(one)).toBeCloseTo(4, 9)
+      }),
+    )
   })
 
-  test('areas grow with their lengths as the slopes say: by Euler, lengths times slopes come to twice the area', () => {
-    fc.assert(fc.property(readings.map(filled), ({ name, ...one }) => {
-      const { lengths } = slopesOf(METHODS[name], one)
-      const euler = [...one.fixed, ...one.list].reduce((sum, value, i) => sum + value * (lengths[i] ?? 0), 0)
-      expect(euler / (2 * METHODS[name].area(one))).toBeCloseTo(1, 5)
-    }))
-  })
+  test(
+    'areas grow with their lengths as the slopes say: by Euler, lengths times slopes come to twice the ' +
+      'area',
+    () => {
+      fc.assert(
+        fc.property(readings.map(filled), ({ name, ...one }) => {
+          const { lengths } = slopesOf(METHODS[name], one)
+          const euler = [...one.fixed, ...one.list].reduce(
+            (sum, value, i) => sum + value * (lengths[i] ?? 0),
+            0,
+          )
+          expect(euler / (2 * METHODS[name].area(one))).toBeCloseTo(1, 5)
+        }),
+      )
+    },
+  )
 
   test('what is drawn is as large as what is told, where the outline is straight', () => {
-    const straight = readings.map(filled).filter(({ name, rule }) => !/circle|ellipse|sector|ring/.test(name) && rule !== 'rounded' && rule !== 'simpson' && rule !== 'interval')
-    fc.assert(fc.property(straight, ({ name, ...one }) => {
-      const drawn = METHODS[name].rings(one).reduce((sum, ring) => sum + ringArea(ring), 0)
-      expect(drawn / METHODS[name].area(one)).toBeCloseTo(1, 9)
-    }))
+    const straight = readings
+      .map(filled)
+      .filter(
+        ({ name, rule }) =>
+          !/circle|ellipse|sector|ring/.test(name) &&
+          rule !== 'rounded' &&
+          rule !== 'simpson' &&
+          rule !== 'interval',
+      )
+    fc.assert(
+      fc.property(straight, ({ name, ...one }) => {
+        const drawn = METHODS[name].rings(one).reduce((sum, ring) => sum + ringArea(ring), 0)
+        expect(drawn / METHODS[name].area(one)).toBeCloseTo(1, 9)
+      }),
+    )
   })
 })

@@ -7,4 +7,5 @@ export interface ActiveGroup {
 }
 
 /** The actives of one group. */
-export const inGroup = (group: string, action: string, ...names: readonly string[]): readonly ActiveGroup[] => names.map((name) => ({ name, group, action }))
+export const inGroup = (group: string, action: string, ...names: readonly string[]): readonly ActiveGroup[] =>
+  names.map((name) => ({ name, group, action }))

@@ -7,7 +7,10 @@ export default defineEventHandler(async (event) => {
   const picture = await repositoriesOf(event).attachments.bytes(readId(event))
   if (!picture) throw failure('not-found', 'There is no such picture.')
   setResponseHeaders(event, {
-    'content-type': picture.type, 'x-content-type-options': 'nosniff', 'etag': `"${picture.digest}"`, 'cache-control': 'private, max-age=31536000, immutable',
+    'content-type': picture.type,
+    'x-content-type-options': 'nosniff',
+    etag: `"${picture.digest}"`,
+    'cache-control': 'private, max-age=31536000, immutable',
   })
   return picture.bytes
 })

@@ -11,7 +11,8 @@ export default defineEventHandler(async (event) => {
   const repositories = repositoriesOf(event)
   await repositories.transaction(async ({ jobs }) => {
     const job = await jobs.find(id, 'lock')
-    if (job?.state === 'running' || job?.state === 'done') throw failure('locked', 'This job has been started: it stays on record.', job)
+    if (job?.state === 'running' || job?.state === 'done')
+      throw failure('locked', 'This job has been started: it stays on record.', job)
     await removeRow(jobs, id, version, 'job')
   })
   return { id }

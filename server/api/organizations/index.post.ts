@@ -6,7 +6,10 @@ import { organizationsRepository } from '../../repositories/organizations'
 
 export default defineEventHandler(async (event): Promise<Organization> => {
   const input = await readBodyAs(event, NewOrganizationSchema)
-  const made = await organizationsRepository(currentDatabase().database).create(input, Intl.DateTimeFormat().resolvedOptions().timeZone)
+  const made = await organizationsRepository(currentDatabase().database).create(
+    input,
+    Intl.DateTimeFormat().resolvedOptions().timeZone,
+  )
   keepOrganization(event, made.id)
   setResponseStatus(event, 201)
   return made

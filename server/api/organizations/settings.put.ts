@@ -15,6 +15,7 @@ export default defineEventHandler(async (event): Promise<Organization> => {
   const stored = await organizations.find(id)
   if (!stored) throw failure('not-found', 'There is no such crew.')
   const { version: _, ...entered } = input
-  if (!written && !sameContent({ ...stored, ...entered }, stored)) throw failure('changed-elsewhere', 'These settings were changed elsewhere since you opened them.', stored)
+  if (!written && !sameContent({ ...stored, ...entered }, stored))
+    throw failure('changed-elsewhere', 'These settings were changed elsewhere since you opened them.', stored)
   return stored
 })

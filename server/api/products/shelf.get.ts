@@ -9,6 +9,9 @@ export default defineEventHandler(async (event) => {
   const { format: asked } = getQuery(event)
   const format = asked === 'csv' || asked === 'json' ? asked : undefined
   if (!format) throw failure('invalid', [{ path: 'format', message: 'must be csv or json' }])
-  setResponseHeaders(event, { 'content-type': TYPES[format], 'content-disposition': `attachment; filename="products.${format}"` })
+  setResponseHeaders(event, {
+    'content-type': TYPES[format],
+    'content-disposition': `attachment; filename="products.${format}"`,
+  })
   return shelfFile(await repositoriesOf(event).products.list(), format)
 })

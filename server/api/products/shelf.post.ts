@@ -4,4 +4,6 @@ import { repositoriesOf } from '../../http/repositoriesOf'
 import { importProducts } from '../../services/shelfFiles'
 
 /** Takes products of a file in, all or none. */
-export default defineEventHandler(async (event) => importProducts(repositoriesOf(event), await readBodyAs(event, ImportProductsSchema)))
+export default defineEventHandler(async (event) =>
+  importProducts(repositoriesOf(event), await readBodyAs(event, ImportProductsSchema)),
+)

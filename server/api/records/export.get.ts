@@ -5,7 +5,10 @@ import { todayFor } from '../../services/clock'
 import { recordsCsv, recordsJson } from '../../services/recordExport'
 import { readRecordQuery } from '../../services/recordList'
 
-const FORMATS = { csv: { type: 'text/csv; charset=utf-8', write: recordsCsv }, json: { type: 'application/json; charset=utf-8', write: recordsJson } } as const
+const FORMATS = {
+  csv: { type: 'text/csv; charset=utf-8', write: recordsCsv },
+  json: { type: 'application/json; charset=utf-8', write: recordsJson },
+} as const
 
 /** The records asked for as a file, streamed. */
 export default defineEventHandler((event) => {
@@ -15,6 +18,10 @@ export default defineEventHandler((event) => {
   const asked = readRecordQuery(query)
   const organization = organizationOf(event)
   setResponseHeader(event, 'content-type', FORMATS[format].type)
-  setResponseHeader(event, 'content-disposition', `attachment; filename="records-${todayFor(organization)}.${format}"`)
+  setResponseHeader(
+    event,
+    'content-disposition',
+    `attachment; filename="records-${todayFor(organization)}.${format}"`,
+  )
   return sendStream(event, Readable.from(FORMATS[format].write(repositoriesOf(event), organization, asked)))
 })

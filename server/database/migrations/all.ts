@@ -5,5 +5,8 @@ import { trials } from './004-trials'
 import { drivingOrder } from './005-driving-order'
 import type { Migration } from './migration'
 
-/** Every change of the schema, in order, each with its way back. Keys lead with the organization (docs: architecture). */
+/**
+ * Every change of the schema, in order, each with its way back. Keys lead with the organization (docs:
+ * architecture).
+ */
 export const MIGRATIONS: readonly Migration[] = [firstChain, rooms, pictures, trials, drivingOrder]

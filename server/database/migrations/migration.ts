@@ -9,4 +9,9 @@ export interface Migration {
 
 /** Statements one after the other. */
 export const run = (query: QueryInterface, statements: readonly string[]) =>
-  statements.reduce<Promise<unknown>>((before, statement) => before.then(() => query.sequelize.query(statement)), Promise.resolve()).then(() => undefined)
+  statements
+    .reduce<Promise<unknown>>(
+      (before, statement) => before.then(() => query.sequelize.query(statement)),
+      Promise.resolve(),
+    )
+    .then(() => undefined)

@@ -13,27 +13,51 @@ import type { Calibration, Equipment, SaveEquipment } from '#shared/schemas/equi
 const id = String(useRoute().params.id)
 const crew = useCrewStore()
 const begin = useNewRow()
-const { draft, stored, saveState, loadProblem, load, keepMine, takeTheirs, remove, result: tool } = useRoomForm<Equipment, SaveEquipment, ToolReading | undefined>('equipment', id, {
+const {
+  draft,
+  stored,
+  saveState,
+  loadProblem,
+  load,
+  keepMine,
+  takeTheirs,
+  remove,
+  result: tool,
+} = useRoomForm<Equipment, SaveEquipment, ToolReading | undefined>('equipment', id, {
   draftOf: ({ version, name, document }) => ({ version, name, document }),
   read: ({ document }, fields) => {
     return readEquipment(document, fields, closedWorkingBook)
   },
 })
 const asking = useTemplateRef<{ note: (book: WorkingBook) => unknown }>('asking')
-useWorkingPages(() => {
-  const book = openWorkingBook()
-  if (draft.value) readEquipment(draft.value.document, fieldReader(), book)
-  asking.value?.note(book)
-  return book.pages()
-}, computed(() => new Map([['tool', `${draft.value?.name ?? 'This tool'} over a taped length`], ['ask', 'What the curve answers']])))
+useWorkingPages(
+  () => {
+    const book = openWorkingBook()
+    if (draft.value) readEquipment(draft.value.document, fieldReader(), book)
+    asking.value?.note(book)
+    return book.pages()
+  },
+  computed(
+    () =>
+      new Map([
+        ['tool', `${draft.value?.name ?? 'This tool'} over a taped length`],
+        ['ask', 'What the curve answers'],
+      ]),
+  ),
+)
 const calibrations = shallowRef<readonly Calibration[]>([])
 await load()
 async function reload() {
-  calibrations.value = await $fetch<readonly Calibration[]>('/api/rooms/calibrations', { query: { equipmentId: id } }).catch(() => [])
+  calibrations.value = await $fetch<readonly Calibration[]>('/api/rooms/calibrations', {
+    query: { equipmentId: id },
+  }).catch(() => [])
 }
 if (draft.value && draft.value.version > 0) await reload()
 const trials = shallowRef<readonly Trial[]>([])
-if (draft.value && draft.value.version > 0) trials.value = await $fetch<readonly Trial[]>('/api/rooms/trials', { query: { equipmentId: id } }).catch(() => [])
+if (draft.value && draft.value.version > 0)
+  trials.value = await $fetch<readonly Trial[]>('/api/rooms/trials', { query: { equipmentId: id } }).catch(
+    () => [],
+  )
 useHead({ title: () => `${draft.value?.name || 'New equipment'} · Hectarum` })
 const WORDS = { spreader: 'spreader', sprayer: 'sprayer', tool: 'measuring tool' } as const
 const files = calibrationFormat(id, () => (draft.value?.document.kind === 'spreader' ? 'spread' : 'spray'))
@@ -44,36 +68,98 @@ function calibrate() {
   const fresh = blankCalibration(kind.value === 'spreader' ? 'spread' : 'spray', uuid(), crew.units)
   const swath = draft.value?.document.kind === 'spreader' ? draft.value.document.swath : undefined
   const set = draft.value?.document.kind === 'sprayer' ? draft.value.document.nozzles : undefined
-  const document = { ...fresh, course: { ...fresh.course, on: crew.today(), ...(swath?.text && { width: swath }), ...(set?.what && { nozzles: set.what }) } }
-  return begin({ equipmentId: id, document }, (calibrationId) => `/equipment/${id}/calibrations/${calibrationId}`)
+  const document = {
+    ...fresh,
+    course: {
+      ...fresh.course,
+      on: crew.today(),
+      ...(swath?.text && { width: swath }),
+      ...(set?.what && { nozzles: set.what }),
+    },
+  }
+  return begin(
+    { equipmentId: id, document },
+    (calibrationId) => `/equipment/${id}/calibrations/${calibrationId}`,
+  )
 }
 function test() {
   const { document } = draft.value ?? {}
   if (!document || document.kind === 'tool') return
-  const fresh = document.kind === 'spreader' ? blankPattern(crew.units, document.type === 'drop' ? 'drop' : 'broadcast') : { ...blankNozzles(crew.units, Number(document.nozzles.count) || 1), ...(document.nozzles.spacing.text && { spacing: document.nozzles.spacing }) }
-  return begin({ equipmentId: id, document: { ...fresh, on: crew.today() } }, (trialId) => `/equipment/${id}/trials/${trialId}`)
+  const fresh =
+    document.kind === 'spreader'
+      ? blankPattern(crew.units, document.type === 'drop' ? 'drop' : 'broadcast')
+      : {
+          ...blankNozzles(crew.units, Number(document.nozzles.count) || 1),
+          ...(document.nozzles.spacing.text && { spacing: document.nozzles.spacing }),
+        }
+  return begin(
+    { equipmentId: id, document: { ...fresh, on: crew.today() } },
+    (trialId) => `/equipment/${id}/trials/${trialId}`,
+  )
 }
-useScreenCommands(() => (kind.value === 'tool' ? [] : [{ id: 'calibrate', label: 'New calibration', key: 'ctrl+enter', run: calibrate }, { id: 'test', label: kind.value === 'spreader' ? 'New tray test' : 'New nozzle check', run: test }]))
+useScreenCommands(() =>
+  kind.value === 'tool'
+    ? []
+    : [
+        { id: 'calibrate', label: 'New calibration', key: 'ctrl+enter', run: calibrate },
+        { id: 'test', label: kind.value === 'spreader' ? 'New tray test' : 'New nozzle check', run: test },
+      ],
+)
 </script>
 
 <template>
   <main v-if="draft">
     <RoomHead
-      :name="draft.name" name-path="name" :placeholder="`Name of the ${WORDS[kind]}`" :what="WORDS[kind]" :fresh="draft.version === 0" :save-state="saveState" :draft="draft"
-      back="All equipment" back-to="/equipment" @remove="remove('/equipment', `/equipment/${id}`)" @keep="keepMine" @take="takeTheirs"
+      :name="draft.name"
+      name-path="name"
+      :placeholder="`Name of the ${WORDS[kind]}`"
+      :what="WORDS[kind]"
+      :fresh="draft.version === 0"
+      :save-state="saveState"
+      :draft="draft"
+      back="All equipment"
+      back-to="/equipment"
+      @remove="remove('/equipment', `/equipment/${id}`)"
+      @keep="keepMine"
+      @take="takeTheirs"
     >
-      <UButton v-if="kind !== 'tool'" label="New calibration" color="primary" variant="solid" :disabled="!stored" aria-keyshortcuts="Control+Enter" @click="calibrate" />
+      <UButton
+        v-if="kind !== 'tool'"
+        label="New calibration"
+        color="primary"
+        variant="solid"
+        :disabled="!stored"
+        aria-keyshortcuts="Control+Enter"
+        @click="calibrate"
+      />
     </RoomHead>
     <div class="columns even">
       <section aria-label="Figures" class="space-y-3">
         <EquipmentFields :document="draft.document" :tool="tool" />
         <FormNotes path="document.notes" label="Notes" :text="draft.document.notes" />
-        <SettingAsk v-if="draft.document.kind === 'spreader' && calibrations.length > 0" :calibrations="calibrations" :spreader="draft.document" ref="asking" />
+        <SettingAsk
+          v-if="draft.document.kind === 'spreader' && calibrations.length > 0"
+          :calibrations="calibrations"
+          :spreader="draft.document"
+          ref="asking"
+        />
       </section>
       <div v-if="kind !== 'tool'">
         <CalibrationTable :calibrations="calibrations" :equipment-id="id" />
-        <FileExchange v-if="stored" :address="`/api/equipment/${id}/calibrations`" :format="files" :say="calibrationsFound" @taken="reload" />
-        <TrialTable v-if="stored" :trials="trials" :equipment-id="id" :kind="kind === 'spreader' ? 'pattern' : 'nozzles'" @begin="test" />
+        <FileExchange
+          v-if="stored"
+          :address="`/api/equipment/${id}/calibrations`"
+          :format="files"
+          :say="calibrationsFound"
+          @taken="reload"
+        />
+        <TrialTable
+          v-if="stored"
+          :trials="trials"
+          :equipment-id="id"
+          :kind="kind === 'spreader' ? 'pattern' : 'nozzles'"
+          @begin="test"
+        />
       </div>
     </div>
   </main>

@@ -10,14 +10,24 @@ const crew = useCrewStore()
 const rooms = useRoomsStore()
 const notice = useNotice()
 const { blankApplication } = useNewJob()
-const { draft, stored, saveState, loadProblem, load, change, save, keepMine, takeTheirs, forget } = useJobDraft(id)
+const { draft, stored, saveState, loadProblem, load, change, save, keepMine, takeTheirs, forget } =
+  useJobDraft(id)
 await load()
 // What the job was copied from is looked up behind it: the sheet stands without it.
 void Promise.all([rooms.load(), rooms.loadAreas(draft.value?.siteId ?? null)]).catch(() => undefined)
 useHead({ title: () => `${draft.value?.site || 'New job'} · Hectarum` })
 
-const state = computed(() => (stored.value?.state === 'running' || stored.value?.state === 'done' ? stored.value.state : draft.value?.state ?? 'draft'))
-const states = computed(() => (draft.value?.applications ?? []).map(({ id: applicationId }) => stored.value?.applications.find((one) => one.id === applicationId)?.state ?? 'planned'))
+const state = computed(() =>
+  stored.value?.state === 'running' || stored.value?.state === 'done'
+    ? stored.value.state
+    : (draft.value?.state ?? 'draft'),
+)
+const states = computed(() =>
+  (draft.value?.applications ?? []).map(
+    ({ id: applicationId }) =>
+      stored.value?.applications.find((one) => one.id === applicationId)?.state ?? 'planned',
+  ),
+)
 const last = computed(() => (draft.value?.applications.length ?? 1) - 1)
 const index = computed(() => Math.max(0, Math.min(last.value, Number(route.query.a ?? 1) - 1 || 0)))
 const { start } = useRun(() => draft.value?.applications[index.value]?.id ?? '')
@@ -35,27 +45,38 @@ async function run() {
   try {
     await start()
     await navigateTo(`/jobs/${id}/log?a=${index.value + 1}`)
-  }
-  catch (error) {
+  } catch (error) {
     notice.say('The run was not started.', errorText(error))
   }
 }
 
-/** A planned job that is changed into something that can't be worked out goes back to a draft, so that it can still be saved. */
+/**
+ * A planned job that is changed into something that can't be worked out goes back to a draft, so that it can
+ * still be saved.
+ */
 function take(fields: Partial<JobDraft>) {
   change(fields)
-  if (saveState.value.kind !== 'conflict' && draft.value?.state === 'planned' && fields.applications?.some(({ document }) => !isWhole(document, workDay(draft.value?.plannedFor ?? '', crew.today())))) change({ state: 'draft' })
+  if (
+    saveState.value.kind !== 'conflict' &&
+    draft.value?.state === 'planned' &&
+    fields.applications?.some(
+      ({ document }) => !isWhole(document, workDay(draft.value?.plannedFor ?? '', crew.today())),
+    )
+  )
+    change({ state: 'draft' })
 }
 
 async function add() {
   if (!draft.value) return
   const fresh = blankApplication()
   const areas = draft.value.applications[index.value]?.document.lawns ?? fresh.document.lawns
-  take({ applications: [...draft.value.applications, { ...fresh, document: { ...fresh.document, lawns: areas } }] })
+  take({
+    applications: [...draft.value.applications, { ...fresh, document: { ...fresh.document, lawns: areas } }],
+  })
   await choose(draft.value.applications.length - 1)
 }
 async function move(way: -1 | 1) {
-  const list = [...draft.value?.applications ?? []]
+  const list = [...(draft.value?.applications ?? [])]
   const [taken] = list.splice(index.value, 1)
   if (!taken) return
   list.splice(index.value + way, 0, taken)
@@ -65,7 +86,10 @@ async function move(way: -1 | 1) {
 async function drop() {
   const before = draft.value?.applications ?? []
   take({ applications: before.filter((_, at) => at !== index.value) })
-  notice.say('The application is removed.', undefined, { label: 'Undo', act: () => change({ applications: before }) })
+  notice.say('The application is removed.', undefined, {
+    label: 'Undo',
+    act: () => change({ applications: before }),
+  })
   await choose(Math.max(0, index.value - 1))
 }
 
@@ -74,28 +98,54 @@ async function remove() {
   await forget()
   try {
     if (version !== undefined) await $fetch(`/api/jobs/${id}`, { method: 'DELETE', body: { version } })
-  }
-  catch (error) {
+  } catch (error) {
     return notice.say('Not deleted.', errorText(error))
   }
   await navigateTo('/jobs')
   if (version === undefined) return
-  notice.say('The job is deleted.', undefined, { label: 'Undo', act: async () => {
-    await $fetch(`/api/jobs/${id}/restore`, { method: 'POST', body: {} })
-    await navigateTo(`/jobs/${id}`)
-  } })
+  notice.say('The job is deleted.', undefined, {
+    label: 'Undo',
+    act: async () => {
+      await $fetch(`/api/jobs/${id}/restore`, { method: 'POST', body: {} })
+      await navigateTo(`/jobs/${id}`)
+    },
+  })
 }
-const frozen = computed(() => (saveState.value.kind === 'conflict' && ['running', 'done'].includes(saveState.value.theirs?.state ?? '')
-  ? 'This job has been started elsewhere: its plan is frozen, so your changes can’t go in.'
-  : undefined))
+const frozen = computed(() =>
+  saveState.value.kind === 'conflict' && ['running', 'done'].includes(saveState.value.theirs?.state ?? '')
+    ? 'This job has been started elsewhere: its plan is frozen, so your changes can’t go in.'
+    : undefined,
+)
 </script>
 
 <template>
   <JobSheet
-    v-if="draft" :id="id" :key="draft.applications[index]?.id" :draft="draft" :index="index" :state="state" :states="states" :save-state="saveState"
-    @change="take" @plan="plan" @run="run" @remove="remove" @choose="choose" @add="add" @move="move" @drop="drop"
+    v-if="draft"
+    :id="id"
+    :key="draft.applications[index]?.id"
+    :draft="draft"
+    :index="index"
+    :state="state"
+    :states="states"
+    :save-state="saveState"
+    @change="take"
+    @plan="plan"
+    @run="run"
+    @remove="remove"
+    @choose="choose"
+    @add="add"
+    @move="move"
+    @drop="drop"
   >
-    <ConflictBar v-if="saveState.kind === 'conflict'" what="job" :mine="draft" :theirs="saveState.theirs" :frozen="frozen" @keep="keepMine" @take="takeTheirs" />
+    <ConflictBar
+      v-if="saveState.kind === 'conflict'"
+      what="job"
+      :mine="draft"
+      :theirs="saveState.theirs"
+      :frozen="frozen"
+      @keep="keepMine"
+      @take="takeTheirs"
+    />
   </JobSheet>
   <EmptyState v-else :words="loadProblem ?? 'Opening …'" action="See all jobs" to="/jobs" />
 </template>

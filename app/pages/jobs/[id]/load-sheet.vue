@@ -10,20 +10,46 @@ const crew = useCrewStore()
 const rooms = useRoomsStore()
 const { draft, stored, loadProblem, load } = useJobDraft(id)
 await load()
-// The dial of rates of their own is read off the curve, and checks ask labels and ledger; the sheet stands without them.
+// The dial of rates of their own is read off the curve, and checks ask labels and ledger; the sheet stands
+// without them.
 void Promise.all([rooms.load(), rooms.loadAreas(draft.value?.siteId ?? null)]).catch(() => undefined)
 const { allChecks, house } = useCheckRooms()
 useHead({ title: () => `Load sheet · ${draft.value?.site ?? ''}` })
 const withWorking = ref(false)
-const sheets = computed(() => (draft.value?.applications ?? []).map(({ id: key, document }) => {
-  const book = openWorkingBook()
-  const sheet = composeSheet(document, workDay(draft.value?.plannedFor ?? '', crew.today()), book, house.value)
-  const calibrations = rooms.calibrations.filter(({ equipmentId }) => equipmentId === document.spread.source?.id)
-  const dialFor = (perPass: number) => dialForRate(document, sheet, calibrations, rooms.products, workDay(draft.value?.plannedFor ?? '', crew.today()), perPass)
-  const under = stored.value?.state === 'running' || stored.value?.state === 'done'
-  const checks = under ? sheet.checks : allChecks(document, sheet, rooms, draft.value?.plannedFor ?? '')
-  return { key, document, sheet, checks, dialFor, pages: sheet.plan ? book.pages() : [], names: figureNames(document) }
-}))
+const sheets = computed(() =>
+  (draft.value?.applications ?? []).map(({ id: key, document }) => {
+    const book = openWorkingBook()
+    const sheet = composeSheet(
+      document,
+      workDay(draft.value?.plannedFor ?? '', crew.today()),
+      book,
+      house.value,
+    )
+    const calibrations = rooms.calibrations.filter(
+      ({ equipmentId }) => equipmentId === document.spread.source?.id,
+    )
+    const dialFor = (perPass: number) =>
+      dialForRate(
+        document,
+        sheet,
+        calibrations,
+        rooms.products,
+        workDay(draft.value?.plannedFor ?? '', crew.today()),
+        perPass,
+      )
+    const under = stored.value?.state === 'running' || stored.value?.state === 'done'
+    const checks = under ? sheet.checks : allChecks(document, sheet, rooms, draft.value?.plannedFor ?? '')
+    return {
+      key,
+      document,
+      sheet,
+      checks,
+      dialFor,
+      pages: sheet.plan ? book.pages() : [],
+      names: figureNames(document),
+    }
+  }),
+)
 const whole = computed(() => sheets.value.every(({ sheet }) => sheet.plan !== undefined))
 const print = () => window.print()
 useScreenCommands(() => [
@@ -37,16 +63,34 @@ useScreenCommands(() => [
     <div class="no-print mb-4 flex flex-wrap items-center gap-4">
       <UButton label="Back to the job" :to="`/jobs/${id}`" />
       <UButton label="Print" color="primary" variant="solid" aria-keyshortcuts="p" @click="print" />
-      <label class="flex items-center gap-2"><input v-model="withWorking" type="checkbox"> with working</label>
+      <label class="flex items-center gap-2"
+        ><input v-model="withWorking" type="checkbox" /> with working</label
+      >
     </div>
-    <EmptyState v-if="!whole" words="There is nothing to print yet: something on the sheet is still missing." action="Go to what is missing" :to="`/jobs/${id}`" />
+    <EmptyState
+      v-if="!whole"
+      words="There is nothing to print yet: something on the sheet is still missing."
+      action="Go to what is missing"
+      :to="`/jobs/${id}`"
+    />
     <template v-for="(one, i) in sheets" v-else :key="one.key">
-      <LoadSheet :job="draft" :document="one.document" :place="sheets.length > 1 ? `Application ${i + 1} of ${sheets.length}` : ''" :sheet="one.sheet" :checks="one.checks" :dial-for="one.dialFor" :state="stored?.state ?? draft.state" :class="{ 'next-page': i > 0 }" />
+      <LoadSheet
+        :job="draft"
+        :document="one.document"
+        :place="sheets.length > 1 ? `Application ${i + 1} of ${sheets.length}` : ''"
+        :sheet="one.sheet"
+        :checks="one.checks"
+        :dial-for="one.dialFor"
+        :state="stored?.state ?? draft.state"
+        :class="{ 'next-page': i > 0 }"
+      />
       <section v-if="withWorking" class="mt-6">
         <h2>Working</h2>
         <div v-for="page in one.pages" :key="page.figure" class="rule-b py-2">
           <h3 class="font-semibold">{{ one.names.get(page.figure) ?? page.figure }}</h3>
-          <ol class="mono text-[12px]"><li v-for="(line, n) in page.lines" :key="n">{{ line }}</li></ol>
+          <ol class="mono text-[12px]">
+            <li v-for="(line, n) in page.lines" :key="n">{{ line }}</li>
+          </ol>
         </div>
       </section>
     </template>
@@ -55,7 +99,21 @@ useScreenCommands(() => [
 </template>
 
 <style scoped>
-.load-page { max-width: 860px; padding: 20px 24px; }
-.next-page { margin-top: 40px; }
-@media print { .load-page { padding: 0; max-width: none; } .next-page { break-before: page; margin-top: 0; } }
+.load-page {
+  max-width: 860px;
+  padding: 20px 24px;
+}
+.next-page {
+  margin-top: 40px;
+}
+@media print {
+  .load-page {
+    padding: 0;
+    max-width: none;
+  }
+  .next-page {
+    break-before: page;
+    margin-top: 0;
+  }
+}
 </style>

@@ -6,7 +6,9 @@ import type { Job } from '#shared/schemas/job'
 const route = useRoute()
 const id = String(route.params.id)
 const job = ref<Job>()
-const application = computed(() => job.value?.applications[Number(route.query.a ?? 1) - 1] ?? job.value?.applications[0])
+const application = computed(
+  () => job.value?.applications[Number(route.query.a ?? 1) - 1] ?? job.value?.applications[0],
+)
 const { run, load, append, start } = useRun(() => application.value?.id ?? '')
 const problem = ref<string>()
 const saving = ref(false)
@@ -18,10 +20,10 @@ async function open() {
     job.value = await $fetch<Job>(`/api/jobs/${id}`)
     await load()
     const document = application.value?.document
-    if (document?.method === 'spray' && document.spray.shared === 'day' && job.value.plannedFor) booking.value = await bookingFor(job.value.plannedFor, application.value?.id ?? '')
+    if (document?.method === 'spray' && document.spray.shared === 'day' && job.value.plannedFor)
+      booking.value = await bookingFor(job.value.plannedFor, application.value?.id ?? '')
     problem.value = undefined
-  }
-  catch (error) {
+  } catch (error) {
     problem.value = errorText(error)
   }
 }
@@ -34,11 +36,9 @@ async function log(events: Parameters<typeof append>[0]) {
   try {
     await append(events)
     await navigateTo(`/records/${application.value?.id}`)
-  }
-  catch (error) {
+  } catch (error) {
     notice.say('Not logged yet; what you typed is still here.', errorText(error))
-  }
-  finally {
+  } finally {
     saving.value = false
   }
 }
@@ -46,8 +46,7 @@ async function log(events: Parameters<typeof append>[0]) {
 async function startNow() {
   try {
     await start()
-  }
-  catch (error) {
+  } catch (error) {
     problem.value = errorText(error)
   }
 }
@@ -57,9 +56,25 @@ async function startNow() {
   <main class="mx-auto max-w-3xl px-5 py-5">
     <EmptyState v-if="problem" :words="problem" action="Back to the job" :to="`/jobs/${id}`" />
     <template v-else-if="record?.state === 'done'">
-      <EmptyState words="This run is on record already." action="See the record" :to="`/records/${application?.id}`" />
+      <EmptyState
+        words="This run is on record already."
+        action="See the record"
+        :to="`/records/${application?.id}`"
+      />
     </template>
-    <OutcomeForm v-else-if="record" :record="record" :job-id="id" :saving="saving" :booking="booking" @log="log" />
-    <EmptyState v-else words="This job has not been started: its plan is frozen when the run begins." action="Start the run now" @act="startNow" />
+    <OutcomeForm
+      v-else-if="record"
+      :record="record"
+      :job-id="id"
+      :saving="saving"
+      :booking="booking"
+      @log="log"
+    />
+    <EmptyState
+      v-else
+      words="This job has not been started: its plan is frozen when the run begins."
+      action="Start the run now"
+      @act="startNow"
+    />
   </main>
 </template>

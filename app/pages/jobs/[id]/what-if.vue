@@ -14,33 +14,50 @@ const { draft, stored, loadProblem, load, change, save } = useJobDraft(id)
 await load()
 await Promise.all([rooms.load(), rooms.loadAreas(draft.value?.siteId ?? null)]).catch(() => undefined)
 useHead({ title: () => `What if · ${draft.value?.site ?? ''}` })
-const index = computed(() => Math.min((draft.value?.applications.length ?? 1) - 1, Math.max(0, Number(route.query.a ?? 1) - 1 || 0)))
+const index = computed(() =>
+  Math.min((draft.value?.applications.length ?? 1) - 1, Math.max(0, Number(route.query.a ?? 1) - 1 || 0)),
+)
 const current = computed(() => draft.value?.applications[index.value]?.document)
 const variant = shallowRef<ApplicationDocument>()
-watch(current, (document) => { variant.value ??= document }, { immediate: true })
+watch(
+  current,
+  (document) => {
+    variant.value ??= document
+  },
+  { immediate: true },
+)
 const [a, b] = [shallowRef<Variant>(), shallowRef<Variant>()]
 const rows = computed(() => (a.value && b.value ? compareSheets(a.value, b.value) : []))
 const same = computed(() => rows.value.every(({ differs }) => !differs))
 const started = computed(() => stored.value?.state === 'running' || stored.value?.state === 'done')
 const back = computed(() => `/jobs/${id}${index.value === 0 ? '' : `?a=${index.value + 1}`}`)
 
-function told(side: Side, kind: string): { figure: string, unit: string } {
+function told(side: Side, kind: string): { figure: string; unit: string } {
   if (side === undefined || side === '') return { figure: '–', unit: '' }
   if (typeof side === 'object') return shown.amount(side)
   if (typeof side === 'string') return { figure: side, unit: '' }
   switch (kind) {
-    case 'metres': return shown.distance(side)
-    case 'seconds': return { figure: formatMinutes(side), unit: 'min' }
-    case 'money': return { figure: side.toFixed(2), unit: crew.organization?.settings.currency ?? 'USD' }
-    case 'nitrogen': return { figure: formatFigure(side), unit: 'lb' }
-    default: return { figure: String(side), unit: '' }
+    case 'metres':
+      return shown.distance(side)
+    case 'seconds':
+      return { figure: formatMinutes(side), unit: 'min' }
+    case 'money':
+      return { figure: side.toFixed(2), unit: crew.organization?.settings.currency ?? 'USD' }
+    case 'nitrogen':
+      return { figure: formatFigure(side), unit: 'lb' }
+    default:
+      return { figure: String(side), unit: '' }
   }
 }
 
 async function keepVariant() {
   const kept = variant.value
   if (!kept || !draft.value) return
-  change({ applications: draft.value.applications.map((one, i) => (i === index.value ? { ...one, document: kept } : one)) })
+  change({
+    applications: draft.value.applications.map((one, i) =>
+      i === index.value ? { ...one, document: kept } : one,
+    ),
+  })
   await save()
   await navigateTo(back.value)
 }
@@ -56,29 +73,72 @@ useScreenCommands(() => [
       <h1>What if</h1>
       <p class="soft">{{ draft.site }} · {{ draft.purpose }}</p>
       <UButton label="Keep the job as it is" :to="back" />
-      <UButton v-if="!started" label="Keep the variant" color="primary" variant="solid" :disabled="same" aria-keyshortcuts="Control+Enter" @click="keepVariant" />
+      <UButton
+        v-if="!started"
+        label="Keep the variant"
+        color="primary"
+        variant="solid"
+        :disabled="same"
+        aria-keyshortcuts="Control+Enter"
+        @click="keepVariant"
+      />
     </div>
     <WhatIfSide :document="current" :planned-for="draft.plannedFor" :locked="started" @worked="a = $event" />
     <div class="sides">
-      <WhatIfSide :document="variant" :planned-for="draft.plannedFor" :locked="started" @change="variant = $event" @worked="b = $event">
-        <p class="soft small">Change the variant here: another machine, passes, rates, lawns. The job stays as it is until you keep the variant.</p>
+      <WhatIfSide
+        :document="variant"
+        :planned-for="draft.plannedFor"
+        :locked="started"
+        @change="variant = $event"
+        @worked="b = $event"
+      >
+        <p class="soft small">
+          Change the variant here: another machine, passes, rates, lawns. The job stays as it is until you
+          keep the variant.
+        </p>
         <ProductList /><MethodBlock /><GroundList /><DayFields />
       </WhatIfSide>
       <section aria-labelledby="compare-title">
         <h2 id="compare-title">Side by side</h2>
-        <p class="small soft" aria-live="polite">{{ same ? 'Nothing differs yet.' : `${rows.filter(({ differs }) => differs).length} of ${rows.length} figures differ.` }}</p>
+        <p class="small soft" aria-live="polite">
+          {{
+            same
+              ? 'Nothing differs yet.'
+              : `${rows.filter(({ differs }) => differs).length} of ${rows.length} figures differ.`
+          }}
+        </p>
         <table class="list">
-          <thead><tr><th scope="col">Figure</th><th scope="col" class="num">as it is</th><th scope="col" class="num">variant</th></tr></thead>
+          <thead>
+            <tr>
+              <th scope="col">Figure</th>
+              <th scope="col" class="num">as it is</th>
+              <th scope="col" class="num">variant</th>
+            </tr>
+          </thead>
           <tbody>
             <tr v-for="row in rows" :key="row.label" :class="{ differs: row.differs }">
               <th scope="row">{{ row.label }}<span v-if="row.differs" class="sr-only"> differs</span></th>
               <td class="num" data-label="as it is"><FigureText :shown="told(row.a, row.kind)" /></td>
-              <td class="num" data-label="variant"><span v-if="row.differs" aria-hidden="true">◆ </span><FigureText :shown="told(row.b, row.kind)" :page="row.b === undefined ? undefined : row.page" :label="`${row.label}, variant`" /></td>
+              <td class="num" data-label="variant">
+                <span v-if="row.differs" aria-hidden="true">◆ </span
+                ><FigureText
+                  :shown="told(row.b, row.kind)"
+                  :page="row.b === undefined ? undefined : row.page"
+                  :label="`${row.label}, variant`"
+                />
+              </td>
             </tr>
           </tbody>
         </table>
         <ul v-if="b" class="mt-3 small">
-          <li v-for="check in b.sheet.checks.filter(({ level }) => level !== 'note')" :key="check.message" class="rule-b py-1"><span aria-hidden="true">{{ check.level === 'stop' ? '■' : '▲' }}</span> {{ prettyUnits(check.message) }}</li>
+          <li
+            v-for="check in b.sheet.checks.filter(({ level }) => level !== 'note')"
+            :key="check.message"
+            class="rule-b py-1"
+          >
+            <span aria-hidden="true">{{ check.level === 'stop' ? '■' : '▲' }}</span>
+            {{ prettyUnits(check.message) }}
+          </li>
         </ul>
       </section>
     </div>
@@ -87,8 +147,23 @@ useScreenCommands(() => [
 </template>
 
 <style scoped>
-.sides { display: grid; grid-template-columns: 340px minmax(0, 1fr); gap: 0 36px; margin-top: 8px; }
-.differs td, .differs th { font-weight: 600; }
-.differs td:last-child { color: var(--action); }
-@media (max-width: 900px) { .sides { grid-template-columns: minmax(0, 1fr); gap: 20px; } }
+.sides {
+  display: grid;
+  grid-template-columns: 340px minmax(0, 1fr);
+  gap: 0 36px;
+  margin-top: 8px;
+}
+.differs td,
+.differs th {
+  font-weight: 600;
+}
+.differs td:last-child {
+  color: var(--action);
+}
+@media (max-width: 900px) {
+  .sides {
+    grid-template-columns: minmax(0, 1fr);
+    gap: 20px;
+  }
+}
 </style>

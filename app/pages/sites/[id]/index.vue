@@ -13,19 +13,49 @@ const rooms = useRoomsStore()
 const begin = useNewRow()
 const { startJobAt } = useNewJob()
 const notice = useNotice()
-const { draft, stored, saveState, loadProblem, load, keepMine, takeTheirs, remove } = useRoomForm<Site, SaveSite, undefined>('sites', id, {
-  draftOf: ({ version, name, place, document }) => ({ version, name, place, document }), read: () => undefined,
+const { draft, stored, saveState, loadProblem, load, keepMine, takeTheirs, remove } = useRoomForm<
+  Site,
+  SaveSite,
+  undefined
+>('sites', id, {
+  draftOf: ({ version, name, place, document }) => ({ version, name, place, document }),
+  read: () => undefined,
 })
 const areas = shallowRef<readonly Area[]>([])
 const ledger = shallowRef<readonly LedgerRow[]>([])
 const plan = computed(() => readSitePlan(areas.value, crew.today()))
-const labels = usePlanLabels(() => plan.value.areas, () => plan.value.layout.labels)
+const labels = usePlanLabels(
+  () => plan.value.areas,
+  () => plan.value.layout.labels,
+)
 const shapes = computed(() => drawnShapes(plan.value.areas, () => true))
-useWorkingPages(() => {
-  const book = openWorkingBook()
-  for (const { id: areaId, size } of readSitePlan(areas.value, crew.today(), book).areas) if (size !== undefined) nitrogenLaid(ledger.value.filter((row) => row.areaId === areaId), size, crew.today().slice(0, 4), `nitrogen.${areaId}`, book)
-  return book.pages()
-}, computed(() => new Map(areas.value.flatMap((area) => [[`areas.${area.id}.size`, `Size of ${area.name}`], [`nitrogen.${area.id}`, `Nitrogen this year, ${area.name}`]] as const))))
+useWorkingPages(
+  () => {
+    const book = openWorkingBook()
+    for (const { id: areaId, size } of readSitePlan(areas.value, crew.today(), book).areas)
+      if (size !== undefined)
+        nitrogenLaid(
+          ledger.value.filter((row) => row.areaId === areaId),
+          size,
+          crew.today().slice(0, 4),
+          `nitrogen.${areaId}`,
+          book,
+        )
+    return book.pages()
+  },
+  computed(
+    () =>
+      new Map(
+        areas.value.flatMap(
+          (area) =>
+            [
+              [`areas.${area.id}.size`, `Size of ${area.name}`],
+              [`nitrogen.${area.id}`, `Nitrogen this year, ${area.name}`],
+            ] as const,
+        ),
+      ),
+  ),
+)
 await load()
 if (draft.value && draft.value.version > 0) {
   areas.value = await rooms.loadAreas(id).catch(() => [])
@@ -37,15 +67,25 @@ useHead({ title: () => `${draft.value?.name || 'New site'} · Hectarum` })
 async function copy() {
   const copyId = uuid()
   try {
-    await $fetch(`/api/sites/${id}/copy`, { method: 'POST', body: { id: copyId, name: `${draft.value?.name ?? 'Site'}, copy`.slice(0, 200) } })
+    await $fetch(`/api/sites/${id}/copy`, {
+      method: 'POST',
+      body: { id: copyId, name: `${draft.value?.name ?? 'Site'}, copy`.slice(0, 200) },
+    })
     await navigateTo(`/sites/${copyId}`)
-  }
-  catch (error) {
+  } catch (error) {
     notice.say('Not copied.', errorText(error))
   }
 }
-const measured = computed(() => areas.value.flatMap((area) => plan.value.areas.filter(({ id: of }) => of === area.id).map((ground) => ({ ...ground, area }))))
-const addArea = () => begin({ siteId: id, name: '', position: areas.value.length, document: blankArea(uuid(), crew.units) }, (areaId) => `/sites/${id}/areas/${areaId}`)
+const measured = computed(() =>
+  areas.value.flatMap((area) =>
+    plan.value.areas.filter(({ id: of }) => of === area.id).map((ground) => ({ ...ground, area })),
+  ),
+)
+const addArea = () =>
+  begin(
+    { siteId: id, name: '', position: areas.value.length, document: blankArea(uuid(), crew.units) },
+    (areaId) => `/sites/${id}/areas/${areaId}`,
+  )
 const newJob = () => draft.value && startJobAt(id, draft.value.name, areas.value)
 useScreenCommands(() => [
   { id: 'add-area', label: 'Add an area', key: 'a', run: addArea },
@@ -58,24 +98,63 @@ useScreenCommands(() => [
 <template>
   <main v-if="draft">
     <RoomHead
-      :name="draft.name" name-path="name" placeholder="Name of the site" what="site" :fresh="draft.version === 0" :save-state="saveState" :draft="draft" back="All sites" back-to="/sites"
-      @remove="remove('/sites', `/sites/${id}`)" @keep="keepMine" @take="takeTheirs"
+      :name="draft.name"
+      name-path="name"
+      placeholder="Name of the site"
+      what="site"
+      :fresh="draft.version === 0"
+      :save-state="saveState"
+      :draft="draft"
+      back="All sites"
+      back-to="/sites"
+      @remove="remove('/sites', `/sites/${id}`)"
+      @keep="keepMine"
+      @take="takeTheirs"
     >
       <UButton label="Add an area" :disabled="!stored" aria-keyshortcuts="a" @click="addArea" />
-      <UButton label="New job here" color="primary" variant="solid" :disabled="areas.length === 0" aria-keyshortcuts="Control+Enter" @click="newJob" />
+      <UButton
+        label="New job here"
+        color="primary"
+        variant="solid"
+        :disabled="areas.length === 0"
+        aria-keyshortcuts="Control+Enter"
+        @click="newJob"
+      />
     </RoomHead>
     <div class="columns">
       <div class="space-y-4">
         <div v-if="areas.length > 0">
-          <PlanMap :bounds="plan.layout.bounds" :bearing="draft.document.anchor?.bearing ?? 0" :label="`Plan of ${draft.name}`" tall="clamp(240px, 38vh, 330px)">
+          <PlanMap
+            :bounds="plan.layout.bounds"
+            :bearing="draft.document.anchor?.bearing ?? 0"
+            :label="`Plan of ${draft.name}`"
+            tall="clamp(240px, 38vh, 330px)"
+          >
             <PlanUnderlay v-if="draft.document.picture" :picture="draft.document.picture" />
-            <PlanShapes :shapes="shapes" :labels="labels" @pick="navigateTo(`/sites/${id}/areas/${$event.split(' ')[0]}`)" />
+            <PlanShapes
+              :shapes="shapes"
+              :labels="labels"
+              @pick="navigateTo(`/sites/${id}/areas/${$event.split(' ')[0]}`)"
+            />
             <PlanMarks :samples="plan.areas.flatMap(({ samples }) => samples)" />
           </PlanMap>
-          <p class="small flex flex-wrap justify-between gap-x-4"><span class="soft">To scale, north up{{ plan.areas.every(({ located }) => located) ? '' : '; broken lines: only dimensions known, place schematic' }}.</span><NuxtLink :to="`/sites/${id}/plan`" class="way-out">Open the plan</NuxtLink></p>
+          <p class="small flex flex-wrap justify-between gap-x-4">
+            <span class="soft"
+              >To scale, north up{{
+                plan.areas.every(({ located }) => located)
+                  ? ''
+                  : '; broken lines: only dimensions known, place schematic'
+              }}.</span
+            ><NuxtLink :to="`/sites/${id}/plan`" class="way-out">Open the plan</NuxtLink>
+          </p>
         </div>
         <AreaTable v-if="areas.length > 0" :measured="measured" :ledger="ledger" :site-id="id" />
-        <EmptyState v-else-if="stored" words="Nothing is measured here yet. Measure an area and every job can draw on it." action="Measure the first area" @act="addArea" />
+        <EmptyState
+          v-else-if="stored"
+          words="Nothing is measured here yet. Measure an area and every job can draw on it."
+          action="Measure the first area"
+          @act="addArea"
+        />
         <p v-else class="soft">Give the site its name; then measure its areas.</p>
         <div class="grid gap-3 sm:grid-cols-2">
           <FormText path="place" label="Place" :text="draft.place" placeholder="street, town" />
@@ -84,8 +163,13 @@ useScreenCommands(() => [
           <FormNotes path="document.water" label="Water and buffers" :text="draft.document.water" />
           <FormNotes path="document.notes" label="Notes" :text="draft.document.notes" class="sm:col-span-2" />
         </div>
-        <p v-if="stored" class="small"><button type="button" class="plain-button way-out" @click="copy">Copy this site</button> <span class="soft">its areas as measured, not what was put down.</span></p>
-        <p class="soft small">Buffers, notices and what may be applied where: the label and local rules decide.</p>
+        <p v-if="stored" class="small">
+          <button type="button" class="plain-button way-out" @click="copy">Copy this site</button>
+          <span class="soft">its areas as measured, not what was put down.</span>
+        </p>
+        <p class="soft small">
+          Buffers, notices and what may be applied where: the label and local rules decide.
+        </p>
       </div>
       <SiteLedger :ledger="ledger" :areas="areas" />
     </div>

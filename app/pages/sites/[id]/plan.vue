@@ -11,7 +11,16 @@ import type { Area, PlanPicture } from '#shared/schemas/ground'
 import type { BroughtOutline } from '~/components/plan/ImportPanel.vue'
 
 /** The plan of a site at full size, with everything that is done to several areas at once. */
-const TOOLS = { arrange: 'Arrange', file: 'From a file', picture: 'Picture', split: 'Split', merge: 'Merge', samples: 'Soil samples', position: 'Position', export: 'Export' } as const
+const TOOLS = {
+  arrange: 'Arrange',
+  file: 'From a file',
+  picture: 'Picture',
+  split: 'Split',
+  merge: 'Merge',
+  samples: 'Soil samples',
+  position: 'Position',
+  export: 'Export',
+} as const
 type Tool = keyof typeof TOOLS
 const route = useRoute()
 const siteId = String(route.params.id)
@@ -33,24 +42,50 @@ await Promise.all([loadSite(), load().catch(() => undefined)])
 useHead({ title: () => `Plan of ${site.value?.name ?? 'a site'} · Hectarum` })
 
 const chosen = computed(() => plan.value.areas.find(({ id }) => id === selected.value))
-const dragged = computed(() => (tool.value === 'arrange' ? chosen.value?.shapes.filter(({ place }) => place) ?? [] : []))
+const dragged = computed(() =>
+  tool.value === 'arrange' ? (chosen.value?.shapes.filter(({ place }) => place) ?? []) : [],
+)
 const shapes = computed(() => [
   ...drawnShapes(plan.value.areas, () => true),
-  ...(preview.value.length > 0 ? [{ key: 'preview', rings: preview.value, sign: 'add' as const, tone: 'own' as const, schematic: false }] : []),
+  ...(preview.value.length > 0
+    ? [{ key: 'preview', rings: preview.value, sign: 'add' as const, tone: 'own' as const, schematic: false }]
+    : []),
 ])
-const labels = usePlanLabels(() => plan.value.areas, () => plan.value.layout.labels)
+const labels = usePlanLabels(
+  () => plan.value.areas,
+  () => plan.value.layout.labels,
+)
 const samples = computed(() => plan.value.areas.flatMap((area) => area.samples))
 watch(tool, () => {
   line.value = []
   picking.value = false
 })
 
-const withParts = (area: Area, parts: readonly LawnPart[]) => ({ id: area.id, name: area.name, document: { ...area.document, parts } })
+const withParts = (area: Area, parts: readonly LawnPart[]) => ({
+  id: area.id,
+  name: area.name,
+  document: { ...area.document, parts },
+})
 function arrange(places: ReadonlyMap<string, Place>) {
   const area = areas.value.find(({ id }) => id === selected.value)
-  if (area) void apply([withParts(area, area.document.parts.map((part) => ({ ...part, place: places.get(part.id) ?? part.place })).map(({ place, ...part }) => (place ? { ...part, place } : part)))])
+  if (area)
+    void apply([
+      withParts(
+        area,
+        area.document.parts
+          .map((part) => ({ ...part, place: places.get(part.id) ?? part.place }))
+          .map(({ place, ...part }) => (place ? { ...part, place } : part)),
+      ),
+    ])
 }
-const moved = (dx: number, dy: number) => arrange(new Map(dragged.value.flatMap(({ partId, place }) => (place ? [[partId, { ...place, x: place.x + dx, y: place.y + dy }] as const] : []))))
+const moved = (dx: number, dy: number) =>
+  arrange(
+    new Map(
+      dragged.value.flatMap(({ partId, place }) =>
+        place ? [[partId, { ...place, x: place.x + dx, y: place.y + dy }] as const] : [],
+      ),
+    ),
+  )
 async function take(outlines: readonly BroughtOutline[], anchor: Anchor) {
   await anchorAt(anchor)
   const outline = (sign: LawnPart['sign'], points: Ring, origin: string): LawnPart => {
@@ -58,7 +93,12 @@ async function take(outlines: readonly BroughtOutline[], anchor: Anchor) {
     return { ...blank, outline: { ...blank.outline!, from: 'imported', points, origin } }
   }
   const made = outlines.map(({ name, points, holes, origin }) => ({
-    id: uuid(), name, document: { ...blankArea(uuid(), crew.units), parts: [outline('add', points, origin), ...holes.map((hole) => outline('subtract', hole, origin))] },
+    id: uuid(),
+    name,
+    document: {
+      ...blankArea(uuid(), crew.units),
+      parts: [outline('add', points, origin), ...holes.map((hole) => outline('subtract', hole, origin))],
+    },
   }))
   if (await apply(made)) {
     preview.value = []
@@ -66,10 +106,15 @@ async function take(outlines: readonly BroughtOutline[], anchor: Anchor) {
     void nextTick(() => map.value?.fit())
   }
 }
-async function split(area: Area, [kept, cut]: readonly [readonly LawnPart[], readonly LawnPart[]], name: string) {
+async function split(
+  area: Area,
+  [kept, cut]: readonly [readonly LawnPart[], readonly LawnPart[]],
+  name: string,
+) {
   if (await apply([withParts(area, kept), { ...withParts(area, cut), id: uuid(), name }])) line.value = []
 }
-const merge = (first: Area, second: Area, document: AreaDocument) => apply([{ id: first.id, name: first.name, document }], [second.id])
+const merge = (first: Area, second: Area, document: AreaDocument) =>
+  apply([{ id: first.id, name: first.name, document }], [second.id])
 function place(area: Area, samples: AreaDocument['samples']) {
   const { samples: _, ...document } = area.document
   void apply([{ id: area.id, name: area.name, document: { ...document, ...(samples && { samples }) } }])
@@ -102,7 +147,11 @@ function setPicture(picture: PlanPicture | undefined) {
 }
 const pictured = computed(() => {
   const picture = site.value?.document.picture
-  return picking.value ? picks.value : picture && readPictureScale(picture, '', fieldReader()) ? [picture.from, picture.to] : []
+  return picking.value
+    ? picks.value
+    : picture && readPictureScale(picture, '', fieldReader())
+      ? [picture.from, picture.to]
+      : []
 })
 useScreenCommands(() => [{ id: 'undo-plan', label: 'Undo on the plan', key: 'ctrl+z', run: undo }])
 </script>
@@ -110,27 +159,105 @@ useScreenCommands(() => [{ id: 'undo-plan', label: 'Undo on the plan', key: 'ctr
 <template>
   <main v-if="site" class="whole">
     <header class="rule-b head">
-      <p class="small"><NuxtLink :to="`/sites/${siteId}`" class="way-out">{{ site.name }}</NuxtLink></p>
-      <div class="flex flex-wrap items-baseline gap-x-4"><h1>Plan</h1><span class="soft small" role="status">{{ saving ? 'Saving …' : 'Saved' }}</span><button type="button" class="plain-button way-out small" :disabled="!canUndo" aria-keyshortcuts="Control+Z" @click="undo">Undo</button></div>
+      <p class="small">
+        <NuxtLink :to="`/sites/${siteId}`" class="way-out">{{ site.name }}</NuxtLink>
+      </p>
+      <div class="flex flex-wrap items-baseline gap-x-4">
+        <h1>Plan</h1>
+        <span class="soft small" role="status">{{ saving ? 'Saving …' : 'Saved' }}</span><button
+          type="button"
+          class="plain-button way-out small"
+          :disabled="!canUndo"
+          aria-keyshortcuts="Control+Z"
+          @click="undo"
+        >
+          Undo
+        </button>
+      </div>
     </header>
     <div class="split">
-      <PlanMap ref="map" :bounds="plan.layout.bounds" :bearing="site.document.anchor?.bearing ?? 0" :label="`Plan of ${site.name}`" tall="var(--plan-height)" @click="press">
-        <PlanUnderlay v-if="site.document.picture" :picture="site.document.picture" :picks="tool === 'picture' ? pictured : []" />
+      <PlanMap
+        ref="map"
+        :bounds="plan.layout.bounds"
+        :bearing="site.document.anchor?.bearing ?? 0"
+        :label="`Plan of ${site.name}`"
+        tall="var(--plan-height)"
+        @click="press"
+      >
+        <PlanUnderlay
+          v-if="site.document.picture"
+          :picture="site.document.picture"
+          :picks="tool === 'picture' ? pictured : []"
+        />
         <PlanShapes :shapes="shapes" :labels="labels" @pick="selected = $event.split(' ')[0]" />
         <PlanMarks :samples="samples" :way="line" :corners="line" />
-        <PlanDragger v-if="dragged.length > 0" :rings="dragged.flatMap(({ rings }) => rings)" @moved="moved" />
+        <PlanDragger
+          v-if="dragged.length > 0"
+          :rings="dragged.flatMap(({ rings }) => rings)"
+          @moved="moved"
+        />
       </PlanMap>
       <aside class="tools" aria-label="Tools of the plan">
-        <nav class="tabs" aria-label="Which tool"><button v-for="(name, key) in TOOLS" :key="key" type="button" class="plain-button" :aria-current="key === tool ? 'true' : undefined" @click="tool = key">{{ name }}</button></nav>
+        <nav class="tabs" aria-label="Which tool">
+          <button
+            v-for="(name, key) in TOOLS"
+            :key="key"
+            type="button"
+            class="plain-button"
+            :aria-current="key === tool ? 'true' : undefined"
+            @click="tool = key"
+          >
+            {{ name }}
+          </button>
+        </nav>
         <h2 class="mb-2">{{ TOOLS[tool] }}</h2>
-        <ArrangePanel v-if="tool === 'arrange'" :areas="plan.areas" :selected="selected" @select="selected = $event" @arrange="arrange" />
-        <ImportPanel v-else-if="tool === 'file'" :anchor="site.document.anchor" :one="false" taking="Add as areas" @preview="preview = $event" @take="take" @stop="tool = 'arrange'" />
-        <PicturePanel v-else-if="tool === 'picture'" :picture="site.document.picture" :picking="picking" :picks="picks" @change="setPicture" @pick="pick" />
-        <SplitPanel v-else-if="tool === 'split'" :areas="plan.areas" :stored="areas" :line="line" @line="line = $event" @split="split" />
+        <ArrangePanel
+          v-if="tool === 'arrange'"
+          :areas="plan.areas"
+          :selected="selected"
+          @select="selected = $event"
+          @arrange="arrange"
+        />
+        <ImportPanel
+          v-else-if="tool === 'file'"
+          :anchor="site.document.anchor"
+          :one="false"
+          taking="Add as areas"
+          @preview="preview = $event"
+          @take="take"
+          @stop="tool = 'arrange'"
+        />
+        <PicturePanel
+          v-else-if="tool === 'picture'"
+          :picture="site.document.picture"
+          :picking="picking"
+          :picks="picks"
+          @change="setPicture"
+          @pick="pick"
+        />
+        <SplitPanel
+          v-else-if="tool === 'split'"
+          :areas="plan.areas"
+          :stored="areas"
+          :line="line"
+          @line="line = $event"
+          @split="split"
+        />
         <MergePanel v-else-if="tool === 'merge'" :key="areas.length" :stored="areas" @merge="merge" />
         <SamplesPanel v-else-if="tool === 'samples'" :areas="plan.areas" :stored="areas" @place="place" />
-        <PositionPanel v-else-if="tool === 'position'" :key="JSON.stringify(site.document.anchor)" :anchor="site.document.anchor" @anchor="change({ anchor: $event })" />
-        <ExportPanel v-else :site-id="siteId" :areas="plan.areas" :anchored="site.document.anchor !== undefined" @anchor="tool = 'position'" />
+        <PositionPanel
+          v-else-if="tool === 'position'"
+          :key="JSON.stringify(site.document.anchor)"
+          :anchor="site.document.anchor"
+          @anchor="change({ anchor: $event })"
+        />
+        <ExportPanel
+          v-else
+          :site-id="siteId"
+          :areas="plan.areas"
+          :anchored="site.document.anchor !== undefined"
+          @anchor="tool = 'position'"
+        />
       </aside>
     </div>
   </main>
@@ -138,17 +265,54 @@ useScreenCommands(() => [{ id: 'undo-plan', label: 'Undo on the plan', key: 'ctr
 </template>
 
 <style scoped>
-.head { padding: 10px 24px; }
-.split { display: grid; grid-template-columns: minmax(0, 1fr) 340px; --plan-height: calc(100dvh - 78px); }
-.tools { padding: 12px 18px 24px; max-height: calc(100dvh - 78px); overflow: auto; }
-.tabs { display: flex; flex-wrap: wrap; gap: 2px 12px; padding-bottom: 10px; margin-bottom: 10px; border-bottom: var(--rule-width) solid var(--rule); }
-.tabs button { min-height: 28px; border-bottom: 2px solid transparent; }
-.tabs button[aria-current] { border-bottom-color: var(--action); font-weight: 600; }
-button:disabled { color: var(--soft); text-decoration: none; cursor: default; }
+.head {
+  padding: 10px 24px;
+}
+.split {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 340px;
+  --plan-height: calc(100dvh - 78px);
+}
+.tools {
+  padding: 12px 18px 24px;
+  max-height: calc(100dvh - 78px);
+  overflow: auto;
+}
+.tabs {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 12px;
+  padding-bottom: 10px;
+  margin-bottom: 10px;
+  border-bottom: var(--rule-width) solid var(--rule);
+}
+.tabs button {
+  min-height: 28px;
+  border-bottom: 2px solid transparent;
+}
+.tabs button[aria-current] {
+  border-bottom-color: var(--action);
+  font-weight: 600;
+}
+button:disabled {
+  color: var(--soft);
+  text-decoration: none;
+  cursor: default;
+}
 @media (max-width: 900px) {
-  .head { padding: 10px 16px; }
-  .split { display: block; --plan-height: 46vh; }
-  .tools { max-height: none; padding: 10px 16px 32px; }
-  .tabs button { min-height: 44px; }
+  .head {
+    padding: 10px 16px;
+  }
+  .split {
+    display: block;
+    --plan-height: 46vh;
+  }
+  .tools {
+    max-height: none;
+    padding: 10px 16px 32px;
+  }
+  .tabs button {
+    min-height: 44px;
+  }
 }
 </style>

@@ -8,5 +8,9 @@ export default defineEventHandler(async (event) => {
   const id = readId(event)
   const { events } = await readBodyAs(event, NewRunEventsSchema)
   const organization = organizationOf(event)
-  return appendRunEvents(repositoriesOf(event), id, events, { house: organization.settings.house, rules: organization.settings, dayOf: (instant) => dayFor(organization, new Date(instant)) })
+  return appendRunEvents(repositoriesOf(event), id, events, {
+    house: organization.settings.house,
+    rules: organization.settings,
+    dayOf: (instant) => dayFor(organization, new Date(instant)),
+  })
 })

@@ -5,6 +5,6 @@ import { repositoriesOf } from '../../../http/repositoriesOf'
 export default defineEventHandler(async (event) => {
   const id = readId(event)
   const { areas } = repositoriesOf(event)
-  if (!await areas.find(id)) throw failure('not-found', 'There is no such area.')
+  if (!(await areas.find(id))) throw failure('not-found', 'There is no such area.')
   return areas.sizes(id)
 })

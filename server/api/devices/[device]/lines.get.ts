@@ -11,19 +11,29 @@ export default defineEventHandler((event) => {
   if (!device) throw failure('not-found', 'There is no such instrument.')
   const { seed, acts, cable } = getQuery(event)
   const number = Number(seed ?? 1)
-  if (!Number.isInteger(number) || number < 1 || number > 1e9) throw failure('invalid', [{ path: 'seed', message: 'must be a whole number from 1' }])
+  if (!Number.isInteger(number) || number < 1 || number > 1e9)
+    throw failure('invalid', [{ path: 'seed', message: 'must be a whole number from 1' }])
   const done = v.safeParse(PracticeActsSchema, parsed(acts))
-  if (!done.success) throw failure('invalid', [{ path: 'acts', message: 'must be a list of what was done with the practice machines' }])
-  setResponseHeaders(event, { 'content-type': 'text/plain; charset=utf-8', 'cache-control': 'no-store', 'x-accel-buffering': 'no' })
-  return sendStream(event, Readable.from(deviceLines(device, number, done.output, cable === 'bad' ? 'bad' : 'good')))
+  if (!done.success)
+    throw failure('invalid', [
+      { path: 'acts', message: 'must be a list of what was done with the practice machines' },
+    ])
+  setResponseHeaders(event, {
+    'content-type': 'text/plain; charset=utf-8',
+    'cache-control': 'no-store',
+    'x-accel-buffering': 'no',
+  })
+  return sendStream(
+    event,
+    Readable.from(deviceLines(device, number, done.output, cable === 'bad' ? 'bad' : 'good')),
+  )
 })
 
 function parsed(acts: unknown): unknown {
   if (acts === undefined) return []
   try {
     return JSON.parse(String(acts))
-  }
-  catch {
+  } catch {
     return undefined
   }
 }

@@ -14,6 +14,9 @@ export default defineEventHandler(async (event) => {
   const { equipment, calibrations } = repositoriesOf(event)
   const machine = await equipment.find(id)
   if (!machine) throw failure('not-found', 'There is no such piece of equipment.')
-  setResponseHeaders(event, { 'content-type': TYPES[format], 'content-disposition': `attachment; filename="calibrations.${format}"` })
+  setResponseHeaders(event, {
+    'content-type': TYPES[format],
+    'content-disposition': `attachment; filename="calibrations.${format}"`,
+  })
   return calibrationFile(machine, await calibrations.list({ equipmentId: id }), format)
 })

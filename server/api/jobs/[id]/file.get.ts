@@ -13,6 +13,16 @@ export default defineEventHandler(async (event): Promise<JobFile> => {
     const sheet = await jobs.sheet(id)
     applications.push({ document, ...(sheet && { request: sheet.request, plan: sheet.plan }) })
   }
-  setResponseHeaders(event, { 'content-type': 'application/json; charset=utf-8', 'content-disposition': 'attachment; filename="job.json"' })
-  return { format: 'job', schema: 1, site: job.site, purpose: job.purpose, plannedFor: job.plannedFor, applications }
+  setResponseHeaders(event, {
+    'content-type': 'application/json; charset=utf-8',
+    'content-disposition': 'attachment; filename="job.json"',
+  })
+  return {
+    format: 'job',
+    schema: 1,
+    site: job.site,
+    purpose: job.purpose,
+    plannedFor: job.plannedFor,
+    applications,
+  }
 })

@@ -6,5 +6,10 @@ import { todayFor } from '../../../services/clock'
 export default defineEventHandler(async (event) => {
   const room = roomOf(event)
   const id = readId(event)
-  return room.save(repositoriesOf(event), id, await readBodyAs(event, room.schema), todayFor(organizationOf(event)))
+  return room.save(
+    repositoriesOf(event),
+    id,
+    await readBodyAs(event, room.schema),
+    todayFor(organizationOf(event)),
+  )
 })

@@ -6,5 +6,10 @@ import { copySite } from '../../../services/copySite'
 
 export default defineEventHandler(async (event) => {
   const id = readId(event)
-  return copySite(repositoriesOf(event), id, await readBodyAs(event, CopySiteSchema), todayFor(organizationOf(event)))
+  return copySite(
+    repositoriesOf(event),
+    id,
+    await readBodyAs(event, CopySiteSchema),
+    todayFor(organizationOf(event)),
+  )
 })

@@ -11,7 +11,7 @@ const DAYS_BACK = 500
 export default defineEventHandler(async (event) => {
   const id = readId(event)
   const { sites, ledger } = repositoriesOf(event)
-  if (!await sites.find(id)) throw failure('not-found', 'There is no such site.')
+  if (!(await sites.find(id))) throw failure('not-found', 'There is no such site.')
   const today = todayFor(organizationOf(event))
   return ledger.ofSite(id, daysAfter(today, -DAYS_BACK), today)
 })

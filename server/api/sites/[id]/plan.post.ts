@@ -6,5 +6,10 @@ import { savePlan } from '../../../services/savePlan'
 
 export default defineEventHandler(async (event) => {
   const id = readId(event)
-  return savePlan(repositoriesOf(event), id, await readBodyAs(event, SavePlanSchema), todayFor(organizationOf(event)))
+  return savePlan(
+    repositoriesOf(event),
+    id,
+    await readBodyAs(event, SavePlanSchema),
+    todayFor(organizationOf(event)),
+  )
 })

@@ -13,45 +13,119 @@ const crew = useCrewStore()
 const rooms = useRoomsStore()
 const shown = useShown()
 const { site, load: loadSite, anchorAt } = useSite(siteId)
-const { draft, stored, saveState, loadProblem, load, keepMine, takeTheirs, remove, form, result: ground } = useRoomForm<Area, SaveArea, ReturnType<typeof readArea>>('areas', id, {
-  draftOf: ({ version, siteId: of, name, position, document }) => ({ version, siteId: of, name, position, document }),
+const {
+  draft,
+  stored,
+  saveState,
+  loadProblem,
+  load,
+  keepMine,
+  takeTheirs,
+  remove,
+  form,
+  result: ground,
+} = useRoomForm<Area, SaveArea, ReturnType<typeof readArea>>('areas', id, {
+  draftOf: ({ version, siteId: of, name, position, document }) => ({
+    version,
+    siteId: of,
+    name,
+    position,
+    document,
+  }),
   read: (area, fields) => readArea(area.document, area.name, crew.today(), fields, closedWorkingBook),
 })
 providePlanEditor(() => site.value?.document.picture)
-const { undo, redo, canUndo, canRedo } = useHistory(() => draft.value?.document, (document) => form.set('document', document))
-useWorkingPages(() => {
-  const book = openWorkingBook()
-  if (draft.value) readArea(draft.value.document, draft.value.name, crew.today(), fieldReader(), book)
-  return book.pages()
-}, computed(() => new Map([['area.size', `Size of ${draft.value?.name || 'this area'}`]])))
+const { undo, redo, canUndo, canRedo } = useHistory(
+  () => draft.value?.document,
+  (document) => form.set('document', document),
+)
+useWorkingPages(
+  () => {
+    const book = openWorkingBook()
+    if (draft.value) readArea(draft.value.document, draft.value.name, crew.today(), fieldReader(), book)
+    return book.pages()
+  },
+  computed(() => new Map([['area.size', `Size of ${draft.value?.name || 'this area'}`]])),
+)
 const sizes = shallowRef<readonly AreaSize[]>([])
 const others = shallowRef<readonly Area[]>([])
 await Promise.all([load(), loadSite(), rooms.load().catch(() => undefined)])
 others.value = await rooms.loadAreas(siteId).catch(() => [])
-watch(() => stored.value?.version, async (version) => { if (version) sizes.value = await $fetch<readonly AreaSize[]>(`/api/areas/${id}/sizes`).catch(() => []) }, { immediate: true })
+watch(
+  () => stored.value?.version,
+  async (version) => {
+    if (version) sizes.value = await $fetch<readonly AreaSize[]>(`/api/areas/${id}/sizes`).catch(() => [])
+  },
+  { immediate: true },
+)
 useHead({ title: () => `${draft.value?.name || 'New area'} · Hectarum` })
 </script>
 
 <template>
   <main v-if="draft">
     <RoomHead
-      :name="draft.name" name-path="name" placeholder="Name of the area" what="area" :fresh="draft.version === 0" :save-state="saveState" :draft="draft"
-      :back="site?.name ?? 'The site'" :back-to="`/sites/${siteId}`" @remove="remove(`/sites/${siteId}`, `/sites/${siteId}/areas/${id}`)" @keep="keepMine" @take="takeTheirs"
+      :name="draft.name"
+      name-path="name"
+      placeholder="Name of the area"
+      what="area"
+      :fresh="draft.version === 0"
+      :save-state="saveState"
+      :draft="draft"
+      :back="site?.name ?? 'The site'"
+      :back-to="`/sites/${siteId}`"
+      @remove="remove(`/sites/${siteId}`, `/sites/${siteId}/areas/${id}`)"
+      @keep="keepMine"
+      @take="takeTheirs"
     />
     <div class="columns even area">
       <div class="space-y-4 seen">
         <div>
           <p v-if="ground?.size !== undefined" class="size">
-            <strong class="figure"><FigureText :shown="shown.size(ground.size)" page="area.size" label="Net area" /></strong>
-            <span v-if="ground.sd" class="soft"> give or take {{ formatGive((200 * ground.sd) / ground.size) }} %, {{ draft.document.slope.text.trim() ? 'sloped surface' : 'flat' }}</span>
-            <span class="steps small"><button type="button" class="plain-button way-out" :disabled="!canUndo" aria-keyshortcuts="Control+Z" @click="undo">Undo</button> <button type="button" class="plain-button way-out" :disabled="!canRedo" aria-keyshortcuts="Control+Shift+Z" @click="redo">Redo</button></span>
+            <strong class="figure"
+              ><FigureText :shown="shown.size(ground.size)" page="area.size" label="Net area"
+            /></strong>
+            <span v-if="ground.sd" class="soft">
+              give or take {{ formatGive((200 * ground.sd) / ground.size) }} %,
+              {{ draft.document.slope.text.trim() ? 'sloped surface' : 'flat' }}</span
+            >
+            <span class="steps small"
+              ><button
+                type="button"
+                class="plain-button way-out"
+                :disabled="!canUndo"
+                aria-keyshortcuts="Control+Z"
+                @click="undo"
+              >
+                Undo
+              </button>
+              <button
+                type="button"
+                class="plain-button way-out"
+                :disabled="!canRedo"
+                aria-keyshortcuts="Control+Shift+Z"
+                @click="redo"
+              >
+                Redo
+              </button></span
+            >
           </p>
-          <p v-else class="soft">Type the lengths, draw, walk or trace the outline: the net area stands here as you go.</p>
-          <AreaPlan :area="{ id, name: draft.name, document: draft.document }" :others="others" :site="site" @anchor="anchorAt" />
+          <p v-else class="soft">
+            Type the lengths, draw, walk or trace the outline: the net area stands here as you go.
+          </p>
+          <AreaPlan
+            :area="{ id, name: draft.name, document: draft.document }"
+            :others="others"
+            :site="site"
+            @anchor="anchorAt"
+          />
         </div>
         <section v-if="sizes.length > 1" aria-labelledby="sizes-title">
           <h2 id="sizes-title">Sizes it has had</h2>
-          <ul><li v-for="size in sizes" :key="size.id" class="rule-b flex justify-between py-1"><span>{{ dayText(size.on) }}</span><FigureText :shown="shown.size(size.sizeM2)" /></li></ul>
+          <ul>
+            <li v-for="size in sizes" :key="size.id" class="rule-b flex justify-between py-1">
+              <span>{{ dayText(size.on) }}</span><FigureText :shown="shown.size(size.sizeM2)" />
+            </li>
+          </ul>
           <p class="soft small">Jobs keep the size they were planned with.</p>
         </section>
       </div>
@@ -68,10 +142,29 @@ useHead({ title: () => `${draft.value?.name || 'New area'} · Hectarum` })
 </template>
 
 <style scoped>
-.size { display: flex; flex-wrap: wrap; align-items: baseline; gap: 0 8px; padding-bottom: 6px; }
-.steps { margin-left: auto; display: flex; gap: 12px; }
-.steps button:disabled { color: var(--soft); text-decoration: none; font-weight: 400; cursor: default; }
+.size {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: baseline;
+  gap: 0 8px;
+  padding-bottom: 6px;
+}
+.steps {
+  margin-left: auto;
+  display: flex;
+  gap: 12px;
+}
+.steps button:disabled {
+  color: var(--soft);
+  text-decoration: none;
+  font-weight: 400;
+  cursor: default;
+}
 @media (min-width: 901px) {
-  .seen { position: sticky; top: 0; align-self: start; }
+  .seen {
+    position: sticky;
+    top: 0;
+    align-self: start;
+  }
 }
 </style>
