@@ -7,6 +7,11 @@ export const ERROR_CODES = [
   'needs-carrier',
   'needs-density',
   'too-many-loads',
+  'impossible',
+  'crosses-itself',
+  'too-complex',
+  'not-enough',
+  'contradicts',
   'not-found',
   'changed-elsewhere',
   'not-ready',
@@ -23,6 +28,8 @@ export type ErrorCode = (typeof ERROR_CODES)[number]
 export interface ErrorIssue {
   readonly path: string
   readonly message: string
+  /** For geometry: the place, in the request's own coordinates. */
+  readonly at?: readonly [number, number]
 }
 
 /** The one form of every error answer. */

@@ -34,7 +34,7 @@ export interface CurveReply {
  * speed. Errors are the curve's own. Source: trade.md 3.
  */
 export function askCurve(
-  { curve, speed: made }: SpreaderCurve,
+  { curve, speed: made }: Pick<SpreaderCurve, 'curve' | 'speed'>,
   question: CurveQuestion,
   figure: string,
   book: WorkingBook,

@@ -1,4 +1,5 @@
 import { err, ok, type Result } from '../result'
+import { UNEVEN_RUNS } from '../quantity/repeats'
 import { sixDigits } from '../working/figureText'
 import type { WorkingBook } from '../working/working'
 
@@ -51,14 +52,16 @@ const SAME_SETTING = 1e-6
  * above or below its neighbours.
  */
 export function settingCurve(points: readonly SettingPoint[]): SettingCurve {
-  const means = meansOf(points)
+  const apart = meansOf(points)
+  const spread = spreadOf(points, apart)
+  const means = pooled(apart, spread ?? UNEVEN_RUNS)
   const steps = means
     .slice(1)
     .map(({ setting, flow }, i) => (flow - means[i]!.flow) / (setting - means[i]!.setting))
   return {
     means,
     slopes: slopesOf(means, steps),
-    spread: spreadOf(points, means),
+    spread,
     impossible: means
       .slice(1)
       .flatMap(({ setting, flow }, i) =>
@@ -84,6 +87,29 @@ function meansOf(points: readonly SettingPoint[]): readonly SettingMean[] {
   }
   return means
 }
+
+/**
+ * Neighbours of which the more open one lets less through, but by no more than runs differ anyway, are one
+ * flow: their mean by points. Source: pool-adjacent-violators.
+ */
+function pooled(means: readonly SettingMean[], spread: number): readonly SettingMean[] {
+  const flows = means.map(({ flow, points }) => ({ flow, points, count: 1 }))
+  for (let i = 0; i + 1 < flows.length;) {
+    const [one, next] = [flows[i]!, flows[i + 1]!]
+    if (next.flow >= one.flow || one.flow - next.flow > WITHIN_SPREAD * spread * one.flow) {
+      i += 1
+      continue
+    }
+    const points = one.points + next.points
+    const flow = (one.flow * one.points + next.flow * next.points) / points
+    flows.splice(i, 2, { flow, points, count: one.count + next.count })
+    i = Math.max(0, i - 1)
+  }
+  const each = flows.flatMap(({ flow, count }) => Array.from({ length: count }, () => flow))
+  return means.map((mean, i) => ({ ...mean, flow: each[i] ?? mean.flow }))
+}
+/** Two means whose difference is under so many spreads can't be told apart. */
+const WITHIN_SPREAD = 2
 
 /**
  * Pooled spread of repeats about their mean, as a share of it; sample standard deviation with one degree of

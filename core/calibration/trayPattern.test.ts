@@ -7,7 +7,7 @@ import {
   depositProfile,
   effectiveSwath,
   halfRateWidth,
-  overlapped,
+  evenness,
   skew,
   variation,
   type DepositProfile,
@@ -22,10 +22,9 @@ function profileOf(catches: readonly number[], spacing = 1): DepositProfile {
 const catchesOf = (row: Record<string, string>) => (row.catches ?? '').split(' ').map(Number)
 
 test.each(readTable('trayPattern.csv', import.meta.url))('$name: $words', (row) => {
-  // The table sums twenty thousand places a period, the code sixty a lane.
   expect(
     variation(profileOf(catchesOf(row), figure(row, 'spacing')), figure(row, 'lane'), row.travel as Travel),
-  ).toBeCloseTo(figure(row, 'cv'), 3)
+  ).toBeCloseTo(figure(row, 'cv'), 6)
 })
 
 test.each(readTable('trayShape.csv', import.meta.url))('$name: $words', (row) => {
@@ -47,9 +46,9 @@ test('the effective swath is the widest within the limit, and its working says s
 })
 
 test('a pattern that never falls to half has no half-rate width; no trays, no pattern', () => {
-  expect(halfRateWidth(profileOf([10, 10, 10, 10, 10, 10]))).toBeGreaterThan(5)
+  expect(halfRateWidth(profileOf([10, 10, 10, 10, 10, 10]))).toBeUndefined()
   expect(halfRateWidth(profileOf([9, 9, 2, 0, 2, 9, 9]))).toBeUndefined()
-  expect(depositProfile({ catches: [1, 2, 3], spacing: 1 })).toEqual({
+  expect(depositProfile({ catches: [1], spacing: 1 })).toEqual({
     ok: false,
     error: { kind: 'tooFewTrays' },
   })
@@ -79,9 +78,8 @@ describe('properties', () => {
   test('all that is thrown lands: the mean rate is the catch over the lane', () => {
     fc.assert(
       fc.property(catches, travel, lane, (list, way, width) => {
-        const rates = overlapped(profileOf(list), width, way)
-        const mean = rates.reduce((sum, rate) => sum + rate, 0) / rates.length
-        expect(mean / (list.reduce((sum, one) => sum + one, 0) / width)).toBeCloseTo(1, 1)
+        const { mean } = evenness(profileOf(list), width, way)
+        expect(mean / (list.reduce((sum, one) => sum + one, 0) / width)).toBeCloseTo(1, 9)
       }),
     )
   })

@@ -34,15 +34,17 @@ export interface DepositProfile {
   readonly spacing: number
 }
 
-/** Fewer trays than this show no shape. */
+/** Fewer trays than this show no shape worth a swath; the bench asks for them. */
 export const FEWEST_TRAYS = 5
+/** With fewer there is nothing between them to draw. */
+const FEWEST_PLACES = 2
 
 export function depositProfile({
   catches,
   spacing,
   centre = (catches.length - 1) / 2,
 }: TrayTest): Result<DepositProfile, PatternError> {
-  if (catches.length < FEWEST_TRAYS) return err({ kind: 'tooFewTrays' })
+  if (catches.length < FEWEST_PLACES) return err({ kind: 'tooFewTrays' })
   if (!(Math.max(...catches) > 0)) return err({ kind: 'nothingCaught' })
   return ok({ places: catches.map((_, i) => (i - centre) * spacing), deposits: catches, spacing })
 }
@@ -96,38 +98,66 @@ function layered(strip: Strip, lane: number, travel: Travel, place: number): num
 export const groundRateAt = (profile: DepositProfile, lane: number, travel: Travel, place: number): number =>
   layered(stripOf(profile), lane, travel, place)
 
-/** Places looked at across a lane. */
-const LOOKS = 60
-
 /**
- * Ground rate across one period of the lanes, at the middles of equal steps. Driven back and forth the period
- * is two lanes, but between the middles of the gaps on either side of a lane it holds all there is: the other
- * half is its mirror.
+ * Mean and evenness of the ground rate across one period of the lanes, exactly: it runs straight from knot to
+ * knot, and the knots are the trays' middles of every copy. Driven back and forth the period is two lanes,
+ * but between the middles of the gaps on either side of a lane it holds all there is: the other half is its
+ * mirror.
+ * @param lane m between lanes
+ * Source: trade.md 3, pattern test; integral of the square of a straight stretch, h (a a + a b + b b) / 3.
  */
-export const overlapped = (profile: DepositProfile, lane: number, travel: Travel): Float64Array =>
-  looksAt(stripOf(profile), lane, travel)
+export const evenness = (profile: DepositProfile, lane: number, travel: Travel): Evenness =>
+  evennessOf(stripOf(profile), lane, travel)
 
-function looksAt(strip: Strip, lane: number, travel: Travel): Float64Array {
+export interface Evenness {
+  readonly mean: number
+  /** Standard deviation over mean. */
+  readonly cv: number
+}
+
+function evennessOf(strip: Strip, lane: number, travel: Travel): Evenness {
   const start = travel === 'back-and-forth' ? lane / 2 : 0
-  const rates = new Float64Array(LOOKS)
-  for (let i = 0; i < LOOKS; i++) rates[i] = layered(strip, lane, travel, start + ((i + 0.5) * lane) / LOOKS)
-  return rates
+  const knots = knotsBetween(strip, lane, travel, start)
+  const rates = knots.map((knot) => layered(strip, lane, travel, knot))
+  const stretches = (add: (before: number, after: number) => number): number => {
+    let sum = 0
+    for (let i = 1; i < knots.length; i++) sum += (knots[i]! - knots[i - 1]!) * add(rates[i - 1]!, rates[i]!)
+    return sum / lane
+  }
+  const mean = stretches((before, after) => (before + after) / 2)
+  // About the mean: the square of an even pattern less the square of its mean would be rounding alone.
+  const square = stretches((before, after) => {
+    const [a, b] = [before - mean, after - mean]
+    return (a * a + a * b + b * b) / 3
+  })
+  return { mean, cv: Math.sqrt(square) / mean }
 }
 
-/**
- * Evenness at a lane spacing: standard deviation over mean of the ground rate across one period. Source:
- * trade.md 3, pattern test.
- */
+/** Where the overlapped profile bends within one lane from a start, sorted, both ends with it. */
+function knotsBetween(strip: Strip, lane: number, travel: Travel, start: number): Float64Array {
+  const { deposits, begin, spacing } = strip
+  const count = deposits.length - 1
+  const mirrored = travel === 'back-and-forth'
+  const knots = new Float64Array((mirrored ? 2 : 1) * count + 2)
+  const period = mirrored ? 2 * lane : lane
+  let found = 0
+  const put = (place: number) => {
+    const within = place - start - Math.floor((place - start) / period) * period
+    if (within < lane) knots[found++] = start + within
+  }
+  for (let i = 0; i < count; i++) {
+    const place = begin + i * spacing
+    put(place)
+    if (mirrored) put(lane - place)
+  }
+  knots[found++] = start
+  knots[found++] = start + lane
+  return knots.subarray(0, found).sort()
+}
+
+/** Evenness at a lane spacing: standard deviation over mean of the ground rate across one period. */
 export const variation = (profile: DepositProfile, lane: number, travel: Travel): number =>
-  variationOf(looksAt(stripOf(profile), lane, travel))
-
-function variationOf(rates: Float64Array): number {
-  let [sum, squares] = [0, 0]
-  for (const rate of rates) sum += rate
-  const mean = sum / rates.length
-  for (const rate of rates) squares += (rate - mean) ** 2
-  return Math.sqrt(squares / rates.length) / mean
-}
+  evenness(profile, lane, travel).cv
 
 /** CV limits of a field test, as shares (trade.md 3). */
 export const CV_LIMIT = { broadcast: 0.2, drop: 0.15 } as const
@@ -138,18 +168,26 @@ export const CV_LIMIT = { broadcast: 0.2, drop: 0.15 } as const
  */
 const STEPS = 400
 
+/** The whole throw that the trays cover, each for its own spacing, m. */
+export const throwOf = ({ places, spacing }: DepositProfile): number =>
+  (places.at(-1) ?? 0) - (places[0] ?? 0) + spacing
+
+/** Whether the outermost trays still caught something: then the throw goes on where the trays end. */
+export const trayEdges = ({ deposits }: DepositProfile): 'ended' | 'whole' =>
+  (deposits[0] ?? 0) > 0 || (deposits.at(-1) ?? 0) > 0 ? 'ended' : 'whole'
+
 /** CV at many lane spacings, for the picture and the swath. */
 export function variationCurve(
   profile: DepositProfile,
   travel: Travel,
   steps = STEPS,
 ): readonly { readonly lane: number; readonly cv: number }[] {
-  const throwWidth = (profile.places.at(-1) ?? 0) - (profile.places[0] ?? 0) + profile.spacing
+  const throwWidth = throwOf(profile)
   const narrowest = 2 * profile.spacing
   const strip = stripOf(profile)
   return Array.from({ length: steps }, (_, i) => {
     const lane = narrowest + ((throwWidth - narrowest) * i) / (steps - 1)
-    return { lane, cv: variationOf(looksAt(strip, lane, travel)) }
+    return { lane, cv: evennessOf(strip, lane, travel).cv }
   })
 }
 
@@ -160,8 +198,13 @@ export interface Swath {
   readonly curve: readonly { readonly lane: number; readonly cv: number }[]
 }
 
+/** The swath is found to this, m. */
+const SWATH_STEP = 1e-6
+
 /**
- * The effective swath: the widest lane spacing whose CV stays within the limit, for the way lanes are driven.
+ * The effective swath: the widest lane spacing whose CV is within the limit, and within it at all narrower
+ * ones down to the first that is; for the way lanes are driven.
+ * @param limit as a share
  */
 export function effectiveSwath(
   profile: DepositProfile,
@@ -171,19 +214,42 @@ export function effectiveSwath(
   book: WorkingBook,
 ): Swath {
   const curve = variationCurve(profile, travel)
-  const widest = curve.findLast(({ cv }) => cv <= limit)
+  const first = curve.findIndex(({ cv }) => cv <= limit)
+  const beyond = first < 0 ? -1 : curve.findIndex(({ cv }, i) => i > first && cv > limit)
+  const last = curve[(beyond < 0 ? curve.length : beyond) - 1]
+  const swath =
+    first < 0 ? undefined : beyond < 0 ? last?.lane : lastWithin(profile, travel, limit, curve, beyond)
+  const cv = swath === undefined ? undefined : variation(profile, swath, travel)
   book.note(figure, () => [
     `${profile.deposits.length} trays every ${sixDigits(profile.spacing)} m, copies of their pattern ` +
       `laid ${travel}`,
     `evenness looked at for ${curve.length} lane spacings from ${sixDigits(curve[0]?.lane ?? 0)} to ` +
       `${sixDigits(curve.at(-1)?.lane ?? 0)} m`,
-    widest
-      ? `at ${sixDigits(widest.lane)} m the CV is ${sixDigits(100 * widest.cv)} %, the widest within ` +
-        `${sixDigits(100 * limit)} %`
-      : `no spacing stays within ${sixDigits(100 * limit)} %`,
-    widest ? `effective swath ${sixDigits(widest.lane)} m` : 'no effective swath',
+    swath === undefined || cv === undefined
+      ? `no spacing stays within ${sixDigits(100 * limit)} %`
+      : `at ${sixDigits(swath)} m the CV is ${sixDigits(100 * cv)} %, the widest within ` +
+        `${sixDigits(100 * limit)} %`,
+    swath === undefined ? 'no effective swath' : `effective swath ${sixDigits(swath)} m`,
   ])
-  return { swath: widest?.lane, cv: widest?.cv, curve }
+  return { swath, cv, curve }
+}
+
+/** Between the last spacing within the limit and the first beyond it, halved until it is known. */
+function lastWithin(
+  profile: DepositProfile,
+  travel: Travel,
+  limit: number,
+  curve: Swath['curve'],
+  beyond: number,
+): number {
+  const strip = stripOf(profile)
+  let [within, outside] = [curve[beyond - 1]!.lane, curve[beyond]!.lane]
+  while (outside - within > SWATH_STEP) {
+    const middle = (within + outside) / 2
+    if (evennessOf(strip, middle, travel).cv <= limit) within = middle
+    else outside = middle
+  }
+  return within
 }
 
 /**
@@ -198,7 +264,7 @@ export function halfRateWidth(profile: DepositProfile): number | undefined {
       .filter((place) => place > 0)
       .toSorted((a, b) => a - b)
     let [off, before] = [0, 2 * half]
-    for (const next of [...trays, (trays.at(-1) ?? 0) + profile.spacing]) {
+    for (const next of trays) {
       const here = depositAt(profile, direction * next)
       if (here <= half) return off + ((next - off) * (before - half)) / (before - here)
       off = next

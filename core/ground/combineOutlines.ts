@@ -1,6 +1,7 @@
 import clipping from 'polygon-clipping'
 import { err, ok, type Result } from '../result'
 import { ringArea, type Point, type Ring } from './plane'
+import { ringMeetings } from './ringMeetings'
 
 /** A piece of ground: its outline, then its holes. */
 export type Polygon = readonly Ring[]
@@ -24,8 +25,11 @@ export interface CombinedOutlines {
   readonly strays: readonly Stray[]
 }
 
-/** `notCombined`: the geometry is too degenerate to be cut, such as many sides lying on each other. */
-export type CombineError = { readonly kind: 'notCombined' }
+/**
+ * `notCombined`: the geometry is too degenerate to be cut, such as many sides lying on each other.
+ * `tooComplex`: the outlines cross so often that cutting them would hold everything else up.
+ */
+export type CombineError = { readonly kind: 'notCombined' | 'tooComplex' }
 
 /** Below this an overhang is rounding, not ground, m2. */
 const NOTHING_M2 = 1e-3
@@ -39,12 +43,12 @@ export const polygonArea = (polygons: readonly Polygon[]): number =>
 
 type Pairs = [number, number][]
 /**
- * Coordinates are put on a grid of 0.1 mm before they are cut: sides of neighbours that lie on each other up
- * to the last digits of a double are what the library can't finish (1 in 800 of random turned boxes fails
- * without the grid, 1 in 20,000 with it). Where that is not enough a coarser one is tried: a millimetre is
- * still far below any tape.
+ * Coordinates are put on a grid of a thousandth of a millimetre before they are cut: sides of neighbours that
+ * lie on each other up to the last digits of a double are what the library can't finish (1 in 800 of random
+ * turned boxes fails without a grid, 1 in 20,000 with one of 0.1 mm). Where that is not enough a coarser one
+ * is tried: a millimetre is still far below any tape.
  */
-const GRIDS_M = [1e-4, 3e-4, 1e-3] as const
+const GRIDS_M = [1e-6, 1e-4, 3e-4, 1e-3] as const
 type Closing = (ring: Ring) => Pairs
 const closedOn =
   (grid: number): Closing =>
@@ -119,6 +123,11 @@ export function combineOutlines(
 }
 
 function combine(added: readonly Ring[], taken: readonly Ring[]): Result<CombinedOutlines, CombineError> {
+  const [only] = added
+  // One outline alone is not cut, and so keeps every digit.
+  if (only && added.length === 1 && taken.length === 0)
+    return ok({ net: [[only]], added: ringArea(only), taken: 0, strays: [] })
+  if (!ringMeetings([...added, ...taken]).ok) return err({ kind: 'tooComplex' })
   const lawn = uniteRings(added)
   if (!lawn.ok) return lawn
   const away = uniteRings(taken)

@@ -16,6 +16,7 @@ export const READING_ERROR_M: Readonly<Record<LengthUnit, number>> = {
   yd: 0.03048,
   m: 0.02,
   cm: 0.02,
+  mm: 0.02,
 }
 
 /**

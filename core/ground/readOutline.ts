@@ -1,14 +1,12 @@
-import { formatFigure } from '../quantity/format'
 import { lengthSi } from '../quantity/quantity'
 import type { FieldReader } from '../quantity/fieldReader'
-import { SQUARE_METRES_PER } from '../quantity/units'
 import { asEntered, sixDigits } from '../working/figureText'
-import { crossings } from './crossings'
+import { cornerVariance, enclosedArea } from './enclosedArea'
 import type { LawnPart } from './fieldNotes'
 import type { GroundPart } from './groundPart'
 import { READING_ERROR_M } from './instruments'
 import { readPictureScale } from './pictureScale'
-import { distance, perimeter, ringArea, type Ring } from './plane'
+import { perimeter, type Ring } from './plane'
 import type { ReadInstrument } from './readInstrument'
 
 /**
@@ -18,19 +16,6 @@ import type { ReadInstrument } from './readInstrument'
  */
 const INDEPENDENT_M = 60
 const FEWEST_INDEPENDENT = 8
-
-/**
- * Variance of the area of a ring whose corners are each off by sd along both axes, independently. Source:
- * derivatives of the shoelace formula.
- */
-function cornerVariance(ring: Ring, sd: number): number {
-  const squares = ring.reduce(
-    (sum, _, i) =>
-      sum + distance(ring[(i + ring.length - 1) % ring.length]!, ring[(i + 1) % ring.length]!) ** 2,
-    0,
-  )
-  return (sd * sd * squares) / 4
-}
 
 /** Reads an outline on the plan: crossings refused with their places, uncertainty by how it was made. */
 export function readOutline(
@@ -50,26 +35,12 @@ export function readOutline(
     return undefined
   }
   const ring = outline.points
-  const crossed = crossings(ring)
-  const [first] = crossed
-  if (first) {
-    const more =
-      crossed.length > 1
-        ? `, and in ${crossed.length - 1} more ${crossed.length === 2 ? 'place' : 'places'}`
-        : ''
-    fields.wrong(
-      `${path}.outline`,
-      `The outline crosses itself between side ${first.sides[0] + 1} and side ${first.sides[1] + 1}, ` +
-        `${formatFigure(first.at[0])} m east and ${formatFigure(first.at[1])} m north${more}: move or ` +
-        'remove a corner there.',
-    )
+  const enclosed = enclosedArea(ring)
+  if (!enclosed.ok) {
+    fields.wrong(`${path}.outline`, enclosed.error.message)
     return undefined
   }
-  const flat = ringArea(ring)
-  if (flat < SQUARE_METRES_PER.ft2 / 100) {
-    fields.wrong(`${path}.outline`, 'The corners enclose no ground: they lie on one line.')
-    return undefined
-  }
+  const flat = enclosed.value
   const error = errorOf(part, path, ring, instrument, fields)
   if (!error) return undefined
   return {

@@ -1,22 +1,12 @@
-import { areaSi, lengthSi, type Quantity } from '../quantity/quantity'
 import type { FieldReader } from '../quantity/fieldReader'
-import { METRES_PER, RADIANS_PER, type AreaUnit, type SpanUnit } from '../quantity/units'
-import { asEntered, sixDigits } from '../working/figureText'
 import type { LawnPart } from './fieldNotes'
 import type { GroundPart } from './groundPart'
-import { ANGLE_ERROR, READING_ERROR_M } from './instruments'
+import { knownPart } from './knownPart'
+import { methodPart, spanReading, type SpanReading } from './methodPart'
 import type { ReadingName } from './methods/method'
-import { METHODS, slopesOf, type MethodName } from './methods/methods'
+import { METHODS, type MethodName } from './methods/methods'
 import type { ReadInstrument } from './readInstrument'
 import { readOutline } from './readOutline'
-import { trueLength, type ToolReading } from './toolCourse'
-
-interface Reading {
-  readonly m: number
-  readonly text: string
-  readonly sd: number
-  readonly metric: boolean
-}
 
 /** Reads one piece of field notes; undefined when something is missing or wrong, which the reader says. */
 export function readPart(
@@ -27,20 +17,7 @@ export function readPart(
 ): GroundPart | undefined {
   if (part.shape === 'known') {
     const size = fields.positive(`${path}.size`, part.size, 'area', 'Size')
-    if (!size) return undefined
-    const side = Math.sqrt(areaSi(size))
-    const { rings } = METHODS.rectangle
-    return {
-      id: part.id,
-      sign: part.sign,
-      name: 'known size',
-      unit: size.unit,
-      flat: areaSi(size),
-      variance: 0,
-      seat: 'schematic',
-      rings: rings({ fixed: [side, side], angle: 0, list: [], rule: '' }),
-      line: () => `known size ${asEntered(size)} = ${sixDigits(areaSi(size))} m2; no readings of ours`,
-    }
+    return size && knownPart(part, size)
   }
   return part.shape === 'outline'
     ? readOutline(part, path, instrument, fields)
@@ -55,20 +32,7 @@ function readMethod(
   fields: FieldReader,
 ): GroundPart | undefined {
   const method = METHODS[name]
-  const span = (
-    place: string,
-    entered: LawnPart['lengths'][ReadingName],
-    what: string,
-    zero: 'zero-too' | 'above-zero',
-  ) =>
-    readSpan(
-      zero === 'zero-too'
-        ? fields.notNegative(place, entered, 'span', what)
-        : fields.positive(place, entered, 'span', what),
-      place,
-      instrument.tool,
-      fields,
-    )
+  const span = spanReader(instrument, fields)
   const fixed = method.fixed.map((reading) =>
     span(`${path}.lengths.${reading}`, part.lengths[reading], capital(reading), 'above-zero'),
   )
@@ -77,10 +41,9 @@ function readMethod(
       ? undefined
       : fields.positive(`${path}.angle`, part.angle, 'angle', method.angle)
   const { list: wanted } = method
+  const typed = wanted ? withoutTrailingBlanks(part.list ?? [], wanted.least) : []
   const list = wanted
-    ? (part.list ?? []).map((entered, i) =>
-        span(`${path}.list.${i}`, entered, `${wanted.one} ${i + 1}`, wanted.zero),
-      )
+    ? typed.map((entered, i) => span(`${path}.list.${i}`, entered, `${wanted.one} ${i + 1}`, wanted.zero))
     : []
   if (wanted && list.length < wanted.least) {
     fields.missing(
@@ -90,74 +53,45 @@ function readMethod(
     )
     return undefined
   }
-  const read = [...fixed, ...list].filter((one) => one !== undefined)
-  if (read.length < fixed.length + list.length || (method.angle !== undefined && !angle)) return undefined
-  const rule = part.rule || (method.rules?.[0]?.rule ?? '')
-  const readings = {
-    fixed: read.slice(0, fixed.length).map(({ m }) => m),
-    list: read.slice(fixed.length).map(({ m }) => m),
-    angle: angle ? angle.value * RADIANS_PER[angle.unit] : 0,
-    rule,
-  }
-  const problem = method.problem?.(readings)
-  if (problem) {
-    fields.wrong(path, problem)
-    return undefined
-  }
-  const slopes = slopesOf(method, readings)
-  const flat = method.area(readings)
-  const variance = read.reduce(
-    (sum, { sd }, i) => sum + ((slopes.lengths[i] ?? 0) * sd) ** 2,
-    (slopes.angle * ANGLE_ERROR) ** 2,
-  )
-  const unit: AreaUnit = read.some(({ metric }) => metric) ? 'm2' : 'ft2'
-  return {
-    id: part.id,
-    sign: part.sign,
+  const whole = { fixed: fixed.filter(isRead), list: list.filter(isRead) }
+  if (whole.fixed.length < fixed.length || whole.list.length < list.length) return undefined
+  if (method.angle !== undefined && !angle) return undefined
+  const measured = methodPart(
+    part,
     name,
-    unit,
-    flat,
-    variance,
-    seat: 'schematic',
-    scale: instrument.scale,
-    rings: method.rings(readings),
-    line: () => {
-      const named = [
-        ...read.map(
-          ({ text }, i) =>
-            `${method.fixed[i] ?? `${wanted?.one.toLowerCase()} ${i - fixed.length + 1}`} ${text}`,
-        ),
-        ...(angle ? [`angle ${asEntered(angle)}`] : []),
-      ]
-      return `${name}: ${named.join(', ')}; ${method.words(readings)} = ${sixDigits(flat)} m2`
-    },
+    { ...whole, rule: part.rule ?? '', ...(angle && { angle }) },
+    instrument,
+  )
+  if (measured.ok) return measured.value
+  fields.wrong(path, measured.error)
+  return undefined
+}
+
+const isRead = (reading: SpanReading | undefined): reading is SpanReading => reading !== undefined
+
+type TypedSpan = LawnPart['lengths'][ReadingName]
+
+/** Reads one length as typed; paces without a stride are told at their field. */
+function spanReader({ tool }: ReadInstrument, fields: FieldReader) {
+  return (place: string, entered: TypedSpan, what: string, zero: 'zero-too' | 'above-zero') => {
+    const read =
+      zero === 'zero-too'
+        ? fields.notNegative(place, entered, 'span', what)
+        : fields.positive(place, entered, 'span', what)
+    const reading = read && spanReading(read, tool)
+    if (read && !reading)
+      fields.wrong(place, 'Paces need a stride: name your calibrated stride above, or type a length.')
+    return reading
   }
 }
 
-/** A length as read, in metres on the ground, with what it says of itself. */
-function readSpan(
-  read: Quantity<SpanUnit> | undefined,
-  path: string,
-  tool: ToolReading | undefined,
-  fields: FieldReader,
-): Reading | undefined {
-  if (!read) return undefined
-  const length = trueLength(read, tool)
-  if (!length) {
-    fields.wrong(path, 'Paces need a stride: name your calibrated stride above, or type a length.')
-    return undefined
-  }
-  const m = lengthSi(length)
-  const metric = read.unit === 'm' || read.unit === 'cm'
-  const reading = read.unit === 'paces' ? 0 : READING_ERROR_M[read.unit]
-  const walked = tool && (tool.kind === 'wheel' || read.unit === 'paces')
-  const text = walked
-    ? `${asEntered(read)} x ` +
-      sixDigits(read.unit === 'paces' ? tool.runs.mean / METRES_PER.ft : tool.runs.mean) +
-      `${read.unit === 'paces' ? ' ft' : ''} ` +
-      `= ${sixDigits(m)} m`
-    : asEntered(read)
-  return { m, metric, text, sd: walked ? Math.hypot(reading, tool.spread * m) : reading }
+/** A blank at the end of a list of readings is where the next one would go, not a missing one. */
+export function withoutTrailingBlanks<E extends { readonly text: string }>(
+  list: readonly E[],
+  least = 0,
+): readonly E[] {
+  const filled = list.findLastIndex(({ text }) => text.trim() !== '') + 1
+  return list.slice(0, Math.max(filled, Math.min(least, list.length)))
 }
 
 const capital = (name: string) => name.charAt(0).toUpperCase() + name.slice(1)

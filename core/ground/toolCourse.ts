@@ -76,6 +76,20 @@ export function readToolCourse(
     )
     return undefined
   }
+  return toolReading(taped, runs, kind, figure, book)
+}
+
+/**
+ * A stride or wheel from runs over a taped length, at least one; paces for a stride, shown lengths for a
+ * wheel.
+ */
+export function toolReading(
+  taped: Quantity<LengthUnit>,
+  runs: readonly Quantity<SpanUnit>[],
+  kind: ToolReading['kind'],
+  figure: string,
+  book: WorkingBook,
+): ToolReading {
   const each = runs.map(
     (read) => lengthSi(taped) / (read.unit === 'paces' ? read.value : read.value * METRES_PER[read.unit]),
   )

@@ -41,6 +41,11 @@ export const LENGTH_NAMES: Readonly<Record<string, LengthUnit>> = {
   centimetres: 'cm',
   centimeter: 'cm',
   centimeters: 'cm',
+  mm: 'mm',
+  millimetre: 'mm',
+  millimetres: 'mm',
+  millimeter: 'mm',
+  millimeters: 'mm',
 }
 
 export const SPAN_NAMES: Readonly<Record<string, SpanUnit>> = {

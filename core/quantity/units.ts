@@ -10,7 +10,7 @@ const LITRE_M3 = 0.001
 const ACRE_M2 = 43_560 * FOOT_M * FOOT_M
 
 /** Metres in one of each. */
-export const METRES_PER = { ft: FOOT_M, in: FOOT_M / 12, yd: FOOT_M * 3, m: 1, cm: 0.01 } as const
+export const METRES_PER = { ft: FOOT_M, in: FOOT_M / 12, yd: FOOT_M * 3, m: 1, cm: 0.01, mm: 0.001 } as const
 
 /** Radians in one of each. */
 export const RADIANS_PER = { '°': Math.PI / 180 } as const
@@ -58,6 +58,10 @@ export const METRES_PER_SECOND_PER = {
 
 /** Seconds in one of each; for intervals on a label. */
 export const SECONDS_PER = { min: 60, h: 3600, d: 86_400, wk: 604_800 } as const
+
+/** Seconds in one of each, from a stopwatch to a day; for the public routes. */
+export const WATCH_SECONDS_PER = { s: 1, min: 60, h: 3600, d: 86_400 } as const
+export type WatchUnit = keyof typeof WATCH_SECONDS_PER
 
 /** Seconds in one of each; for a stopwatch. */
 export const STOPWATCH_PER = { s: 1, min: 60 } as const

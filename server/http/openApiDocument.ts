@@ -1,5 +1,15 @@
 import { toJsonSchema } from '@valibot/to-json-schema'
 import type { GenericSchema } from 'valibot'
+import {
+  CurveAnswerSchema,
+  CurveRequestSchema,
+  NozzlesAnswerSchema,
+  NozzlesRequestSchema,
+  PatternAnswerSchema,
+  PatternRequestSchema,
+} from '#shared/schemas/compute/bench'
+import { CalibrateAnswerSchema, CalibrateRequestSchema } from '#shared/schemas/compute/calibrate'
+import { MeasureAnswerSchema, MeasureRequestSchema } from '#shared/schemas/compute/measure'
 import { ImportCalibrationsSchema } from '#shared/schemas/calibrationFile'
 import { CopySiteSchema, SavePlanSchema } from '#shared/schemas/ground'
 import { JobFileSchema, SaveDaySchema, SaveJobSchema } from '#shared/schemas/job'
@@ -50,6 +60,7 @@ export const openApiDocument = (version: string) => ({
         responses: { 200: answer('the plan', PlanResponseSchema), ...errors(400, 413, 422) },
       },
     },
+    ...computePaths(),
     '/api/openapi.json': { get: { summary: 'This document', responses: { 200: answer('OpenAPI 3.1') } } },
     '/api/organizations': {
       get: {
@@ -265,6 +276,24 @@ export const openApiDocument = (version: string) => ({
     },
   },
 })
+
+/** The public routes that compute beside the plan. */
+function computePaths(): Readonly<Record<string, object>> {
+  const path = (summary: string, request: GenericSchema, response: GenericSchema) => ({
+    post: {
+      summary: `${summary}; computes only, saves nothing`,
+      requestBody: body(request),
+      responses: { 200: answer('the figures with their working', response), ...errors(400, 413, 422) },
+    },
+  })
+  return {
+    '/api/measure': path('Measure ground from figures', MeasureRequestSchema, MeasureAnswerSchema),
+    '/api/calibrate': path('Work out a calibration', CalibrateRequestSchema, CalibrateAnswerSchema),
+    '/api/pattern': path('Look at a tray test', PatternRequestSchema, PatternAnswerSchema),
+    '/api/curve': path('Ask a spreader’s setting curve', CurveRequestSchema, CurveAnswerSchema),
+    '/api/nozzles': path('Check nozzles and solve a boom', NozzlesRequestSchema, NozzlesAnswerSchema),
+  }
+}
 
 /** The routes every room has. */
 function roomPaths(room: RoomName): readonly (readonly [string, object])[] {

@@ -1,8 +1,7 @@
 import { isIP } from 'node:net'
 import { PICTURE_TYPES, type PictureType } from '#shared/schemas/picture'
+import { COMPUTING_ROUTES } from '../http/computingRoutes'
 import { failure } from '../http/failure'
-
-const COMPUTES_ONLY = new Set(['/api/plan', '/api/health', '/api/openapi.json'])
 
 /**
  * Refuses pages of other origins and names that a foreign server could point at us (DNS rebinding): an
@@ -11,7 +10,7 @@ const COMPUTES_ONLY = new Set(['/api/plan', '/api/health', '/api/openapi.json'])
  */
 export default defineEventHandler((event) => {
   const path = event.path.split('?')[0] ?? ''
-  if (!path.startsWith('/api/') || COMPUTES_ONLY.has(path)) return
+  if (!path.startsWith('/api/') || COMPUTING_ROUTES.has(path)) return
   const host = getRequestHeader(event, 'host') ?? ''
   if (!isOurName(host))
     throw failure(

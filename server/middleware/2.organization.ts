@@ -1,9 +1,8 @@
 import { currentDatabase } from '../database/current'
+import { COMPUTING_ROUTES } from '../http/computingRoutes'
 import { failure } from '../http/failure'
 import { organizationsRepository } from '../repositories/organizations'
 import { ORGANIZATION_COOKIE } from '../http/organizationCookie'
-
-const WITHOUT_ORGANIZATION = new Set(['/api/plan', '/api/health', '/api/openapi.json'])
 
 /**
  * Finds the organization the cookie names (the sample one without a cookie) and puts it on the event. Read
@@ -11,7 +10,7 @@ const WITHOUT_ORGANIZATION = new Set(['/api/plan', '/api/health', '/api/openapi.
  */
 export default defineEventHandler(async (event) => {
   const path = event.path.split('?')[0] ?? ''
-  if (!path.startsWith('/api/') || WITHOUT_ORGANIZATION.has(path)) return
+  if (!path.startsWith('/api/') || COMPUTING_ROUTES.has(path)) return
   const prepared = currentDatabase()
   if (prepared.state() === 'starting')
     throw failure('starting', 'The database is being prepared; try again in a moment.')

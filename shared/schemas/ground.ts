@@ -57,7 +57,9 @@ const Part = v.strictObject({
   lengths: v.strictObject(Object.fromEntries(READING_NAMES.map((name) => [name, v.optional(Span)]))),
   angle: v.optional(enteredOf(['°'])),
   list: v.optional(v.pipe(v.array(Span), v.maxLength(120))),
-  rule: v.optional(v.picklist(['', 'interval', 'trapezoid', 'simpson', 'rounded', 'straight'])),
+  rule: v.optional(
+    v.picklist(['', 'interval', 'trapezoid', 'simpson', 'rounded', 'straight', 'inside', 'outside']),
+  ),
   outline: v.optional(Outline),
   size: enteredOf(AREA_UNITS),
   with: v.optional(v.strictObject(measuredWith)),

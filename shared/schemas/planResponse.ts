@@ -75,7 +75,13 @@ export const PlanResponseSchema = v.strictObject({
 export const ErrorSchema = v.strictObject({
   error: v.strictObject({
     code: v.picklist(ERROR_CODES),
-    issues: v.array(v.strictObject({ path: v.string(), message: v.string() })),
+    issues: v.array(
+      v.strictObject({
+        path: v.string(),
+        message: v.string(),
+        at: v.optional(v.tuple([v.number(), v.number()])),
+      }),
+    ),
   }),
 })
 

@@ -18,19 +18,25 @@ function annulusRing(outer: number, inner: number): Ring {
   return [...out, out[0]!, within[0]!, ...within.slice(1).toReversed(), within[0]!]
 }
 
-/** Second triangle of four sides on the diagonal, under the first. */
+/**
+ * Second triangle of four sides on the diagonal: under the first, or within it where the diagonal lies
+ * outside.
+ */
 function quadrilateralRing(
   first: number,
   second: number,
   third: number,
   fourth: number,
   diagonal: number,
+  lies: 'inside' | 'outside',
 ): Ring {
   const above = triangleRing(diagonal, second, first)
   const below = triangleRing(diagonal, third, fourth)
   const [[, , top], [, , low]] = [above, below]
-  return [[0, 0], [low![0], -low![1]], [diagonal, 0], top!]
+  return [[0, 0], [low![0], lies === 'inside' ? -low![1] : low![1]], [diagonal, 0], top!]
 }
+
+const sameSize = (one: number, other: number) => Math.abs(one - other) <= 1e-9 * Math.max(one, other)
 
 const circleBy = (
   name: 'diameter' | 'radius' | 'circumference',
@@ -134,16 +140,28 @@ export const SIMPLE_SHAPES = {
   },
   'four sides and diagonal': {
     fixed: ['first', 'second', 'third', 'fourth', 'diagonal'],
-    area: ({ fixed: [a = 0, b = 0, c = 0, d = 0, e = 0] }) => heron(a, b, e) + heron(c, d, e),
-    problem: ({ fixed: [a = 0, b = 0, c = 0, d = 0, e = 0] }) =>
-      !closes(a, b, e)
-        ? openTriangle('The triangle of the first side, the second and the diagonal', [a, b, e])
-        : closes(c, d, e)
-          ? undefined
-          : openTriangle('The triangle of the third side, the fourth and the diagonal', [c, d, e]),
-    words: ({ fixed: [a = 0, b = 0, c = 0, d = 0, e = 0] }) =>
-      `two triangles by Heron, ${heron(a, b, e).toPrecision(6)} + ${heron(c, d, e).toPrecision(6)} m2; ` +
-      'the diagonal runs from the start of the first side to the end of the second',
-    rings: ({ fixed: [a = 0, b = 0, c = 0, d = 0, e = 0] }) => [quadrilateralRing(a, b, c, d, e)],
+    rules: [
+      { rule: 'inside', assumes: 'the diagonal lies inside the ground' },
+      { rule: 'outside', assumes: 'the ground bends inward and the diagonal lies outside it' },
+    ],
+    area: ({ fixed: [a = 0, b = 0, c = 0, d = 0, e = 0], rule }) =>
+      rule === 'outside' ? Math.abs(heron(a, b, e) - heron(c, d, e)) : heron(a, b, e) + heron(c, d, e),
+    problem: ({ fixed: [a = 0, b = 0, c = 0, d = 0, e = 0], rule }) => {
+      if (!closes(a, b, e))
+        return openTriangle('The triangle of the first side, the second and the diagonal', [a, b, e])
+      if (!closes(c, d, e))
+        return openTriangle('The triangle of the third side, the fourth and the diagonal', [c, d, e])
+      return rule === 'outside' && sameSize(heron(a, b, e), heron(c, d, e))
+        ? 'The two triangles are of one size: with the diagonal outside, nothing lies between them.'
+        : undefined
+    },
+    words: ({ fixed: [a = 0, b = 0, c = 0, d = 0, e = 0], rule }) =>
+      `two triangles by Heron, ${heron(a, b, e).toPrecision(6)} ${rule === 'outside' ? 'less' : '+'} ` +
+      `${heron(c, d, e).toPrecision(6)} m2; ` +
+      'the diagonal runs from the start of the first side to the end of the second' +
+      (rule === 'outside' ? ', outside the ground' : ''),
+    rings: ({ fixed: [a = 0, b = 0, c = 0, d = 0, e = 0], rule }) => [
+      quadrilateralRing(a, b, c, d, e, rule === 'outside' ? 'outside' : 'inside'),
+    ],
   },
 } as const satisfies Readonly<Record<string, Method>>

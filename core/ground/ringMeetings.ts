@@ -1,0 +1,159 @@
+import { err, ok, type Result } from '../result'
+import { inside, type Point, type Ring } from './plane'
+
+/** Two rings that share ground, by their places in the list, and a place where they do. */
+export interface RingMeeting {
+  readonly rings: readonly [number, number]
+  readonly at: Point
+}
+
+/**
+ * The outlines meet so often, or have so many corners side by side, that joining them would take too long.
+ */
+export interface TooComplex {
+  readonly kind: 'tooComplex'
+  readonly at: Point
+}
+
+/**
+ * Sides of different outlines may cross this often before joining them is refused. Two crossing combs of
+ * 1,000 corners cross a quarter of a million times; lawns and their beds a few dozen.
+ */
+const MOST_CROSSINGS = 4000
+/** Pairs of sides that are looked at: about a second of work at most. */
+const MOST_LOOKS = 200_000_000
+
+interface Side {
+  readonly ring: number
+  readonly a: Point
+  readonly b: Point
+  readonly minX: number
+  readonly maxX: number
+  readonly minY: number
+  readonly maxY: number
+}
+
+/**
+ * Which rings cross each other or lie within one another, each pair once with one place; rings that only
+ * touch don't meet. Refused past a bound that is counted while the sides are swept, before anything is cut.
+ * @param rings none of which crosses itself; m
+ * Source: sweep over the sides by their least x; even-odd rule for what lies within.
+ */
+export function ringMeetings(rings: readonly Ring[]): Result<readonly RingMeeting[], TooComplex> {
+  const swept = crossingPairs(rings)
+  if (!swept.ok) return swept
+  const crossed = swept.value
+  const boxes = rings.map(boxOf)
+  const middles = rings.map(innerPoint)
+  const within = rings.flatMap((ring, i) =>
+    rings.slice(0, i).flatMap((other, j): RingMeeting[] => {
+      if (crossed.has(pairKey(j, i)) || !boxesMeet(boxes[i]!, boxes[j]!)) return []
+      const at = [middles[i]!, middles[j]!].find((point) => inside(point, ring) && inside(point, other))
+      return at ? [{ rings: [j, i], at }] : []
+    }),
+  )
+  return ok(
+    [...crossed.values(), ...within].toSorted((a, b) => a.rings[1] - b.rings[1] || a.rings[0] - b.rings[0]),
+  )
+}
+
+const pairKey = (one: number, other: number) => `${one} ${other}`
+
+function crossingPairs(rings: readonly Ring[]): Result<ReadonlyMap<string, RingMeeting>, TooComplex> {
+  const found = new Map<string, RingMeeting>()
+  let [active, crossings, looks]: [Side[], number, number] = [[], 0, 0]
+  for (const side of rings.flatMap(sidesOf).toSorted((one, other) => one.minX - other.minX)) {
+    active = active.filter(({ maxX }) => maxX > side.minX)
+    looks += active.length
+    for (const other of active) {
+      if (other.ring === side.ring || other.minY >= side.maxY || other.maxY <= side.minY) continue
+      const at = properCrossing(side, other)
+      if (!at) continue
+      crossings += 1
+      const pair = [Math.min(side.ring, other.ring), Math.max(side.ring, other.ring)] as const
+      if (!found.has(pairKey(...pair))) found.set(pairKey(...pair), { rings: pair, at })
+      if (crossings > MOST_CROSSINGS) return err({ kind: 'tooComplex', at })
+    }
+    if (looks > MOST_LOOKS) return err({ kind: 'tooComplex', at: side.a })
+    active.push(side)
+  }
+  return ok(found)
+}
+
+const sidesOf = (ring: Ring, index: number): readonly Side[] =>
+  ring.map((a, i) => {
+    const b = ring[(i + 1) % ring.length]!
+    return {
+      ring: index,
+      a,
+      b,
+      minX: Math.min(a[0], b[0]),
+      maxX: Math.max(a[0], b[0]),
+      minY: Math.min(a[1], b[1]),
+      maxY: Math.max(a[1], b[1]),
+    }
+  })
+
+/** Nearer an end than this share of a side, two sides touch rather than cross. */
+const TOUCHES = 1e-9
+
+function properCrossing(one: Side, other: Side): Point | undefined {
+  const [d1x, d1y] = [one.b[0] - one.a[0], one.b[1] - one.a[1]]
+  const [d2x, d2y] = [other.b[0] - other.a[0], other.b[1] - other.a[1]]
+  const cross = d1x * d2y - d1y * d2x
+  if (cross === 0) return undefined
+  const [wx, wy] = [other.a[0] - one.a[0], other.a[1] - one.a[1]]
+  const t = (wx * d2y - wy * d2x) / cross
+  const u = (wx * d1y - wy * d1x) / cross
+  const between = (share: number) => share > TOUCHES && share < 1 - TOUCHES
+  return between(t) && between(u) ? [one.a[0] + t * d1x, one.a[1] + t * d1y] : undefined
+}
+
+interface Box {
+  readonly from: Point
+  readonly to: Point
+}
+
+const boxOf = (ring: Ring): Box => {
+  let [minX, minY, maxX, maxY] = [Infinity, Infinity, -Infinity, -Infinity]
+  for (const [x, y] of ring) {
+    minX = Math.min(minX, x)
+    minY = Math.min(minY, y)
+    maxX = Math.max(maxX, x)
+    maxY = Math.max(maxY, y)
+  }
+  return { from: [minX, minY], to: [maxX, maxY] }
+}
+
+const boxesMeet = (one: Box, other: Box): boolean =>
+  one.from[0] < other.to[0] &&
+  other.from[0] < one.to[0] &&
+  one.from[1] < other.to[1] &&
+  other.from[1] < one.to[1]
+
+/**
+ * A point inside a ring: the middle of the widest stretch of ground at half the height between two corners.
+ */
+function innerPoint(ring: Ring): Point {
+  const heights = [...new Set(ring.map(([, y]) => y))].toSorted((a, b) => a - b)
+  let [best, width]: [Point, number] = [ring[0] ?? [0, 0], -1]
+  const step = Math.max(1, Math.floor(heights.length / 8))
+  for (let i = 0; i + 1 < heights.length; i += step) {
+    const y = (heights[i]! + heights[i + 1]!) / 2
+    const xs = crossedAt(ring, y)
+    for (let k = 0; k + 1 < xs.length; k += 2) {
+      if (xs[k + 1]! - xs[k]! <= width) continue
+      width = xs[k + 1]! - xs[k]!
+      best = [(xs[k]! + xs[k + 1]!) / 2, y]
+    }
+  }
+  return best
+}
+
+const crossedAt = (ring: Ring, y: number): readonly number[] =>
+  ring
+    .flatMap(([ax, ay], i) => {
+      const [bx, by] = ring[(i + 1) % ring.length]!
+      return ay > y !== by > y ? [ax + ((y - ay) / (by - ay)) * (bx - ax)] : []
+    })
+    .toSorted((a, b) => a - b)

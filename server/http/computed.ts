@@ -1,0 +1,24 @@
+import type { EventHandler } from 'h3'
+import type * as v from 'valibot'
+import type { ComputeIssue } from '#core/computeIssue'
+import type { Result } from '#core/result'
+import { failure } from './failure'
+import { readBodyAs } from './readBody'
+
+/**
+ * A route that only computes: what the schema lets through is answered by the core, or refused with its
+ * reasons.
+ */
+export const computed = <S extends v.GenericSchema, Answer>(
+  schema: S,
+  answer: (request: v.InferOutput<S>) => Result<Answer, readonly ComputeIssue[]>,
+): EventHandler =>
+  defineEventHandler(async (event) => {
+    const answered = answer(await readBodyAs(event, schema))
+    if (!answered.ok)
+      throw failure(
+        answered.error[0]?.code ?? 'impossible',
+        answered.error.map(({ path, message, at }) => ({ path, message, ...(at && { at }) })),
+      )
+    return answered.value
+  })

@@ -1,0 +1,11 @@
+/** Routes that only compute and describe: open to any program, no organization, no database. */
+export const COMPUTING_ROUTES: ReadonlySet<string> = new Set([
+  '/api/plan',
+  '/api/measure',
+  '/api/calibrate',
+  '/api/pattern',
+  '/api/curve',
+  '/api/nozzles',
+  '/api/health',
+  '/api/openapi.json',
+])
