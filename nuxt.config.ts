@@ -5,6 +5,7 @@ export default defineNuxtConfig({
   // With ssr off, Nuxt 4.4's development server looks for its entry only under the environment API.
   $development: { experimental: { viteEnvironmentApi: true } },
   ssr: false,
+  imports: { dirs: ['composables/**', 'stores'] },
   components: [{ path: '~/components', pathPrefix: false }],
   devtools: { enabled: false },
   app: {
@@ -33,6 +34,8 @@ export default defineNuxtConfig({
     tsConfig: {
       include: ['../core/**/*.ts', '../demo/**/*.ts'],
       compilerOptions: { noUncheckedIndexedAccess: true },
+      // A tag of no component would show nothing and say nothing.
+      vueCompilerOptions: { checkUnknownComponents: true },
     },
     nodeTsConfig: {
       include: [

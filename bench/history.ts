@@ -1,11 +1,11 @@
 import { blankArea } from '../core/ground/blankArea'
 import { DEFAULT_HOUSE } from '../core/house'
-import type { ApplicationDocument } from '../core/jobsheet/document'
-import { lawnFromArea, noteFromLabel, type KeptArea, type KeptProduct } from '../core/jobsheet/fromRooms'
-import type { CheckRooms } from '../core/jobsheet/labelContext'
+import type { ApplicationDraft } from '../core/draft/applicationDraft'
+import { lawnFromArea, noteFromLabel, type LibraryArea, type LibraryProduct } from '../core/draft/fromLibrary'
+import type { JobQuestion } from '../core/job/workOutJob'
 import { blankProductDocument, blankRateLine } from '../core/label/blankProduct'
 import { drawsFrom } from '../core/quantity/draws'
-import type { HistoryRow } from '../core/season/history'
+import type { LedgerRow } from '../core/season/ledger'
 import { typed } from '../demo/typed'
 import { part } from '../test/support/documents'
 import { largeDocument } from './workload'
@@ -15,9 +15,12 @@ const PRODUCTS = 6
 const APPLICATIONS = 5000
 
 /** The large sheet drawn from rooms, with five thousand applications behind it: what every check looks at. */
-export function sheetWithHistory(): { readonly document: ApplicationDocument; readonly rooms: CheckRooms } {
+export function sheetWithHistory(): {
+  readonly document: ApplicationDraft
+  readonly known: Required<Pick<JobQuestion, 'library' | 'ledger'>>
+} {
   const plain = largeDocument(AREAS, PRODUCTS)
-  const areas = plain.lawns.map(({ name }, i): KeptArea => ({
+  const areas = plain.lawns.map(({ name }, i): LibraryArea => ({
     id: `area ${i}`,
     version: 1,
     name,
@@ -27,7 +30,7 @@ export function sheetWithHistory(): { readonly document: ApplicationDocument; re
       grass: [{ id: 'g', species: 'tall fescue', share: typed('', '%'), cultivar: '' }],
     },
   }))
-  const products = plain.products.map((note, i): KeptProduct => {
+  const products = plain.products.map((note, i): LibraryProduct => {
     const blank = blankProductDocument('line', 'us-1000')
     const line = {
       ...blankRateLine('line', 'solution', 'us-1000'),
@@ -53,7 +56,7 @@ export function sheetWithHistory(): { readonly document: ApplicationDocument; re
     }
   })
   const draw = drawsFrom(11)
-  const history = Array.from({ length: APPLICATIONS }, (_, i): HistoryRow => {
+  const ledger = Array.from({ length: APPLICATIONS }, (_, i): LedgerRow => {
     const which = Math.floor(draw() * PRODUCTS)
     return {
       applicationId: `job ${i}`,
@@ -83,12 +86,15 @@ export function sheetWithHistory(): { readonly document: ApplicationDocument; re
   }
   return {
     document,
-    rooms: {
-      areas,
-      products,
-      history,
-      local: [{ id: 'r', kind: 'nitrogen in a year', from: '', to: '', limit: '4', source: 'town' }],
-      mixes: [],
+    known: {
+      ledger,
+      library: {
+        areas,
+        products,
+        calibrations: [],
+        local: [{ id: 'r', kind: 'nitrogen in a year', from: '', to: '', limit: '4', source: 'town' }],
+        mixes: [],
+      },
     },
   }
 }

@@ -1,5 +1,4 @@
-import { composeSheet } from '../core/jobsheet/applicationSheet'
-import { roomChecks } from '../core/jobsheet/roomChecks'
+import { workOutApplication, workOutJob } from '../core/job/workOutJob'
 import { openWorkingBook } from '../core/working/working'
 import { BENCH_HOUSE, sheetWithHistory } from './history'
 import { withRate } from './withRate'
@@ -23,23 +22,19 @@ function timed(runs: number, replan: (rate: string) => unknown): readonly number
 export function timeReplans(): readonly number[] {
   const document = largeDocument(40, 6)
   return timed(RUNS, (rate) => {
-    if (!composeSheet(withRate(document, rate), '2026-05-06').plan)
+    if (!workOutApplication(withRate(document, rate), '2026-05-06').plan)
       throw new Error('the bench sheet does not plan')
   })
 }
 
-/** The same with every check of labels and 5,000 applications of history. */
-export function timeChecks(working: 'with working' | 'without'): readonly number[] {
-  const { document, rooms } = sheetWithHistory()
+/** The same with every rule asked of labels and 5,000 applications of history. */
+export function timeRules(working: 'with working' | 'without'): readonly number[] {
+  const { document, known } = sheetWithHistory()
   return timed(1000, (rate) => {
-    const changed = withRate(document, rate)
-    const sheet = composeSheet(
-      changed,
-      '2026-05-06',
-      working === 'with working' ? openWorkingBook() : undefined,
-      BENCH_HOUSE,
-    )
-    if (!sheet.plan) throw new Error('the bench sheet does not plan')
-    return roomChecks(changed, sheet, rooms, '2026-05-06', BENCH_HOUSE)
+    const applications = [{ id: 'a', document: withRate(document, rate) }]
+    const book = working === 'with working' ? openWorkingBook() : undefined
+    const [sheet] = workOutJob({ applications, day: '2026-05-06', house: BENCH_HOUSE, ...known }, book)
+    if (!sheet?.plan) throw new Error('the bench sheet does not plan')
+    return sheet.checks
   })
 }

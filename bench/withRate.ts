@@ -1,7 +1,7 @@
-import type { ApplicationDocument } from '../core/jobsheet/document'
+import type { ApplicationDraft } from '../core/draft/applicationDraft'
 
 /** The document with another rate of its first product. */
-export const withRate = (document: ApplicationDocument, text: string): ApplicationDocument => ({
+export const withRate = (document: ApplicationDraft, text: string): ApplicationDraft => ({
   ...document,
   products: document.products.map((product, i) =>
     i === 0 ? { ...product, rate: { ...product.rate, text } } : product,

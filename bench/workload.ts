@@ -1,10 +1,10 @@
-import type { ApplicationDocument } from '../core/jobsheet/document'
+import type { ApplicationDraft } from '../core/draft/applicationDraft'
 import type { PlanRequest } from '../core/plan/planRequest'
 import { typed } from '../demo/typed'
 import { lawn, part, product, spraying, sprayerCourse } from '../test/support/documents'
 
 /** A tank mix of so many products on so many lawns, as a sheet would hold it. */
-export function largeDocument(lawns: number, products: number): ApplicationDocument {
+export function largeDocument(lawns: number, products: number): ApplicationDraft {
   return spraying(
     Array.from({ length: lawns }, (_, i) =>
       lawn(`Lawn ${i + 1}`, [

@@ -1,8 +1,8 @@
 import { DEFAULT_HOUSE } from '#core/house'
 import { calibrationInForce } from '#core/calibration/calibrationInForce'
 import type { SpreaderDocument, SprayerDocument, ToolDocument } from '#core/calibration/equipmentDocument'
-import { blankDocument } from '#core/jobsheet/blankDocument'
-import { secondOf, type ApplicationDocument, type Split } from '#core/jobsheet/document'
+import { blankApplication } from '#core/draft/blankApplication'
+import { secondOf, type ApplicationDraft, type Split } from '#core/draft/applicationDraft'
 import {
   lawnFromArea,
   methodOf,
@@ -11,15 +11,15 @@ import {
   sprayFrom,
   spreadFrom,
   stepFor,
-} from '#core/jobsheet/fromRooms'
-import { plannedSheet, type PlannedSheet } from '#core/jobsheet/plannedSheet'
+} from '#core/draft/fromLibrary'
+import { workOutApplication, type WorkedApplication } from '#core/job/workOutJob'
 import { amountFactor, type Quantity } from '#core/quantity/quantity'
 import { dimensionOf } from '#core/quantity/rateUnit'
 import type { AmountUnit } from '#core/quantity/units'
 import type { Used } from '#core/run/outcome'
 import type { SaveJob } from '../shared/schemas/job'
 import type { StockMovement } from '../shared/schemas/product'
-import type { RoomName } from '../shared/schemas/room'
+import type { LibraryKind } from '../shared/schemas/library'
 import type { NewRunEvent } from '../shared/schemas/run'
 import { drawsFrom, normal } from '../core/quantity/draws'
 import { sampleCalibrations, sampleEquipment, sampleTrials } from './sampleEquipment'
@@ -35,7 +35,7 @@ export interface SampleJob extends Omit<SaveJob, 'version' | 'applications'> {
   readonly day: string
   readonly applications: readonly {
     readonly id: string
-    readonly document: ApplicationDocument
+    readonly document: ApplicationDraft
     readonly events: readonly NewRunEvent[]
   }[]
 }
@@ -43,7 +43,7 @@ export interface SampleJob extends Omit<SaveJob, 'version' | 'applications'> {
 export interface SampleCrew {
   /** Rows of the rooms in the order they were made; `version` stands for a row changed later. */
   readonly rows: readonly {
-    readonly room: RoomName
+    readonly room: LibraryKind
     readonly id: string
     readonly on: string
     readonly row: object
@@ -134,7 +134,12 @@ function rowsOf(sites: readonly SampleSite[]): SampleCrew['rows'] {
       on: row.document.course.on,
       row,
     })),
-    ...sampleTrials().map(({ id, ...row }) => ({ room: 'trials' as const, id, on: row.document.on, row })),
+    ...sampleTrials().map(({ id, ...row }) => ({
+      room: 'benchTests' as const,
+      id,
+      on: row.document.on,
+      row,
+    })),
     ...sampleProducts().map(({ id, ...row }) => ({ room: 'products' as const, id, on: MEASURED_ON, row })),
   ]
 }
@@ -158,7 +163,7 @@ function documentOf(
   { areas, products, equipment, rates = {}, own = {}, shared, split = '' }: Wanted,
   day: string,
   key: string,
-): ApplicationDocument {
+): ApplicationDraft {
   const shelf = sampleProducts()
   const tools = sampleEquipment().flatMap(({ document }): readonly ToolDocument[] =>
     document.kind === 'tool' ? [document] : [],
@@ -187,7 +192,7 @@ function documentOf(
     { day, days: DEFAULT_HOUSE.calibrationDays, product: chosen[0]?.name ?? '' },
   )
   const method = machine.document.kind === 'spreader' ? 'spread' : 'spray'
-  const blank = blankDocument(
+  const blank = blankApplication(
     { lawn: named('blank'), part: named('blank'), product: named('blank'), run: named(`blank run ${key}`) },
     method,
     'us-1000',
@@ -241,8 +246,8 @@ const splitOn = ({ split, days }: ProgramEntry, day: string): Split =>
 function pastJob(site: SampleSite, entry: ProgramEntry, day: string, draw: () => number): SampleJob {
   const key = `${entry.site} ${entry.purpose} ${day}`
   const document = documentOf(site, { ...entry, split: splitOn(entry, day) }, day, key)
-  const sheet = plannedSheet(document, day)
-  if (!sheet) throw new Error(`the sample's job ${key} can't be planned`)
+  const sheet = workOutApplication(document, day)
+  if (!sheet.request || !sheet.plan) throw new Error(`the sample's job ${key} can't be planned`)
   const evening = day === '2026-05-05'
   const startedAt =
     Date.parse(`${day}T${evening ? '20' : '11'}:00:00.000Z`) + Math.floor(draw() * 90) * MINUTE_MS
@@ -296,7 +301,9 @@ function pastJob(site: SampleSite, entry: ProgramEntry, day: string, draw: () =>
  * What was weighed or measured back when `share` of the planned amount went down; something always stays in
  * hopper and hose.
  */
-function usedOf({ request, plan: { totals } }: PlannedSheet, share: number): Used {
+function usedOf({ request, plan }: WorkedApplication, share: number): Used {
+  if (!request || !plan) throw new Error('a job of the sample has no plan')
+  const { totals } = plan
   const treated = { value: Math.round(totals.size.value), unit: 'm2' as const }
   const whole: Quantity<AmountUnit> | null | undefined = totals.mix ?? totals.products[0]?.charge
   const planned = totals.carrier ?? totals.products[0]?.amount

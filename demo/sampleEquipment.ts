@@ -6,8 +6,8 @@ import type {
   SprayerDocument,
   ToolDocument,
 } from '#core/calibration/equipmentDocument'
-import { blankNozzles, blankPattern, type TrialDocument } from '#core/calibration/trial'
-import type { ToolCourse, ToolNote } from '#core/ground/toolCourse'
+import { blankNozzles, blankPattern, type BenchTestDocument } from '#core/calibration/benchTest'
+import type { TapedCourse, ToolNote } from '#core/ground/toolCourse'
 import type { AmountUnit, MassUnit, VolumeUnit } from '#core/quantity/units'
 import { field, named, typed } from './typed'
 
@@ -46,7 +46,7 @@ export const BACKPACK = '3 gal pump backpack'
 export const TOW = '26 gal tow boom'
 export const RIDE = '60 gal ride-on boom'
 
-const course = (name: string, on: string, reads: readonly string[]): ToolCourse => ({
+const course = (name: string, on: string, reads: readonly string[]): TapedCourse => ({
   distance: field('100 ft'),
   on,
   runs: reads.map((read, i) => ({ id: named(`run ${name} ${i}`), read: field(read) })),
@@ -395,7 +395,7 @@ const otherWays = (): readonly SampleCalibration[] => [
 export interface SampleTrial {
   readonly id: string
   readonly equipmentId: string
-  readonly document: TrialDocument
+  readonly document: BenchTestDocument
 }
 
 /**

@@ -37,7 +37,7 @@ export const SAMPLE_EQUIPMENT = {
 export const SAMPLE_CALIBRATION = named(
   'calibration 80 lb broadcast push spreader 2026-04-21 Slow-feed 21-0-6 granule',
 )
-export const SAMPLE_TRIALS = {
+export const SAMPLE_BENCH_TESTS = {
   pattern: named('trial push 2026-04-20'),
   nozzles: named('trial tow 2026-04-12'),
 } as const

@@ -1,4 +1,4 @@
-import type { LocalRule } from '#core/localRules'
+import type { LocalRule } from '#core/rules/localRule'
 import { named } from './typed'
 
 /** Made-up local rules of the sample's town. */

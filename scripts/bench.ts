@@ -10,7 +10,7 @@ import { echoServer } from '../bench/echoServer'
 import { percentile, round } from '../bench/statistics'
 import { calibrationBench } from '../bench/calibration'
 import { planInBrowser, unionMs } from '../bench/ground'
-import { manyRows } from '../bench/rooms'
+import { manyRows } from '../bench/library'
 import { largeDocument, largeRequest } from '../bench/workload'
 import { SAMPLE_JOBS } from '../demo/sampleLinks'
 import { planApplication } from '../core/plan/planApplication'
@@ -114,8 +114,8 @@ async function replanInBrowser(chrome: Browser) {
     return { p50: round(percentile(times, 0.5)), p99: round(percentile(times, 0.99)), runs: times.length }
   }
   const sheet = await timed('timeReplans()')
-  const checks = await timed(`timeChecks('without')`)
-  const working = await timed(`timeChecks('with working')`)
+  const checks = await timed(`timeRules('without')`)
+  const working = await timed(`timeRules('with working')`)
   await page.close()
   return {
     areas: 40,

@@ -7,7 +7,7 @@ import { readGroundText } from '../core/ground/files/readGroundText'
 import { writeGeoJson, writeGpx, writeKml, type WrittenArea } from '../core/ground/files/writeGround'
 import { ringToPlan, type Anchor } from '../core/ground/geodesy'
 import { ringArea } from '../core/ground/plane'
-import { readSitePlan, writtenAreas } from '../core/ground/sitePlan'
+import { readSiteMap, writtenAreas } from '../core/ground/siteMap'
 import { sampleSites } from '../demo/sampleSites'
 import { ensureReaders } from './setup/debian.mjs'
 
@@ -116,7 +116,7 @@ function compare(site: string, areas: readonly WrittenArea[], anchor: Anchor) {
 await ensureReaders()
 try {
   for (const { name, anchor, areas } of sampleSites()) {
-    const written = writtenAreas(readSitePlan(areas, '2026-05-06'))
+    const written = writtenAreas(readSiteMap(areas, '2026-05-06'))
     if (anchor && written.length > 0) compare(name, written, anchor)
   }
   // Nothing in the sample is as awkward as this: two pieces, a hole, a turned plan, far north, characters XML

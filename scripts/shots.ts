@@ -12,7 +12,7 @@ import {
   SAMPLE_PRODUCTS,
   SAMPLE_RECORDS,
   SAMPLE_SITES,
-  SAMPLE_TRIALS,
+  SAMPLE_BENCH_TESTS,
 } from '../demo/sampleLinks'
 import { ensureBuilt } from './setup/build.mjs'
 import { openCluster } from './setup/cluster.mjs'
@@ -51,7 +51,7 @@ const SHOTS: readonly Shot[] = [
   { name: 'area', path: `/sites/${SAMPLE_SITES.cooperage}/areas/${SAMPLE_AREAS.green}` },
   {
     name: 'plan',
-    path: `/sites/${SAMPLE_SITES.cemetery}/plan?tool=samples`,
+    path: `/sites/${SAMPLE_SITES.cemetery}/map?tool=samples`,
     before: (page) => page.getByRole('button', { name: 'Place them' }).click(),
   },
   {
@@ -65,7 +65,10 @@ const SHOTS: readonly Shot[] = [
     path: `/equipment/${SAMPLE_EQUIPMENT.push}`,
     before: (page) => page.getByLabel('Rate, all passes', { exact: true }).fill('3.4'),
   },
-  { name: 'bench-pattern', path: `/equipment/${SAMPLE_EQUIPMENT.push}/trials/${SAMPLE_TRIALS.pattern}` },
+  {
+    name: 'bench-pattern',
+    path: `/equipment/${SAMPLE_EQUIPMENT.push}/benchTests/${SAMPLE_BENCH_TESTS.pattern}`,
+  },
   {
     name: 'calibration',
     path: `/equipment/${SAMPLE_EQUIPMENT.push}/calibrations/${SAMPLE_CALIBRATION}`,

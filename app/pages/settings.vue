@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { LocalRule, MixNote } from '#core/localRules'
+import type { LocalRule, MixNote } from '#core/rules/localRule'
 import { SYSTEM_UNITS, UNIT_SYSTEMS } from '#core/quantity/systems'
 import type { Organization, SaveOrganization } from '#shared/schemas/organization'
 

@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import type { UnitSystem } from '#core/quantity/systems'
 import { UNIT_SYSTEMS } from '#core/quantity/systems'
-import { withJarTests, type JarTest } from '#core/localRules'
+import { withJarTests, type JarTest } from '#core/rules/localRule'
 import { useLocalStorage } from '@vueuse/core'
 import { v7 as uuid } from 'uuid'
 import type { Organization, OrganizationChoice } from '#shared/schemas/organization'

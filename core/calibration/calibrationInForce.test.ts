@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest'
 import { blankCalibration, blankEquipment } from './blankEquipment'
-import { calibrationInForce, type KeptCalibration } from './calibrationInForce'
+import { calibrationInForce, type LibraryCalibration } from './calibrationInForce'
 import { nozzleWidth, readEquipment, type SprayerDocument } from './equipmentDocument'
 import { calibrationAge, newestDay } from './calibrationAge'
 import { agreement, repeats } from '../quantity/repeats'
@@ -8,18 +8,18 @@ import { fieldReader } from '../quantity/fieldReader'
 import { typed } from '../../demo/typed'
 import { closedWorkingBook } from '../working/working'
 
-const spread = (id: string, on: string, product: string): KeptCalibration => {
+const spread = (id: string, on: string, product: string): LibraryCalibration => {
   const blank = blankCalibration('spread', 'r', 'us-1000')
   return blank.kind === 'spread'
     ? { id, version: 1, document: { ...blank, course: { ...blank.course, on, product } } }
     : { id, version: 1, document: blank }
 }
-const spray = (id: string, on: string): KeptCalibration => {
+const spray = (id: string, on: string): LibraryCalibration => {
   const blank = blankCalibration('spray', 'r', 'us-1000')
   return {
     id,
     version: 1,
-    document: { ...blank, course: { ...blank.course, on } } as KeptCalibration['document'],
+    document: { ...blank, course: { ...blank.course, on } } as LibraryCalibration['document'],
   }
 }
 const kept = [

@@ -1,9 +1,9 @@
 import type { CalibrationDocument } from './calibrationDocument'
 import type { Course } from './readCourse'
-import { standingOf, type Ground, type StandingQuestion } from './standing'
+import { calibrationTrust, type TrustReason, type TrustQuestion } from './calibrationTrust'
 
 /** A calibration with where it is kept. */
-export interface KeptCalibration {
+export interface LibraryCalibration {
   readonly id: string
   readonly version: number
   readonly document: CalibrationDocument
@@ -15,9 +15,9 @@ export const courseOf = (document: CalibrationDocument): Course =>
     : { kind: 'spray', note: document.course }
 
 /** What a failed ground costs: no sum of lighter ones outweighs a heavier one. */
-const WEIGHTS: Readonly<Record<Ground['about'], number>> = { product: 8, nozzles: 4, day: 2, speed: 1 }
-const against = (calibration: KeptCalibration, question: StandingQuestion) =>
-  standingOf(courseOf(calibration.document), question).reduce(
+const WEIGHTS: Readonly<Record<TrustReason['about'], number>> = { product: 8, nozzles: 4, day: 2, speed: 1 }
+const against = (calibration: LibraryCalibration, question: TrustQuestion) =>
+  calibrationTrust(courseOf(calibration.document), question).reduce(
     (sum, { about, holds }) => (holds ? sum : sum + WEIGHTS[about]),
     0,
   )
@@ -28,9 +28,9 @@ const against = (calibration: KeptCalibration, question: StandingQuestion) =>
  * Source: trade.md 3 (a dial number means nothing without its product), 4, 6.
  */
 export function calibrationInForce(
-  calibrations: readonly KeptCalibration[],
-  question: StandingQuestion,
-): KeptCalibration | undefined {
+  calibrations: readonly LibraryCalibration[],
+  question: TrustQuestion,
+): LibraryCalibration | undefined {
   const ranked = calibrations
     .filter(({ document }) => document.course.on !== '' && document.course.on <= question.day)
     .map((calibration) => ({

@@ -36,7 +36,7 @@ export interface TimedCourse {
  * A calibration as written down. Notes of another method than the one chosen are kept, so that a change of
  * mind loses nothing; `by` is absent in notes made before there was a choice: known area.
  */
-interface CourseNote {
+interface CalibrationCourse {
   /** Day of the calibration, YYYY-MM-DD; blank until a run is typed. */
   readonly on: string
   readonly length: Entered<LengthUnit>
@@ -58,7 +58,7 @@ export interface SpreadRun {
   readonly time?: Entered<StopwatchUnit>
 }
 
-export interface SpreaderCourse extends CourseNote {
+export interface SpreaderCourse extends CalibrationCourse {
   readonly by?: SpreadMethod
   readonly setting: string
   readonly product: string
@@ -78,7 +78,7 @@ export interface SprayRun {
   readonly time?: Entered<StopwatchUnit>
 }
 
-export interface SprayerCourse extends CourseNote {
+export interface SprayerCourse extends CalibrationCourse {
   readonly by?: SprayMethod
   readonly pressure?: Entered<PressureUnit>
   /** The nozzle set that was on, or the orifice of a hose-end head. */

@@ -1,4 +1,4 @@
-import { readToolCourse, type ToolCourse, type ToolReading } from '../ground/toolCourse'
+import { readTapedCourse, type TapedCourse, type ToolReading } from '../ground/toolCourse'
 import type { Entered } from '../quantity/entered'
 import { amountFactor, lengthSi, type Quantity } from '../quantity/quantity'
 import type { FieldReader } from '../quantity/fieldReader'
@@ -64,7 +64,7 @@ export interface ToolDocument {
   /** True over shown; 1 for a tool that reads right. */
   readonly factor: string
   /** Runs over a taped length, for a stride or a wheel. */
-  readonly course?: ToolCourse
+  readonly course?: TapedCourse
   readonly notes: string
 }
 
@@ -100,7 +100,7 @@ function readTool(document: ToolDocument, fields: FieldReader, book: WorkingBook
   const walked = walkedTool(document.type)
   if (walked)
     return document.course && document.course.runs.length > 0
-      ? readToolCourse(document.course, walked, 'document.course', fields, 'tool', book)
+      ? readTapedCourse(document.course, walked, 'document.course', fields, 'tool', book)
       : undefined
   fields.optional('document.step', document.step, 'amount', 'Smallest step', 'above-zero')
   fields.optional('document.capacity', document.capacity, 'amount', 'Capacity', 'above-zero')

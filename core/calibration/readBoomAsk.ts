@@ -8,7 +8,7 @@ import type { WorkingBook } from '../working/working'
 import { paceOf } from './anotherSpeed'
 import { nozzleOverlap, pressureForFlow, sprayWidth } from './nozzleFlow'
 import { solveBoom, type BoomAnswer, type BoomError, type BoomUnknown, type KnownNozzle } from './solveBoom'
-import type { NozzleTrial } from './trial'
+import type { NozzleBenchTest } from './benchTest'
 
 export interface BoomAsk {
   readonly unknown: BoomUnknown
@@ -33,7 +33,7 @@ export interface Measured {
  * carrier is wanted.
  */
 export function readBoomAsk(
-  { wanted, pressure, ask }: NozzleTrial,
+  { wanted, pressure, ask }: NozzleBenchTest,
   { flow, spacing, speed }: Measured,
   fields: FieldReader,
   book: WorkingBook,
@@ -131,7 +131,7 @@ export interface Fan {
  * 2 h tan(angle / 2).
  */
 export function readFan(
-  { fan }: NozzleTrial,
+  { fan }: NozzleBenchTest,
   spacing: number | undefined,
   fields: FieldReader,
   book: WorkingBook,

@@ -2,7 +2,7 @@ import { expect, test } from 'vitest'
 import { blankCalibration } from './blankEquipment'
 import { field, typed } from '../../demo/typed'
 import { closedWorkingBook } from '../working/working'
-import type { KeptCalibration } from './calibrationInForce'
+import type { LibraryCalibration } from './calibrationInForce'
 import type { CalibrationDocument } from './calibrationDocument'
 import fc from 'fast-check'
 import { askCurve } from './askCurve'
@@ -16,7 +16,7 @@ function made(
   used: string,
   speed = '3 mph',
   product = 'Granule',
-): KeptCalibration {
+): LibraryCalibration {
   const blank = blankCalibration('spread', 'r', 'us-1000') as Extract<CalibrationDocument, { kind: 'spread' }>
   const left = String(10 - Number(used))
   return {

@@ -1,7 +1,7 @@
 import { daysBetween } from '../calendar/daysBetween'
 import { fieldReader } from '../quantity/fieldReader'
 import { closedWorkingBook } from '../working/working'
-import type { KeptCalibration } from './calibrationInForce'
+import type { LibraryCalibration } from './calibrationInForce'
 import { readCalibrationDocument } from './calibrationDocument'
 import { settingCurve, type SettingCurve, type SettingPoint } from './settingCurve'
 
@@ -25,7 +25,7 @@ export interface SpreaderCurve {
  * @param day YYYY-MM-DD; later ones are not in it, older ones count for less
  */
 export function spreaderCurve(
-  calibrations: readonly KeptCalibration[],
+  calibrations: readonly LibraryCalibration[],
   products: readonly string[],
   day: string,
 ): SpreaderCurve {

@@ -4,7 +4,7 @@ import { closedWorkingBook } from '../working/working'
 import type { MeasuredWith } from './fieldNotes'
 import type { GroundPart } from './groundPart'
 import { SCALE_ERROR } from './instruments'
-import { readToolCourse, toolWords, type ToolReading } from './toolCourse'
+import { readTapedCourse, toolWords, type ToolReading } from './toolCourse'
 
 /** The instrument a piece was measured with, read. */
 export interface ReadInstrument {
@@ -23,7 +23,7 @@ export function readInstrument(
   const kind = instrument === 'paced' ? 'stride' : 'wheel'
   const tool =
     note && instrument !== 'tape'
-      ? readToolCourse(note.course, kind, `${path}.tool.course`, fields, '', closedWorkingBook)
+      ? readTapedCourse(note.course, kind, `${path}.tool.course`, fields, '', closedWorkingBook)
       : undefined
   const share = tool?.scale ?? SCALE_ERROR[instrument]
   const words =

@@ -1,4 +1,4 @@
-import type { PlanLayout } from './planLayout'
+import type { SiteLayout } from './siteLayout'
 import type { Point } from './plane'
 
 export interface SketchLayout {
@@ -20,7 +20,7 @@ const LABEL = 16
  * @param height box height, in drawing units
  */
 export function sketchLayout(
-  { shapes, labels, bounds }: PlanLayout,
+  { shapes, labels, bounds }: SiteLayout,
   width: number,
   height: number,
 ): SketchLayout {

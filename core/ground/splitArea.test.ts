@@ -6,7 +6,7 @@ import type { AreaDocument } from './areaDocument'
 import { blankArea, blankPart } from './blankArea'
 import type { LawnPart } from './fieldNotes'
 import type { Point } from './plane'
-import { readSitePlan } from './sitePlan'
+import { readSiteMap } from './siteMap'
 import { mergedArea, splitArea } from './splitArea'
 
 const document = (parts: readonly LawnPart[], rest: Partial<AreaDocument> = {}): AreaDocument => ({
@@ -19,7 +19,7 @@ const outline = (id: string, points: readonly Point[], sign: LawnPart['sign'] = 
   outline: { from: 'walked', points, pointError: typed('2', 'm'), origin: 'a file' },
 })
 const planOf = (one: AreaDocument) =>
-  readSitePlan([{ id: 'a', name: 'Front', document: one }], '2026-05-06').areas[0]!
+  readSiteMap([{ id: 'a', name: 'Front', document: one }], '2026-05-06').areas[0]!
 const sizeOf = (parts: readonly LawnPart[]) => planOf(document(parts)).size ?? Number.NaN
 
 function split(one: AreaDocument, line: readonly [Point, Point]) {
@@ -92,7 +92,7 @@ test('a line that misses the area cuts nothing', () => {
     {
       at: [x, y],
     },
-  ] = readSitePlan([{ id: 'a', name: 'Front', document: taped }], '2026-05-06').layout.labels as unknown as [
+  ] = readSiteMap([{ id: 'a', name: 'Front', document: taped }], '2026-05-06').layout.labels as unknown as [
     { at: Point },
   ]
   const halves = split(taped, [

@@ -4,7 +4,7 @@ import { intersect, subtract, type Polygon } from './combineOutlines'
 import { toMillimetre } from './editOutline'
 import type { LawnPart, MeasuredWith } from './fieldNotes'
 import { boundsOf, distance, ringArea, type Point, type Ring } from './plane'
-import type { PlanShape } from './planLayout'
+import type { MapShape } from './siteLayout'
 
 /** `notAcross`: the line does not cut the area into two. `notCombined`: its outlines can't be cut. */
 export type SplitError = { readonly kind: 'notAcross' | 'notCombined' }
@@ -12,7 +12,7 @@ export type SplitError = { readonly kind: 'notAcross' | 'notCombined' }
 /** A piece of the plan with the part it came from. */
 export interface CutPart {
   readonly part: LawnPart
-  readonly shape: PlanShape
+  readonly shape: MapShape
 }
 
 /**

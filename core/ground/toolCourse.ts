@@ -9,7 +9,7 @@ import type { WorkingBook } from '../working/working'
 import { SCALE_ERROR } from './instruments'
 
 /** A stride or a wheel tried over a taped length: what was counted or shown on each run. */
-export interface ToolCourse {
+export interface TapedCourse {
   readonly distance: Entered<LengthUnit>
   /** YYYY-MM-DD or blank. */
   readonly on: string
@@ -24,7 +24,7 @@ export interface ToolNote {
   readonly id: string
   readonly version: number
   readonly name: string
-  readonly course: ToolCourse
+  readonly course: TapedCourse
 }
 
 /** Fewer runs than this over the taped length leave the stride or wheel unproven (trade.md 2). */
@@ -46,8 +46,8 @@ export interface ToolReading {
  * @returns undefined when a field is missing or wrong; the reader says which
  * Source: sample mean; its error sd / root n, combined with the tape's.
  */
-export function readToolCourse(
-  course: ToolCourse,
+export function readTapedCourse(
+  course: TapedCourse,
   kind: ToolReading['kind'],
   path: string,
   fields: FieldReader,

@@ -12,7 +12,7 @@ import { withoutSmallLoops } from './cutLoops'
 import { samplePoints } from './samplePoints'
 import { simplify } from './simplify'
 import { simulatedWalk, TRIAL_LAWN } from './simulatedWalk'
-import { readToolCourse, type ToolCourse, type ToolReading } from './toolCourse'
+import { readTapedCourse, type TapedCourse, type ToolReading } from './toolCourse'
 import {
   EMPTY_TRACK,
   meanPointError,
@@ -30,7 +30,7 @@ const course = (
   unit: LengthUnit,
   reads: string,
   kind: ToolReading['kind'],
-): ToolCourse => ({
+): TapedCourse => ({
   distance: typed(distance, unit),
   on: '2026-03-12',
   runs: reads.split(' ').map((read, i) => ({
@@ -39,9 +39,9 @@ const course = (
   })),
 })
 
-test.each(readTable('toolCourse.csv', import.meta.url))('$name: $words', (row) => {
+test.each(readTable('tapedCourse.csv', import.meta.url))('$name: $words', (row) => {
   const kind = row.kind as ToolReading['kind']
-  const tool = readToolCourse(
+  const tool = readTapedCourse(
     course(row.distance ?? '', row.unit as LengthUnit, row.reads ?? '', kind),
     kind,
     'p',

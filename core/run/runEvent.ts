@@ -1,3 +1,4 @@
+import type { WorkedApplication } from '../job/workOutJob'
 import type { Plan } from '../plan/plan'
 import type { PlanRequest } from '../plan/planRequest'
 import type { Quantity } from '../quantity/quantity'
@@ -33,6 +34,8 @@ export interface FrozenPlan {
   readonly siteId?: string
   readonly request: PlanRequest
   readonly plan: Plan
+  /** Everything else that was shown of the application; absent where it was frozen before version 0.6. */
+  readonly worked?: Omit<WorkedApplication, 'request' | 'plan' | 'nitrogen' | 'yearLeft' | 'cost'>
   /** Lawns left untreated on purpose. */
   readonly checkPlots?: readonly string[]
 }

@@ -13,3 +13,10 @@ export function verdictOf(deviation: number, { good, acceptable }: Tolerance = D
   if (size <= good) return 'good'
   return size <= acceptable ? 'acceptable' : 'off'
 }
+
+const WORST_FIRST = ['off', 'acceptable', 'good'] as const
+
+/** The worst of several, as a record is filed under; undefined where none is known. */
+export const worstVerdict = (
+  outcomes: readonly { readonly verdict: Verdict | undefined }[],
+): Verdict | undefined => WORST_FIRST.find((verdict) => outcomes.some((one) => one.verdict === verdict))

@@ -6,12 +6,11 @@ import {
   type InferCreationAttributes,
   type Sequelize,
 } from 'sequelize'
-import type { JobState } from '#core/jobsheet/chain'
-import type { ApplicationDocument } from '#core/jobsheet/document'
+import type { JobState } from '#core/job/chain'
+import type { ApplicationDraft } from '#core/draft/applicationDraft'
 import type { RunEventBody } from '#core/run/runEvent'
 import type { RunRecord } from '#core/run/foldRun'
 import type { UnitSystem } from '#core/quantity/systems'
-import type { PlannedSheet } from '#core/jobsheet/plannedSheet'
 import type { Organization } from '#shared/schemas/organization'
 import type { RecordRow } from '#shared/schemas/run'
 import { AttachmentModel, defineAttachments } from './attachmentModel'
@@ -20,14 +19,14 @@ import {
   AreaModel,
   AreaSizeModel,
   CalibrationModel,
-  defineRooms,
+  defineLibrary,
   EquipmentModel,
   LaidDownModel,
   ProductModel,
   SiteModel,
   StockMovementModel,
-  TrialModel,
-} from './roomModels'
+  BenchTestModel,
+} from './libraryModels'
 
 /** Columns only; rows leave the repositories as plain typed data, never as these. */
 export class OrganizationModel extends Model<
@@ -71,9 +70,8 @@ export class ApplicationModel extends Model<
   declare jobId: string
   declare position: number
   /** As entered. */
-  declare document: ApplicationDocument
+  declare document: ApplicationDraft
   /** As computed by the server from the document, with the core's version; null until it can be planned. */
-  declare sheet: PlannedSheet | null
   declare updatedAt: CreationOptional<Date>
 }
 
@@ -121,7 +119,7 @@ export interface Models {
   readonly areaSizes: typeof AreaSizeModel
   readonly equipment: typeof EquipmentModel
   readonly calibrations: typeof CalibrationModel
-  readonly trials: typeof TrialModel
+  readonly benchTests: typeof BenchTestModel
   readonly products: typeof ProductModel
   readonly stockMovements: typeof StockMovementModel
   readonly laidDown: typeof LaidDownModel
@@ -171,7 +169,6 @@ export function defineModels(sequelize: Sequelize): Models {
       jobId: DataTypes.UUID,
       position: DataTypes.INTEGER,
       document: DataTypes.JSONB,
-      sheet: DataTypes.JSONB,
       updatedAt: DataTypes.DATE,
     },
     options('applications'),
@@ -210,7 +207,7 @@ export function defineModels(sequelize: Sequelize): Models {
     },
     options('records'),
   )
-  defineRooms(options)
+  defineLibrary(options)
   defineAttachments(options)
   return {
     organizations: OrganizationModel,
@@ -223,7 +220,7 @@ export function defineModels(sequelize: Sequelize): Models {
     areaSizes: AreaSizeModel,
     equipment: EquipmentModel,
     calibrations: CalibrationModel,
-    trials: TrialModel,
+    benchTests: BenchTestModel,
     products: ProductModel,
     stockMovements: StockMovementModel,
     laidDown: LaidDownModel,

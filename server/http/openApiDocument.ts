@@ -11,7 +11,7 @@ import {
 import { CalibrateAnswerSchema, CalibrateRequestSchema } from '#shared/schemas/compute/calibrate'
 import { MeasureAnswerSchema, MeasureRequestSchema } from '#shared/schemas/compute/measure'
 import { ImportCalibrationsSchema } from '#shared/schemas/calibrationFile'
-import { CopySiteSchema, SavePlanSchema } from '#shared/schemas/ground'
+import { CopySiteSchema, SaveSiteMapSchema } from '#shared/schemas/ground'
 import { JobFileSchema, SaveDaySchema, SaveJobSchema } from '#shared/schemas/job'
 import {
   ChooseOrganizationSchema,
@@ -22,9 +22,9 @@ import { PlanRequestSchema } from '#shared/schemas/plan'
 import { ErrorSchema, HealthSchema, PlanResponseSchema } from '#shared/schemas/planResponse'
 import { NewMovementSchema } from '#shared/schemas/product'
 import { ImportProductsSchema } from '#shared/schemas/shelfFile'
-import { RemoveSchema, ROOM_NAMES, type RoomName } from '#shared/schemas/room'
+import { RemoveSchema, LIBRARY_KINDS, type LibraryKind } from '#shared/schemas/library'
 import { NewRunEventsSchema } from '#shared/schemas/run'
-import { ROOMS } from '../services/rooms'
+import { LIBRARY } from '../services/library'
 
 const json = (schema: GenericSchema) => {
   const { $schema: _, ...plain } = toJsonSchema(schema, { errorMode: 'ignore' })
@@ -93,7 +93,7 @@ export const openApiDocument = (version: string) => ({
         responses: { 201: answer('made and chosen') },
       },
     },
-    ...Object.fromEntries(ROOM_NAMES.flatMap((room) => roomPaths(room))),
+    ...Object.fromEntries(LIBRARY_KINDS.flatMap((room) => roomPaths(room))),
     '/api/sites': {
       get: {
         summary: 'Sites by name, a page at a time',
@@ -108,11 +108,25 @@ export const openApiDocument = (version: string) => ({
         responses: { 200: answer('ledger rows'), ...errors(404) },
       },
     },
-    '/api/sites/{id}/plan': {
+    '/api/sites/{id}/planned': {
+      parameters: [id],
+      get: {
+        summary: 'What planned jobs are going to put down on a site, but for the job that is named',
+        parameters: asked('job'),
+        responses: { 200: answer('planned rows'), ...errors(404) },
+      },
+    },
+    '/api/refusals': {
+      get: {
+        summary: 'Stops that kept jobs from being planned or run, the newest first',
+        responses: { 200: answer('refusals') },
+      },
+    },
+    '/api/sites/{id}/map': {
       parameters: [id],
       post: {
         summary: 'Change several areas of a site as one',
-        requestBody: body(SavePlanSchema),
+        requestBody: body(SaveSiteMapSchema),
         responses: { 200: answer('the areas'), ...errors(400, 404, 409) },
       },
     },
@@ -296,12 +310,12 @@ function computePaths(): Readonly<Record<string, object>> {
 }
 
 /** The routes every room has. */
-function roomPaths(room: RoomName): readonly (readonly [string, object])[] {
-  const { schema, what } = ROOMS[room]
+function roomPaths(room: LibraryKind): readonly (readonly [string, object])[] {
+  const { schema, what } = LIBRARY[room]
   return [
-    [`/api/rooms/${room}`, { get: { summary: `Every ${what}`, responses: { 200: answer('rows') } } }],
+    [`/api/library/${room}`, { get: { summary: `Every ${what}`, responses: { 200: answer('rows') } } }],
     [
-      `/api/rooms/${room}/{id}`,
+      `/api/library/${room}/{id}`,
       {
         parameters: [id],
         get: { summary: `One ${what}`, responses: { 200: answer(what), ...errors(404) } },
@@ -318,7 +332,7 @@ function roomPaths(room: RoomName): readonly (readonly [string, object])[] {
       },
     ],
     [
-      `/api/rooms/${room}/{id}/restore`,
+      `/api/library/${room}/{id}/restore`,
       {
         parameters: [id],
         post: { summary: `Bring a deleted ${what} back`, responses: { 200: answer(what), ...errors(404) } },

@@ -1,6 +1,6 @@
 import type { Calibration, Equipment, SaveCalibration, SaveEquipment } from '#shared/schemas/equipment'
-import type { SaveTrial, Trial } from '#shared/schemas/trial'
-import type { CalibrationModel, EquipmentModel, TrialModel } from '../database/roomModels'
+import type { SaveBenchTest, BenchTest } from '#shared/schemas/benchTest'
+import type { CalibrationModel, EquipmentModel, BenchTestModel } from '../database/libraryModels'
 import { editableRows, type EditableRows } from './editableRows'
 import type { Scope } from './scope'
 
@@ -13,14 +13,14 @@ export interface CalibrationFields extends Omit<SaveCalibration, 'version'> {
   readonly perPass: number | null
 }
 
-export interface TrialFields extends Omit<SaveTrial, 'version'> {
+export interface BenchTestFields extends Omit<SaveBenchTest, 'version'> {
   readonly onDay: string | null
 }
 
 export type EquipmentRepository = EditableRows<Equipment, EquipmentFields>
 export type CalibrationsRepository = EditableRows<Calibration, CalibrationFields>
 
-export type TrialsRepository = EditableRows<Trial, TrialFields>
+export type BenchTestsRepository = EditableRows<BenchTest, BenchTestFields>
 
 export const equipmentRepository = (scope: Scope): EquipmentRepository =>
   editableRows<EquipmentModel, Equipment, EquipmentFields>(
@@ -51,10 +51,10 @@ export const calibrationsRepository = (scope: Scope): CalibrationsRepository =>
     ['onDay'],
   )
 
-export const trialsRepository = (scope: Scope): TrialsRepository =>
-  editableRows<TrialModel, Trial, TrialFields>(
+export const benchTestsRepository = (scope: Scope): BenchTestsRepository =>
+  editableRows<BenchTestModel, BenchTest, BenchTestFields>(
     scope,
-    scope.database.models.trials,
+    scope.database.models.benchTests,
     ({ id, version, equipmentId, document, updatedAt }) => ({
       id,
       version,

@@ -4,10 +4,10 @@ import { attachmentsRepository, type AttachmentsRepository } from './attachments
 import {
   calibrationsRepository,
   equipmentRepository,
-  trialsRepository,
+  benchTestsRepository,
   type CalibrationsRepository,
   type EquipmentRepository,
-  type TrialsRepository,
+  type BenchTestsRepository,
 } from './equipment'
 import { finderRepository, type FinderRepository } from './finder'
 import { jobsRepository, type JobsRepository } from './jobs'
@@ -19,6 +19,7 @@ import {
   type StockRepository,
 } from './products'
 import { recordsRepository, type RecordsRepository } from './records'
+import { refusalsRepository, type RefusalsRepository } from './refusals'
 import { runsRepository, type RunsRepository } from './runs'
 import type { Scope } from './scope'
 import { areasRepository, sitesRepository, type AreasRepository, type SitesRepository } from './sites'
@@ -33,7 +34,7 @@ export interface Repositories {
   readonly areas: AreasRepository
   readonly equipment: EquipmentRepository
   readonly calibrations: CalibrationsRepository
-  readonly trials: TrialsRepository
+  readonly benchTests: BenchTestsRepository
   readonly products: ProductsRepository
   readonly stock: StockRepository
   readonly jobs: JobsRepository
@@ -42,6 +43,7 @@ export interface Repositories {
   readonly ledger: LedgerRepository
   readonly finder: FinderRepository
   readonly attachments: AttachmentsRepository
+  readonly refusals: RefusalsRepository
 }
 
 export function forOrganization(
@@ -59,7 +61,7 @@ export function forOrganization(
     areas: areasRepository(scope),
     equipment: equipmentRepository(scope),
     calibrations: calibrationsRepository(scope),
-    trials: trialsRepository(scope),
+    benchTests: benchTestsRepository(scope),
     products: productsRepository(scope),
     stock: stockRepository(scope),
     jobs: jobsRepository(scope),
@@ -68,5 +70,6 @@ export function forOrganization(
     ledger: ledgerRepository(scope),
     finder: finderRepository(scope),
     attachments: attachmentsRepository(scope),
+    refusals: refusalsRepository(scope),
   }
 }

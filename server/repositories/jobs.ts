@@ -1,7 +1,6 @@
 import { literal, Op, QueryTypes } from 'sequelize'
-import type { JobState } from '#core/jobsheet/chain'
-import type { ApplicationDocument } from '#core/jobsheet/document'
-import type { PlannedSheet } from '#core/jobsheet/plannedSheet'
+import type { JobState } from '#core/job/chain'
+import type { ApplicationDraft } from '#core/draft/applicationDraft'
 import type { Job, JobApplication, JobRow } from '#shared/schemas/job'
 import type { JobModel } from '../database/models'
 import { prefixSearch, type PageWanted, type Scope } from './scope'
@@ -10,8 +9,7 @@ import { prefixSearch, type PageWanted, type Scope } from './scope'
 export type JobFields = Pick<Job, 'site' | 'siteId' | 'purpose' | 'plannedFor' | 'state'>
 export interface ApplicationFields {
   readonly id: string
-  readonly document: ApplicationDocument
-  readonly sheet: PlannedSheet | null
+  readonly document: ApplicationDraft
 }
 export interface JobFilter {
   readonly words: string
@@ -25,12 +23,13 @@ export interface JobsRepository {
   readonly between: (from: string, to: string, states: readonly JobState[]) => Promise<readonly JobRow[]>
   /** Jobs of one day in driving order, those not put in order yet last. */
   readonly ofDay: (day: string) => Promise<readonly Job[]>
+  /** Jobs of a site that are planned or under way, with days from and to. */
+  readonly plannedOnSite: (siteId: string, from: string, to: string) => Promise<readonly Job[]>
   readonly setDrive: (ids: readonly string[]) => Promise<void>
   readonly count: () => Promise<number>
   /** With `lock`, the row is held until the transaction ends. */
   readonly find: (id: string, lock?: 'lock') => Promise<Job | undefined>
   readonly jobOf: (applicationId: string) => Promise<string | undefined>
-  readonly sheet: (applicationId: string) => Promise<PlannedSheet | null>
   readonly insert: (
     id: string,
     fields: JobFields,
@@ -70,28 +69,29 @@ export function jobsRepository({
       ...options,
     })
     await applications.bulkCreate(
-      list.map(({ id, document, sheet }, index) => ({
+      list.map(({ id, document }, index) => ({
         organizationId,
         id,
         jobId,
         position: index + 1,
         document,
-        sheet,
         updatedAt: new Date(),
       })),
-      { updateOnDuplicate: ['position', 'document', 'sheet', 'updatedAt'], ...options },
+      { updateOnDuplicate: ['position', 'document', 'updatedAt'], ...options },
     )
   }
-  const statesOf = async (jobId: string): Promise<ReadonlyMap<string, JobApplication['state']>> => {
-    const rows = await sequelize.query<{ id: string; state: JobApplication['state'] }>(
-      `SELECT application_id AS id, CASE WHEN bool_or(kind = 'finished') THEN 'done' WHEN
-        bool_or(kind = 'started') THEN 'running' ELSE 'planned' END AS state
+  /** How far the runs of some jobs have come, by application; what was frozen comes with those that began. */
+  const runsOf = async (jobIds: readonly string[]): Promise<ReadonlyMap<string, RunOfApplication>> => {
+    const rows = await sequelize.query<RunOfApplication & { readonly id: string }>(
+      `SELECT application_id AS id, CASE WHEN bool_or(kind = 'finished') THEN 'done' ELSE 'running'
+        END AS state,
+         (jsonb_agg(payload) FILTER (WHERE kind = 'planned'))->0 AS frozen
        FROM run_events WHERE organization_id = :organizationId AND application_id IN (SELECT id
-         FROM applications WHERE organization_id = :organizationId AND job_id = :jobId)
-       GROUP BY application_id`,
-      { type: QueryTypes.SELECT, replacements: { organizationId, jobId }, ...options },
+         FROM applications WHERE organization_id = :organizationId AND job_id IN (:jobIds))
+       GROUP BY application_id HAVING bool_or(kind IN ('started', 'finished'))`,
+      { type: QueryTypes.SELECT, replacements: { organizationId, jobIds }, ...options },
     )
-    return new Map(rows.map(({ id, state }) => [id, state]))
+    return new Map(rows.map(({ id, state, frozen }) => [id, { state, frozen }]))
   }
   const write = async (fields: object, where: object) => {
     const [count] = await jobs.update(
@@ -100,29 +100,35 @@ export function jobsRepository({
     )
     return count === 1
   }
+  /** Rows with their applications, in the order of the rows, however many in three questions. */
+  const withApplications = async (rows: readonly JobModel[]): Promise<readonly Job[]> => {
+    const ids = rows.map(({ id }) => id)
+    if (ids.length === 0) return []
+    const list = await applications.findAll({
+      attributes: ['id', 'jobId', 'document'],
+      where: { organizationId, jobId: ids },
+      order: [['position', 'ASC']],
+      ...options,
+    })
+    const runs = await runsOf(ids)
+    return rows.map((job) => ({
+      ...jobRow(job),
+      version: job.version,
+      applications: list
+        .filter(({ jobId }) => jobId === job.id)
+        .map(({ id, document }): JobApplication => {
+          const run = runs.get(id)
+          return run ? { id, document, ...run } : { id, document, state: 'planned' }
+        }),
+    }))
+  }
   const find: JobsRepository['find'] = async (id, lock) => {
     const job = await jobs.findOne({
       where: { organizationId, id, deletedAt: null },
       ...(lock && options.transaction ? { lock: options.transaction.LOCK.UPDATE } : {}),
       ...options,
     })
-    if (!job) return undefined
-    const list = await applications.findAll({
-      attributes: ['id', 'document'],
-      where: { organizationId, jobId: id },
-      order: [['position', 'ASC']],
-      ...options,
-    })
-    const states = await statesOf(id)
-    return {
-      ...jobRow(job),
-      version: job.version,
-      applications: list.map((row) => ({
-        id: row.id,
-        document: row.document,
-        state: states.get(row.id) ?? 'planned',
-      })),
-    }
+    return job ? (await withApplications([job]))[0] : undefined
   }
   return {
     page: async ({ words, states, siteId }, { limit, after }) => {
@@ -170,21 +176,32 @@ export function jobsRepository({
         })
       ).map(jobRow),
     count: () => jobs.count({ where: { organizationId, deletedAt: null }, ...options }),
-    ofDay: async (day) => {
-      const rows = await jobs.findAll({
-        attributes: ['id'],
-        where: { organizationId, deletedAt: null, plannedFor: day, state: { [Op.ne]: 'cancelled' } },
-        order: [BY_DRIVE, ['id', 'ASC']],
-        limit: MOST_OF_DAY,
-        ...options,
-      })
-      const found: Job[] = []
-      for (const { id } of rows) {
-        const job = await find(id)
-        if (job) found.push(job)
-      }
-      return found
-    },
+    ofDay: async (day) =>
+      withApplications(
+        await jobs.findAll({
+          where: { organizationId, deletedAt: null, plannedFor: day, state: { [Op.ne]: 'cancelled' } },
+          order: [BY_DRIVE, ['id', 'ASC']],
+          limit: MOST_OF_DAY,
+          ...options,
+        }),
+      ),
+    plannedOnSite: async (siteId, from, to) =>
+      withApplications(
+        await jobs.findAll({
+          where: {
+            organizationId,
+            siteId,
+            deletedAt: null,
+            plannedFor: { [Op.between]: [from, to] },
+            state: { [Op.in]: ['planned', 'running'] },
+          },
+          order: [
+            ['plannedFor', 'ASC'],
+            ['id', 'ASC'],
+          ],
+          ...options,
+        }),
+      ),
     setDrive: async (ids) => {
       for (const [place, id] of ids.entries())
         await jobs.update({ drive: place + 1 }, { where: { organizationId, id }, silent: true, ...options })
@@ -198,14 +215,6 @@ export function jobsRepository({
           ...options,
         })
       )?.jobId,
-    sheet: async (applicationId) =>
-      (
-        await applications.findOne({
-          attributes: ['sheet'],
-          where: { organizationId, id: applicationId },
-          ...options,
-        })
-      )?.sheet ?? null,
     insert: async (id, fields, list) => {
       await jobs.create({ organizationId, id, ...columns(fields), version: 1 }, options)
       await replaceApplications(id, list)
@@ -226,6 +235,8 @@ export function jobsRepository({
     restore: (id) => write({ deletedAt: null }, { id, deletedAt: { [Op.ne]: null } }),
   }
 }
+
+type RunOfApplication = Required<Pick<JobApplication, 'state' | 'frozen'>>
 
 interface RawJobRow {
   id: string

@@ -1,5 +1,5 @@
 import { QueryTypes } from 'sequelize'
-import type { Split } from '#core/jobsheet/document'
+import type { Split } from '#core/draft/applicationDraft'
 import type { LaidDown } from '#core/run/laidDown'
 import type { LedgerRow } from '#shared/schemas/ground'
 import type { Scope } from './scope'
@@ -34,7 +34,7 @@ export interface LastLaid {
 export interface LedgerRepository {
   readonly append: (entries: readonly LedgerEntry[]) => Promise<void>
   /** What stands in the ledger for one application, corrections summed. */
-  readonly standing: (applicationId: string) => Promise<readonly LaidDown[]>
+  readonly totalsOf: (applicationId: string) => Promise<readonly LaidDown[]>
   readonly ofSite: (siteId: string, from: string, to: string) => Promise<readonly LedgerRow[]>
   readonly lastRepeats: (from: string) => Promise<readonly LastLaid[]>
 }
@@ -65,7 +65,7 @@ export function ledgerRepository({
         options,
       )
     },
-    standing: async (applicationId) => {
+    totalsOf: async (applicationId) => {
       const rows = await select<RawStanding>(
         `SELECT area_id, product_id, dimension, sum(amount) AS amount, sum(size_m2) AS size_m2,
           sum(n_kg) AS n, sum(p2o5_kg) AS p2o5, sum(k2o_kg) AS k2o, sum(fe_kg) AS fe
@@ -91,7 +91,7 @@ export function ledgerRepository({
        FROM laid_down WHERE organization_id = :organizationId AND site_id = :siteId AND on_day
          BETWEEN :from AND :to
        GROUP BY application_id, area_id, product_id, product, source_id, active, groups, on_day,
-         dimension HAVING sum(amount) > 0 ORDER BY on_day DESC, application_id, product LIMIT 2000`,
+         dimension HAVING sum(amount) > 0 ORDER BY on_day DESC, application_id, product`,
         { siteId, from, to },
       ),
     lastRepeats: (from) =>

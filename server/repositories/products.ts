@@ -1,7 +1,7 @@
 import { QueryTypes } from 'sequelize'
 import type { OnHand } from '#core/stock/onHand'
 import type { Product, SaveProduct, StockMovement } from '#shared/schemas/product'
-import type { ProductModel, StockMovementModel } from '../database/roomModels'
+import type { ProductModel, StockMovementModel } from '../database/libraryModels'
 import { editableRows, type EditableRows } from './editableRows'
 import type { Scope } from './scope'
 

@@ -1,7 +1,7 @@
 import { QueryTypes } from 'sequelize'
 import type { Area, AreaSize, SaveArea, SaveSite, Site, SiteRow } from '#shared/schemas/ground'
 import type { FieldNotes } from '#core/ground/fieldNotes'
-import type { AreaModel, SiteModel } from '../database/roomModels'
+import type { AreaModel, SiteModel } from '../database/libraryModels'
 import { editableRows, type EditableRows } from './editableRows'
 import { prefixSearch, type PageWanted, type Scope } from './scope'
 

@@ -1,27 +1,28 @@
 import { v7 as uuid } from 'uuid'
-import { spreadMethodOf, sprayMethodOf } from '#core/calibration/courseNote'
-import { dayText } from '#core/calendar/dayText'
 import type { House } from '#core/house'
-import { dialOf } from '#core/jobsheet/dialChecks'
-import type { ApplicationDocument, ProductNote } from '#core/jobsheet/document'
-import type { PlannedSheet } from '#core/jobsheet/plannedSheet'
-import { amountFactor, areaSi, timeSi } from '#core/quantity/quantity'
-import { readPositive, type Entered } from '#core/quantity/entered'
-import type { TimeUnit } from '#core/quantity/units'
-import { foldRun, type RunRecord } from '#core/run/foldRun'
-import { laidDown, ledgerChange } from '#core/run/laidDown'
-import type { FrozenLabel, FrozenPlan, RunEvent } from '#core/run/runEvent'
+import { workOutJob } from '#core/job/workOutJob'
+import { areaSi } from '#core/quantity/quantity'
 import { dimensionOf } from '#core/quantity/rateUnit'
+import { foldRun, type RunRecord } from '#core/run/foldRun'
+import { freezePlan } from '#core/run/freezePlan'
+import { laidDown, ledgerChange } from '#core/run/laidDown'
+import { reentryEnds } from '#core/run/reentry'
+import type { FrozenPlan, RunEvent } from '#core/run/runEvent'
+import { worstVerdict } from '#core/run/verdict'
+import { stillToBook } from '#core/stock/stillToBook'
+import { openWorkingBook } from '#core/working/working'
 import type { Job, JobApplication } from '#shared/schemas/job'
 import type { NewRunEvent, Run } from '#shared/schemas/run'
 import { failure } from '../http/failure'
 import type { Repositories } from '../repositories/forOrganization'
-import { refuseRoomStops, type CrewRules } from './refuseRoomStops'
 import type { RecordFields } from '../repositories/records'
+import { jobContext, type CrewRules } from './jobContext'
+import { notingRefusal } from './notingRefusal'
+import { refuseStops, refuseUnready } from './refuseStops'
 
 /**
  * What of the organization a run needs: its house rules, frozen with the plan, the zone its days are counted
- * in, and its own rules; without those (the sample's past) they are not asked.
+ * in, and its own rules; without those (the sample's past) stops are not asked for.
  */
 export interface RunHouse {
   readonly house: House
@@ -31,8 +32,8 @@ export interface RunHouse {
 
 /**
  * Takes events of one application's run, each stored once however often it is sent, and keeps job, record,
- * ledger and stock in step. `planned` freezes the plan the server has stored. Fails with `not-found`,
- * `not-ready`, `invalid`, `locked`.
+ * ledger and stock in step. `planned` works the application out afresh from what is current, and freezes
+ * that. Fails with `not-found`, `not-ready`, `invalid`, `locked`.
  */
 export async function appendRunEvents(
   repositories: Repositories,
@@ -40,114 +41,59 @@ export async function appendRunEvents(
   events: readonly NewRunEvent[],
   of: RunHouse,
 ): Promise<Run> {
-  return repositories.transaction(async (inside) => {
-    const jobId = await inside.jobs.jobOf(applicationId)
-    const job = jobId === undefined ? undefined : await inside.jobs.find(jobId, 'lock')
-    const application = job?.applications.find(({ id }) => id === applicationId)
-    if (!job || !application) throw failure('not-found', 'There is no such application.')
-    const before = await inside.runs.events(applicationId)
-    const known = new Set(before.map(({ id }) => id))
-    const fresh = events.filter(({ id }) => !known.has(id))
-    const sheet = fresh.some(({ kind }) => kind === 'planned') ? await inside.jobs.sheet(applicationId) : null
-    const complete = fresh.map((event) => withPayload(event, job, application, sheet, of))
-    const planned = fresh.find(({ kind }) => kind === 'planned')
-    if (planned && sheet && of.rules)
-      await refuseRoomStops(
-        inside,
-        job.siteId,
-        application.document,
-        sheet,
-        of.dayOf(planned.at),
-        of.house,
-        of.rules,
-      )
-    const record = foldRun([...before, ...complete])
-    refuseContradictions(before, complete, record, job)
-    await inside.runs.append(applicationId, complete)
-    if (record && fresh.length > 0) await keepInStep(inside, job, application, record, of)
-    return {
-      applicationId,
-      jobId: job.id,
-      events: await inside.runs.events(applicationId),
-      record: record ?? null,
-    }
-  })
+  return notingRefusal(repositories, applicationId, () =>
+    repositories.transaction(async (inside) => {
+      const jobId = await inside.jobs.jobOf(applicationId)
+      const job = jobId === undefined ? undefined : await inside.jobs.find(jobId, 'lock')
+      const application = job?.applications.find(({ id }) => id === applicationId)
+      if (!job || !application) throw failure('not-found', 'There is no such application.')
+      const before = await inside.runs.events(applicationId)
+      const known = new Set(before.map(({ id }) => id))
+      const fresh = events.filter(({ id }) => !known.has(id))
+      const planned = fresh.find(({ kind }) => kind === 'planned')
+      const frozen = planned && (await freeze(inside, job, application, of.dayOf(planned.at), of))
+      const complete = fresh.map((event) => withPayload(event, frozen))
+      const record = foldRun([...before, ...complete])
+      refuseContradictions(before, complete, record, job)
+      await inside.runs.append(applicationId, complete)
+      if (record && fresh.length > 0) await keepInStep(inside, job, application, record, of)
+      return {
+        applicationId,
+        jobId: job.id,
+        events: await inside.runs.events(applicationId),
+        record: record ?? null,
+      }
+    }),
+  )
 }
 
-function withPayload(
-  event: NewRunEvent,
-  job: Job,
-  { document }: JobApplication,
-  sheet: PlannedSheet | null,
-  { house }: RunHouse,
-): RunEvent {
+function withPayload(event: NewRunEvent, frozen: FrozenPlan | undefined): RunEvent {
   if (event.kind === 'started') return { ...event, payload: {} }
   if (event.kind !== 'planned') return event as RunEvent
-  if (!sheet)
-    throw failure('not-ready', 'Something on the sheet is still missing or wrong: it cannot be run yet.')
-  const stop = sheet.checks.find(({ level }) => level === 'stop')
-  if (stop) throw failure('not-ready', `A stop must be cleared first: ${stop.message}`)
-  return { ...event, payload: frozenPlan(job, document, sheet, house) }
+  if (!frozen) throw new Error('a plan was not frozen before its event')
+  return { ...event, payload: frozen }
 }
 
-function frozenPlan(
-  { site, siteId }: Job,
-  document: ApplicationDocument,
-  { coreVersion, request, plan }: PlannedSheet,
-  { good, acceptable }: House,
-): FrozenPlan {
-  const checkPlots = document.lawns
-    .filter(({ treated }) => treated === 'check')
-    .map(({ name }) => name.trim() || 'a lawn')
-  return {
-    coreVersion,
-    site,
-    request,
-    plan,
-    tolerance: { good, acceptable },
-    ...(siteId !== null && { siteId }),
-    equipment: document[document.method].equipment,
-    calibration: calibrationWords(document),
-    labels: document.products.map(frozenLabel),
-    ...(checkPlots.length > 0 && { checkPlots }),
-  }
-}
-
-function frozenLabel({ id, name, registration, source, active, reentry, repeat }: ProductNote): FrozenLabel {
-  const reentryHours = inUnit(reentry, 3600)
-  const repeatDays = inUnit(repeat, 86_400)
-  return {
-    productId: id,
-    name,
-    registration,
-    active: active.name,
-    group: active.group ?? '',
-    ...(source && { sourceId: source.id }),
-    ...(reentryHours !== undefined && { reentryHours }),
-    ...(repeatDays !== undefined && { repeatDays }),
-  }
-}
-
-function inUnit(entered: Entered<TimeUnit> | undefined, seconds: number): number | undefined {
-  const read = entered && readPositive(entered, 'time', 'Interval')
-  return read?.ok ? timeSi(read.value) / seconds : undefined
-}
-
-function calibrationWords(document: ApplicationDocument): string {
-  const { on, runs } = document[document.method].calibration
-  const setting =
-    document.method === 'spread'
-      ? ', setting ' +
-        `${dialOf(document.spread) || 'not given'}${document.spread.dial?.trim() ? ' off the curve' : ''}`
-      : ''
-  const how =
-    document.method === 'spread'
-      ? spreadMethodOf(document.spread.calibration)
-      : sprayMethodOf(document.spray.calibration)
-  return (
-    `${how}, ${on === '' ? 'no date' : dayText(on)}, ${runs.length} ` +
-    `${runs.length === 1 ? 'run' : 'runs'}${setting}`
-  )
+/** Works one application out afresh, with the rest of its visit in sight, and freezes what it comes to. */
+async function freeze(
+  repositories: Repositories,
+  job: Job,
+  application: JobApplication,
+  day: string,
+  { house, rules }: RunHouse,
+): Promise<FrozenPlan> {
+  const index = job.applications.indexOf(application)
+  const context = await jobContext(repositories, job, day, house, rules ?? { local: [], mixes: [] })
+  const open = job.applications.filter(({ state }) => state !== 'done')
+  const book = openWorkingBook()
+  const worked = workOutJob({ applications: open, ...context }, book, open.indexOf(application))[
+    open.indexOf(application)
+  ]
+  refuseUnready(worked, `applications.${index}`)
+  const frozen = worked && freezePlan(job, application.document, worked, book.pages(), house)
+  if (!worked || !frozen) throw failure('not-ready', 'Its amounts cannot be worked out yet.')
+  if (rules) refuseStops(worked)
+  return frozen
 }
 
 /** A run starts once, ends once it has begun and its amounts are known, and is corrected only afterwards. */
@@ -200,7 +146,7 @@ async function book(
   record: RunRecord,
   on: string,
 ): Promise<void> {
-  const change = ledgerChange(await ledger.standing(applicationId), laidDown(record))
+  const change = ledgerChange(await ledger.totalsOf(applicationId), laidDown(record))
   const labelOf = (id: string) => record.frozen.labels.find(({ productId }) => productId === id)
   await ledger.append(
     change.map((row) => {
@@ -231,9 +177,8 @@ async function book(
     const booked = (await stock.movements(sourceId)).filter(
       (movement) => movement.applicationId === applicationId && movement.dimension === dimensionOf(used.unit),
     )
-    const amount =
-      -used.value * amountFactor(used.unit) - booked.reduce((sum, movement) => sum + movement.amount, 0)
-    if (Math.abs(amount) < NOTHING) continue
+    const amount = stillToBook(used, booked)
+    if (amount === undefined) continue
     await stock.append(sourceId, [
       {
         id: uuid(),
@@ -250,17 +195,12 @@ async function book(
   }
 }
 
-/** Below a thousandth of a gram or millilitre nothing moved. */
-const NOTHING = 1e-9
-
 function recordRow(
   job: Job,
   { id }: JobApplication,
   record: RunRecord,
   finishedAt: string,
 ): Omit<RecordFields, 'document'> {
-  const verdicts = record.outcomes.map(({ verdict }) => verdict)
-  const hours = Math.max(0, ...record.frozen.labels.map(({ reentryHours }) => reentryHours ?? 0))
   return {
     id,
     jobId: job.id,
@@ -271,9 +211,8 @@ function recordRow(
     target: record.details?.target ?? '',
     products: record.frozen.labels.map(({ name }) => name).join(', '),
     sizeM2: record.used ? areaSi(record.used.treated) : 0,
-    verdict:
-      (['off', 'acceptable', 'good'] as const).find((verdict) => verdicts.includes(verdict)) ?? 'unknown',
-    reentryUntil: hours > 0 ? new Date(Date.parse(finishedAt) + hours * 3_600_000).toISOString() : null,
+    verdict: worstVerdict(record.outcomes) ?? 'unknown',
+    reentryUntil: reentryEnds(record.frozen.labels, finishedAt) ?? null,
   }
 }
 

@@ -1,5 +1,5 @@
 import * as v from 'valibot'
-import { JOB_STATES } from '#core/jobsheet/chain'
+import { JOB_STATES } from '#core/job/chain'
 import type { JobPage } from '#shared/schemas/job'
 import { Uuid } from '#shared/schemas/texts'
 import { failure } from '../http/failure'

@@ -1,61 +1,84 @@
-import { workDay } from '#core/calendar/workDay'
 import type { House } from '#core/house'
-import { plannedSheet } from '#core/jobsheet/plannedSheet'
+import { workDay } from '#core/calendar/workDay'
+import { workOutJob } from '#core/job/workOutJob'
 import { sameContent } from '#core/sameContent'
 import type { Job, SaveJob } from '#shared/schemas/job'
 import { failure } from '../http/failure'
 import type { Repositories } from '../repositories/forOrganization'
+import { jobContext, type CrewRules } from './jobContext'
+import { notingRefusal } from './notingRefusal'
+import { refuseStops, refuseUnready } from './refuseStops'
 
 /**
- * Saves a job as it was entered; the server computes its plans again and stores both.
- * A stale version fails with `changed-elsewhere` and the row that is there; a repeat of what is stored
- * succeeds.
- * @param today the organization's calendar day
+ * What of the organization planning a job needs; without its own rules (the sample's past) no stop is asked
+ * for.
+ */
+export interface PlanHouse {
+  /** The organization's calendar day. */
+  readonly today: string
+  readonly house: House
+  readonly rules?: CrewRules
+}
+
+/**
+ * Saves a job as it was entered; what it comes to is worked out whenever it is asked for, and kept once its
+ * run begins. A stale version fails with `changed-elsewhere` and the row that is there; a repeat of what is
+ * stored succeeds. Nothing is planned that can't be worked out, and nothing new against a stop: both fail
+ * with `not-ready`.
  */
 export async function saveJob(
   repositories: Repositories,
   id: string,
   input: SaveJob,
-  today: string,
-  house: House,
+  of: PlanHouse,
 ): Promise<Job> {
   const { version, applications, ...fields } = input
-  const day = workDay(input.plannedFor, today)
-  const computed = applications.map((application) => ({
-    ...application,
-    sheet: plannedSheet(application.document, day, house),
-  }))
-  const unready = computed.findIndex(({ sheet }) => !sheet)
-  if (input.state === 'planned' && unready >= 0) {
-    throw failure('not-ready', [
-      {
-        path: `applications.${unready}`,
-        message:
-          'Something on the sheet is still missing or wrong: a job is planned when its amounts can be ' +
-          'worked out.',
-      },
-    ])
-  }
-  return repositories.transaction(async (inside) => {
-    const stored = await inside.jobs.find(id, 'lock')
-    if (stored && sameJob(stored, input)) return stored
-    if (stored?.state === 'running' || stored?.state === 'done')
-      throw failure('locked', 'This job has been started: its plan is frozen.', stored)
-    if (!stored && version > 0)
-      throw failure('not-found', 'This job was deleted elsewhere: bring it back first, or repeat it.')
-    if ((stored?.version ?? 0) !== version)
-      throw failure('changed-elsewhere', 'This job was changed elsewhere since you opened it.', stored)
-    // A site deleted since keeps the jobs it had.
-    if (input.siteId !== null && input.siteId !== stored?.siteId && !(await inside.sites.find(input.siteId)))
-      throw failure('invalid', [{ path: 'siteId', message: 'is not one of your sites' }])
-    await refuseForeign(inside, id, applications)
-    await refuseFrozenGone(inside, stored?.applications ?? [], applications)
-    if (stored) await inside.jobs.update(id, version, fields, computed)
-    else await inside.jobs.insert(id, fields, computed)
-    const saved = await inside.jobs.find(id)
-    if (!saved) throw new Error(`job ${id} vanished while it was saved`)
-    return saved
-  })
+  return notingRefusal(repositories, applications[0]?.id ?? id, () =>
+    repositories.transaction(async (inside) => {
+      const stored = await inside.jobs.find(id, 'lock')
+      if (stored && sameJob(stored, input)) return stored
+      if (stored?.state === 'running' || stored?.state === 'done')
+        throw failure('locked', 'This job has been started: its plan is frozen.', stored)
+      if (!stored && version > 0)
+        throw failure('not-found', 'This job was deleted elsewhere: bring it back first, or repeat it.')
+      if ((stored?.version ?? 0) !== version)
+        throw failure('changed-elsewhere', 'This job was changed elsewhere since you opened it.', stored)
+      // A site deleted since keeps the jobs it had.
+      if (
+        input.siteId !== null &&
+        input.siteId !== stored?.siteId &&
+        !(await inside.sites.find(input.siteId))
+      )
+        throw failure('invalid', [{ path: 'siteId', message: 'is not one of your sites' }])
+      await refuseForeign(inside, id, applications)
+      await refuseFrozenGone(inside, stored?.applications ?? [], applications)
+      if (input.state === 'planned') await refuseToPlan(inside, id, input, stored, of)
+      if (stored) await inside.jobs.update(id, version, fields, applications)
+      else await inside.jobs.insert(id, fields, applications)
+      const saved = await inside.jobs.find(id)
+      if (!saved) throw new Error(`job ${id} vanished while it was saved`)
+      return saved
+    }),
+  )
+}
+
+/**
+ * A planned job can be worked out; what is planned anew has no stop. One that was planned before may gain
+ * one.
+ */
+async function refuseToPlan(
+  repositories: Repositories,
+  id: string,
+  { siteId, plannedFor, applications }: SaveJob,
+  stored: Job | undefined,
+  { today, house, rules }: PlanHouse,
+): Promise<void> {
+  const day = workDay(plannedFor, today)
+  const asked = rules && stored?.state !== 'planned'
+  const context = asked ? await jobContext(repositories, { id, siteId }, day, house, rules) : { day, house }
+  const worked = workOutJob({ applications, ...context })
+  worked.forEach((one, index) => refuseUnready(one, `applications.${index}`))
+  if (asked) worked.forEach(refuseStops)
 }
 
 /** A plan that was frozen is history, even if its run never began. */

@@ -16,7 +16,7 @@ import { organizationsRepository } from '../repositories/organizations'
 import { appendRunEvents, type RunHouse } from './appendRunEvents'
 import { dayFor } from './clock'
 import { keepPicture } from './keepPicture'
-import { ROOMS } from './rooms'
+import { LIBRARY } from './library'
 import { saveJob } from './saveJob'
 
 /** Makes the sample crew the first time, all of it or nothing, through the same services the screens use. */
@@ -60,7 +60,7 @@ async function makeSample(database: Database, id: string, transaction: Transacti
   const crew = sampleCrew()
   await keepPicture(repositories, CEMETERY_PICTURE, Buffer.from(CEMETERY_PNG, 'base64'))
   for (const { room, id: rowId, row, on } of crew.rows)
-    await ROOMS[room].save(repositories, rowId, { version: 0, ...row }, on)
+    await LIBRARY[room].save(repositories, rowId, { version: 0, ...row }, on)
   for (const { productId, movements } of crew.stock) await repositories.stock.append(productId, movements)
   for (const job of crew.jobs) await seedJob(repositories, job, of)
 }
@@ -78,8 +78,7 @@ async function seedJob(
       ...job,
       applications: applications.map(({ id: applicationId, document }) => ({ id: applicationId, document })),
     },
-    day,
-    of.house,
+    { today: day, house: of.house },
   )
   for (const application of applications) {
     const events = application.events as readonly NewRunEvent[]

@@ -1,6 +1,6 @@
 import Papa from 'papaparse'
 import { writeGeoJson, writeGpx, writeKml } from '#core/ground/files/writeGround'
-import { readSitePlan, writtenAreas, type SitePlan } from '#core/ground/sitePlan'
+import { readSiteMap, writtenAreas, type SiteMapReading } from '#core/ground/siteMap'
 import { SQUARE_METRES_PER } from '#core/quantity/units'
 import type { Area, Site } from '#shared/schemas/ground'
 import { failure } from '../http/failure'
@@ -22,7 +22,7 @@ export function siteFile(
   format: SiteFormat,
   day: string,
 ): { readonly type: string; readonly text: string } {
-  const plan = readSitePlan(areas, day)
+  const plan = readSiteMap(areas, day)
   if (format === 'csv') return { type: TYPES.csv, text: siteCsv(plan, areas) }
   const { anchor } = site.document
   if (!anchor)
@@ -47,7 +47,7 @@ export function siteFile(
   return { type: TYPES[format], text }
 }
 
-function siteCsv({ areas }: SitePlan, stored: readonly Area[]): string {
+function siteCsv({ areas }: SiteMapReading, stored: readonly Area[]): string {
   const rows = areas.map(({ id, name, size, sd, parts, located, samples }) => {
     const document = stored.find((area) => area.id === id)?.document
     return {

@@ -1,6 +1,6 @@
 import * as v from 'valibot'
 import { TURF_STATES } from '#core/ground/turfStates'
-import { FATES, SPLITS, TREATED, type ApplicationDocument } from '#core/jobsheet/document'
+import { FATES, SPLITS, TREATED, type ApplicationDraft } from '#core/draft/applicationDraft'
 import { FORMS, RATE_BASES } from '#core/label/label'
 import { LOAD_STYLES } from '#core/plan/planRequest'
 import {
@@ -77,7 +77,7 @@ const Product = v.strictObject({
  * An application as entered. Version 2 added what its pieces were copied from, dated exclusions and slope,
  * all optional: version 1 reads as it stands.
  */
-export const ApplicationDocumentSchema: v.GenericSchema<ApplicationDocument> = v.strictObject({
+export const ApplicationDraftSchema: v.GenericSchema<ApplicationDraft> = v.strictObject({
   schema: v.picklist([1, 2]),
   lawns: v.pipe(v.array(Lawn), v.minLength(1), v.maxLength(100)),
   products: v.pipe(v.array(Product), v.minLength(1), v.maxLength(20)),
@@ -106,4 +106,4 @@ export const ApplicationDocumentSchema: v.GenericSchema<ApplicationDocument> = v
   }),
   day: v.optional(v.strictObject({ turf: v.picklist(TURF_STATES), air: Temperature, soil: Temperature })),
   fate: v.optional(v.strictObject({ where: v.picklist(FATES), wait: Time, water: Line })),
-}) as unknown as v.GenericSchema<ApplicationDocument>
+}) as unknown as v.GenericSchema<ApplicationDraft>

@@ -17,7 +17,7 @@ import {
   STOPWATCH_UNITS,
   VOLUME_UNITS,
 } from '#core/quantity/units'
-import { toolCourse } from './ground'
+import { tapedCourse } from './ground'
 import { enteredOf } from './quantity'
 import { BlankOrDay, Line, Name, Notes, Uuid, Version } from './texts'
 
@@ -57,7 +57,7 @@ const EquipmentDocumentSchema = v.variant('kind', [
     tare: Mass,
     length: Length,
     factor: Line,
-    course: v.optional(toolCourse),
+    course: v.optional(tapedCourse),
     notes: Notes,
   }),
 ]) as unknown as v.GenericSchema<EquipmentDocument>

@@ -1,5 +1,4 @@
 import * as v from 'valibot'
-import type { HistoryRow } from '#core/season/history'
 import { OUTLINE_SOURCES } from '#core/ground/fieldNotes'
 import type { Anchor } from '#core/ground/geodesy'
 import { INSTRUMENTS } from '#core/ground/instruments'
@@ -30,7 +29,7 @@ const Coordinate = v.pipe(v.number(), v.minValue(-1e6), v.maxValue(1e6))
 const Pair = v.tuple([Coordinate, Coordinate])
 
 /** Runs of a stride or a wheel over a taped length. */
-export const toolCourse = v.strictObject({
+export const tapedCourse = v.strictObject({
   distance: Length,
   on: BlankOrDay,
   runs: v.pipe(v.array(v.strictObject({ id: Uuid, read: Span })), v.maxLength(20)),
@@ -39,7 +38,7 @@ const pictureScale = { from: Pair, to: Pair, distance: Length }
 
 const measuredWith = {
   instrument: v.picklist(INSTRUMENTS),
-  tool: v.optional(v.strictObject({ id: Uuid, version: Version, name: Name, course: toolCourse })),
+  tool: v.optional(v.strictObject({ id: Uuid, version: Version, name: Name, course: tapedCourse })),
 }
 
 const Outline = v.strictObject({
@@ -155,7 +154,7 @@ export interface AreaSize {
 }
 
 /** A picture lying under a site's plan. */
-export interface PlanPicture extends PictureScale {
+export interface MapPicture extends PictureScale {
   readonly id: string
   readonly width: number
   readonly height: number
@@ -175,7 +174,7 @@ export interface SiteDocument {
   readonly notes: string
   /** Where the plan's zero lies on the earth; without it the plan has no position. */
   readonly anchor?: Anchor
-  readonly picture?: PlanPicture
+  readonly picture?: MapPicture
 }
 
 const Pixels = v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(30_000))
@@ -223,11 +222,11 @@ export interface Site extends SaveSite {
  * Several areas of a site changed as one: arranged, split, merged, brought from a file. All of it is done or
  * none.
  */
-export const SavePlanSchema = v.strictObject({
+export const SaveSiteMapSchema = v.strictObject({
   areas: v.pipe(v.array(v.strictObject({ id: Uuid, ...SaveAreaSchema.entries })), v.maxLength(100)),
   removed: v.pipe(v.array(v.strictObject({ id: Uuid, version: Version })), v.maxLength(100)),
 })
-export type SavePlan = v.InferOutput<typeof SavePlanSchema>
+export type SaveSiteMap = v.InferOutput<typeof SaveSiteMapSchema>
 
 export const CopySiteSchema = v.strictObject({ id: Uuid, name: Name })
 
@@ -248,5 +247,4 @@ export interface SitePage {
   readonly next: string | null
 }
 
-/** One product on one area, as the ledger has it. */
-export type LedgerRow = HistoryRow
+export type { LedgerRow } from '#core/season/ledger'

@@ -1,7 +1,8 @@
 import * as v from 'valibot'
-import type { ApplicationDocument } from '#core/jobsheet/document'
-import type { JobState } from '#core/jobsheet/chain'
-import { ApplicationDocumentSchema } from './application'
+import type { ApplicationDraft } from '#core/draft/applicationDraft'
+import type { JobState } from '#core/job/chain'
+import type { FrozenPlan } from '#core/run/runEvent'
+import { ApplicationDraftSchema } from './application'
 import { Day, Line, Uuid, Version } from './texts'
 
 const MOST_APPLICATIONS = 12
@@ -20,7 +21,7 @@ export const SaveJobSchema = v.strictObject({
   state: v.picklist(['draft', 'planned', 'cancelled']),
   /** In the order in which they are carried out. */
   applications: v.pipe(
-    v.array(v.strictObject({ id: Uuid, document: ApplicationDocumentSchema })),
+    v.array(v.strictObject({ id: Uuid, document: ApplicationDraftSchema })),
     v.minLength(1, 'A job has at least one application.'),
     v.maxLength(MOST_APPLICATIONS),
     v.check((list) => new Set(list.map(({ id }) => id)).size === list.length, 'must have ids that differ'),
@@ -47,7 +48,7 @@ export const JobFileSchema = v.strictObject({
   applications: v.pipe(
     v.array(
       v.strictObject({
-        document: ApplicationDocumentSchema,
+        document: ApplicationDraftSchema,
         request: v.optional(v.unknown()),
         plan: v.optional(v.unknown()),
       }),
@@ -60,9 +61,11 @@ export type JobFile = v.InferOutput<typeof JobFileSchema>
 
 export interface JobApplication {
   readonly id: string
-  readonly document: ApplicationDocument
+  readonly document: ApplicationDraft
   /** How far its own run has come. */
   readonly state: 'planned' | 'running' | 'done'
+  /** What was frozen when its run began. */
+  readonly frozen?: FrozenPlan
 }
 
 /** A job as it is stored. */

@@ -1,6 +1,6 @@
 import * as v from 'valibot'
 import { DEFAULT_HOUSE, type House } from '#core/house'
-import { LOCAL_RULE_KINDS, type LocalRule, type MixNote } from '#core/localRules'
+import { LOCAL_RULE_KINDS, type LocalRule, type MixNote } from '#core/rules/localRule'
 import { UNIT_SYSTEMS, type UnitSystem } from '#core/quantity/systems'
 import { Line, Notes, Uuid, Version } from './texts'
 

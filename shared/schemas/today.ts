@@ -1,4 +1,4 @@
-import type { Split } from '#core/jobsheet/document'
+import type { Split } from '#core/draft/applicationDraft'
 import type { RepeatDue } from '#core/season/repeatDue'
 import type { JobRow } from './job'
 

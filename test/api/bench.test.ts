@@ -23,11 +23,11 @@ afterAll(() => served.stop())
 
 async function machine(body: object) {
   const id = uuid()
-  await client.put(`/api/rooms/equipment/${id}`, body)
+  await client.put(`/api/library/equipment/${id}`, body)
   return id
 }
 const kept = async (id: string) =>
-  (await client.get(`/api/rooms/calibrations?equipmentId=${id}`)).body as readonly Calibration[]
+  (await client.get(`/api/library/calibrations?equipmentId=${id}`)).body as readonly Calibration[]
 
 test('calibrations go out as a file and into another crew: whole, once, worked out anew', async () => {
   const file = (await sample.get(`/api/equipment/${SAMPLE_EQUIPMENT.tow}/calibrations?format=json`))
@@ -67,7 +67,7 @@ test('the table reads back as the same calibrations', async () => {
   const { data } = Papa.parse<Record<string, string>>(text.trim(), { header: true })
   const { calibrations, problems } = readCalibrationRows(data, uuid)
   expect(problems).toEqual([])
-  const stored = (await sample.get(`/api/rooms/calibrations?equipmentId=${SAMPLE_EQUIPMENT.push}`))
+  const stored = (await sample.get(`/api/library/calibrations?equipmentId=${SAMPLE_EQUIPMENT.push}`))
     .body as readonly Calibration[]
   expect(calibrations.map(({ id }) => id).toSorted()).toEqual(stored.map(({ id }) => id).toSorted())
   expect(data.find(({ setting, day }) => setting === '12' && day === '2026-04-21')?.one_pass).toMatch(

@@ -3,7 +3,7 @@ import pg from 'pg'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { Sequelize } from 'sequelize'
 import { sampleCrew } from '../../demo/sampleCrew'
-import type { ApplicationDocument } from '../../core/jobsheet/document'
+import type { ApplicationDraft } from '../../core/draft/applicationDraft'
 import { migratorOf } from '../../server/database/migrate'
 import type { Job, SaveJob } from '../../shared/schemas/job'
 import type { NewRunEvent, RecordPage, Run } from '../../shared/schemas/run'
@@ -25,12 +25,12 @@ afterAll(() => served.stop())
 const sample = sampleCrew().jobs.find(({ purpose }) => purpose === 'Spring feed, front strips')
   ?.applications[0]
 /** This crew has none of the sample's rooms. */
-const withoutSources = ({ lawns, products, ...document }: ApplicationDocument): ApplicationDocument => ({
+const withoutSources = ({ lawns, products, ...document }: ApplicationDraft): ApplicationDraft => ({
   ...document,
   lawns: lawns.map(({ source: _, ...lawn }) => lawn),
   products: products.map(({ source: _, ...product }) => product),
 })
-const documentOf = (job: SaveJob): ApplicationDocument => job.applications[0]?.document as ApplicationDocument
+const documentOf = (job: SaveJob): ApplicationDraft => job.applications[0]?.document as ApplicationDraft
 const newJob = (fields: Partial<SaveJob> = {}): SaveJob => {
   if (!sample) throw new Error('no sample job')
   return {
@@ -59,10 +59,12 @@ describe('saving', () => {
       rows: [{ id, site: 'Cooperage Row' }],
       next: null,
     })
-    const { rows } = await query(served.databaseUrl, 'SELECT sheet FROM applications WHERE job_id = $1', [id])
-    expect(rows[0]?.sheet.plan.totals.products[0].amount).toMatchObject({
-      unit: 'lb',
-      value: expect.closeTo(13.1905062, 6),
+    expect((await client.get(`/api/jobs/${id}/file`)).body).toMatchObject({
+      applications: [
+        {
+          plan: { totals: { products: [{ amount: { unit: 'lb', value: expect.closeTo(13.1905062, 6) } }] } },
+        },
+      ],
     })
   })
 
@@ -177,11 +179,20 @@ describe('running', () => {
     const run = await runJob(newJob())
     expect(await run.post(run.events.slice(0, 2))).toMatchObject({
       status: 200,
-      body: { record: { state: 'running', frozen: { coreVersion: '1.4.0', site: 'Cooperage Row' } } },
+      body: { record: { state: 'running', frozen: { coreVersion: '1.5.0', site: 'Cooperage Row' } } },
     })
     expect(
       codeOf((await client.put(`/api/jobs/${run.id}`, newJob({ version: 1, site: 'changed' }))).body),
     ).toBe('locked')
+    // What was shown when it began goes with the job from then on.
+    expect((await client.get(`/api/jobs/${run.id}`)).body).toMatchObject({
+      applications: [
+        {
+          state: 'running',
+          frozen: { worked: { dial: { setting: expect.any(String) } } },
+        },
+      ],
+    })
     const done = await run.post(run.events)
     expect(done.body).toMatchObject({ record: { state: 'done', outcomes: [{ verdict: 'good' }], gaps: [] } })
     expect((await run.post(run.events)).body).toEqual(done.body)
@@ -238,7 +249,10 @@ describe('running', () => {
       rate: { ...one.rate, text: '9.9' },
     }))
     const over = await runJob(
-      newJob({ applications: [{ id: uuid(), document: { ...documentOf(newJob()), products: product } }] }),
+      newJob({
+        state: 'draft',
+        applications: [{ id: uuid(), document: { ...documentOf(newJob()), products: product } }],
+      }),
     )
     expect(codeOf((await over.post(over.events.slice(0, 2))).body)).toBe('not-ready')
   })
@@ -254,7 +268,7 @@ test('records page by their place, each once', async () => {
   await query(
     served.databaseUrl,
     'INSERT INTO applications SELECT organization_id, gen_random_uuid(), job_id, position + n, ' +
-      'document, sheet FROM applications, generate_series(1, 60) n WHERE job_id = (SELECT job_id FROM ' +
+      'document FROM applications, generate_series(1, 60) n WHERE job_id = (SELECT job_id FROM ' +
       `records WHERE site = 'Paged' LIMIT 1)`,
   )
   await query(

@@ -1,5 +1,5 @@
 import { readdirSync } from 'node:fs'
-import { ROOM_NAMES } from '../../shared/schemas/room'
+import { LIBRARY_KINDS } from '../../shared/schemas/library'
 import fc from 'fast-check'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { clientOf, type Client } from '../support/client'
@@ -34,7 +34,7 @@ const errorOf = (body: unknown) =>
 test('health, and the log line with its time', async () => {
   expect(await client.get('/api/health')).toMatchObject({
     status: 200,
-    body: { status: 'ok', version: '0.5.0', database: 'ok' },
+    body: { status: 'ok', version: '0.6.0', database: 'ok' },
   })
   expect(served.log()).toMatch(/GET \/api\/health 200 \d+\.\d ms/)
 })
@@ -201,9 +201,9 @@ test('the description names every route and comes from the schemas', async () =>
     .filter((file) => /\.(get|put|post|delete)\.ts$/.test(file))
     .flatMap((file) => {
       const [, path = '', method = ''] = /^(.*?)(?:\/index)?\.(get|put|post|delete)\.ts$/.exec(file) ?? []
-      const rooms = path.includes('[room]') ? ROOM_NAMES : ['']
+      const rooms = path.includes('[kind]') ? LIBRARY_KINDS : ['']
       return rooms.map(
-        (room) => `${method} /api/${path.replace('[room]', room).replaceAll(/\[(\w+)\]/g, '{$1}')}`,
+        (room) => `${method} /api/${path.replace('[kind]', room).replaceAll(/\[(\w+)\]/g, '{$1}')}`,
       )
     })
   const named = Object.entries(document.paths).flatMap(([path, methods]) =>

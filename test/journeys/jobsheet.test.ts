@@ -16,7 +16,7 @@ const on = stage()
 
 const job = (id: string) => `${on.url}/jobs/${id}`
 /** Every screen of the rooms; one theme is enough, the roles of the colours are the same. */
-const ROOMS = [
+const LIBRARY = [
   '/days/2026-05-07',
   `/jobs/${SAMPLE_JOBS.grasses}/what-if`,
   '/sites',
@@ -166,7 +166,7 @@ test.each(['paper', 'dusk', 'sun'])(
       '/records',
       `/records/${SAMPLE_RECORDS.wet}`,
       '/today',
-      ...(theme === 'dusk' ? ROOMS : []),
+      ...(theme === 'dusk' ? LIBRARY : []),
     ]) {
       await page.goto(on.url + path)
       await page.getByRole('heading', { level: 1 }).first().waitFor({ state: 'attached' })

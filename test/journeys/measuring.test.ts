@@ -125,7 +125,7 @@ test(
     await field(page, 'Name of the site').fill('Traced house')
     await saved(page)
     const siteUrl = new URL(page.url()).pathname
-    await page.goto(`${on.url}${siteUrl}/plan?tool=picture`)
+    await page.goto(`${on.url}${siteUrl}/map?tool=picture`)
     await page
       .getByLabel('Picture of the site')
       .setInputFiles({ name: 'plan.png', mimeType: 'image/png', buffer: Buffer.from(CEMETERY_PNG, 'base64') })
@@ -188,7 +188,7 @@ test(
     await press(page, 'New site')
     await field(page, 'Name of the site').fill('From a file')
     await saved(page)
-    await page.goto(`${on.url}${new URL(page.url()).pathname}/plan?tool=file`)
+    await page.goto(`${on.url}${new URL(page.url()).pathname}/map?tool=file`)
     // 0.0005 degrees of longitude by 0.0003 of latitude at 39 north: 43.3 m by 33.3 m = 1,442 m2 = 15,520 ft2
     const corner = (lon: number, lat: number) => `<trkpt lat="${lat}" lon="${lon}"/>`
     const track = [

@@ -148,10 +148,8 @@ test('what if: a variant stands beside the job with its differences marked, and 
   await page.locator('[data-path="products.0.rate"]').fill('2.6')
   await page.getByText(/\d of \d+ figures differ\./).waitFor()
   await page.getByRole('row', { name: /Slow-feed 21-0-6 granule differs/ }).waitFor()
-  await page
-    .getByText(/against what each pass needs/)
-    .first()
-    .waitFor()
+  // The variant's rate asks for another dial, and gets it by itself.
+  await page.getByRole('row', { name: /^Dial/ }).filter({ hasText: '10.6' }).waitFor()
   await expectAccessible(page)
   await page.keyboard.press('Control+Enter')
   await page.waitForURL(`**/jobs/${SAMPLE_JOBS.feed}`)

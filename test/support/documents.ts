@@ -1,13 +1,13 @@
 import { blankPart } from '#core/ground/blankArea'
 import type { LawnPart } from '#core/ground/fieldNotes'
-import { blankDocument, blankProduct } from '#core/jobsheet/blankDocument'
+import { blankApplication, blankProduct } from '#core/draft/blankApplication'
 import type {
-  ApplicationDocument,
-  LawnNote,
-  ProductNote,
-  SpreadNote,
-  SprayNote,
-} from '#core/jobsheet/document'
+  ApplicationDraft,
+  AreaDraft,
+  ProductDraft,
+  SpreadDraft,
+  SprayDraft,
+} from '#core/draft/applicationDraft'
 import { sampleId, typed } from '../../demo/typed'
 import type { ReadingName } from '#core/ground/methods/method'
 import type { MethodName } from '#core/ground/methods/methods'
@@ -33,7 +33,7 @@ export function part(
   }
 }
 
-export const lawn = (name: string, parts: readonly LawnPart[], rest: Partial<LawnNote> = {}): LawnNote => ({
+export const lawn = (name: string, parts: readonly LawnPart[], rest: Partial<AreaDraft> = {}): AreaDraft => ({
   id: nextId(),
   name,
   treated: 'yes',
@@ -44,9 +44,9 @@ export const lawn = (name: string, parts: readonly LawnPart[], rest: Partial<Law
 
 export function product(
   name: string,
-  method: ApplicationDocument['method'],
-  fields: Partial<ProductNote>,
-): ProductNote {
+  method: ApplicationDraft['method'],
+  fields: Partial<ProductDraft>,
+): ProductDraft {
   return { ...blankProduct(nextId(), method, 'us-1000'), name, registration: 'sample label', ...fields }
 }
 
@@ -56,7 +56,7 @@ export const analysis = (
   k2o: string,
   fe: string,
   slowN: string,
-): ProductNote['analysis'] => ({
+): ProductDraft['analysis'] => ({
   n: typed(n, '%'),
   p2o5: typed(p2o5, '%'),
   k2o: typed(k2o, '%'),
@@ -65,11 +65,11 @@ export const analysis = (
 })
 
 export function spreading(
-  lawns: readonly LawnNote[],
-  products: readonly ProductNote[],
-  spread: Partial<SpreadNote>,
-): ApplicationDocument {
-  const blank = blankDocument(
+  lawns: readonly AreaDraft[],
+  products: readonly ProductDraft[],
+  spread: Partial<SpreadDraft>,
+): ApplicationDraft {
+  const blank = blankApplication(
     { lawn: nextId(), part: nextId(), product: nextId(), run: nextId() },
     'spread',
     'us-1000',
@@ -78,11 +78,11 @@ export function spreading(
 }
 
 export function spraying(
-  lawns: readonly LawnNote[],
-  products: readonly ProductNote[],
-  spray: Partial<SprayNote>,
-): ApplicationDocument {
-  const blank = blankDocument(
+  lawns: readonly AreaDraft[],
+  products: readonly ProductDraft[],
+  spray: Partial<SprayDraft>,
+): ApplicationDraft {
+  const blank = blankApplication(
     { lawn: nextId(), part: nextId(), product: nextId(), run: nextId() },
     'spray',
     'us-1000',
@@ -96,7 +96,7 @@ export const spreaderCourse = (
   setting: string,
   productName: string,
   weights: readonly (readonly [string, string])[],
-): SpreadNote['calibration'] => ({
+): SpreadDraft['calibration'] => ({
   on,
   setting,
   product: productName,
@@ -117,7 +117,7 @@ export const sprayerCourse = (
   width: Entered<LengthUnit>,
   speed: string,
   used: readonly Entered<'gal' | 'fl oz'>[],
-): SprayNote['calibration'] => ({
+): SprayDraft['calibration'] => ({
   on,
   length,
   width,

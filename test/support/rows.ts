@@ -1,12 +1,12 @@
 import { v7 as uuid } from 'uuid'
 import { blankCalibration, blankEquipment } from '../../core/calibration/blankEquipment'
-import { blankPattern } from '../../core/calibration/trial'
+import { blankPattern } from '../../core/calibration/benchTest'
 import { blankArea } from '../../core/ground/blankArea'
 import { blankProductDocument } from '../../core/label/blankProduct'
 import { typed } from '../../demo/typed'
 import type { SaveCalibration, SaveEquipment } from '../../shared/schemas/equipment'
 import type { SaveArea, SaveSite } from '../../shared/schemas/ground'
-import type { SaveTrial } from '../../shared/schemas/trial'
+import type { SaveBenchTest } from '../../shared/schemas/benchTest'
 import type { SaveProduct } from '../../shared/schemas/product'
 import { part } from './documents'
 
@@ -53,7 +53,7 @@ export function aCalibration(equipmentId: string, kind: 'spread' | 'spray' = 'sp
 }
 
 /** Seven trays every 2 ft: a triangle. */
-export const aTrial = (equipmentId: string): SaveTrial => ({
+export const aTrial = (equipmentId: string): SaveBenchTest => ({
   version: 0,
   equipmentId,
   document: {

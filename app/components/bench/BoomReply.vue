@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { LEAST_OVERLAP, type BoomAsk, type Fan } from '#core/calibration/readBoomAsk'
 import type { BoomUnknown } from '#core/calibration/solveBoom'
-import type { NozzleTrial } from '#core/calibration/trial'
+import type { NozzleBenchTest } from '#core/calibration/benchTest'
 import { formatFigure } from '#core/quantity/format'
 import type { Shown } from '#core/quantity/systems'
 import { CUBIC_METRES_PER, PASCALS_PER } from '#core/quantity/units'
 
 /** The one unknown, with what is practical, and how the fans overlap. */
-const props = defineProps<{ asked: BoomAsk | undefined; fan: Fan | undefined; trial: NozzleTrial }>()
+const props = defineProps<{ asked: BoomAsk | undefined; fan: Fan | undefined; trial: NozzleBenchTest }>()
 const shown = useShown()
 const inPressure = (pascals: number): Shown => ({
   figure: formatFigure(pascals / PASCALS_PER[props.trial.pressure.now.unit]),

@@ -1,15 +1,15 @@
 <script setup lang="ts">
 import { NOZZLE_LIMIT } from '#core/calibration/nozzleFlow'
-import type { ReadNozzles } from '#core/calibration/readTrial'
+import type { ReadNozzles } from '#core/calibration/readBenchTest'
 import { formatFigure } from '#core/quantity/format'
 import { CUBIC_METRES_PER } from '#core/quantity/units'
-import type { NozzleTrial } from '#core/calibration/trial'
+import type { NozzleBenchTest } from '#core/calibration/benchTest'
 
 /**
  * What a nozzle check says: which to clean or replace, the carrier at this speed, and what reaches the one
  * wanted.
  */
-const props = defineProps<{ read: ReadNozzles | undefined; trial: NozzleTrial }>()
+const props = defineProps<{ read: ReadNozzles | undefined; trial: NozzleBenchTest }>()
 const shown = useShown()
 const colours = useThemeColours()
 const perMinute = (flow: number) => {

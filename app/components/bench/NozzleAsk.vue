@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { BOOM_UNKNOWNS, type BoomUnknown } from '#core/calibration/solveBoom'
-import type { NozzleTrial } from '#core/calibration/trial'
+import type { NozzleBenchTest } from '#core/calibration/benchTest'
 import { LENGTH_UNITS, PRESSURE_UNITS, SPEED_UNITS } from '#core/quantity/units'
 
 /** What is asked of a boom: one unknown, the others as they were measured unless something else is typed. */
-const props = defineProps<{ trial: NozzleTrial }>()
+const props = defineProps<{ trial: NozzleBenchTest }>()
 const { set, locked } = useForm()
 const crew = useCrewStore()
 const WORDS: Readonly<Record<BoomUnknown, string>> = {

@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import type { NozzleTrial } from '#core/calibration/trial'
+import type { NozzleBenchTest } from '#core/calibration/benchTest'
 import { LENGTH_UNITS, STOPWATCH_UNITS, VOLUME_UNITS } from '#core/quantity/units'
 
 /** Catching nozzles and timing a course, step by step. */
-const props = defineProps<{ trial: NozzleTrial }>()
+const props = defineProps<{ trial: NozzleBenchTest }>()
 const { set, locked } = useForm()
 const addTime = () => set('document.course.times', [...props.trial.course.times, { text: '', unit: 's' }])
 </script>

@@ -1,13 +1,13 @@
 <script setup lang="ts">
-import type { ReadPattern } from '#core/calibration/readTrial'
-import type { PatternTrial } from '#core/calibration/trial'
+import type { ReadPattern } from '#core/calibration/readBenchTest'
+import type { PatternBenchTest } from '#core/calibration/benchTest'
 import { depositAt, groundRateAt, TRAVELS, variationCurve } from '#core/calibration/trayPattern'
 
 /**
  * What a tray test says: the swath, how even it is, and what to adjust; with the pictures that make it
  * believable.
  */
-const props = defineProps<{ read: ReadPattern | undefined; trial: PatternTrial; taken: boolean }>()
+const props = defineProps<{ read: ReadPattern | undefined; trial: PatternBenchTest; taken: boolean }>()
 const emit = defineEmits<{ take: [metres: number] }>()
 const shown = useShown()
 const crew = useCrewStore()

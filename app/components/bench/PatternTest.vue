@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import type { PatternTrial } from '#core/calibration/trial'
+import type { PatternBenchTest } from '#core/calibration/benchTest'
 import { AMOUNT_UNITS, LENGTH_UNITS } from '#core/quantity/units'
 
 /** A tray test, step by step as it is done at the tailgate. */
-defineProps<{ trial: PatternTrial }>()
+defineProps<{ trial: PatternBenchTest }>()
 const travels = [
   { value: 'back-and-forth', text: 'back and forth' },
   { value: 'one-way', text: 'all one way' },

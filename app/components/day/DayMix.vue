@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { SharedMix } from '#core/jobsheet/sharedMix'
+import type { SharedMix } from '#core/job/route/sharedMix'
 import { showMeasured, showQuantity } from '#core/quantity/systems'
 
 /** One mix that serves several sites: its loads, as they are made along the way. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { MixStop, SharedMix } from '#core/jobsheet/sharedMix'
+import type { MixStop, SharedMix } from '#core/job/route/sharedMix'
 import { formatFigure } from '#core/quantity/format'
 import { prettyUnits } from '#core/quantity/systems'
 import type { Job } from '#shared/schemas/job'

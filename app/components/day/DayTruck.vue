@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import type { DayNeed } from '#core/jobsheet/dayNeeds'
-import type { SharedMix } from '#core/jobsheet/sharedMix'
+import type { RouteNeed } from '#core/job/route/routeNeeds'
+import type { SharedMix } from '#core/job/route/sharedMix'
 import type { Job } from '#shared/schemas/job'
 
 /** The truck's loading list, and what must be bought before it drives. */
 const props = defineProps<{
-  needs: readonly DayNeed[]
+  needs: readonly RouteNeed[]
   spray: number
   jobs: readonly Job[]
   mixes: readonly SharedMix[]
@@ -21,7 +21,7 @@ const machines = computed(() => [
   ),
 ])
 const short = computed(() => props.needs.filter((need) => need.short > 0))
-const takeWords = (need: DayNeed) => {
+const takeWords = (need: RouteNeed) => {
   const { open = 0, full = 0, pack } = need.take ?? {}
   const told = of(need, open)
   return [
@@ -31,7 +31,7 @@ const takeWords = (need: DayNeed) => {
     .filter(Boolean)
     .join(', then ')
 }
-const of = ({ dimension }: DayNeed, amount: number) => shown.stock({ dimension, amount })
+const of = ({ dimension }: RouteNeed, amount: number) => shown.stock({ dimension, amount })
 </script>
 
 <template>

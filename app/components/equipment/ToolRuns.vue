@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { v7 as uuid } from 'uuid'
 import { walkedTool, type ToolDocument } from '#core/calibration/equipmentDocument'
-import { RUNS_WANTED, toolWords, type ToolCourse, type ToolReading } from '#core/ground/toolCourse'
+import { RUNS_WANTED, toolWords, type TapedCourse, type ToolReading } from '#core/ground/toolCourse'
 import { SYSTEM_UNITS } from '#core/quantity/systems'
 import { LENGTH_UNITS, type SpanUnit } from '#core/quantity/units'
 
@@ -13,7 +13,7 @@ const props = defineProps<{ document: ToolDocument; tool?: ToolReading }>()
 const { set, locked } = useForm()
 const crew = useCrewStore()
 const kind = computed(() => walkedTool(props.document.type) ?? 'stride')
-const course = computed<ToolCourse>(
+const course = computed<TapedCourse>(
   () =>
     props.document.course ?? {
       distance: { text: '', unit: SYSTEM_UNITS[crew.units].length },
@@ -30,7 +30,7 @@ const earlier = computed(() =>
     .filter(Boolean)
     .join(', '),
 )
-const put = (fields: Partial<ToolCourse>) => set('document.course', { ...course.value, ...fields })
+const put = (fields: Partial<TapedCourse>) => set('document.course', { ...course.value, ...fields })
 const add = () =>
   put({
     on: course.value.on || crew.today(),

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { differences, pathWords } from '~/composables/differences'
+import { differences, pathWords } from '~/composables/form/differences'
 
 /** Somebody else saved this meanwhile: every field that differs with both values, and the choice. */
 const props = defineProps<{ what: string; mine: object; theirs: object; frozen?: string }>()

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { SaveState } from '~/composables/useDraft'
+import type { SaveState } from '~/composables/form/useDraft'
 
 /** Whether what is typed has reached the server, in words. */
 const props = defineProps<{ state: SaveState }>()

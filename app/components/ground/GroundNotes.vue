@@ -11,7 +11,7 @@ import type { GroundStray } from '#core/ground/readFieldNotes'
 const props = defineProps<{ notes: FieldNotes; path: string; strays?: readonly GroundStray[] }>()
 const { set, locked } = useForm()
 const crew = useCrewStore()
-const editor = usePlanEditor()
+const editor = useOutlineEditor()
 
 function addPart(sign: LawnPart['sign'], shape: LawnPart['shape'] = 'rectangle') {
   const part = blankPart(uuid(), sign, shape, crew.units)

@@ -3,7 +3,7 @@ import { dayText } from '#core/calendar/dayText'
 import { walkedTool } from '#core/calibration/equipmentDocument'
 import { INSTRUMENTS } from '#core/ground/instruments'
 import type { FieldNotes, MeasuredWith } from '#core/ground/fieldNotes'
-import { readToolCourse, toolWords } from '#core/ground/toolCourse'
+import { readTapedCourse, toolWords } from '#core/ground/toolCourse'
 import { fieldReader } from '#core/quantity/fieldReader'
 import { closedWorkingBook } from '#core/working/working'
 
@@ -12,7 +12,7 @@ import { closedWorkingBook } from '#core/working/working'
  */
 const props = defineProps<{ notes: FieldNotes; path: string }>()
 const { set, locked } = useForm()
-const rooms = useRoomsStore()
+const rooms = useLibraryStore()
 const instruments = INSTRUMENTS.map((value) => ({
   value,
   text: { tape: 'tape', wheel: 'measuring wheel', paced: 'paces' }[value],
@@ -39,7 +39,7 @@ const choices = computed(() => [
 ])
 const read = computed(() =>
   props.notes.tool && kind.value
-    ? readToolCourse(props.notes.tool.course, kind.value, '', fieldReader(), '', closedWorkingBook)
+    ? readTapedCourse(props.notes.tool.course, kind.value, '', fieldReader(), '', closedWorkingBook)
     : undefined,
 )
 const newer = computed(() =>

@@ -6,7 +6,7 @@ import type { LawnPart, OutlineNote } from '#core/ground/fieldNotes'
  */
 const props = defineProps<{ part: LawnPart; path: string }>()
 const { set, locked, problemAt } = useForm()
-const editor = usePlanEditor()
+const editor = useOutlineEditor()
 const showCorners = ref(false)
 const outline = computed<OutlineNote>(
   () => props.part.outline ?? { from: 'drawn', points: [], pointError: { text: '', unit: 'm' }, origin: '' },

@@ -5,7 +5,7 @@ import { LENGTH_UNITS } from '#core/quantity/units'
 /** How an outline came onto the plan, and how far a position may be off where positions made it. */
 const props = defineProps<{ part: LawnPart; path: string }>()
 const { set, locked } = useForm()
-const editor = usePlanEditor()
+const editor = useOutlineEditor()
 const WAYS = {
   drawn: 'drawn to scale',
   walked: 'walked',

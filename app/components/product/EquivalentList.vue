@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { comparedRate, equivalents } from '#core/label/equivalents'
-import type { KeptProduct } from '#core/jobsheet/fromRooms'
+import type { LibraryProduct } from '#core/draft/fromLibrary'
 import { showQuantity } from '#core/quantity/systems'
 
 /** Other products of the shelf that bring the same, with the first line's rate converted. */
-const props = defineProps<{ product: KeptProduct }>()
-const rooms = useRoomsStore()
+const props = defineProps<{ product: LibraryProduct }>()
+const rooms = useLibraryStore()
 const rate = computed(() => comparedRate(props.product.document))
 const found = computed(() => (rate.value ? equivalents(props.product, rate.value, rooms.products) : []))
 onMounted(() => {

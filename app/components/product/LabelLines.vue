@@ -4,7 +4,7 @@ import { blankRateLine } from '#core/label/blankProduct'
 import { RATE_BASES, RATE_BASIS_NAMES } from '#core/label/label'
 import type { ProductDocument, RateLine } from '#core/label/productDocument'
 import { TIME_UNITS } from '#core/quantity/units'
-import { rateUnitsFor } from '~/components/jobsheet/rateUnits'
+import { rateUnitsFor } from '~/components/job/rate/rateUnits'
 
 /** The rate lines of a label: one for each use, with its limits, in the units they were printed in. */
 const props = defineProps<{ document: ProductDocument }>()

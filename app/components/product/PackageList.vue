@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { v7 as uuid } from 'uuid'
-import { lineCost } from '#core/jobsheet/lineCost'
-import type { KeptProduct } from '#core/jobsheet/fromRooms'
+import { lineCost } from '#core/job/cost/lineCost'
+import type { LibraryProduct } from '#core/draft/fromLibrary'
 import type { Package } from '#core/label/productDocument'
 import { AMOUNT_UNITS } from '#core/quantity/units'
 import { showCost, SYSTEM_UNITS } from '#core/quantity/systems'
 
 /** The packages it is sold in, and what each makes the first rate cost on the ground. */
-const props = defineProps<{ product: KeptProduct }>()
+const props = defineProps<{ product: LibraryProduct }>()
 const { set, locked } = useForm()
 const crew = useCrewStore()
 const packages = computed(() => props.product.document.packages)

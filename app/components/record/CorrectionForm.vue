@@ -42,12 +42,12 @@ const isText = computed(() => (DETAIL_NAMES as readonly string[]).includes(field
 watch(
   field,
   (name) => {
-    const standing =
+    const trust =
       name === 'treated' || name === 'left' || name === 'made'
         ? used.value?.[name]
         : (used.value?.putIn.find(({ productId }) => name === `putIn.${productId}`)?.amount ??
           used.value?.apart?.find((_, i) => name === `apart.${i}`))
-    if (standing) figure.value = { text: String(standing.value), unit: standing.unit }
+    if (trust) figure.value = { text: String(trust.value), unit: trust.unit }
     words.value = isText.value ? (props.record.details?.[name as keyof RunDetails] ?? '') : ''
   },
   { immediate: true },

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { MixBooking } from '#core/jobsheet/mixBooking'
+import type { MixBooking } from '#core/job/route/mixBooking'
 import type { RunRecord } from '#core/run/foldRun'
 import type { RunDetails } from '#core/run/runEvent'
 import { AREA_UNITS, MASS_UNITS, VOLUME_UNITS, type VolumeUnit } from '#core/quantity/units'

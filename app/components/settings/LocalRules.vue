@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { v7 as uuid } from 'uuid'
-import { LOCAL_RULE_KINDS, type LocalRule } from '#core/localRules'
+import { LOCAL_RULE_KINDS, type LocalRule } from '#core/rules/localRule'
 
 /** What a region, a town or a client forbids: the crew's own table, checked on every job. */
 const rules = defineModel<readonly LocalRule[]>({ required: true })

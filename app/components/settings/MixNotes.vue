@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { v7 as uuid } from 'uuid'
-import type { MixNote } from '#core/localRules'
+import type { MixNote } from '#core/rules/localRule'
 
 /** What this crew found when two products met in a jar or a tank. */
 const mixes = defineModel<readonly MixNote[]>({ required: true })
-const rooms = useRoomsStore()
+const rooms = useLibraryStore()
 const listId = useId()
 onMounted(() => {
   if (rooms.products.length === 0) void rooms.load().catch(() => undefined)

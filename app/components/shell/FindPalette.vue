@@ -2,7 +2,7 @@
 import { dayText } from '#core/calendar/dayText'
 import type { Found } from '#shared/schemas/today'
 import { useDebounceFn } from '@vueuse/core'
-import type { Command } from '~/composables/useCommands'
+import type { Command } from '~/composables/shell/useCommands'
 
 /** Everything that can be done or opened, by typing a part of its name. */
 const props = defineProps<{ commands: readonly Command[] }>()

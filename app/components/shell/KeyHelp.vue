@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Command } from '~/composables/useCommands'
+import type { Command } from '~/composables/shell/useCommands'
 
 /** The keys that work now. */
 defineProps<{ commands: readonly Command[] }>()

@@ -7,7 +7,7 @@ import { daysAfter } from '#core/calendar/daysBetween'
  * first.
  */
 const day = String(useRoute().params.day)
-const rooms = useRoomsStore()
+const rooms = useLibraryStore()
 const { jobs, problem, load, unready, stopped, mixes, needs, spray, alike, move, share, pages } = useDay(day)
 await Promise.all([load(), rooms.load().catch(() => undefined)])
 useHead({ title: `${dayText(day)} · Hectarum` })

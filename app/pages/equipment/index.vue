@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { readToolCourse, toolWords } from '#core/ground/toolCourse'
+import { readTapedCourse, toolWords } from '#core/ground/toolCourse'
 import { fieldReader } from '#core/quantity/fieldReader'
 import { closedWorkingBook } from '#core/working/working'
 import { dayText } from '#core/calendar/dayText'
@@ -17,7 +17,7 @@ import type { Equipment } from '#shared/schemas/equipment'
 /** What the crew works with, and how far its calibrations can be trusted. */
 useHead({ title: 'Equipment · Hectarum' })
 const crew = useCrewStore()
-const rooms = useRoomsStore()
+const rooms = useLibraryStore()
 const begin = useNewRow()
 const { problem, loading, read } = useReading(rooms.load)
 const HEADS: Readonly<Record<EquipmentKind, string>> = {
@@ -81,7 +81,7 @@ function toolText({ type, course }: ToolDocument): string {
   const kind = walkedTool(type)
   const read =
     kind && course && course.runs.length > 0
-      ? readToolCourse(course, kind, '', fieldReader(), '', closedWorkingBook)
+      ? readTapedCourse(course, kind, '', fieldReader(), '', closedWorkingBook)
       : undefined
   return read && course ? `, ${toolWords(read, course.distance.unit)}` : ''
 }

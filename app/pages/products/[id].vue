@@ -3,14 +3,14 @@ import { comparedRate, equivalents } from '#core/label/equivalents'
 import { packageChoice, shelfYears, type YearNeed } from '#core/stock/packageChoice'
 import { readProduct } from '#core/label/productDocument'
 import { openWorkingBook } from '#core/working/working'
-import { lineCost } from '#core/jobsheet/lineCost'
+import { lineCost } from '#core/job/cost/lineCost'
 import type { Product, SaveProduct, Stock } from '#shared/schemas/product'
 
 /** One product: its label as printed, its packages and what is on hand. */
 const id = String(useRoute().params.id)
 const begin = useNewRow()
-const rooms = useRoomsStore()
-const { draft, stored, saveState, loadProblem, load, keepMine, takeTheirs, remove } = useRoomForm<
+const rooms = useLibraryStore()
+const { draft, stored, saveState, loadProblem, load, keepMine, takeTheirs, remove } = useEntryForm<
   Product,
   SaveProduct,
   undefined
@@ -63,7 +63,7 @@ useScreenCommands(() => [{ id: 'copy', label: 'Copy this product', key: 'c', run
 
 <template>
   <main v-if="draft">
-    <RoomHead
+    <EntryHead
       :name="draft.name"
       name-path="name"
       placeholder="Name, as on the label"
@@ -83,7 +83,7 @@ useScreenCommands(() => [{ id: 'copy', label: 'Copy this product', key: 'c', run
         ></template
       >
       <UButton label="Copy" aria-keyshortcuts="c" @click="copy" />
-    </RoomHead>
+    </EntryHead>
     <div class="columns">
       <div class="space-y-5">
         <LabelLines :document="draft.document" />

@@ -8,7 +8,7 @@ import type { Product } from '#shared/schemas/product'
 useHead({ title: 'Products · Hectarum' })
 const crew = useCrewStore()
 const shown = useShown()
-const rooms = useRoomsStore()
+const rooms = useLibraryStore()
 const begin = useNewRow()
 const { problem, loading, read } = useReading(rooms.load)
 const words = ref('')

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { v7 as uuid } from 'uuid'
-import { calibrationFromJob } from '#core/jobsheet/calibrationFromJob'
+import { calibrationFromJob } from '#core/run/calibrationFromJob'
 import type { Job } from '#shared/schemas/job'
 import { foldRun } from '#core/run/foldRun'
 import { openWorkingBook } from '#core/working/working'
@@ -49,6 +49,7 @@ const calibration = computed(() => {
         calendarDay(finishedAt, crew.organization?.timeZone),
         details?.by ?? '',
         uuid(),
+        record.value?.frozen.worked?.dial?.setting,
       )
     : undefined
 })

@@ -88,7 +88,7 @@ export const openTriangle = (which: string, sides: readonly number[]): string =>
   `${which} can’t close: its longest side (${Math.max(...sides).toPrecision(4)} m) is as long as the ` +
   'other two together. Check the three lengths and their units.'
 
-/** A triangle standing on its first side, from its three sides. */
+/** A triangle trust on its first side, from its three sides. */
 export function triangleRing(a: number, b: number, c: number): Ring {
   const x = (a * a + c * c - b * b) / (2 * a)
   return [

@@ -1,4 +1,4 @@
-import { RemoveSchema } from '#shared/schemas/room'
+import { RemoveSchema } from '#shared/schemas/library'
 import { failure } from '../../http/failure'
 import { readBodyAs, readId } from '../../http/readBody'
 import { repositoriesOf } from '../../http/repositoriesOf'

@@ -8,5 +8,10 @@ export default defineEventHandler(async (event) => {
   const id = readId(event)
   const input = await readBodyAs(event, SaveJobSchema)
   const organization = organizationOf(event)
-  return saveJob(repositoriesOf(event), id, input, todayFor(organization), organization.settings.house)
+  const { house, local, mixes } = organization.settings
+  return saveJob(repositoriesOf(event), id, input, {
+    today: todayFor(organization),
+    house,
+    rules: { local, mixes },
+  })
 })

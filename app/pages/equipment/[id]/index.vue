@@ -5,8 +5,8 @@ import { readEquipment } from '#core/calibration/equipmentDocument'
 import type { ToolReading } from '#core/ground/toolCourse'
 import { fieldReader } from '#core/quantity/fieldReader'
 import { closedWorkingBook, openWorkingBook, type WorkingBook } from '#core/working/working'
-import { blankNozzles, blankPattern } from '#core/calibration/trial'
-import type { Trial } from '#shared/schemas/trial'
+import { blankNozzles, blankPattern } from '#core/calibration/benchTest'
+import type { BenchTest } from '#shared/schemas/benchTest'
 import type { Calibration, Equipment, SaveEquipment } from '#shared/schemas/equipment'
 
 /** One piece of equipment: its figures, and the calibrations made with it. */
@@ -23,7 +23,7 @@ const {
   takeTheirs,
   remove,
   result: tool,
-} = useRoomForm<Equipment, SaveEquipment, ToolReading | undefined>('equipment', id, {
+} = useEntryForm<Equipment, SaveEquipment, ToolReading | undefined>('equipment', id, {
   draftOf: ({ version, name, document }) => ({ version, name, document }),
   read: ({ document }, fields) => {
     return readEquipment(document, fields, closedWorkingBook)
@@ -48,16 +48,16 @@ useWorkingPages(
 const calibrations = shallowRef<readonly Calibration[]>([])
 await load()
 async function reload() {
-  calibrations.value = await $fetch<readonly Calibration[]>('/api/rooms/calibrations', {
+  calibrations.value = await $fetch<readonly Calibration[]>('/api/library/calibrations', {
     query: { equipmentId: id },
   }).catch(() => [])
 }
 if (draft.value && draft.value.version > 0) await reload()
-const trials = shallowRef<readonly Trial[]>([])
+const benchTests = shallowRef<readonly BenchTest[]>([])
 if (draft.value && draft.value.version > 0)
-  trials.value = await $fetch<readonly Trial[]>('/api/rooms/trials', { query: { equipmentId: id } }).catch(
-    () => [],
-  )
+  benchTests.value = await $fetch<readonly BenchTest[]>('/api/library/benchTests', {
+    query: { equipmentId: id },
+  }).catch(() => [])
 useHead({ title: () => `${draft.value?.name || 'New equipment'} · Hectarum` })
 const WORDS = { spreader: 'spreader', sprayer: 'sprayer', tool: 'measuring tool' } as const
 const files = calibrationFormat(id, () => (draft.value?.document.kind === 'spreader' ? 'spread' : 'spray'))
@@ -94,7 +94,7 @@ function test() {
         }
   return begin(
     { equipmentId: id, document: { ...fresh, on: crew.today() } },
-    (trialId) => `/equipment/${id}/trials/${trialId}`,
+    (testId) => `/equipment/${id}/tests/${testId}`,
   )
 }
 useScreenCommands(() =>
@@ -109,7 +109,7 @@ useScreenCommands(() =>
 
 <template>
   <main v-if="draft">
-    <RoomHead
+    <EntryHead
       :name="draft.name"
       name-path="name"
       :placeholder="`Name of the ${WORDS[kind]}`"
@@ -132,7 +132,7 @@ useScreenCommands(() =>
         aria-keyshortcuts="Control+Enter"
         @click="calibrate"
       />
-    </RoomHead>
+    </EntryHead>
     <div class="columns even">
       <section aria-label="Figures" class="space-y-3">
         <EquipmentFields :document="draft.document" :tool="tool" />
@@ -153,9 +153,9 @@ useScreenCommands(() =>
           :say="calibrationsFound"
           @taken="reload"
         />
-        <TrialTable
+        <BenchTestTable
           v-if="stored"
-          :trials="trials"
+          :bench-tests="benchTests"
           :equipment-id="id"
           :kind="kind === 'spreader' ? 'pattern' : 'nozzles'"
           @begin="test"

@@ -1,20 +1,21 @@
 <script setup lang="ts">
 import { dayText } from '#core/calendar/dayText'
 import { workDay } from '#core/calendar/workDay'
-import type { JobDraft } from '~/composables/useJobDraft'
+import { isReady, workOutJob } from '#core/job/workOutJob'
+import type { JobDraft } from '~/composables/job/useJobDraft'
 
 /** One job: its applications, one of them open, saved as it is typed. */
 const route = useRoute()
 const id = String(route.params.id)
 const crew = useCrewStore()
-const rooms = useRoomsStore()
+const rooms = useLibraryStore()
 const notice = useNotice()
-const { blankApplication } = useNewJob()
+const { newApplication } = useNewJob()
 const { draft, stored, saveState, loadProblem, load, change, save, keepMine, takeTheirs, forget } =
   useJobDraft(id)
 await load()
 // What the job was copied from is looked up behind it: the sheet stands without it.
-void Promise.all([rooms.load(), rooms.loadAreas(draft.value?.siteId ?? null)]).catch(() => undefined)
+void Promise.all([rooms.load(), rooms.loadAreas(draft.value?.siteId ?? null, id)]).catch(() => undefined)
 useHead({ title: () => `${draft.value?.site || 'New job'} · Hectarum` })
 
 const state = computed(() =>
@@ -27,6 +28,10 @@ const states = computed(() =>
     ({ id: applicationId }) =>
       stored.value?.applications.find((one) => one.id === applicationId)?.state ?? 'planned',
   ),
+)
+/** What was frozen of applications whose run began, by their ids. */
+const frozenPlans = computed(() =>
+  Object.fromEntries((stored.value?.applications ?? []).map((one) => [one.id, one.frozen])),
 )
 const last = computed(() => (draft.value?.applications.length ?? 1) - 1)
 const index = computed(() => Math.max(0, Math.min(last.value, Number(route.query.a ?? 1) - 1 || 0)))
@@ -59,16 +64,18 @@ function take(fields: Partial<JobDraft>) {
   if (
     saveState.value.kind !== 'conflict' &&
     draft.value?.state === 'planned' &&
-    fields.applications?.some(
-      ({ document }) => !isWhole(document, workDay(draft.value?.plannedFor ?? '', crew.today())),
-    )
+    fields.applications &&
+    !workOutJob({
+      applications: fields.applications,
+      day: workDay(draft.value.plannedFor, crew.today()),
+    }).every(isReady)
   )
     change({ state: 'draft' })
 }
 
 async function add() {
   if (!draft.value) return
-  const fresh = blankApplication()
+  const fresh = newApplication()
   const areas = draft.value.applications[index.value]?.document.lawns ?? fresh.document.lawns
   take({
     applications: [...draft.value.applications, { ...fresh, document: { ...fresh.document, lawns: areas } }],
@@ -127,6 +134,7 @@ const frozen = computed(() =>
     :index="index"
     :state="state"
     :states="states"
+    :frozen="frozenPlans"
     :save-state="saveState"
     @change="take"
     @plan="plan"

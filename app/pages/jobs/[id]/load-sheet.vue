@@ -1,55 +1,46 @@
 <script setup lang="ts">
 import { workDay } from '#core/calendar/workDay'
-import { composeSheet } from '#core/jobsheet/applicationSheet'
-import { dialForRate } from '#core/jobsheet/dialChecks'
+import { workOutJob } from '#core/job/workOutJob'
+import { frozenApplication } from '#core/run/freezePlan'
 import { openWorkingBook } from '#core/working/working'
 
 /** The load sheet for the truck: one page, printed as it stands, with or without its working. */
 const id = String(useRoute().params.id)
 const crew = useCrewStore()
-const rooms = useRoomsStore()
+const rooms = useLibraryStore()
 const { draft, stored, loadProblem, load } = useJobDraft(id)
 await load()
 // The dial of rates of their own is read off the curve, and checks ask labels and ledger; the sheet stands
 // without them.
-void Promise.all([rooms.load(), rooms.loadAreas(draft.value?.siteId ?? null)]).catch(() => undefined)
-const { allChecks, house } = useCheckRooms()
+void Promise.all([rooms.load(), rooms.loadAreas(draft.value?.siteId ?? null, id)]).catch(() => undefined)
+const { library, house } = useJobLibrary()
 useHead({ title: () => `Load sheet · ${draft.value?.site ?? ''}` })
 const withWorking = ref(false)
-const sheets = computed(() =>
-  (draft.value?.applications ?? []).map(({ id: key, document }) => {
+const sheets = computed(() => {
+  const applications = draft.value?.applications ?? []
+  const day = workDay(draft.value?.plannedFor ?? '', crew.today())
+  const question = {
+    applications,
+    day,
+    house: house.value,
+    library: library.value,
+    ledger: rooms.ledger,
+    planned: rooms.planned,
+  }
+  return applications.map(({ id: key, document }, index) => {
+    const frozen = stored.value?.applications.find((one) => one.id === key)?.frozen
     const book = openWorkingBook()
-    const sheet = composeSheet(
-      document,
-      workDay(draft.value?.plannedFor ?? '', crew.today()),
-      book,
-      house.value,
-    )
-    const calibrations = rooms.calibrations.filter(
-      ({ equipmentId }) => equipmentId === document.spread.source?.id,
-    )
-    const dialFor = (perPass: number) =>
-      dialForRate(
-        document,
-        sheet,
-        calibrations,
-        rooms.products,
-        workDay(draft.value?.plannedFor ?? '', crew.today()),
-        perPass,
-      )
-    const under = stored.value?.state === 'running' || stored.value?.state === 'done'
-    const checks = under ? sheet.checks : allChecks(document, sheet, rooms, draft.value?.plannedFor ?? '')
+    const sheet = (frozen && frozenApplication(frozen)) ?? workOutJob(question, book, index)[index]!
     return {
       key,
       document,
       sheet,
-      checks,
-      dialFor,
-      pages: sheet.plan ? book.pages() : [],
+      dialFor: (perPass: number) => dialForPass(document, sheet, rooms, day, perPass),
+      pages: frozen?.plan.working ?? (sheet.plan ? book.pages() : []),
       names: figureNames(document),
     }
-  }),
-)
+  })
+})
 const whole = computed(() => sheets.value.every(({ sheet }) => sheet.plan !== undefined))
 const print = () => window.print()
 useScreenCommands(() => [
@@ -79,7 +70,6 @@ useScreenCommands(() => [
         :document="one.document"
         :place="sheets.length > 1 ? `Application ${i + 1} of ${sheets.length}` : ''"
         :sheet="one.sheet"
-        :checks="one.checks"
         :dial-for="one.dialFor"
         :state="stored?.state ?? draft.state"
         :class="{ 'next-page': i > 0 }"

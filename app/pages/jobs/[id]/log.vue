@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { MixBooking } from '#core/jobsheet/mixBooking'
+import type { MixBooking } from '#core/job/route/mixBooking'
 import type { Job } from '#shared/schemas/job'
 
 /** After the run: what was weighed back, where, by whom; it becomes the record. */

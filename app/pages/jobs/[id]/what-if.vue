@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { compareSheets, type Side, type Variant } from '#core/jobsheet/compareSheets'
-import type { ApplicationDocument } from '#core/jobsheet/document'
+import { compareVariants, type Side, type Variant } from '#core/job/compare/compareVariants'
+import type { ApplicationDraft } from '#core/draft/applicationDraft'
 import { prettyUnits } from '#core/quantity/systems'
 import { formatFigure, formatMinutes } from '#core/quantity/format'
 
@@ -8,17 +8,17 @@ import { formatFigure, formatMinutes } from '#core/quantity/format'
 const route = useRoute()
 const id = String(route.params.id)
 const crew = useCrewStore()
-const rooms = useRoomsStore()
+const rooms = useLibraryStore()
 const shown = useShown()
 const { draft, stored, loadProblem, load, change, save } = useJobDraft(id)
 await load()
-await Promise.all([rooms.load(), rooms.loadAreas(draft.value?.siteId ?? null)]).catch(() => undefined)
+await Promise.all([rooms.load(), rooms.loadAreas(draft.value?.siteId ?? null, id)]).catch(() => undefined)
 useHead({ title: () => `What if · ${draft.value?.site ?? ''}` })
 const index = computed(() =>
   Math.min((draft.value?.applications.length ?? 1) - 1, Math.max(0, Number(route.query.a ?? 1) - 1 || 0)),
 )
 const current = computed(() => draft.value?.applications[index.value]?.document)
-const variant = shallowRef<ApplicationDocument>()
+const variant = shallowRef<ApplicationDraft>()
 watch(
   current,
   (document) => {
@@ -26,8 +26,15 @@ watch(
   },
   { immediate: true },
 )
+/** The visit with the variant in the place of the application. */
+const withVariant = computed(() =>
+  (draft.value?.applications ?? []).map((one, i) =>
+    i === index.value && variant.value ? { ...one, document: variant.value } : one,
+  ),
+)
+const frozen = computed(() => stored.value?.applications[index.value]?.frozen)
 const [a, b] = [shallowRef<Variant>(), shallowRef<Variant>()]
-const rows = computed(() => (a.value && b.value ? compareSheets(a.value, b.value) : []))
+const rows = computed(() => (a.value && b.value ? compareVariants(a.value, b.value) : []))
 const same = computed(() => rows.value.every(({ differs }) => !differs))
 const started = computed(() => stored.value?.state === 'running' || stored.value?.state === 'done')
 const back = computed(() => `/jobs/${id}${index.value === 0 ? '' : `?a=${index.value + 1}`}`)
@@ -83,10 +90,18 @@ useScreenCommands(() => [
         @click="keepVariant"
       />
     </div>
-    <WhatIfSide :document="current" :planned-for="draft.plannedFor" :locked="started" @worked="a = $event" />
+    <WhatIfSide
+      :applications="draft.applications"
+      :index="index"
+      :planned-for="draft.plannedFor"
+      :locked="started"
+      :frozen="frozen"
+      @worked="a = $event"
+    />
     <div class="sides">
       <WhatIfSide
-        :document="variant"
+        :applications="withVariant"
+        :index="index"
         :planned-for="draft.plannedFor"
         :locked="started"
         @change="variant = $event"
@@ -96,7 +111,7 @@ useScreenCommands(() => [
           Change the variant here: another machine, passes, rates, lawns. The job stays as it is until you
           keep the variant.
         </p>
-        <ProductList /><MethodBlock /><GroundList /><DayFields />
+        <ProductList /><MethodBlock /><GroundList /><ConditionFields />
       </WhatIfSide>
       <section aria-labelledby="compare-title">
         <h2 id="compare-title">Side by side</h2>

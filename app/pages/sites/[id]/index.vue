@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { v7 as uuid } from 'uuid'
 import { blankArea } from '#core/ground/blankArea'
-import { readSitePlan } from '#core/ground/sitePlan'
+import { readSiteMap } from '#core/ground/siteMap'
 import { nitrogenLaid } from '#core/season/nitrogenLaid'
 import { openWorkingBook } from '#core/working/working'
 import type { Area, LedgerRow, SaveSite, Site } from '#shared/schemas/ground'
@@ -9,11 +9,11 @@ import type { Area, LedgerRow, SaveSite, Site } from '#shared/schemas/ground'
 /** One site: its areas drawn to scale, what was put down there, and what to know before going. */
 const id = String(useRoute().params.id)
 const crew = useCrewStore()
-const rooms = useRoomsStore()
+const rooms = useLibraryStore()
 const begin = useNewRow()
 const { startJobAt } = useNewJob()
 const notice = useNotice()
-const { draft, stored, saveState, loadProblem, load, keepMine, takeTheirs, remove } = useRoomForm<
+const { draft, stored, saveState, loadProblem, load, keepMine, takeTheirs, remove } = useEntryForm<
   Site,
   SaveSite,
   undefined
@@ -23,8 +23,8 @@ const { draft, stored, saveState, loadProblem, load, keepMine, takeTheirs, remov
 })
 const areas = shallowRef<readonly Area[]>([])
 const ledger = shallowRef<readonly LedgerRow[]>([])
-const plan = computed(() => readSitePlan(areas.value, crew.today()))
-const labels = usePlanLabels(
+const plan = computed(() => readSiteMap(areas.value, crew.today()))
+const labels = useMapLabels(
   () => plan.value.areas,
   () => plan.value.layout.labels,
 )
@@ -32,7 +32,7 @@ const shapes = computed(() => drawnShapes(plan.value.areas, () => true))
 useWorkingPages(
   () => {
     const book = openWorkingBook()
-    for (const { id: areaId, size } of readSitePlan(areas.value, crew.today(), book).areas)
+    for (const { id: areaId, size } of readSiteMap(areas.value, crew.today(), book).areas)
       if (size !== undefined)
         nitrogenLaid(
           ledger.value.filter((row) => row.areaId === areaId),
@@ -89,7 +89,7 @@ const addArea = () =>
 const newJob = () => draft.value && startJobAt(id, draft.value.name, areas.value)
 useScreenCommands(() => [
   { id: 'add-area', label: 'Add an area', key: 'a', run: addArea },
-  { id: 'open-plan', label: 'Open the plan', run: () => navigateTo(`/sites/${id}/plan`) },
+  { id: 'open-plan', label: 'Open the plan', run: () => navigateTo(`/sites/${id}/map`) },
   { id: 'copy-site', label: 'Copy this site', run: copy },
   { id: 'job-here', label: 'New job on this site', key: 'ctrl+enter', run: newJob },
 ])
@@ -97,7 +97,7 @@ useScreenCommands(() => [
 
 <template>
   <main v-if="draft">
-    <RoomHead
+    <EntryHead
       :name="draft.name"
       name-path="name"
       placeholder="Name of the site"
@@ -120,24 +120,24 @@ useScreenCommands(() => [
         aria-keyshortcuts="Control+Enter"
         @click="newJob"
       />
-    </RoomHead>
+    </EntryHead>
     <div class="columns">
       <div class="space-y-4">
         <div v-if="areas.length > 0">
-          <PlanMap
+          <SiteMap
             :bounds="plan.layout.bounds"
             :bearing="draft.document.anchor?.bearing ?? 0"
             :label="`Plan of ${draft.name}`"
             tall="clamp(240px, 38vh, 330px)"
           >
-            <PlanUnderlay v-if="draft.document.picture" :picture="draft.document.picture" />
-            <PlanShapes
+            <MapUnderlay v-if="draft.document.picture" :picture="draft.document.picture" />
+            <MapShapes
               :shapes="shapes"
               :labels="labels"
               @pick="navigateTo(`/sites/${id}/areas/${$event.split(' ')[0]}`)"
             />
-            <PlanMarks :samples="plan.areas.flatMap(({ samples }) => samples)" />
-          </PlanMap>
+            <MapMarks :samples="plan.areas.flatMap(({ samples }) => samples)" />
+          </SiteMap>
           <p class="small flex flex-wrap justify-between gap-x-4">
             <span class="soft"
               >To scale, north up{{
@@ -145,7 +145,7 @@ useScreenCommands(() => [
                   ? ''
                   : '; broken lines: only dimensions known, place schematic'
               }}.</span
-            ><NuxtLink :to="`/sites/${id}/plan`" class="way-out">Open the plan</NuxtLink>
+            ><NuxtLink :to="`/sites/${id}/map`" class="way-out">Open the plan</NuxtLink>
           </p>
         </div>
         <AreaTable v-if="areas.length > 0" :measured="measured" :ledger="ledger" :site-id="id" />

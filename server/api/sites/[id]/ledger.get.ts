@@ -3,9 +3,7 @@ import { failure } from '../../../http/failure'
 import { readId } from '../../../http/readBody'
 import { organizationOf, repositoriesOf } from '../../../http/repositoriesOf'
 import { todayFor } from '../../../services/clock'
-
-/** Two seasons shown at most. */
-const DAYS_BACK = 500
+import { LEDGER_DAYS } from '../../../services/jobContext'
 
 /** What was put down on a site, newest first. */
 export default defineEventHandler(async (event) => {
@@ -13,5 +11,5 @@ export default defineEventHandler(async (event) => {
   const { sites, ledger } = repositoriesOf(event)
   if (!(await sites.find(id))) throw failure('not-found', 'There is no such site.')
   const today = todayFor(organizationOf(event))
-  return ledger.ofSite(id, daysAfter(today, -DAYS_BACK), today)
+  return ledger.ofSite(id, daysAfter(today, -LEDGER_DAYS), today)
 })

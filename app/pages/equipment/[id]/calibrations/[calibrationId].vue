@@ -12,7 +12,7 @@ import type { Calibration, Equipment, SaveCalibration } from '#shared/schemas/eq
  */
 const route = useRoute()
 const [id, equipmentId] = [String(route.params.calibrationId), String(route.params.id)]
-const rooms = useRoomsStore()
+const rooms = useLibraryStore()
 const {
   draft,
   saveState,
@@ -22,7 +22,7 @@ const {
   takeTheirs,
   remove,
   result: measured,
-} = useRoomForm<Calibration, SaveCalibration, ReturnType<typeof readCalibrationDocument>>(
+} = useEntryForm<Calibration, SaveCalibration, ReturnType<typeof readCalibrationDocument>>(
   'calibrations',
   id,
   {
@@ -56,7 +56,7 @@ const nozzles = computed(() =>
 
 <template>
   <main v-if="draft && course">
-    <RoomHead
+    <EntryHead
       :name="`Calibration of ${machine?.name ?? 'the equipment'}`"
       placeholder=""
       what="calibration"

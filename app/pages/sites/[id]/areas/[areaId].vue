@@ -10,7 +10,7 @@ import type { Area, AreaSize, SaveArea } from '#shared/schemas/ground'
 const route = useRoute()
 const [id, siteId] = [String(route.params.areaId), String(route.params.id)]
 const crew = useCrewStore()
-const rooms = useRoomsStore()
+const rooms = useLibraryStore()
 const shown = useShown()
 const { site, load: loadSite, anchorAt } = useSite(siteId)
 const {
@@ -24,7 +24,7 @@ const {
   remove,
   form,
   result: ground,
-} = useRoomForm<Area, SaveArea, ReturnType<typeof readArea>>('areas', id, {
+} = useEntryForm<Area, SaveArea, ReturnType<typeof readArea>>('areas', id, {
   draftOf: ({ version, siteId: of, name, position, document }) => ({
     version,
     siteId: of,
@@ -34,7 +34,7 @@ const {
   }),
   read: (area, fields) => readArea(area.document, area.name, crew.today(), fields, closedWorkingBook),
 })
-providePlanEditor(() => site.value?.document.picture)
+provideOutlineEditor(() => site.value?.document.picture)
 const { undo, redo, canUndo, canRedo } = useHistory(
   () => draft.value?.document,
   (document) => form.set('document', document),
@@ -63,7 +63,7 @@ useHead({ title: () => `${draft.value?.name || 'New area'} · Hectarum` })
 
 <template>
   <main v-if="draft">
-    <RoomHead
+    <EntryHead
       :name="draft.name"
       name-path="name"
       placeholder="Name of the area"
@@ -112,7 +112,7 @@ useHead({ title: () => `${draft.value?.name || 'New area'} · Hectarum` })
           <p v-else class="soft">
             Type the lengths, draw, walk or trace the outline: the net area stands here as you go.
           </p>
-          <AreaPlan
+          <AreaMap
             :area="{ id, name: draft.name, document: draft.document }"
             :others="others"
             :site="site"

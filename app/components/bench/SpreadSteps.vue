@@ -1,0 +1,80 @@
+<script setup lang="ts">
+import { bySpreadMethod } from '#core/calibration/chooseMethod'
+import { SPREAD_METHODS, spreadMethodOf, type SpreaderCourse } from '#core/calibration/courseNote'
+import { AREA_UNITS, LENGTH_UNITS } from '#core/quantity/units'
+
+/** A spreader's calibration as it is done: by whichever method, step by step. */
+const props = defineProps<{ note: SpreaderCourse; path: string; product?: string }>()
+const { set, locked } = useForm()
+const crew = useCrewStore()
+const rooms = useLibraryStore()
+const productList = useId()
+const method = computed(() => spreadMethodOf(props.note))
+const words = computed(() => SPREAD_WORDS[method.value])
+const methods = SPREAD_METHODS.map((value) => ({ value, text: SPREAD_WORDS[value].text }))
+</script>
+
+<template>
+  <ChoiceField
+    label="How it is measured"
+    :value="method"
+    :choices="methods"
+    :locked="locked"
+    @change="set(path, bySpreadMethod(note, $event, crew.units))"
+  />
+  <ol class="steps">
+    <li>
+      <h3>{{ words.ready }}</h3>
+      <div class="grid grid-cols-2 gap-2">
+        <FormQuantity
+          v-if="method === 'known area' || method === 'catch'"
+          :path="`${path}.length`"
+          :label="words.length"
+          kind="length"
+          :entered="note.length"
+          :units="LENGTH_UNITS"
+        />
+        <FormQuantity
+          v-if="method === 'job' && note.ground"
+          :path="`${path}.ground`"
+          label="Ground treated"
+          kind="area"
+          :entered="note.ground"
+          :units="AREA_UNITS"
+        />
+        <FormQuantity
+          :path="`${path}.width`"
+          :label="words.width"
+          kind="length"
+          :entered="note.width"
+          :units="LENGTH_UNITS"
+        />
+        <FormText
+          v-if="method === 'job'"
+          :path="`${path}.passes`"
+          label="Passes over it"
+          :text="note.passes ?? '1'"
+        />
+        <FormText :path="`${path}.setting`" label="Setting" :text="note.setting" />
+        <FormText
+          :path="`${path}.product`"
+          label="Product in the hopper"
+          :text="note.product"
+          :placeholder="product"
+          :list="productList"
+        />
+        <datalist :id="productList">
+          <option v-for="one in rooms.products" :key="one.id" :value="one.name" />
+        </datalist>
+      </div>
+    </li>
+    <li>
+      <h3>{{ words.run }}</h3>
+      <CourseRuns :runs="note.runs" :fields="words.fields" :path="`${path}.runs`" />
+    </li>
+    <li>
+      <h3>Speed</h3>
+      <SpeedFields :note="note" :path="path" />
+    </li>
+  </ol>
+</template>

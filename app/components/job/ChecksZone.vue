@@ -1,0 +1,152 @@
+<script setup lang="ts">
+import { prettyUnits } from '#core/quantity/systems'
+import type { Remedy, Check } from '#core/rules/check'
+
+/** Checks: one sentence each, its source, and the way out one press away. */
+const { sheet, set, go, locked } = useSheet()
+const crew = useCrewStore()
+const notice = useNotice()
+const rooms = useLibraryStore()
+const working = useWorkingStore()
+const MARKS: Readonly<Record<Check['level'], { readonly sign: string; readonly word: string }>> = {
+  stop: { sign: '■', word: 'Stop' },
+  warn: { sign: '▲', word: 'Warning' },
+  note: { sign: '●', word: 'Note' },
+}
+const wrong = computed(() => sheet.value.problems.filter(({ kind }) => kind === 'wrong'))
+const summary = computed(() => {
+  const count = (level: Check['level']) => sheet.value.checks.filter((check) => check.level === level).length
+  const [stops, warnings] = [count('stop') + wrong.value.length, count('warn')]
+  const parts = [
+    stops > 0 && `${stops} ${stops === 1 ? 'stop' : 'stops'}`,
+    warnings > 0 && `${warnings} ${warnings === 1 ? 'warning' : 'warnings'}`,
+  ].filter(Boolean)
+  if (parts.length > 0) return parts.join(', ')
+  return sheet.value.plan ? 'nothing in the way' : 'not worked out yet'
+})
+
+/** Kept among the crew's jar tests, so that the pair is asked for no more; a slip is put right there. */
+async function noteJar(found: NonNullable<Remedy['jar']>) {
+  try {
+    await crew.noteMixes(found)
+    notice.say('Kept in Settings, among the jar tests.')
+  } catch (error) {
+    notice.say(`Not kept: ${errorText(error)}`)
+  }
+}
+
+function follow({ path, value, jar }: Remedy) {
+  if (jar) return noteJar(jar)
+  if (value === undefined) return go(path)
+  set(path, value)
+}
+</script>
+
+<template>
+  <section aria-labelledby="checks-title">
+    <div class="flex items-baseline justify-between gap-2">
+      <h2 id="checks-title">Checks</h2>
+      <span class="soft small" aria-live="polite">{{ summary }}</span>
+    </div>
+    <ul>
+      <li v-for="problem in wrong" :key="problem.path" class="rule-b check stop">
+        <span class="sign" aria-hidden="true">■</span>
+        <div>
+          <p><span class="sr-only">Stop: </span>{{ problem.message }}</p>
+          <button type="button" class="plain-button way-out" @click="go(problem.path)">Put it right</button>
+        </div>
+      </li>
+      <li v-if="rooms.ledgerState === 'missing' && !locked" class="rule-b check warn">
+        <span class="sign" aria-hidden="true">▲</span>
+        <p>
+          <span class="sr-only">Warning: </span>What lies on these lawns could not be read: intervals and
+          limits of the year are not checked here. The server asks them again before a run.
+        </p>
+      </li>
+      <li
+        v-for="(check, i) in sheet.checks"
+        :key="`${check.code}-${i}`"
+        class="rule-b check"
+        :class="check.level"
+      >
+        <span class="sign" aria-hidden="true">{{ MARKS[check.level].sign }}</span>
+        <div class="min-w-0">
+          <p :id="`check-${i}`">
+            <span class="sr-only">{{ MARKS[check.level].word }}: </span>{{ prettyUnits(check.message) }}
+          </p>
+          <p class="soft small">
+            {{ check.source
+            }}<template v-if="check.working">
+              ·
+              <button
+                type="button"
+                class="plain-button why"
+                :aria-describedby="`check-${i}`"
+                @click="working.show(typeof check.working === 'string' ? check.working : `check.${i}`)"
+              >
+                working
+              </button></template
+            >
+          </p>
+          <div v-if="!locked" class="flex flex-wrap gap-x-4">
+            <button
+              v-for="remedy in check.remedies"
+              :key="remedy.label"
+              type="button"
+              class="plain-button way-out"
+              @click="follow(remedy)"
+            >
+              {{ prettyUnits(remedy.label) }}
+            </button>
+          </div>
+        </div>
+      </li>
+      <li
+        v-if="sheet.plan && wrong.length === 0 && sheet.checks.length === 0 && rooms.ledgerState === 'read'"
+        class="rule-b check good"
+      >
+        <span class="sign" aria-hidden="true">✓</span>
+        <p>Inside every limit that has been entered.</p>
+      </li>
+    </ul>
+    <NitrogenYear />
+    <YearLeftList />
+    <CostLines />
+    <p class="soft small mt-3">
+      The label is the law; this sheet replaces neither it nor a licence nor local rules. Wear what the label
+      asks for; keep people and pets off as it says.
+    </p>
+  </section>
+</template>
+
+<style scoped>
+.check {
+  display: grid;
+  grid-template-columns: 20px 1fr;
+  gap: 4px;
+  padding: 8px 0;
+  line-height: 1.35;
+}
+.why {
+  text-decoration: underline dotted;
+  text-underline-offset: 3px;
+  min-height: 24px;
+}
+.sign {
+  font-size: 13px;
+  line-height: 1.6;
+}
+.stop .sign {
+  color: var(--stop);
+}
+.warn .sign {
+  color: var(--warn);
+}
+.note .sign,
+.good .sign {
+  color: var(--good);
+}
+.stop p:first-child {
+  font-weight: 600;
+}
+</style>

@@ -1,0 +1,265 @@
+<script setup lang="ts">
+import { chainOf, type ChainLink, type JobState } from '#core/job/chain'
+import { isReady } from '#core/job/workOutJob'
+import type { FrozenPlan } from '#core/run/runEvent'
+import type { JobApplication } from '#shared/schemas/job'
+import type { SaveState } from '~/composables/form/useDraft'
+import type { JobDraft } from '~/composables/job/useJobDraft'
+
+/** The job sheet of one application: ground and method, loads, checks; the chain above, the totals below. */
+const props = defineProps<{
+  id: string
+  draft: JobDraft
+  index: number
+  state: JobState
+  states: readonly JobApplication['state'][]
+  /** What was frozen of applications whose run began, by their ids. */
+  frozen: Readonly<Record<string, FrozenPlan | undefined>>
+  saveState: SaveState
+}>()
+const emit = defineEmits<{
+  change: [fields: Partial<JobDraft>]
+  plan: []
+  run: []
+  remove: []
+  choose: [index: number]
+  add: []
+  move: [way: -1 | 1]
+  drop: []
+}>()
+
+const application = computed(() => props.draft.applications[props.index] ?? props.draft.applications[0]!)
+const own = computed(() => props.states[props.index] ?? 'planned')
+const locked = computed(() => props.state === 'running' || props.state === 'done')
+const rooms = useLibraryStore()
+const { withAreas } = useFromLibrary()
+const changeAll = (applications: JobDraft['applications'], rest: Partial<JobDraft> = {}) =>
+  emit('change', { ...rest, applications })
+const context = provideSheet({
+  applications: () => props.draft.applications,
+  index: () => Math.min(props.index, props.draft.applications.length - 1),
+  change: (document) =>
+    changeAll(
+      props.draft.applications.map((one) => (one.id === application.value.id ? { ...one, document } : one)),
+    ),
+  locked: () => locked.value,
+  plannedFor: () => props.draft.plannedFor,
+  frozen: () => props.frozen[application.value.id],
+  planFor: (planned) => emit('change', { plannedFor: planned }),
+  putEarlier: () => emit('move', -1),
+})
+const { sheet, day, go, opened } = context
+const chain = computed(() =>
+  chainOf(
+    sheet.value,
+    own.value === 'planned'
+      ? props.state === 'draft' || props.state === 'cancelled'
+        ? props.state
+        : 'planned'
+      : own.value,
+    day.value,
+  ),
+)
+const stops = computed(() => sheet.value.checks.some(({ level }) => level === 'stop'))
+const ready = computed(() => isReady(sheet.value))
+const { repeatJob } = useNewJob()
+
+async function takeSite(siteId: string, site: string) {
+  // A site that can't be read now is a place of its own until it can.
+  const areas = await rooms.loadAreas(siteId, props.id).catch(() => [])
+  changeAll(
+    props.draft.applications.map((one) => ({ ...one, document: withAreas(one.document, areas) })),
+    { site, siteId },
+  )
+}
+
+openWhatIsMissing()
+/** A new sheet opens where something is still to be typed. */
+function openWhatIsMissing() {
+  for (const { path } of sheet.value.problems) {
+    const [first = '', second = ''] = path.split('.')
+    if (first === 'lawns') opened.add(`lawns.${second}`)
+    if (second === 'calibration') opened.add(`${first}.calibration`)
+  }
+}
+watch(() => application.value.document.method, openWhatIsMissing)
+
+onMounted(() => {
+  if (props.draft.version === 0) document.querySelector<HTMLElement>('[data-path="site"]')?.focus()
+})
+
+/** Enter settles a field and goes on to the next one that is missing. */
+async function nextMissing(event: KeyboardEvent) {
+  if (
+    !(event.target instanceof HTMLInputElement) ||
+    event.target.type === 'checkbox' ||
+    event.ctrlKey ||
+    event.metaKey
+  )
+    return
+  event.preventDefault()
+  event.target.blur()
+  await nextTick()
+  const missing = sheet.value.problems[0]
+  if (missing) return go(missing.path)
+  document.querySelector<HTMLElement>('[data-main-action]')?.focus()
+}
+
+const mainAction = computed(() => {
+  if (own.value === 'running')
+    return { label: 'Log the outcome', act: () => navigateTo(`/jobs/${props.id}/log?a=${props.index + 1}`) }
+  if (own.value === 'done')
+    return { label: 'See the record', act: () => navigateTo(`/records/${application.value.id}`) }
+  if (props.state === 'draft' || props.state === 'cancelled')
+    return { label: 'Plan this job', act: () => (ready.value ? emit('plan') : goFirst()) }
+  return {
+    label: props.states.length > 1 ? `Start application ${props.index + 1}` : 'Start run',
+    act: () => (stops.value ? focusChecks() : emit('run')),
+  }
+})
+const goFirst = () => sheet.value.problems[0] && go(sheet.value.problems[0].path)
+const focusChecks = () => document.querySelector<HTMLElement>('.check.stop button')?.focus()
+const followLink = (link: ChainLink) =>
+  link.path
+    ? go(link.path)
+    : go(
+        {
+          measure: 'lawns.0',
+          calibrate: `${application.value.document.method}.calibration`,
+          rate: 'products.0.rate',
+          load: 'spray.tank',
+          walk: 'spray.speedToday',
+          log: '',
+        }[link.name],
+      )
+const openLoadSheet = () => navigateTo(`/jobs/${props.id}/load-sheet`)
+
+useScreenCommands(() => [
+  { id: 'main', label: mainAction.value.label, key: 'ctrl+enter', run: mainAction.value.act },
+  { id: 'load-sheet', label: 'Load sheet, to print', key: 'l', run: openLoadSheet },
+  { id: 'missing', label: 'Go to what is missing', key: 'm', run: goFirst },
+  {
+    id: 'what-if',
+    label: 'What if: two variants side by side',
+    key: 'v',
+    run: () => navigateTo(`/jobs/${props.id}/what-if?a=${props.index + 1}`),
+  },
+  { id: 'repeat', label: 'Repeat this job', run: () => repeatJob(props.draft) },
+  {
+    id: 'export',
+    label: 'This job as a JSON file',
+    run: () => navigateTo(`/api/jobs/${props.id}/file`, { external: true }),
+  },
+  ...(locked.value
+    ? []
+    : [{ id: 'add-application', label: 'Add an application', key: 'a', run: () => emit('add') }]),
+])
+</script>
+
+<template>
+  <div class="sheet" @keydown.enter="nextMissing">
+    <header class="head">
+      <JobHead
+        :draft="draft"
+        :state="state"
+        :save-state="saveState"
+        :action="mainAction.label"
+        :locked="locked"
+        :what-if="`/jobs/${id}/what-if?a=${index + 1}`"
+        :file="`/api/jobs/${id}/file`"
+        @change="emit('change', $event)"
+        @site="takeSite"
+        @act="mainAction.act"
+        @load-sheet="openLoadSheet"
+        @repeat="repeatJob(draft)"
+        @remove="emit('remove')"
+      />
+      <ChainTape class="mt-2" :links="chain" @go="followLink" />
+    </header>
+    <ApplicationStrip
+      :applications="draft.applications"
+      :states="states"
+      :index="index"
+      :locked="locked"
+      @choose="emit('choose', $event)"
+      @add="emit('add')"
+      @move="emit('move', $event)"
+      @drop="emit('drop')"
+    />
+    <slot />
+    <div class="zones">
+      <div class="zone space-y-4"><GroundList /><ProductList /><MethodBlock /><ConditionFields /></div>
+      <div class="zone"><LoadsZone /></div>
+      <div class="zone"><ChecksZone /></div>
+    </div>
+    <TotalsFoot class="totals" />
+  </div>
+</template>
+
+<style scoped>
+.sheet {
+  display: flex;
+  flex-direction: column;
+  height: 100dvh;
+}
+.head {
+  padding: 14px 24px 0;
+  border-bottom: var(--rule-width) solid var(--rule);
+}
+.zones {
+  flex: 1;
+  min-height: 0;
+  display: grid;
+  grid-template-columns: 318px minmax(0, 1fr) 262px;
+}
+.zone {
+  overflow-y: auto;
+  padding: 12px 18px;
+  min-width: 0;
+}
+.zone:first-child {
+  padding-left: 24px;
+}
+.zone + .zone {
+  border-left: var(--rule-width) solid var(--rule);
+}
+@media (max-width: 1100px) {
+  .zones {
+    grid-template-columns: 300px minmax(0, 1fr);
+    overflow-y: auto;
+  }
+  .zone {
+    overflow: visible;
+  }
+  .zone:last-child {
+    grid-column: 1 / -1;
+    border-left: 0;
+    border-top: var(--rule-width) solid var(--rule);
+    padding-left: 24px;
+  }
+}
+@media (max-width: 760px) {
+  .sheet {
+    height: auto;
+    min-height: 100dvh;
+  }
+  .head {
+    padding: 12px 16px 0;
+  }
+  .zones {
+    display: block;
+  }
+  .zone,
+  .zone + .zone,
+  .zone:first-child,
+  .zone:last-child {
+    padding: 14px 16px;
+    border-left: 0;
+    border-top: var(--rule-width) solid var(--rule);
+  }
+  .totals {
+    position: sticky;
+    bottom: 0;
+  }
+}
+</style>

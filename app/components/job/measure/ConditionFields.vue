@@ -1,0 +1,115 @@
+<script setup lang="ts">
+import { TURF_STATES } from '#core/ground/turfStates'
+import { FATES, type ConditionsDraft, type AftercareDraft } from '#core/draft/applicationDraft'
+import { SYSTEM_UNITS } from '#core/quantity/systems'
+import { TEMPERATURE_UNITS, TIME_UNITS, type TemperatureUnit } from '#core/quantity/units'
+
+/** The turf and the weather as they are expected, where it belongs, and what follows it. */
+const { document, set, problemAt, locked } = useSheet()
+const crew = useCrewStore()
+const unit = computed<TemperatureUnit>(() => (SYSTEM_UNITS[crew.units].length === 'm' ? '°C' : '°F'))
+const day = computed<ConditionsDraft>(
+  () =>
+    document.value.day ?? {
+      turf: '',
+      air: { text: '', unit: unit.value },
+      soil: { text: '', unit: unit.value },
+    },
+)
+const fate = computed<AftercareDraft>(
+  () => document.value.fate ?? { where: '', wait: { text: '', unit: 'h' }, water: '' },
+)
+const change = (part: Partial<ConditionsDraft>) => set('day', { ...day.value, ...part })
+const follow = (part: Partial<AftercareDraft>) => set('fate', { ...fate.value, ...part })
+const states = TURF_STATES.map((value) => ({ value, text: value === '' ? 'not noted' : value }))
+const places = FATES.map((value) => ({
+  value,
+  text: value === '' ? 'as the label says' : value === 'soil' ? 'in the soil' : 'on the leaf',
+}))
+const wrong = (path: string) => (problemAt(path)?.kind === 'wrong' ? problemAt(path)?.message : undefined)
+const summary = computed(() =>
+  [
+    day.value.turf,
+    day.value.air.text && `${day.value.air.text} ${day.value.air.unit} air`,
+    day.value.soil.text && `${day.value.soil.text} ${day.value.soil.unit} soil`,
+    fate.value.where && (fate.value.where === 'soil' ? 'into the soil' : 'on the leaf'),
+    fate.value.wait.text && `then wait ${fate.value.wait.text} ${fate.value.wait.unit}`,
+    fate.value.water && `watered in by ${fate.value.water}`,
+  ]
+    .filter(Boolean)
+    .join(', '),
+)
+</script>
+
+<template>
+  <section aria-labelledby="day-title">
+    <FormFold section="day" words="turf, weather and water">
+      <template #line>
+        <h2 id="day-title">Turf and weather</h2>
+        <p class="small" :class="{ soft: summary === '' }">
+          {{ summary || 'not noted: heat, soil and dormancy are not checked' }}
+        </p>
+      </template>
+      <div class="grid grid-cols-2 gap-2 pb-2">
+        <ChoiceField
+          path="day.turf"
+          label="The turf is"
+          :value="day.turf"
+          :choices="states"
+          :locked="locked"
+          @change="change({ turf: $event })"
+        />
+        <ChoiceField
+          path="fate.where"
+          label="It belongs"
+          :value="fate.where"
+          :choices="places"
+          :locked="locked"
+          @change="follow({ where: $event })"
+        />
+        <QuantityField
+          path="day.air"
+          label="Air, at its warmest"
+          kind="temperature"
+          :entered="day.air"
+          :units="TEMPERATURE_UNITS"
+          :locked="locked"
+          :problem="wrong('day.air')"
+          @change="change({ air: $event })"
+        />
+        <QuantityField
+          path="day.soil"
+          label="Soil, at 2 in"
+          kind="temperature"
+          :entered="day.soil"
+          :units="TEMPERATURE_UNITS"
+          :locked="locked"
+          :problem="wrong('day.soil')"
+          @change="change({ soil: $event })"
+        />
+        <QuantityField
+          path="fate.wait"
+          label="Wait before the next"
+          kind="time"
+          :entered="fate.wait"
+          :units="TIME_UNITS"
+          :locked="locked"
+          :problem="wrong('fate.wait')"
+          @change="follow({ wait: $event })"
+        />
+        <LabelledField v-slot="{ id }" label="What waters it in"
+          ><input
+            :id="id"
+            class="field"
+            data-path="fate.water"
+            :value="fate.water"
+            :disabled="locked"
+            maxlength="200"
+            autocomplete="off"
+            placeholder="zone 2 tonight, rain"
+            @input="follow({ water: ($event.target as HTMLInputElement).value })"
+        /></LabelledField>
+      </div>
+    </FormFold>
+  </section>
+</template>

@@ -1,0 +1,71 @@
+<script setup lang="ts">
+import type { AreaDraft } from '#core/draft/applicationDraft'
+
+/**
+ * One lawn of the list. It hangs on its own figures alone, so that a change of the rate does not draw forty
+ * lawns again.
+ */
+defineProps<{ lawn: AreaDraft; index: number; size: number | undefined; removable: boolean }>()
+const emit = defineEmits<{ remove: [] }>()
+const { set, locked } = useSheet()
+const shown = useShown()
+</script>
+
+<template>
+  <FormFold :section="`lawns.${index}`" :words="lawn.name || `lawn ${index + 1}`">
+    <template #line>
+      <div class="flex items-center gap-2">
+        <input
+          :id="`treat-${lawn.id}`"
+          type="checkbox"
+          class="tick"
+          :data-path="`lawns.${index}.treated`"
+          :checked="lawn.treated === 'yes'"
+          :disabled="locked"
+          @change="set(`lawns.${index}.treated`, ($event.target as HTMLInputElement).checked ? 'yes' : 'no')"
+        />
+        <label :for="`treat-${lawn.id}`" class="min-w-0 flex-1" :class="{ soft: lawn.treated !== 'yes' }"
+          >{{ lawn.name || `Lawn ${index + 1}`
+          }}<span v-if="lawn.treated === 'check'" class="small"> · check plot</span
+          ><span v-else-if="lawn.own && lawn.own.length > 0" class="small"> · own rate</span></label
+        >
+        <strong v-if="size !== undefined" class="whitespace-nowrap"
+          ><FigureText :shown="shown.size(size)" :page="`lawns.${lawn.id}.size`" :label="lawn.name"
+        /></strong>
+        <span v-else class="soft small">to measure</span>
+      </div>
+    </template>
+    <FormText
+      :path="`lawns.${index}.name`"
+      label="Name"
+      :text="lawn.name"
+      :placeholder="`Lawn ${index + 1}`"
+      class="mb-2"
+    />
+    <LawnToday :lawn="lawn" :index="index" />
+    <GroundNotes :notes="lawn" :path="`lawns.${index}`" />
+    <button
+      v-if="removable && !locked"
+      type="button"
+      class="plain-button way-out small pb-2"
+      @click="emit('remove')"
+    >
+      Remove this lawn
+    </button>
+  </FormFold>
+</template>
+
+<style scoped>
+.tick {
+  width: 16px;
+  height: 16px;
+  accent-color: var(--ink);
+  flex: none;
+}
+@media (pointer: coarse) {
+  .tick {
+    width: 24px;
+    height: 24px;
+  }
+}
+</style>

@@ -1,0 +1,119 @@
+<script setup lang="ts">
+import { NUTRIENT_NAMES } from '#core/label/label'
+import type { LawnNitrogen } from '#core/rules/nutrientYear'
+
+/**
+ * Nitrogen of the year on each lawn: what lies there, what this application adds, what its grass wants. Only
+ * where there is any.
+ */
+const { sheet } = useSheet()
+const nitrogen = computed(() => sheet.value.nitrogen)
+const shown = useShown()
+const rows = computed(() =>
+  nitrogen.value.filter(
+    ({ now, wanted, others }) => (now > 0 && wanted) || others.some((one) => one.now > 0),
+  ),
+)
+const reach = ({ laid, now, wanted }: LawnNitrogen) => Math.max(wanted?.[1] ?? 0, laid + now)
+const share = (value: number, row: LawnNitrogen) => `${(100 * value) / reach(row)}%`
+/** What lies and what comes, in one unit. */
+function both(laid: number, now: number) {
+  const { figures, unit } = shown.rates([laid, now], 'mass')
+  return { figure: figures.join(' + '), unit }
+}
+/** Slow and quick nitrogen in the unit of the whole; what lies is told only where the labels tell it. */
+function release({ laid, now, slow, quick }: LawnNitrogen) {
+  const {
+    figures: [, , slowLaid, slowNow, quickLaid, quickNow],
+  } = shown.rates([laid, now, slow.laid ?? 0, slow.now, quick.laid ?? 0, quick.now], 'mass')
+  return slow.laid === undefined
+    ? `now slow ${slowNow}, quick ${quickNow}`
+    : `slow ${slowLaid} + ${slowNow}, quick ${quickLaid} + ${quickNow}`
+}
+const aloud = ({ laid, now, wanted: [from, to] = [0, 0] }: LawnNitrogen) => {
+  const {
+    figures: [lies, comes, least, most],
+    unit,
+  } = shown.rates([laid, now, from, to], 'mass')
+  return `${lies} laid, ${comes} now, the grass wants ${least} to ${most} ${unit}`
+}
+</script>
+
+<template>
+  <section v-if="rows.length > 0" aria-labelledby="nitrogen-title" class="mt-4">
+    <h2 id="nitrogen-title">Nitrogen this year</h2>
+    <ul>
+      <li v-for="row in rows" :key="row.lawn.area.id" class="py-1">
+        <p class="small flex justify-between gap-2">
+          <span>{{ row.lawn.area.name }}</span><FigureText
+            :shown="both(row.laid, row.now)"
+            :page="`nitrogen.${row.lawn.area.id}`"
+            :label="`Nitrogen of the year, ${row.lawn.area.name}`"
+          />
+        </p>
+        <div class="bar" role="img" :aria-label="aloud(row)">
+          <span class="laid" :style="{ width: share(row.laid, row) }" /><span
+            class="now"
+            :class="{ over: row.state === 'over' }"
+            :style="{ width: share(row.now, row) }"
+          />
+          <span
+            class="wanted"
+            :style="{
+              left: share(row.wanted?.[0] ?? 0, row),
+              right: `${100 - (100 * (row.wanted?.[1] ?? 0)) / reach(row)}%`,
+            }"
+          />
+        </div>
+        <p v-if="row.now > 0" class="soft small line">
+          <FigureText
+            :shown="{ figure: release(row), unit: '' }"
+            :page="`nitrogen.${row.lawn.area.id}`"
+            :label="`Slow and quick nitrogen, ${row.lawn.area.name}`"
+          />
+        </p>
+        <p v-if="row.others.some(({ now }) => now > 0)" class="soft small line">
+          <template v-for="one in row.others.filter(({ now }) => now > 0)" :key="one.nutrient"
+            >{{ NUTRIENT_NAMES[one.nutrient] }}
+            <FigureText
+              :shown="both(one.laid, one.now)"
+              :page="`${one.nutrient}.${row.lawn.area.id}`"
+              :label="`${NUTRIENT_NAMES[one.nutrient]} of the year, ${row.lawn.area.name}`"
+            />{{ ' ' }}</template
+          >
+        </p>
+      </li>
+    </ul>
+    <p class="soft small">The frame is what the grass wants in a year.</p>
+  </section>
+</template>
+
+<style scoped>
+.bar {
+  position: relative;
+  display: flex;
+  height: 14px;
+  background: var(--sheet);
+  border: var(--rule-width) solid var(--rule);
+}
+/* Lines of figures that open their working: far enough apart for a finger. */
+.line {
+  padding: 4px 0;
+}
+.laid {
+  background: var(--soft);
+  opacity: 0.6;
+}
+.now {
+  background: var(--dry);
+}
+.now.over {
+  background: var(--warn);
+}
+.wanted {
+  position: absolute;
+  top: -2px;
+  bottom: -2px;
+  border: 2px solid var(--ink);
+}
+</style>

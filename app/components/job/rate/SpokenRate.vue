@@ -1,0 +1,56 @@
+<script setup lang="ts">
+import { spokenRate } from '#core/label/spokenRate'
+import { prettyUnits } from '#core/quantity/systems'
+
+/** A rate said the way people say it: as a target, by what a bag covers, or a bag that is to be used up. */
+const props = defineProps<{ index: number }>()
+const { document, sheet, set } = useSheet()
+const crew = useCrewStore()
+const rooms = useLibraryStore()
+const shown = useShown()
+const text = ref('')
+const read = computed(() =>
+  text.value.trim() === '' ? undefined : spokenRate(text.value, sheet.value.size, crew.units),
+)
+/** What the shelf holds of it, as something that could be said. */
+const onHand = computed(() => {
+  const id = document.value.products[props.index]?.source?.id
+  const stock = rooms.products.find((one) => one.id === id)?.onHand?.find(({ amount }) => amount > 0)
+  const { figure, unit } = stock ? shown.stock(stock) : { figure: '', unit: '' }
+  return stock ? `use up ${figure} ${unit}` : undefined
+})
+function take() {
+  const product = document.value.products[props.index]
+  if (!read.value?.ok || !product) return
+  const { rate, basis } = read.value.value
+  set(`products.${props.index}`, { ...product, rate, basis: basis ?? 'product' })
+  text.value = ''
+}
+</script>
+
+<template>
+  <div class="space-y-1">
+    <LabelledField v-slot="{ id }" label="Or say the rate">
+      <input
+        :id="id"
+        v-model="text"
+        class="field"
+        :aria-describedby="`${id}-read`"
+        placeholder="use up 40 lb; 0.6 lb N per 1,000 sq ft"
+        maxlength="200"
+        autocomplete="off"
+        @keydown.enter.prevent.stop="take"
+      />
+      <button v-if="!read && onHand" type="button" class="plain-button way-out small" @click="text = onHand">
+        {{ onHand }}, all that is on hand
+      </button>
+      <p v-if="read" :id="`${id}-read`" class="small" :class="{ soft: read.ok }" role="status">
+        <template v-if="read.ok"
+          >{{ prettyUnits(read.value.words) }}.
+          <button type="button" class="plain-button way-out" @click="take">Take it</button></template
+        >
+        <template v-else>{{ read.error }}</template>
+      </p>
+    </LabelledField>
+  </div>
+</template>

@@ -1,0 +1,46 @@
+<script setup lang="ts">
+import { dayText } from '#core/calendar/dayText'
+import { showQuantity } from '#core/quantity/systems'
+
+/** What the labels still leave this year on each lawn after this job. */
+const { sheet } = useSheet()
+const yearLeft = computed(() => sheet.value.yearLeft)
+/** Not drawn anew at every key while it is folded. */
+const open = ref(false)
+</script>
+
+<template>
+  <details
+    v-if="yearLeft.length > 0"
+    class="mt-4"
+    @toggle="open = ($event.target as HTMLDetailsElement).open"
+  >
+    <summary><h2 class="inline">What the year still leaves</h2></summary>
+    <ul v-if="open">
+      <li v-for="row in yearLeft" :key="`${row.productId}-${row.lawn.area.id}`" class="rule-b py-1">
+        <p class="small">{{ row.product }}, {{ row.lawn.area.name }}</p>
+        <p class="small">
+          <FigureText
+            v-if="row.amount"
+            :shown="showQuantity(row.amount.left)"
+            :page="`left.${row.productId}.${row.lawn.area.id}`"
+            :label="`Left this year of ${row.product}, ${row.lawn.area.name}`"
+          />
+          <span class="soft"
+            ><template v-if="row.amount"> of {{ showQuantity(row.amount.most).figure }}</template
+            ><template v-if="row.further !== undefined"
+              >{{ row.amount ? ', ' : ''
+              }}{{ row.further === 0 ? 'no further application' : `${row.further} more like this` }}</template
+            ><template v-if="row.next && row.further !== 0">, from {{ dayText(row.next) }}</template></span
+          >
+        </p>
+      </li>
+    </ul>
+  </details>
+</template>
+
+<style scoped>
+summary {
+  cursor: pointer;
+}
+</style>

@@ -1,0 +1,66 @@
+import { v7 as uuid } from 'uuid'
+import type { LibraryKind } from '#shared/schemas/library'
+
+interface Row {
+  readonly id: string
+  readonly version: number
+}
+
+const WHAT: Readonly<Record<LibraryKind, string>> = {
+  sites: 'site',
+  areas: 'area',
+  equipment: 'piece of equipment',
+  calibrations: 'calibration',
+  benchTests: 'test',
+  products: 'product',
+}
+
+/** One row of a room: loaded, saved as it is typed, deleted so that it can be brought back. */
+export function useEntry<Stored extends Row, Draft extends { readonly version: number }>(
+  room: LibraryKind,
+  id: string,
+  draftOf: (stored: Stored) => Draft,
+) {
+  const url = `/api/library/${room}/${id}`
+  const row = useDraft<Stored, Draft>({ id, url, what: WHAT[room], draftOf })
+  const notice = useNotice()
+
+  /**
+   * Deletes the row and offers to bring it back.
+   * @param then where to go
+   * @param back where it is found again
+   */
+  async function remove(then: string, back: string) {
+    const version = row.stored.value?.version
+    await row.forget()
+    if (version !== undefined) {
+      try {
+        const current = row.stored.value?.version ?? version
+        await $fetch(url, { method: 'DELETE', body: { version: current } })
+      } catch (error) {
+        notice.say('Not deleted.', errorText(error))
+        return
+      }
+    }
+    await navigateTo(then)
+    if (version === undefined) return
+    notice.say(`The ${WHAT[room]} is deleted.`, undefined, {
+      label: 'Undo',
+      act: async () => {
+        await $fetch(`${url}/restore`, { method: 'POST', body: {} })
+        await navigateTo(back)
+      },
+    })
+  }
+  return { ...row, remove }
+}
+
+/** Begins a row on this device; it reaches the server with its name. */
+export function useNewRow() {
+  const crew = useCrewStore()
+  return async (draft: object, path: (id: string) => string) => {
+    const id = uuid()
+    await keepDraft(draftKey(crew.organization?.id, id), { version: 0, ...draft })
+    await navigateTo(path(id))
+  }
+}

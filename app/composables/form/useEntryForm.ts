@@ -1,0 +1,32 @@
+import { fieldReader, type FieldReader } from '#core/quantity/fieldReader'
+import type { LibraryKind } from '#shared/schemas/library'
+
+interface EntryFormOptions<Stored, Draft, Read> {
+  readonly draftOf: (stored: Stored) => Draft
+  /** What the core makes of the draft; what is wrong lands in the reader. */
+  readonly read: (draft: Draft, fields: FieldReader) => Read
+}
+
+/**
+ * One row of a room as a form: fields bound by path, read by the core at every change. Call it before
+ * anything is awaited.
+ */
+export function useEntryForm<
+  Stored extends { readonly id: string; readonly version: number },
+  Draft extends { readonly version: number },
+  Read,
+>(room: LibraryKind, id: string, { draftOf, read }: EntryFormOptions<Stored, Draft, Read>) {
+  const row = useEntry<Stored, Draft>(room, id, draftOf)
+  const result = computed(() => {
+    if (!row.draft.value) return undefined
+    const fields = fieldReader()
+    return { value: read(row.draft.value, fields), problems: fields.problems }
+  })
+  const form = provideForm({
+    problems: () => result.value?.problems ?? [],
+    change: (path, value) => {
+      if (row.draft.value) row.change(withValue(row.draft.value, path, value))
+    },
+  })
+  return { ...row, form, result: computed(() => result.value?.value) }
+}

@@ -1,0 +1,184 @@
+import { workDay } from '#core/calendar/workDay'
+import { workOutJob, type JobQuestion } from '#core/job/workOutJob'
+import { routeNeeds, routeSpray } from '#core/job/route/routeNeeds'
+import { alikeApart, sharedMixes, type RouteApplication } from '#core/job/route/sharedMix'
+import { frozenApplication } from '#core/run/freezePlan'
+import type { PlannedRow } from '#core/season/ledger'
+import { openWorkingBook } from '#core/working/working'
+import type { Area, LedgerRow } from '#shared/schemas/ground'
+import type { Job } from '#shared/schemas/job'
+
+/** Lawns of a site, what lies on them and what is planned there. */
+interface SiteOfDay {
+  readonly areas: readonly Area[]
+  readonly ledger: readonly LedgerRow[]
+  readonly planned: readonly PlannedRow[]
+}
+
+const siteOfDay = async (id: string): Promise<SiteOfDay> => {
+  const [areas, ledger, planned] = await Promise.all([
+    $fetch<readonly Area[]>('/api/library/areas', { query: { siteId: id } }),
+    $fetch<readonly LedgerRow[]>(`/api/sites/${id}/ledger`),
+    $fetch<readonly PlannedRow[]>(`/api/sites/${id}/planned`),
+  ])
+  return { areas, ledger, planned }
+}
+
+/** The jobs of one day in driving order, worked out together: common mixes, what goes on the truck. */
+export function useDay(day: MaybeRefOrGetter<string>) {
+  const crew = useCrewStore()
+  const rooms = useLibraryStore()
+  const jobs = shallowRef<readonly Job[]>([])
+  const sites = shallowRef<ReadonlyMap<string, SiteOfDay>>(new Map())
+  const problem = ref<string>()
+  const { library, house } = useJobLibrary()
+
+  async function load() {
+    try {
+      const found = await $fetch<readonly Job[]>(`/api/days/${toValue(day)}`)
+      const ids = [...new Set(found.flatMap(({ siteId }) => siteId ?? []))]
+      sites.value = new Map(await Promise.all(ids.map(async (id) => [id, await siteOfDay(id)] as const)))
+      jobs.value = found
+      problem.value = undefined
+    } catch (error) {
+      problem.value = errorText(error)
+    }
+  }
+
+  /** A job is worked out with all its applications; what was begun is shown as it was frozen. */
+  function questionOf(job: Job): JobQuestion {
+    const site = job.siteId === null ? undefined : sites.value.get(job.siteId)
+    const own = new Set(job.applications.map(({ id }) => id))
+    return {
+      applications: job.applications,
+      day: workDay(job.plannedFor, crew.today()),
+      house: house.value,
+      library: library.value && site && { ...library.value, areas: site.areas },
+      ledger: site?.ledger ?? [],
+      planned: (site?.planned ?? []).filter(({ applicationId }) => !own.has(applicationId)),
+    }
+  }
+  const sheets = computed(() =>
+    jobs.value.flatMap((job) => {
+      const worked = workOutJob(questionOf(job))
+      return job.applications.map(({ id, document, state, frozen }, index) => ({
+        job,
+        id,
+        document,
+        state,
+        sheet: (frozen && frozenApplication(frozen)) ?? worked[index]!,
+      }))
+    }),
+  )
+  const applications = computed(() =>
+    sheets.value.flatMap(({ job, id, document, state, sheet: { request, plan } }): RouteApplication[] =>
+      request && plan
+        ? [
+            {
+              applicationId: id,
+              jobId: job.id,
+              site: job.site || 'Unnamed site',
+              document,
+              request,
+              plan,
+              state,
+            },
+          ]
+        : [],
+    ),
+  )
+  /** What stops each job that has not begun, by its id. */
+  const stopped = computed(
+    () =>
+      new Map(
+        [...Map.groupBy(sheets.value, ({ job }) => job)].flatMap(([job, own]) => {
+          const stops =
+            job.state === 'draft' || job.state === 'planned'
+              ? own.flatMap(({ sheet }) => sheet.checks.filter(({ level }) => level === 'stop'))
+              : []
+          return stops.length > 0 ? [[job.id, stops.map(({ message }) => message)] as const] : []
+        }),
+      ),
+  )
+  const unready = computed(() =>
+    jobs.value.filter((job) =>
+      job.applications.some(
+        ({ id }) => !applications.value.some(({ applicationId }) => applicationId === id),
+      ),
+    ),
+  )
+  const mixes = computed(() => sharedMixes(applications.value))
+  /** What is still to be put down: done work asks for no product any more. */
+  const open = computed(() => applications.value.filter(({ state }) => state !== 'done'))
+  const needs = computed(() => routeNeeds(open.value, mixes.value, rooms.products))
+  const spray = computed(() => routeSpray(open.value, mixes.value))
+  /** Applications that are sprayed alike but mixed apart. */
+  const alike = computed(() => alikeApart(applications.value.filter(({ state }) => state === 'planned')))
+  /** Puts a job one place earlier or later. */
+  async function move(index: number, way: -1 | 1) {
+    const order = jobs.value.map(({ id }) => id)
+    const [taken] = order.splice(index, 1)
+    if (taken === undefined) return
+    order.splice(index + way, 0, taken)
+    await change(() =>
+      $fetch<readonly Job[]>(`/api/days/${toValue(day)}`, { method: 'PUT', body: { order } }).then((now) => {
+        jobs.value = now
+      }),
+    )
+  }
+
+  /** Marks applications as one mix, or as mixed apart again, and saves their jobs. */
+  async function share(
+    own: readonly Pick<RouteApplication, 'applicationId' | 'jobId'>[],
+    shared: '' | 'day',
+  ) {
+    await change(async () => {
+      for (const job of jobs.value.filter(({ id }) => own.some(({ jobId }) => jobId === id))) {
+        const draft = draftOf(job)
+        const marked = draft.applications.map((one) =>
+          own.some(({ applicationId }) => applicationId === one.id)
+            ? { ...one, document: { ...one.document, spray: { ...one.document.spray, shared } } }
+            : one,
+        )
+        await $fetch(`/api/jobs/${job.id}`, { method: 'PUT', body: { ...draft, applications: marked } })
+      }
+      await load()
+    })
+  }
+
+  async function change(act: () => Promise<void>) {
+    try {
+      await act()
+      problem.value = undefined
+    } catch (error) {
+      const told = errorText(error)
+      await load()
+      problem.value = told
+    }
+  }
+
+  function pages() {
+    const book = openWorkingBook()
+    sharedMixes(applications.value, book)
+    routeNeeds(open.value, mixes.value, rooms.products, book)
+    routeSpray(open.value, mixes.value, book)
+    for (const mix of mixes.value)
+      for (const { figure, lines } of mix.plan.working) book.note(figure, () => lines)
+    return book.pages()
+  }
+  return {
+    jobs,
+    problem,
+    load,
+    applications,
+    unready,
+    stopped,
+    mixes,
+    needs,
+    spray,
+    alike,
+    move,
+    share,
+    pages,
+  }
+}

@@ -1,0 +1,18 @@
+import { DEFAULT_HOUSE } from '#core/house'
+import type { JobLibrary } from '#core/job/workOutJob'
+
+/**
+ * What a job is worked out from besides what was typed: the crew's library, its own rules, its house rules.
+ */
+export function useJobLibrary() {
+  const crew = useCrewStore()
+  const rooms = useLibraryStore()
+  const house = computed(() => crew.organization?.settings.house ?? DEFAULT_HOUSE)
+  /** Undefined until the library was read: the sheet stands without it. */
+  const library = computed((): JobLibrary | undefined => {
+    const { local = [], mixes = [] } = crew.organization?.settings ?? {}
+    const { areas, products, calibrations } = rooms
+    return rooms.loaded ? { areas, products, calibrations, local, mixes } : undefined
+  })
+  return { library, house }
+}

@@ -1,0 +1,59 @@
+import { v7 as uuid } from 'uuid'
+import { blankApplication } from '#core/draft/blankApplication'
+import type { Area } from '#shared/schemas/ground'
+import type { JobDraft } from './useJobDraft'
+
+/** Starts a job on this device; it reaches the server with its first figure. */
+export function useNewJob() {
+  const crew = useCrewStore()
+  const { withAreas } = useFromLibrary()
+  const begin = async (draft: JobDraft) => {
+    const id = uuid()
+    await keepDraft(draftKey(crew.organization?.id, id), draft)
+    await navigateTo(`/jobs/${id}`)
+  }
+  const newApplication = () => ({
+    id: uuid(),
+    document: blankApplication(
+      { lawn: uuid(), part: uuid(), product: uuid(), run: uuid() },
+      'spray',
+      crew.units,
+    ),
+  })
+
+  const startJob = () =>
+    begin({
+      version: 0,
+      site: '',
+      siteId: null,
+      purpose: '',
+      plannedFor: crew.today(),
+      state: 'draft',
+      applications: [newApplication()],
+    })
+
+  /** A job on a saved site, its areas ticked. */
+  const startJobAt = (siteId: string, site: string, areas: readonly Area[]) => {
+    const application = newApplication()
+    return begin({
+      version: 0,
+      site,
+      siteId,
+      purpose: '',
+      plannedFor: crew.today(),
+      state: 'draft',
+      applications: [{ ...application, document: withAreas(application.document, areas) }],
+    })
+  }
+
+  /** The same lawns, labels and calibrations again, on another day. */
+  const repeatJob = (draft: JobDraft) =>
+    begin({
+      ...draft,
+      version: 0,
+      state: 'draft',
+      plannedFor: crew.today(),
+      applications: draft.applications.map(({ document }) => ({ id: uuid(), document })),
+    })
+  return { startJob, startJobAt, repeatJob, newApplication, beginJob: begin }
+}

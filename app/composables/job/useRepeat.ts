@@ -1,0 +1,34 @@
+import { secondOf } from '#core/draft/applicationDraft'
+import type { Job } from '#shared/schemas/job'
+import type { Run } from '#shared/schemas/run'
+
+/** Plans an application again from the record it left. */
+export function useRepeat() {
+  const { repeatJob } = useNewJob()
+  const notice = useNotice()
+  async function repeatFrom(applicationId: string) {
+    try {
+      const { jobId } = await $fetch<Run>(`/api/applications/${applicationId}/events`)
+      const job = await $fetch<Job>(`/api/jobs/${jobId}`)
+      const draft = draftOf(job)
+      await repeatJob({
+        ...draft,
+        applications: draft.applications
+          .filter(({ id }) => id === applicationId)
+          .map((one) => ({
+            ...one,
+            document: {
+              ...one.document,
+              products: one.document.products.map((product) => ({
+                ...product,
+                split: secondOf(product.split),
+              })),
+            },
+          })),
+      })
+    } catch (error) {
+      notice.say('It can’t be planned again just now.', errorText(error))
+    }
+  }
+  return { repeatFrom }
+}

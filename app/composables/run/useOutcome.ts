@@ -1,0 +1,125 @@
+import { readNotNegative, readPositive, type Entered } from '#core/quantity/entered'
+import { amountFactor, squareMetres, type Quantity } from '#core/quantity/quantity'
+import { formatFigure, formatSteps } from '#core/quantity/format'
+import { hopperCharge } from '#core/plan/hopperCharge'
+import { outcomeOf, type Used } from '#core/run/outcome'
+import { showSize, SYSTEM_UNITS } from '#core/quantity/systems'
+import type { MixBooking } from '#core/job/route/mixBooking'
+import type { RunRecord } from '#core/run/foldRun'
+import type { AmountUnit, AreaUnit } from '#core/quantity/units'
+import { closedWorkingBook, openWorkingBook } from '#core/working/working'
+
+/**
+ * What is typed after a run, before it is logged. Plan figures stand there to begin with; what was left is
+ * asked.
+ */
+export interface OutcomeEntries {
+  treated: Entered<AreaUnit>
+  putIn: { productId: string; name: string; entered: Entered<AmountUnit> }[]
+  made: Entered<AmountUnit>
+  left: Entered<AmountUnit>
+  /** What each rate's lawns got but the last, where a dry job has several rates. */
+  apart: Entered<AmountUnit>[]
+}
+
+const typed = <U extends string>({ value, unit }: Quantity<U>): Entered<U> => ({
+  text: formatFigure(value).replaceAll(',', ''),
+  unit,
+})
+/** What was measured out is in whole steps: they stand there to the last one. */
+const typedSteps = <U extends string>({ value, unit }: Quantity<U>): Entered<U> => ({
+  text: formatSteps(value).replaceAll(',', ''),
+  unit,
+})
+
+/**
+ * Reads the entries as they are typed and says at once what rate they come to.
+ * @param booking what of a mix shared with other sites was in the tank here
+ */
+export function useOutcome(record: RunRecord, booking?: MixBooking) {
+  const crew = useCrewStore()
+  const { request, plan, labels, tolerance } = record.frozen
+  const { totals } = plan
+  const rates = request.method.kind === 'spread' ? (plan.rates ?? []) : []
+  const wet = request.method.kind === 'spray'
+  const hopper = hopperCharge(request, plan)
+  const booked = (name: string) =>
+    booking?.putIn.find((one) => one.name.trim().toLowerCase() === name.trim().toLowerCase())?.amount
+  const dead = request.method.kind === 'spray' ? request.method.dead : undefined
+  const entries = reactive<OutcomeEntries>({
+    treated: {
+      text: showSize(squareMetres(totals.size.value), crew.units).figure.replaceAll(',', ''),
+      unit: SYSTEM_UNITS[crew.units].size,
+    },
+    putIn: totals.products.map((total) => {
+      const name = labels.find(({ productId }) => productId === total.id)?.name || 'Product'
+      const told = request.products.some(({ id, measureStep }) => id === total.id && measureStep)
+        ? typedSteps
+        : typed
+      return { productId: total.id, name, entered: told(booked(name) ?? hopper?.weighIn ?? total.measured) }
+    }),
+    made: booking ? typed(booking.made) : totals.mix ? typed(totals.mix) : { text: '', unit: 'gal' },
+    left: {
+      text: '',
+      unit: wet ? (dead?.unit ?? totals.mix?.unit ?? 'gal') : (hopper?.weighIn.unit ?? 'lb'),
+    },
+    apart: rates
+      .slice(0, -1)
+      .map(({ products: [planned] }) => (planned ? typedSteps(planned.measured) : { text: '', unit: 'lb' })),
+  })
+
+  const read = computed(() => {
+    const problems: Record<string, string> = {}
+    const take = <T>(
+      path: string,
+      result: { ok: true; value: T } | { ok: false; error: { message: string } },
+    ): T | undefined => {
+      if (result.ok) return result.value
+      problems[path] = result.error.message
+      return undefined
+    }
+    const treated = take('treated', readPositive(entries.treated, 'area', 'Treated'))
+    const made = wet ? take('made', readPositive(entries.made, 'amount', 'Spray made')) : undefined
+    const left = take('left', readNotNegative(entries.left, 'amount', 'What was left'))
+    const putIn = entries.putIn.flatMap(({ productId, entered, name }) => {
+      const amount = take(`putIn.${productId}`, readPositive(entered, 'amount', name))
+      return amount ? [{ productId, amount }] : []
+    })
+    const apart = entries.apart.flatMap(
+      (entered, i) => take(`apart.${i}`, readPositive(entered, 'amount', 'What went onto these lawns')) ?? [],
+    )
+    const whole =
+      treated &&
+      left &&
+      (made || !wet) &&
+      putIn.length === entries.putIn.length &&
+      apart.length === entries.apart.length
+    const used: Used | undefined = whole
+      ? { treated, left, putIn, ...(made && { made }), ...(apart.length > 0 && { apart }) }
+      : undefined
+    const outcome = used && outcomeOf(request, plan, used, closedWorkingBook, tolerance)
+    if (outcome && !outcome.ok) for (const { path, message } of outcome.error) problems[path] = message
+    return { used, problems, outcomes: outcome?.ok ? outcome.value : [] }
+  })
+
+  /** What should be left if everything goes as planned: the reserve, or what never leaves the hose. */
+  const expectedLeft = computed<Quantity<AmountUnit> | undefined>(() => {
+    return wet ? (booking?.left ?? dead) : hopper?.reserve
+  })
+  /** How the actual rates come about, and the plan they are held against. */
+  function pages() {
+    const book = openWorkingBook()
+    if (read.value.used) outcomeOf(request, plan, read.value.used, book, tolerance)
+    return [...book.pages(), ...plan.working]
+  }
+  const leftFactor = (quantity: Quantity<AmountUnit>) => quantity.value * amountFactor(quantity.unit)
+  return {
+    entries,
+    read,
+    expectedLeft: computed(() =>
+      expectedLeft.value && leftFactor(expectedLeft.value) > 0 ? expectedLeft.value : undefined,
+    ),
+    wet,
+    pages,
+  }
+}

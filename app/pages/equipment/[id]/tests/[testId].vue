@@ -1,0 +1,145 @@
+<script setup lang="ts">
+import { v7 as uuid } from 'uuid'
+import { courseOf } from '#core/calibration/calibrationInForce'
+import { calibrationFromBenchTest } from '#core/calibration/calibrationFromBenchTest'
+import { practiceActs } from '#core/practice/practiceActs'
+import { readNozzles, readPattern } from '#core/calibration/readBenchTest'
+import { formatFigure } from '#core/quantity/format'
+import { fieldReader } from '#core/quantity/fieldReader'
+import { SYSTEM_UNITS } from '#core/quantity/systems'
+import { METRES_PER } from '#core/quantity/units'
+import { closedWorkingBook, openWorkingBook } from '#core/working/working'
+import type { Equipment } from '#shared/schemas/equipment'
+import type { SaveBenchTest, BenchTest } from '#shared/schemas/benchTest'
+
+/**
+ * The bench: the procedure with its readings on the left, what it says and the pictures behind it on the
+ * right.
+ */
+const route = useRoute()
+const [id, equipmentId] = [String(route.params.testId), String(route.params.id)]
+const crew = useCrewStore()
+const notice = useNotice()
+const machine = shallowRef<Equipment>()
+const read = (
+  { document }: Pick<SaveBenchTest, 'document'>,
+  fields = fieldReader(),
+  book = closedWorkingBook,
+) =>
+  document.kind === 'pattern'
+    ? { pattern: readPattern(document, fields, book) }
+    : { nozzles: readNozzles(document, fields, book) }
+const { draft, saveState, loadProblem, load, keepMine, takeTheirs, remove, result } = useEntryForm<
+  BenchTest,
+  SaveBenchTest,
+  { pattern?: ReturnType<typeof readPattern>; nozzles?: ReturnType<typeof readNozzles> }
+>('benchTests', id, {
+  draftOf: ({ version, equipmentId: owner, document }) => ({ version, equipmentId: owner, document }),
+  read,
+})
+useWorkingPages(
+  () => {
+    const book = openWorkingBook()
+    if (draft.value) read(draft.value, fieldReader(), book)
+    return book.pages()
+  },
+  ref(
+    new Map([
+      ['swath', 'Effective swath'],
+      ['pattern.rate', 'What one pass puts down'],
+      ['speed', 'Speed'],
+      ['carrier', 'Carrier'],
+      ['asked', 'What is asked of the boom'],
+      ['fan', 'Width and overlap of a fan'],
+    ]),
+  ),
+)
+await load()
+machine.value = await $fetch<Equipment>(`/api/library/equipment/${equipmentId}`).catch(() => undefined)
+const what = computed(() => (draft.value?.document.kind === 'pattern' ? 'Tray test' : 'Nozzle check'))
+useHead({ title: () => `${what.value}, ${machine.value?.name ?? ''} · Hectarum` })
+const unit = computed(() => SYSTEM_UNITS[crew.units].length)
+const asText = (metres: number) => formatFigure(metres / METRES_PER[unit.value])
+const taken = computed(() => {
+  const swath = result.value?.pattern?.swath.swath
+  return (
+    machine.value?.document.kind === 'spreader' &&
+    swath !== undefined &&
+    machine.value.document.swath.text === asText(swath) &&
+    machine.value.document.swath.unit === unit.value
+  )
+})
+/** The tested width becomes the machine's own: jobs that draw on it from now on take it. */
+async function take(metres: number) {
+  if (machine.value?.document.kind !== 'spreader') return
+  const { name, version, document } = machine.value
+  try {
+    machine.value = await $fetch<Equipment>(`/api/library/equipment/${equipmentId}`, {
+      method: 'PUT',
+      body: { version, name, document: { ...document, swath: { text: asText(metres), unit: unit.value } } },
+    })
+  } catch (error) {
+    notice.say('Not taken.', errorText(error))
+  }
+}
+const nozzleSet = computed(() =>
+  machine.value?.document.kind === 'sprayer' ? machine.value.document.nozzles.what : '',
+)
+const offered = computed(() =>
+  draft.value?.document.kind === 'nozzles'
+    ? practiceActs(courseOf(calibrationFromBenchTest(draft.value.document, nozzleSet.value, '')))
+    : [],
+)
+const keepCalibration = useKeepCalibration()
+/** What was caught and timed here, as a calibration that jobs work by. */
+const keep = () =>
+  draft.value?.document.kind === 'nozzles'
+    ? keepCalibration(equipmentId, calibrationFromBenchTest(draft.value.document, nozzleSet.value, uuid()))
+    : undefined
+</script>
+
+<template>
+  <main v-if="draft">
+    <EntryHead
+      :name="`${what} of ${machine?.name ?? 'the equipment'}`"
+      placeholder=""
+      what="test"
+      :fresh="false"
+      :save-state="saveState"
+      :draft="draft"
+      :back="machine?.name ?? 'The equipment'"
+      :back-to="`/equipment/${equipmentId}`"
+      @remove="remove(`/equipment/${equipmentId}`, `/equipment/${equipmentId}/tests/${id}`)"
+      @keep="keepMine"
+      @take="takeTheirs"
+    />
+    <div class="columns even">
+      <section aria-label="Procedure">
+        <PatternTest v-if="draft.document.kind === 'pattern'" :trial="draft.document" /><NozzleTest
+          v-else
+          :trial="draft.document"
+        />
+      </section>
+      <PatternAnswer
+        v-if="draft.document.kind === 'pattern'"
+        :read="result?.pattern"
+        :trial="draft.document"
+        :taken="taken"
+        @take="take"
+      />
+      <div v-else>
+        <NozzleAnswer :read="result?.nozzles" :trial="draft.document" />
+        <p v-if="result?.nozzles?.carrier !== undefined" class="mt-3">
+          <UButton color="primary" variant="solid" label="Keep as a calibration" @click="keep" />
+        </p>
+        <InstrumentPanel :machine-id="equipmentId" :offered="offered" :document="draft.document" />
+      </div>
+    </div>
+  </main>
+  <EmptyState
+    v-else
+    :words="loadProblem ?? 'Opening …'"
+    action="Back to the equipment"
+    :to="`/equipment/${equipmentId}`"
+  />
+</template>

@@ -1,0 +1,83 @@
+import { defineStore } from 'pinia'
+import type { ToolDocument } from '#core/calibration/equipmentDocument'
+import type { Calibration, Equipment } from '#shared/schemas/equipment'
+import type { PlannedRow } from '#core/season/ledger'
+import type { Area, LedgerRow } from '#shared/schemas/ground'
+import type { Product } from '#shared/schemas/product'
+
+/**
+ * What the crew keeps that every job draws on: equipment with its calibrations, labels, and the areas of a
+ * site.
+ */
+export const useLibraryStore = defineStore('rooms', () => {
+  const equipment = shallowRef<readonly Equipment[]>([])
+  const calibrations = shallowRef<readonly Calibration[]>([])
+  const products = shallowRef<readonly Product[]>([])
+  const areas = shallowRef<readonly Area[]>([])
+  /** What was put down on the site in hand. */
+  const ledger = shallowRef<readonly LedgerRow[]>([])
+  /** What other planned jobs are going to put down there. */
+  const planned = shallowRef<readonly PlannedRow[]>([])
+  /**
+   * Whether what lies on the lawns could be read: without it intervals and limits of the year are not
+   * checked.
+   */
+  const ledgerState = ref<'reading' | 'read' | 'missing'>('read')
+  /** Whether the shelves were read at all since the page was opened. */
+  const loaded = ref(false)
+  const tools = computed(() =>
+    equipment.value.flatMap(({ document }): readonly ToolDocument[] =>
+      document.kind === 'tool' ? [document] : [],
+    ),
+  )
+
+  /** Reads the shelves anew; what can't be read stays as it was. */
+  async function load() {
+    const [machines, kept, labels] = await Promise.all([
+      $fetch<readonly Equipment[]>('/api/library/equipment'),
+      $fetch<readonly Calibration[]>('/api/library/calibrations'),
+      $fetch<readonly Product[]>('/api/library/products'),
+    ])
+    equipment.value = machines
+    calibrations.value = kept
+    products.value = labels
+    loaded.value = true
+  }
+
+  /** @param jobId the job in hand: its own work is not that of another */
+  async function loadAreas(siteId: string | null, jobId = '') {
+    ledgerState.value = 'reading'
+    try {
+      areas.value =
+        siteId === null ? [] : await $fetch<readonly Area[]>('/api/library/areas', { query: { siteId } })
+    } catch (error) {
+      ledgerState.value = 'missing'
+      throw error
+    }
+    // The sheet stands without its ledger, and says so.
+    const rows =
+      siteId === null
+        ? ([[], []] as const)
+        : await Promise.all([
+            $fetch<readonly LedgerRow[]>(`/api/sites/${siteId}/ledger`),
+            $fetch<readonly PlannedRow[]>(`/api/sites/${siteId}/planned`, { query: { job: jobId } }),
+          ]).catch(() => undefined)
+    ledger.value = rows?.[0] ?? []
+    planned.value = rows?.[1] ?? []
+    ledgerState.value = rows ? 'read' : 'missing'
+    return areas.value
+  }
+  return {
+    equipment,
+    calibrations,
+    products,
+    areas,
+    ledger,
+    planned,
+    ledgerState,
+    tools,
+    loaded,
+    load,
+    loadAreas,
+  }
+})

@@ -1,0 +1,151 @@
+import type { SpreaderCourse, SprayerCourse } from '../calibration/courseNote'
+import type { FieldNotes } from '../ground/fieldNotes'
+import type { TurfState } from '../ground/turfStates'
+import type { Form, RateBasis } from '../label/label'
+import type { ProductDocument } from '../label/productDocument'
+import type { LoadStyle } from '../plan/planRequest'
+import type { Entered } from '../quantity/entered'
+import type {
+  AmountUnit,
+  ContentUnit,
+  DensityUnit,
+  MassUnit,
+  RateUnit,
+  SpeedUnit,
+  TemperatureUnit,
+  TimeUnit,
+  VolumeUnit,
+} from '../quantity/units'
+
+/**
+ * One application as a person entered it: every field is the text typed and the unit it stood in, blank where
+ * nothing was typed. This is what is saved; figures are computed from it again by whoever reads it.
+ */
+export interface ApplicationDraft {
+  readonly schema: 1 | 2
+  readonly lawns: readonly AreaDraft[]
+  readonly products: readonly ProductDraft[]
+  readonly method: 'spread' | 'spray'
+  readonly spread: SpreadDraft
+  readonly spray: SprayDraft
+  /** What the turf and the weather are expected to be. */
+  readonly day?: ConditionsDraft
+  /** Where it belongs and what follows it. */
+  readonly fate?: AftercareDraft
+}
+
+export interface ConditionsDraft {
+  readonly turf: TurfState
+  readonly air: Entered<TemperatureUnit>
+  readonly soil: Entered<TemperatureUnit>
+}
+
+export const FATES = ['', 'soil', 'leaf'] as const
+
+export interface AftercareDraft {
+  readonly where: (typeof FATES)[number]
+  /** Before the next application of the visit. */
+  readonly wait: Entered<TimeUnit>
+  /** What waters it in, or which sprinkler run is cancelled. */
+  readonly water: string
+}
+
+/** A rate of one lawn's own. */
+export interface OwnRate {
+  readonly product: string
+  readonly rate: Entered<RateUnit>
+  /**
+   * The label's line it is printed on, and that line's limits; absent: the limits of the product's own line.
+   */
+  readonly line?: string
+  readonly low?: Entered<RateUnit>
+  readonly high?: Entered<RateUnit>
+  readonly most?: Entered<RateUnit>
+}
+
+/**
+ * A label's amount over two dates: one total shared, or the listed rate each time; nobody guesses which. The
+ * second date is another job.
+ */
+export const SPLITS = ['', 'share', 'repeat', 'share-second', 'repeat-second'] as const
+export type Split = (typeof SPLITS)[number]
+
+/** The second date of what was begun; nothing for what was no first date. */
+export const secondOf = (split: Split | undefined): Split =>
+  split === 'share' || split === 'repeat' ? `${split}-second` : ''
+
+/** What a piece of the document was copied from; the copy stands until somebody replans. */
+export interface Source {
+  readonly id: string
+  readonly version: number
+}
+
+export const TREATED = ['yes', 'no', 'check'] as const
+export type Treated = (typeof TREATED)[number]
+
+export interface AreaDraft extends FieldNotes {
+  /** The saved area's own id where it came from one. */
+  readonly id: string
+  readonly name: string
+  /** A check plot stays untreated on purpose, to show what the product did. */
+  readonly treated: Treated
+  readonly own?: readonly OwnRate[]
+  readonly source?: Source
+}
+
+export interface ProductDraft {
+  readonly id: string
+  readonly name: string
+  /** As written on the label; it goes on the record. */
+  readonly registration: string
+  readonly form: Form
+  readonly rate: Entered<RateUnit>
+  readonly basis: RateBasis
+  readonly low: Entered<RateUnit>
+  readonly high: Entered<RateUnit>
+  readonly most: Entered<RateUnit>
+  readonly density: Entered<DensityUnit>
+  readonly analysis: Readonly<Record<'n' | 'p2o5' | 'k2o' | 'fe' | 'slowN', Entered<'%'>>>
+  /** `group` is the mode-of-action group as printed. */
+  readonly active: { readonly name: string; readonly content: Entered<ContentUnit>; readonly group?: string }
+  /** Nobody goes back before this; blank or absent: once dry. */
+  readonly reentry?: Entered<TimeUnit>
+  /** The label's longest interval before a repeat. */
+  readonly repeat?: Entered<TimeUnit>
+  /** `line` is the label's rate line it was taken from. */
+  readonly source?: Source & { readonly line: string }
+  readonly step: Entered<AmountUnit>
+  readonly split?: Split
+  /** As on the label: pH of the finished mix, and household measures weighed once. */
+  readonly ph?: ProductDocument['ph']
+  readonly measures?: ProductDocument['measures']
+}
+
+export interface SpreadDraft {
+  readonly equipment: string
+  readonly passes: number
+  /** Repeated light passes: as many as the setting needs until the weighed amount is out. */
+  readonly until?: '' | 'out'
+  readonly reserve: Entered<MassUnit>
+  /** The speed walked today, if it is not the calibration's. */
+  readonly speedToday: Entered<SpeedUnit>
+  /** Setting of the day where it is not the calibrated one: read off the spreader's curve. */
+  readonly dial?: string
+  readonly calibration: SpreaderCourse & { readonly source?: Source }
+  readonly source?: Source
+}
+
+export interface SprayDraft {
+  readonly equipment: string
+  readonly tank: Entered<VolumeUnit>
+  readonly loads: LoadStyle
+  /** The nozzle set that was on when the job took the sprayer. */
+  readonly nozzles?: { readonly what: string; readonly fitted: string }
+  readonly dead: Entered<VolumeUnit>
+  readonly agitate: Entered<VolumeUnit>
+  readonly speedToday: Entered<SpeedUnit>
+  readonly calibration: SprayerCourse & { readonly source?: Source }
+  /** One mix with other applications of the day that are sprayed alike. */
+  readonly shared?: '' | 'day'
+  readonly source?: Source
+}

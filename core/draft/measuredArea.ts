@@ -1,0 +1,9 @@
+import type { MeasuredGround } from '../ground/readFieldNotes'
+import type { Treated } from './applicationDraft'
+
+/** An area of a draft, measured as far as it can be. */
+export interface MeasuredArea extends MeasuredGround {
+  readonly id: string
+  readonly name: string
+  readonly treated: Treated
+}

@@ -1,0 +1,69 @@
+import type { PlanProduct } from '../plan/planRequest'
+import type { ProductDraft } from './applicationDraft'
+import type { FieldReader } from '../quantity/fieldReader'
+
+/** Reads every label of a document; a product whose rate cannot be read yet is undefined, in its place. */
+export function readProducts(
+  products: readonly ProductDraft[],
+  fields: FieldReader,
+): readonly (PlanProduct | undefined)[] {
+  return products.map((note, index) => asPlanProduct(note, `products.${index}`, fields))
+}
+
+/** Reads one label; undefined until its rate can be read and nothing on it is wrong. */
+export function asPlanProduct(
+  note: ProductDraft,
+  path: string,
+  fields: FieldReader,
+): PlanProduct | undefined {
+  const before = fields.problems.length
+  const rate = fields.positive(`${path}.rate`, note.rate, 'rate', 'Rate')
+  const limit = (name: 'low' | 'high' | 'most', what: string) =>
+    fields.optional(`${path}.${name}`, note[name], 'rate', what, 'above-zero')
+  const low = limit('low', 'Lowest rate')
+  const high = limit('high', 'Highest rate')
+  const maxPerApplication = limit('most', 'Most per application')
+  const density = fields.optional(`${path}.density`, note.density, 'density', 'Density', 'above-zero')
+  const percent = (name: keyof ProductDraft['analysis'], what: string) =>
+    fields.optional(`${path}.analysis.${name}`, note.analysis[name], 'percent', what, 'zero-too')?.value
+  const analysis = {
+    n: percent('n', 'N'),
+    p2o5: percent('p2o5', 'P2O5'),
+    k2o: percent('k2o', 'K2O'),
+    fe: percent('fe', 'Fe'),
+    slowN: percent('slowN', 'Slow share of N'),
+  }
+  const content = fields.optional(
+    `${path}.active.content`,
+    note.active.content,
+    'content',
+    'Active content',
+    'above-zero',
+  )
+  const measureStep = fields.optional(`${path}.step`, note.step, 'amount', 'Measuring step', 'above-zero')
+  if (!rate || fields.problems.slice(before).some((problem) => problem.kind === 'wrong')) return undefined
+  return {
+    id: note.id,
+    name: note.name.trim() || `Product ${path.split('.')[1] === '0' ? 1 : Number(path.split('.')[1]) + 1}`,
+    rate: partOf(note, rate),
+    basis: note.basis,
+    ...(density && { density }),
+    ...(Object.values(analysis).some((value) => value !== undefined) && { analysis: definedOnly(analysis) }),
+    ...(content && { actives: [{ name: note.active.name.trim() || 'active ingredient', content }] }),
+    limits: definedOnly({ low, high, maxPerApplication }),
+    ...(measureStep && { measureStep }),
+  }
+}
+
+/**
+ * A listed amount shared over two dates goes down by halves; one that is repeated goes down whole each time.
+ */
+export const partOf = (
+  { split }: Pick<ProductDraft, 'split'>,
+  rate: PlanProduct['rate'],
+): PlanProduct['rate'] =>
+  split === 'share' || split === 'share-second' ? { value: rate.value / 2, unit: rate.unit } : rate
+
+export function definedOnly<T extends object>(record: T): T {
+  return Object.fromEntries(Object.entries(record).filter(([, value]) => value !== undefined)) as T
+}

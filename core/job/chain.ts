@@ -1,0 +1,115 @@
+import { daysBetween } from '../calendar/daysBetween'
+import { formatGive, formatMinutes } from '../quantity/format'
+import type { WorkedApplication } from './workOutJob'
+import type { FieldProblem } from '../quantity/fieldReader'
+
+export const CHAIN = ['measure', 'calibrate', 'rate', 'load', 'walk', 'log'] as const
+export type LinkName = (typeof CHAIN)[number]
+
+/**
+ * Job states, each with what it locks: a planned job keeps its sheet, a running one its frozen plan, a done
+ * one everything.
+ */
+export const JOB_STATES = ['draft', 'planned', 'running', 'done', 'cancelled'] as const
+export type JobState = (typeof JOB_STATES)[number]
+
+export interface ChainLink {
+  readonly name: LinkName
+  readonly state: 'done' | 'here' | 'to-come'
+  /** What stands there, or what is missing. */
+  readonly detail: string
+  /** The first field that is missing or wrong on this link. */
+  readonly path: string | undefined
+}
+
+/** Where the job stands on its one chain, and what each link holds or lacks. */
+export function chainOf(sheet: WorkedApplication, state: JobState, today: string): readonly ChainLink[] {
+  const links = CHAIN.map((name) => ({ name, ...linkOf(name, sheet, state, today) }))
+  const here = links.findIndex(({ whole }) => !whole)
+  return links.map(({ name, whole, detail, path }, index) => ({
+    name,
+    detail,
+    path,
+    state: whole ? 'done' : index === here ? 'here' : 'to-come',
+  }))
+}
+
+interface LinkReading {
+  readonly whole: boolean
+  readonly detail: string
+  readonly path: string | undefined
+}
+
+function linkOf(name: LinkName, sheet: WorkedApplication, state: JobState, today: string): LinkReading {
+  const { plan, calibration, size, sd, lawns, products, problems } = sheet
+  const linkReading = (prefix: RegExp, whole: boolean, done: string): LinkReading => {
+    const problem = problems.find(({ path }) => prefix.test(path))
+    return {
+      whole: whole && problem === undefined,
+      detail: problem ? missingText(problem) : done,
+      path: problem?.path,
+    }
+  }
+  switch (name) {
+    case 'measure': {
+      const treated = lawns.filter((lawn) => lawn.treated === 'yes').length
+      return linkReading(
+        /^lawns/,
+        size > 0,
+        `${treated} ${treated === 1 ? 'lawn' : 'lawns'}, ± ${formatGive((200 * sd) / (size || 1))} %`,
+      )
+    }
+    case 'calibrate':
+      return linkReading(
+        /^(spread|spray)\.(calibration|speedToday)/,
+        calibration !== undefined,
+        calibration ? ageText(calibration.on, today) : '',
+      )
+    case 'rate':
+      return linkReading(
+        /^products/,
+        products.every((product) => product !== undefined),
+        `${products.length} ${products.length === 1 ? 'product' : 'products'}`,
+      )
+    case 'load':
+      return linkReading(
+        /^(spread\.reserve|spray\.(tank|dead|agitate))/,
+        plan !== undefined,
+        plan ? loadText(sheet) : 'after the rate',
+      )
+    case 'walk':
+      return {
+        whole: state === 'done',
+        detail:
+          state === 'running'
+            ? 'under way'
+            : sheet.walk
+              ? `${formatMinutes(sheet.walk.seconds)} min`
+              : 'time a speed',
+        path: undefined,
+      }
+    case 'log':
+      return {
+        whole: state === 'done',
+        detail: state === 'done' ? 'on record' : 'after the run',
+        path: undefined,
+      }
+    default:
+      return name satisfies never
+  }
+}
+
+const missingText = ({ kind, message }: FieldProblem): string =>
+  kind === 'missing' ? message.replace(' is still missing.', ' missing') : 'to put right'
+
+function ageText(on: string, today: string): string {
+  if (on === '') return 'no date'
+  const days = daysBetween(on, today)
+  return days === 0 ? 'today' : `${days} ${days === 1 ? 'day' : 'days'} ago`
+}
+
+function loadText({ plan }: WorkedApplication): string {
+  if (!plan) return ''
+  const count = plan.loads.length
+  return count > 0 ? `${count} ${count === 1 ? 'load' : 'loads'}` : 'one charge'
+}

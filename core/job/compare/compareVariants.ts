@@ -1,0 +1,103 @@
+import type { Quantity } from '../../quantity/quantity'
+import type { AmountUnit } from '../../quantity/units'
+import type { WorkedApplication } from '../workOutJob'
+import type { ApplicationDraft } from '../../draft/applicationDraft'
+
+/** One figure of a sheet beside the same of another. */
+export interface Compared {
+  readonly label: string
+  /** How the figures are told. */
+  readonly kind: 'amount' | 'count' | 'seconds' | 'metres' | 'money' | 'nitrogen' | 'words'
+  readonly a: Side
+  readonly b: Side
+  readonly differs: boolean
+  /** The page of working that the variant's figure has. */
+  readonly page: string | undefined
+}
+export type Side = Quantity<AmountUnit> | number | string | undefined
+
+export interface Variant {
+  readonly document: ApplicationDraft
+  readonly sheet: WorkedApplication
+  readonly cost: number | undefined
+}
+
+/** Figures closer than this are the same to anybody who measures. */
+const SAME = 1e-6
+
+/** Two variants of one application, figure by figure; what only one of them has stands against nothing. */
+export function compareVariants(a: Variant, b: Variant): readonly Compared[] {
+  const [left, right] = [sidesOf(a), sidesOf(b)]
+  const labels = [...left.keys(), ...[...right.keys()].filter((label) => !left.has(label))]
+  return labels.map((label): Compared => {
+    const [one, other] = [left.get(label), right.get(label)]
+    return {
+      label,
+      kind: one?.kind ?? other?.kind ?? 'words',
+      a: one?.side,
+      b: other?.side,
+      differs: !same(one?.side, other?.side),
+      page: other?.page,
+    }
+  })
+}
+
+interface Told {
+  readonly kind: Compared['kind']
+  readonly side: Side
+  readonly page?: string
+}
+type Sides = ReadonlyMap<string, Told>
+
+function sidesOf({ document, sheet, cost }: Variant): Sides {
+  const { plan, walk, checks } = sheet
+  const count = (level: 'stop' | 'warn') => checks.filter((check) => check.level === level).length
+  const spread = document.method === 'spread'
+  return new Map<string, Told>([
+    ['Carried by', { kind: 'words', side: document[document.method].equipment }],
+    ...(spread ? [['Dial', { kind: 'words', side: sheet.dial?.setting }] as const] : []),
+    ...(plan?.totals.products ?? []).map((total, i): [string, Told] => [
+      document.products[i]?.name || `Product ${i + 1}`,
+      { kind: 'amount', side: total.amount, page: `products.${total.id}.amount` },
+    ]),
+    ...(plan && !spread
+      ? ([
+          ['To mix', { kind: 'amount', side: plan.totals.mix ?? undefined, page: 'mix' }],
+          ['Loads', { kind: 'count', side: plan.loads.length, page: 'loads.count' }],
+        ] as const)
+      : []),
+    ...(plan && spread
+      ? ([
+          [
+            'Passes',
+            {
+              kind: 'count',
+              side: sheet.request?.method.kind === 'spread' ? sheet.request.method.passes : undefined,
+            },
+          ],
+        ] as const)
+      : []),
+    ...(plan?.nutrients && plan.nutrients.n.value > 0
+      ? ([
+          ['Nitrogen, on 1,000 ft²', { kind: 'nitrogen', side: plan.nutrients.n.value, page: 'nutrients.n' }],
+        ] as const)
+      : []),
+    ...(walk
+      ? ([
+          ['To walk', { kind: 'metres', side: walk.distance, page: 'walk' }],
+          ['Walking time', { kind: 'seconds', side: walk.seconds, page: 'walk' }],
+        ] as const)
+      : []),
+    ['Product costs', { kind: 'money', side: cost, ...(cost !== undefined && { page: 'cost.job' }) }],
+    ['Stops', { kind: 'count', side: count('stop') }],
+    ['Warnings', { kind: 'count', side: count('warn') }],
+  ])
+}
+
+function same(a: Side, b: Side): boolean {
+  if (typeof a === 'object' && typeof b === 'object') return a.unit === b.unit && near(a.value, b.value)
+  if (typeof a === 'number' && typeof b === 'number') return near(a, b)
+  return a === b
+}
+
+const near = (a: number, b: number) => Math.abs(a - b) <= SAME * Math.max(Math.abs(a), Math.abs(b))

@@ -1,0 +1,67 @@
+import { atAnotherSpeed, type AtSpeed } from '../../calibration/anotherSpeed'
+import { calibrationTrust, type TrustReason } from '../../calibration/calibrationTrust'
+import type { CalibrationToday } from '../../calibration/calibrationToday'
+import { readCourse, type Course } from '../../calibration/readCourse'
+import type { ApplicationDraft } from '../../draft/applicationDraft'
+import { trustQuestion } from '../../draft/fromLibrary'
+import type { House } from '../../house'
+import type { FieldReader } from '../../quantity/fieldReader'
+import { speedSi } from '../../quantity/quantity'
+import type { WorkingBook } from '../../working/working'
+
+/** What the machine is known to put down, and why that is to be trusted. */
+export interface CalibrateLink {
+  /** Undefined until its course and one whole run can be read. */
+  readonly calibration: CalibrationToday | undefined
+  readonly trust: readonly TrustReason[]
+}
+
+/** The calibration of the draft's method, on the day of the work. */
+export function calibrateLink(
+  draft: ApplicationDraft,
+  day: string,
+  house: House,
+  fields: FieldReader,
+  book: WorkingBook,
+): CalibrateLink {
+  const calibration = readToday(draft, fields, book)
+  return {
+    calibration,
+    trust: calibration ? calibrationTrust(courseIn(draft), trustQuestion(draft, day, house)) : [],
+  }
+}
+
+/** The calibration of the draft's method. */
+export const courseIn = ({
+  method,
+  spread,
+  spray,
+}: Pick<ApplicationDraft, 'method' | 'spread' | 'spray'>): Course =>
+  method === 'spread'
+    ? { kind: 'spread', note: spread.calibration }
+    : { kind: 'spray', note: spray.calibration }
+
+function readToday(
+  draft: ApplicationDraft,
+  fields: FieldReader,
+  book: WorkingBook,
+): CalibrationToday | undefined {
+  const { method } = draft
+  const { on } = draft[method].calibration
+  const typedToday = fields.optional(
+    `${method}.speedToday`,
+    draft[method].speedToday,
+    'speed',
+    'Speed today',
+    'above-zero',
+  )
+  const course = readCourse(courseIn(draft), `${method}.calibration`, fields, book)
+  if (!course) return undefined
+  const { measured, speed } = course
+  const speedToday = typedToday ? speedSi(typedToday) : speed
+  const today: AtSpeed =
+    speed && speedToday
+      ? atAnotherSpeed(measured.mean, speed, speedToday)
+      : { perArea: measured.mean, trust: 'trusted' }
+  return { ...course, perPass: today.perArea, pace: today.trust, speedToday, on }
+}

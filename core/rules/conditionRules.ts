@@ -1,0 +1,318 @@
+import { formatFigure } from '../quantity/format'
+import { fieldReader } from '../quantity/fieldReader'
+import { celsius, temperatureIn } from '../quantity/temperature'
+import { rateUnitParts } from '../quantity/rateUnit'
+import { isUnder } from '../quantity/tolerance'
+import { CUBIC_METRES_PER, SQUARE_METRES_PER, type TemperatureUnit } from '../quantity/units'
+import type { Entered } from '../quantity/entered'
+import type { Quantity } from '../quantity/quantity'
+import type { NitrogenForm, ProductDocument } from '../label/productDocument'
+import { NUTRIENTS } from '../label/label'
+import { nutrientsOn } from '../plan/areaNutrients'
+import type { RuleVisit, VisitedProduct } from './visit'
+import type { Check } from './check'
+import type { Rule } from './rule'
+
+/** Heat in which salt burns leaves, °C (house default, 85 °F). */
+const HEAT = 85
+/** Salt index from which a product counts as salty; sodium nitrate is 100 (house default). */
+const SALTY = 75
+/** Urea is slow below, and loses ammonia on warm, dry, sweet ground above; °F and pH. Source: trade.md 11. */
+const UREA_COLD = 50
+const UREA_WARM = 70
+const SWEET = 7.5
+/** Leaf feed in less than this, gal on 1,000 ft2, burns or runs short (house default). */
+const LEAF_FEED_WATER = 1
+/** Warmer or colder than any day a lawn is worked on, °C. */
+const UNLIKELY = { from: -15, to: 52 } as const
+
+/** Rounding of a temperature that was turned from one scale to the other, °C. */
+const HAIR = 1e-9
+
+interface DayRead {
+  readonly air: Reading | undefined
+  readonly soil: Reading | undefined
+}
+interface Reading {
+  readonly degrees: number
+  readonly unit: TemperatureUnit
+  readonly told: string
+}
+
+/** Weather of the day as it was noted. */
+const readDay = ({ draft: { day } }: RuleVisit): DayRead => ({
+  air: reading(day?.air),
+  soil: reading(day?.soil),
+})
+
+function reading(entered: Entered<TemperatureUnit> | undefined): Reading | undefined {
+  const read = entered && fieldReader().optional('', entered, 'temperature', 'Temperature', 'any-sign')
+  return read && { degrees: celsius(read), unit: read.unit, told: `${tenths(read.value)} ${read.unit}` }
+}
+
+/** A temperature is told to the tenth, and whole where it is whole. */
+const tenths = (value: number) => String(Number(value.toFixed(1)))
+const fahrenheit = (value: number): Quantity<TemperatureUnit> => ({ value, unit: '°F' })
+const told = (limit: Quantity<TemperatureUnit>, unit: TemperatureUnit) =>
+  `${tenths(temperatureIn(celsius(limit), unit))} ${unit}`
+
+/** Celsius read as Fahrenheit shows as an absurd day. */
+function unlikely({ air, soil }: DayRead): readonly Check[] {
+  return (
+    [
+      ['air', air],
+      ['soil', soil],
+    ] as const
+  ).flatMap(([name, one]): readonly Check[] =>
+    one && (one.degrees < UNLIKELY.from || one.degrees > UNLIKELY.to)
+      ? [
+          {
+            level: 'warn',
+            code: 'temperature-unlikely',
+            source: 'plausibility',
+            message:
+              `${one.told} is no ${name === 'air' ? 'air' : 'soil'} temperature to work in: is the unit ` +
+              'right?',
+            remedies: [
+              {
+                label: `Take it as ${one.unit === '°F' ? '°C' : '°F'}`,
+                path: `day.${name}`,
+                value: { text: one.told.split(' ')[0] ?? '', unit: one.unit === '°F' ? '°C' : '°F' },
+              },
+            ],
+          },
+        ]
+      : [],
+  )
+}
+
+const limitOf = ({ line }: VisitedProduct, name: 'airMost' | 'soilFrom' | 'soilTo') => {
+  const entered = line.figures?.[name]
+  return entered && fieldReader().optional('', entered, 'temperature', 'Temperature', 'any-sign')
+}
+
+function heatChecks(line: VisitedProduct, { air }: DayRead): readonly Check[] {
+  const most = limitOf(line, 'airMost')
+  if (!air || !most || air.degrees <= celsius(most) + 1e-9) return []
+  return [
+    {
+      level: 'stop',
+      code: 'too-hot',
+      productId: line.note.id,
+      source: 'label, highest air temperature',
+      message:
+        `${air.told} of air is over the ${told(most, air.unit)} up to which ${line.product.name} may go ` +
+        'down.',
+      remedies: [{ label: 'Choose a cooler day or hour', path: 'day.air' }],
+    },
+  ]
+}
+
+function soilWindow(line: VisitedProduct, { soil }: DayRead): readonly Check[] {
+  if (!soil) return []
+  const [from, to] = [limitOf(line, 'soilFrom'), limitOf(line, 'soilTo')]
+  const off =
+    from && soil.degrees < celsius(from) - HAIR
+      ? `under the ${told(from, soil.unit)} from`
+      : to && soil.degrees > celsius(to) + HAIR
+        ? `over the ${told(to, soil.unit)} up to`
+        : undefined
+  return off
+    ? [
+        {
+          level: 'stop',
+          code: 'soil-temperature',
+          productId: line.note.id,
+          source: 'label, soil temperature',
+          message: `${soil.told} of soil is ${off} which ${line.product.name} may go down.`,
+          remedies: [{ label: 'Choose another day', path: 'day.soil' }],
+        },
+      ]
+    : []
+}
+
+const isHot = ({ draft }: RuleVisit, { air }: DayRead) =>
+  draft.day?.turf === 'heat-stressed' ||
+  (air !== undefined && air.degrees >= celsius(fahrenheit(HEAT)) - HAIR)
+
+/** Chloride potassium or much salt, in heat or where nothing waters it in. */
+function saltChecks(
+  { note, product, planned }: VisitedProduct,
+  context: RuleVisit,
+  read: DayRead,
+): readonly Check[] {
+  const { potassium, saltIndex } = product.document
+  const salty = saltIndex?.trim() ? Number(saltIndex) >= SALTY : false
+  const chloride = potassium === 'chloride' && (planned.analysis?.k2o ?? 0) > 0
+  if (!salty && !chloride) return []
+  const dry =
+    context.draft.fate !== undefined &&
+    context.draft.fate.where !== '' &&
+    context.draft.fate.water.trim() === ''
+  if (!isHot(context, read) && !dry) return []
+  return [
+    {
+      level: 'warn',
+      code: 'salt-in-heat',
+      productId: note.id,
+      source: `trade practice, from ${HEAT} °F`,
+      message:
+        `${product.name} ` +
+        `${chloride ? 'brings its potassium as chloride' : `has a salt index of ${saltIndex?.trim()}`}: ` +
+        `${isHot(context, read) ? 'in heat that burns' : 'without watering it burns'}. Water it in, or ` +
+        'take a sulfate or a slower product.',
+      remedies: [{ label: 'Say what waters it in', path: 'fate.water' }],
+    },
+  ]
+}
+
+/** Nitrogen on turf that rests; the quick share of it on turf that is going to rest. */
+function restingChecks({ draft, lawns, request, plan }: RuleVisit): readonly Check[] {
+  const turf = draft.day?.turf ?? ''
+  const laid =
+    lawns.length > 0
+      ? Math.max(...lawns.map(({ lawn }) => nutrientsOn(lawn.id, request, plan)?.n ?? 0))
+      : (plan.nutrients?.n.value ?? 0)
+  if (laid <= 0 || (turf !== 'dormant' && turf !== 'heat-stressed' && turf !== 'going dormant')) return []
+  const quick = request.products.some(({ analysis }) => (analysis?.n ?? 0) > 0 && (analysis?.slowN ?? 0) < 50)
+  if (turf === 'going dormant' && !quick) return []
+  return [
+    {
+      level: 'warn',
+      code: 'nitrogen-resting',
+      source: 'trade practice',
+      message:
+        `${formatFigure(laid)} lb N/1000 ft2 on turf that is ${turf}: ` +
+        `${turf === 'going dormant' ? 'quick nitrogen keeps it from hardening' : 'it can’t use it'}.`,
+      remedies: [{ label: 'Choose another day', path: 'day.turf' }],
+    },
+  ]
+}
+
+/** What the soil makes of urea: a caution, never a stop. */
+function formChecks({ lines, draft, lawns }: RuleVisit, { soil }: DayRead): readonly Check[] {
+  if (!soil) return []
+  return lines.flatMap(({ note, product }): readonly Check[] => {
+    if (shareOf(product.document, 'urea') <= 50) return []
+    if (soil.degrees < celsius(fahrenheit(UREA_COLD)) - HAIR)
+      return [
+        {
+          level: 'note',
+          code: 'nitrogen-form',
+          productId: note.id,
+          source: `trade practice, urea under ${UREA_COLD} °F`,
+          message:
+            `${product.name} is mostly urea: at ${soil.told} of soil it is slow, not lost. Ammonium and ` +
+            'nitrate act now.',
+          remedies: [],
+        },
+      ]
+    const sweet = lawns.filter(({ area }) => Number(area.document.soilTest?.ph ?? '') >= SWEET)
+    if (soil.degrees < celsius(fahrenheit(UREA_WARM)) || sweet.length === 0 || draft.fate?.water.trim())
+      return []
+    return [
+      {
+        level: 'warn',
+        code: 'nitrogen-form',
+        productId: note.id,
+        source: `trade practice, urea on warm ground of pH ${SWEET} and more`,
+        message:
+          `${product.name} is mostly urea: on warm, dry ground of high pH it loses ammonia unless it is ` +
+          'watered in.',
+        remedies: [{ label: 'Say what waters it in', path: 'fate.water' }],
+      },
+    ]
+  })
+}
+
+function shareOf({ nForms, analysis }: ProductDocument, form: NitrogenForm): number {
+  if (!nForms || analysis.n.text.trim() === '') return 0
+  return fieldReader().optional('', nForms[form], 'percent', form, 'zero-too')?.value ?? 0
+}
+
+/** Feed for the leaf in too little water. */
+function leafChecks({ request, lines, plan }: RuleVisit): readonly Check[] {
+  const { method } = request
+  const feeds = NUTRIENTS.some((name) => (plan.nutrients?.[name].value ?? 0) > 0)
+  if (method.kind !== 'spray' || !feeds || lines.some(({ line }) => line.figures?.carrierFrom?.text.trim()))
+    return []
+  const perThousand =
+    (method.carrier.value * rateUnitParts(method.carrier.unit).factor * SQUARE_METRES_PER['1000 ft2']) /
+    CUBIC_METRES_PER.gal
+  if (!isUnder(perThousand, LEAF_FEED_WATER)) return []
+  return [
+    {
+      level: 'warn',
+      code: 'little-water',
+      source: `house rule, ${LEAF_FEED_WATER} gal/1000 ft2`,
+      message: `${formatFigure(perThousand)} gal/1000 ft2 is little water for feed on the leaf: it may burn.`,
+      remedies: [{ label: 'Look at the calibration', path: 'spray.calibration.speed' }],
+    },
+  ]
+}
+
+export const CONDITION_RULES: readonly Rule[] = [
+  {
+    needs: 'visit',
+    codes: ['temperature-unlikely'],
+    level: 'warn',
+    looksAt: 'air and soil temperature as noted',
+    limit: `${UNLIKELY.from} to ${UNLIKELY.to} °C`,
+    source: 'plausibility',
+    find: (visit) => unlikely(readDay(visit)),
+  },
+  {
+    needs: 'visit',
+    codes: ['too-hot'],
+    level: 'stop',
+    looksAt: 'air temperature',
+    limit: 'the label’s highest',
+    source: 'label',
+    find: (visit) => visit.lines.flatMap((line) => heatChecks(line, readDay(visit))),
+  },
+  {
+    needs: 'visit',
+    codes: ['soil-temperature'],
+    level: 'stop',
+    looksAt: 'soil temperature',
+    limit: 'the window of the label’s line',
+    source: 'label',
+    find: (visit) => visit.lines.flatMap((line) => soilWindow(line, readDay(visit))),
+  },
+  {
+    needs: 'visit',
+    codes: ['salt-in-heat'],
+    level: 'warn',
+    looksAt: 'chloride potassium or much salt, in heat or with no water to follow',
+    limit: `${HEAT} °F, salt index ${SALTY}`,
+    source: 'trade practice',
+    find: (visit) => visit.lines.flatMap((line) => saltChecks(line, visit, readDay(visit))),
+  },
+  {
+    needs: 'visit',
+    codes: ['nitrogen-resting'],
+    level: 'warn',
+    looksAt: 'nitrogen on turf that rests; quick nitrogen on turf going to rest',
+    limit: 'none',
+    source: 'trade practice',
+    find: restingChecks,
+  },
+  {
+    needs: 'visit',
+    codes: ['nitrogen-form'],
+    level: 'warn on warm dry ground of high pH, else note',
+    looksAt: 'what the soil makes of urea',
+    limit: `${UREA_COLD} and ${UREA_WARM} °F of soil, pH ${SWEET}`,
+    source: 'trade practice',
+    find: (visit) => formChecks(visit, readDay(visit)),
+  },
+  {
+    needs: 'visit',
+    codes: ['little-water'],
+    level: 'warn',
+    looksAt: 'leaf feed and its spray volume',
+    limit: `${LEAF_FEED_WATER} gal on 1,000 ft², else the label’s`,
+    source: 'house rule',
+    find: (visit) => (visit.draft.fate?.where === 'leaf' ? leafChecks(visit) : []),
+  },
+]

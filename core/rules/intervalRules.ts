@@ -1,0 +1,155 @@
+import { dayText } from '../calendar/dayText'
+import { daysAfter, daysBetween } from '../calendar/daysBetween'
+import { countIn } from '../label/productDocument'
+import { fieldReader } from '../quantity/fieldReader'
+import { SECONDS_PER, type TimeUnit } from '../quantity/units'
+import type { Entered } from '../quantity/entered'
+import { groupRun, groupsIn, type IndexedRow } from '../season/ledger'
+import { remembered } from '../remembered'
+import type { LibraryProduct } from '../draft/fromLibrary'
+import {
+  leaveOut,
+  namesOf,
+  plannedMark,
+  type VisitedArea,
+  type RuleVisit,
+  type VisitedProduct,
+} from './visit'
+import type { Check } from './check'
+import type { Rule } from './rule'
+
+/** Days of a typed time; undefined while blank or wrong. */
+export const daysIn = (entered: Entered<TimeUnit> | undefined): number | undefined => {
+  const read = entered && fieldReader().optional('', entered, 'time', 'Time', 'above-zero')
+  return read && (read.value * SECONDS_PER[read.unit]) / SECONDS_PER.d
+}
+
+/** Laid or planned to go down before the work in hand. */
+const isBefore = ({ dayNumber, order }: IndexedRow, today: number) => dayNumber <= today && order !== 'after'
+
+/** The newest of the same product, or of another name of its active. */
+function lastOf(
+  { ledger }: VisitedArea,
+  productId: string,
+  actives: readonly string[],
+  today: number,
+): IndexedRow | undefined {
+  let last = ledger.byProduct.get(productId)?.find((row) => isBefore(row, today))
+  for (const active of actives) {
+    const other = ledger.byActive.get(active)?.find((row) => isBefore(row, today))
+    if (other && (!last || other.dayNumber > last.dayNumber)) last = other
+  }
+  return last
+}
+
+function tooSoon(line: VisitedProduct, context: RuleVisit): readonly Check[] {
+  const wait = daysIn(line.line.repeatFrom)
+  if (wait === undefined) return []
+  const actives = line.product.document.actives.map(({ name }) => name.trim().toLowerCase()).filter(Boolean)
+  const found = context.lawns
+    .flatMap((lawn) => {
+      const last = lastOf(lawn, line.product.id, actives, context.dayNumber)
+      return last && context.dayNumber - last.dayNumber < wait
+        ? [{ index: lawn.index, area: lawn.area, last }]
+        : []
+    })
+    .toSorted((a, b) => b.last.dayNumber - a.last.dayNumber)
+  const [worst] = found
+  if (!worst) return []
+  const since = daysBetween(worst.last.on, context.day)
+  const when = since === 0 ? 'on this very day' : since === 1 ? 'a day before' : `${since} days before`
+  const other = worst.last.product === line.product.name ? '' : ` (as ${worst.last.product})`
+  return [
+    {
+      level: 'stop',
+      code: 'too-soon',
+      productId: line.note.id,
+      source: `label, repeat from ${wait} days`,
+      message:
+        `${line.product.name}${other} ${worst.last.planned ? 'is planned' : 'last went down'} on ` +
+        (`${namesOf(found)} on ${dayText(worst.last.on)}, ${when}; the label asks for ${wait} days. It ` +
+          'may go down from ') +
+        `${dayText(daysAfter(worst.last.on, Math.ceil(wait)))}.`,
+      remedies: [
+        {
+          label: `Plan it for ${dayText(daysAfter(worst.last.on, Math.ceil(wait)))}`,
+          path: 'plannedFor',
+          value: daysAfter(worst.last.on, Math.ceil(wait)),
+        },
+        ...leaveOut(found),
+      ],
+      working: () => [
+        `last on ${worst.area.name}: ${dayText(worst.last.on)}, ${worst.last.product}` +
+          `${plannedMark(worst.last)}`,
+        `the label asks for ${wait} days between`,
+        `free from = ${dayText(daysAfter(worst.last.on, Math.ceil(wait)))}`,
+      ],
+    },
+  ]
+}
+
+const kindsOn = remembered(
+  (products: readonly LibraryProduct[]) => new Map(products.map(({ id, document }) => [id, document.kind])),
+)
+
+function sameGroup(line: VisitedProduct, context: RuleVisit): readonly Check[] {
+  const groups = line.product.document.actives.flatMap(({ group }) => groupsIn(group))
+  if (groups.length === 0) return []
+  const printed = countIn(line.line.inRow)
+  const most = printed ?? context.house.groupRun
+  const kinds = kindsOn(context.library.products)
+  const { kind } = line.product.document
+  const ofKind = (row: IndexedRow) =>
+    isBefore(row, context.dayNumber) && row.sourceId !== null && kinds.get(row.sourceId) === kind
+  const found = context.lawns
+    .flatMap((lawn) => {
+      const run = groupRun(lawn.ledger.rows, groups, ofKind)
+      return run >= most ? [{ index: lawn.index, area: lawn.area, ledger: lawn.ledger, run }] : []
+    })
+    .toSorted((a, b) => b.run - a.run)
+  const [worst] = found
+  if (!worst) return []
+  return [
+    {
+      level: printed === undefined ? 'warn' : 'stop',
+      code: 'group-run',
+      productId: line.note.id,
+      source: printed === undefined ? `house rule, ${most} in a row` : 'label, applications in a row',
+      message:
+        `The last ${worst.run} of its kind on ${namesOf(found)} had mode-of-action group ` +
+        `${groups.join(' + ')} too; after ${most} in a row another group is due, or resistance grows.`,
+      remedies: [{ label: 'Choose another group', path: `products.${line.index}.name` }],
+      working: () => [
+        `${worst.area.name}, newest first, of one kind with ${line.product.name} (${kind}):`,
+        ...worst.ledger.rows
+          .filter(ofKind)
+          .slice(0, worst.run + 1)
+          .map(
+            (row) => `${dayText(row.on)}, ${row.product}: group ${row.groups || 'none'}${plannedMark(row)}`,
+          ),
+        `in a row = ${worst.run}, allowed ${most}`,
+      ],
+    },
+  ]
+}
+
+export const INTERVAL_RULES: readonly Rule[] = [
+  {
+    needs: 'visit',
+    codes: ['too-soon'],
+    level: 'stop',
+    looksAt: 'days since the same product or active went down, or is planned to',
+    limit: 'the label’s shortest interval',
+    source: 'label',
+    find: (visit) => visit.lines.flatMap((line) => tooSoon(line, visit)),
+  },
+  {
+    needs: 'visit',
+    codes: ['group-run'],
+    level: 'stop where the label prints it, else warn',
+    looksAt: 'applications of one mode-of-action group in a row, across names',
+    limit: 'the label’s, else the house’s under Settings',
+    source: 'label, house rule',
+    find: (visit) => visit.lines.flatMap((line) => sameGroup(line, visit)),
+  },
+]

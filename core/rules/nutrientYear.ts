@@ -1,0 +1,140 @@
+import { dayText } from '../calendar/dayText'
+import { nitrogenWanted } from '../ground/grasses'
+import type { Nutrient } from '../label/label'
+import { nutrientsOn, slowNitrogenOn } from '../plan/areaNutrients'
+import { KILOGRAMS_PER, SQUARE_METRES_PER } from '../quantity/units'
+import { fieldReader } from '../quantity/fieldReader'
+import { remembered } from '../remembered'
+import { nitrogenPerArea, nutrientPerArea, type IndexedRow } from '../season/ledger'
+import { overWanted } from '../season/nitrogenLaid'
+import { sixDigits } from '../working/figureText'
+import { closedWorkingBook, type WorkingBook } from '../working/working'
+import type { LibraryProduct } from '../draft/fromLibrary'
+import { plannedMark, thisYear, type VisitedArea, type RuleVisit } from './visit'
+
+/** Nitrogen of one lawn in the year of the job, kg on each m2, and beside it phosphate and potash. */
+export interface LawnNitrogen {
+  readonly lawn: VisitedArea
+  /** What was put down in the year, and what else is planned. */
+  readonly year: readonly IndexedRow[]
+  readonly laid: number
+  readonly now: number
+  /**
+   * Of both, what is slow release by the labels as they stand, and the rest; undefined where one of them is
+   * not on the shelf.
+   */
+  readonly slow: { readonly laid: number | undefined; readonly now: number }
+  readonly quick: { readonly laid: number | undefined; readonly now: number }
+  /** What its grass wants in a year, from and to; undefined where no grass is written down. */
+  readonly wanted: readonly [number, number] | undefined
+  readonly state: 'within' | 'over' | undefined
+  /** P2O5 and K2O, kg on each m2; only what was or is now laid. */
+  readonly others: readonly {
+    readonly nutrient: Extract<Nutrient, 'p2o5' | 'k2o'>
+    readonly laid: number
+    readonly now: number
+  }[]
+}
+
+/** Lb on 1,000 ft2 in one kg on each m2. */
+export const NUTRIENT_UNITS = SQUARE_METRES_PER['1000 ft2'] / KILOGRAMS_PER.lb
+const OTHERS = ['p2o5', 'k2o'] as const
+
+/**
+ * What lies on each lawn this year, what this application adds, and what the grass wants. Source: trade.md
+ * 10.
+ */
+export function nitrogenOfYear(
+  context: RuleVisit,
+  book: WorkingBook = closedWorkingBook,
+): readonly LawnNitrogen[] {
+  return context.lawns.map((lawn) => {
+    const adds = nutrientsOn(lawn.lawn.id, context.request, context.plan)
+    const now = adds?.n ?? 0
+    const year = thisYear(lawn.ledger.rows, context)
+    const laid = nitrogenPerArea(year)
+    const slow = {
+      laid: slowShares(context.library.products)(year),
+      now: (slowNitrogenOn(lawn.lawn.id, context.request, context.plan) ?? 0) / NUTRIENT_UNITS,
+    }
+    const quick = {
+      laid: slow.laid === undefined ? undefined : laid - slow.laid,
+      now: now / NUTRIENT_UNITS - slow.now,
+    }
+    const wanted = nitrogenWanted(lawn.area.document.grass.map(({ species }) => species))
+    book.note(`nitrogen.${lawn.area.id}`, () => [
+      ...year
+        .filter(({ n }) => n !== 0)
+        .map(
+          (row) =>
+            `${dayText(row.on)}, ${row.product}${plannedMark(row)}: ` +
+            (row.n === null
+              ? 'not known, the label gives no density'
+              : `${sixDigits(row.n / KILOGRAMS_PER.lb)} lb of N on ${sixDigits(row.sizeM2)} m2 = ` +
+                `${sixDigits((row.n / row.sizeM2) * NUTRIENT_UNITS)} lb/1000 ft2`),
+        ),
+      `this application ${sixDigits(now)} lb N/1000 ft2, of it slow ` +
+        `${sixDigits(slow.now * NUTRIENT_UNITS)} and quick ${sixDigits(quick.now * NUTRIENT_UNITS)}`,
+      ...(slow.laid === undefined || quick.laid === undefined
+        ? ['slow and quick of the year: not known, a label is no longer on the shelf']
+        : [
+            `laid this year, by the labels: slow ${sixDigits(slow.laid * NUTRIENT_UNITS)} and quick ` +
+              sixDigits(quick.laid * NUTRIENT_UNITS),
+          ]),
+      ...(wanted ? [`the grass wants ${wanted[0]} to ${wanted[1]} lb N/1000 ft2 a year`] : []),
+      `this year with it ${sixDigits(laid * NUTRIENT_UNITS + now)} lb N/1000 ft2`,
+    ])
+    const others = OTHERS.map((nutrient) => ({
+      nutrient,
+      laid: nutrientPerArea[nutrient](year),
+      now: (adds?.[nutrient] ?? 0) / NUTRIENT_UNITS,
+    })).filter((one) => one.laid > 0 || one.now > 0)
+    for (const one of others) {
+      book.note(`${one.nutrient}.${lawn.area.id}`, () => [
+        ...year
+          .filter((row) => row[one.nutrient] !== 0)
+          .map(
+            (row) =>
+              `${dayText(row.on)}, ${row.product}: ` +
+              (row[one.nutrient] === null
+                ? 'not known'
+                : `${sixDigits(((row[one.nutrient] ?? 0) / row.sizeM2) * NUTRIENT_UNITS)} lb/1000 ft2`),
+          ),
+        `this application ${sixDigits(one.now * NUTRIENT_UNITS)} lb/1000 ft2`,
+        `this year with it ${sixDigits((one.laid + one.now) * NUTRIENT_UNITS)} lb/1000 ft2`,
+      ])
+    }
+    return {
+      lawn,
+      year,
+      laid,
+      now: now / NUTRIENT_UNITS,
+      slow,
+      quick,
+      others,
+      wanted: wanted && [wanted[0] / NUTRIENT_UNITS, wanted[1] / NUTRIENT_UNITS],
+      state: wanted && (overWanted(laid * NUTRIENT_UNITS + now, wanted) ? 'over' : 'within'),
+    }
+  })
+}
+
+/**
+ * Kg of slow nitrogen on each m2 of rows, by the labels of a shelf; undefined where a row's product is none
+ * of them.
+ */
+const slowShares = remembered((products: readonly LibraryProduct[]) => {
+  const shares = new Map(
+    products.map(({ id, document: { analysis } }) => [
+      id,
+      (fieldReader().optional('', analysis.slowN, 'percent', 'Slow share of N', 'zero-too')?.value ?? 0) /
+        100,
+    ]),
+  )
+  return remembered((rows: readonly IndexedRow[]): number | undefined =>
+    rows.reduce<number | undefined>((sum, { sourceId, n, sizeM2 }) => {
+      if (!n || sizeM2 <= 0) return sum
+      const share = shares.get(sourceId ?? '')
+      return share === undefined || sum === undefined ? undefined : sum + (n * share) / sizeM2
+    }, 0),
+  )
+})

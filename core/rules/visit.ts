@@ -1,0 +1,139 @@
+import { doseOf, type Carrier, type Dose } from '../label/dose'
+import type { RateLine } from '../label/productDocument'
+import { carrierOf } from '../plan/carrierOf'
+import type { PlanProduct, PlanRequest } from '../plan/planRequest'
+import { dayNumber, ledgerOf, inYear, withPlanned, type AreaLedger, type IndexedRow } from '../season/ledger'
+import type { Plan } from '../plan/plan'
+import type { AreaDraft, ProductDraft } from '../draft/applicationDraft'
+import type { RuleLibrary, RuleReading } from './reading'
+import type { LibraryArea, LibraryProduct } from '../draft/fromLibrary'
+import type { Remedy } from './check'
+
+/** One product of the application with its label as it stands in the library and what goes down of it. */
+export interface VisitedProduct {
+  readonly index: number
+  readonly note: ProductDraft
+  readonly product: LibraryProduct
+  readonly line: RateLine
+  readonly planned: PlanProduct
+  readonly dose: Dose
+}
+
+/** One lawn that is treated and known to the library, with what was put down on it. */
+export interface VisitedArea {
+  readonly index: number
+  readonly lawn: AreaDraft
+  readonly area: LibraryArea
+  readonly ledger: AreaLedger
+  /** Doses of this lawn's own, by product. */
+  readonly own: ReadonlyMap<string, Dose>
+}
+
+/** An application whose amounts are known, with its labels and what lies on its areas brought together. */
+export interface RuleVisit extends RuleReading {
+  readonly request: PlanRequest
+  readonly plan: Plan
+  readonly library: RuleLibrary
+  readonly lines: readonly VisitedProduct[]
+  readonly lawns: readonly VisitedArea[]
+  /** Its day as days since 1970, and its year. */
+  readonly dayNumber: number
+  readonly year: number
+}
+
+/**
+ * Brings draft, label, dose and ledger together; products and areas that come from no library are left to the
+ * other rules.
+ * @returns undefined until the amounts are known and the library has come
+ */
+export function ruleVisit(reading: RuleReading): RuleVisit | undefined {
+  const { draft, request, plan, library, ledger, day } = reading
+  if (!request || !plan || !library) return undefined
+  const carrier = carrierOf(request.method)
+  const lines = draft.products.flatMap((note, index): VisitedProduct[] => {
+    const product = note.source && library.products.find(({ id }) => id === note.source?.id)
+    const line = product?.document.lines.find(({ id }) => id === note.source?.line)
+    const planned = request.products.find(({ id }) => id === note.id)
+    const dose = planned && doseOf(planned, carrier)
+    return product && line && planned && dose?.ok
+      ? [{ index, note, product, line, planned, dose: dose.value }]
+      : []
+  })
+  const lawns = draft.lawns.flatMap((lawn, index): VisitedArea[] => {
+    const area =
+      lawn.treated === 'yes' && lawn.source
+        ? library.areas.find(({ id }) => id === lawn.source?.id)
+        : undefined
+    if (!area) return []
+    const laid = withPlanned(ledgerOf(ledger.laid, area.id), ledger.planned, area.id)
+    return [{ index, lawn, area, ledger: laid, own: ownDoses(request, lawn.id, carrier) }]
+  })
+  return {
+    ...reading,
+    request,
+    plan,
+    library,
+    lines,
+    lawns,
+    dayNumber: dayNumber(day),
+    year: Number(day.slice(0, 4)),
+  }
+}
+
+const NONE: ReadonlyMap<string, Dose> = new Map()
+
+function ownDoses(
+  { areas, products }: PlanRequest,
+  lawnId: string,
+  carrier: Carrier | undefined,
+): ReadonlyMap<string, Dose> {
+  const rates = areas.find(({ id }) => id === lawnId)?.rates
+  if (!rates) return NONE
+  return new Map(
+    rates.flatMap(({ id, rate }) => {
+      const product = products.find((one) => one.id === id)
+      const dose = product && doseOf({ ...product, rate }, carrier)
+      return dose?.ok ? [[id, dose.value] as const] : []
+    }),
+  )
+}
+
+/** Product on the ground of one lawn, SI on each m2 in the line's dimension. */
+export const perAreaOn = ({ own }: Pick<VisitedArea, 'own'>, { note, dose }: VisitedProduct): number =>
+  own.get(note.id)?.perArea ?? dose.perArea
+
+/** Dates that this job still stands for: on the first of two the sum of both is tested against the year. */
+export const datesOf = ({ note }: VisitedProduct): number =>
+  note.split === 'share' || note.split === 'repeat' ? 2 : 1
+
+/** Of rows, those of the job's calendar year up to its day, and what is planned in it. */
+export const thisYear = (
+  rows: readonly IndexedRow[] | undefined,
+  { dayNumber: today, year }: RuleVisit,
+): readonly IndexedRow[] => (rows ? inYear(rows, year, today) : [])
+
+/** Ways out that leave a lawn untreated; three at most, so that they can be read. */
+export const leaveOut = (lawns: readonly Pick<VisitedArea, 'index' | 'area'>[]): readonly Remedy[] =>
+  lawns.slice(0, 3).map(({ index, area }) => ({
+    label: `Leave out ${area.name}`,
+    path: `lawns.${index}.treated`,
+    value: 'no',
+  }))
+
+/** "Front", "Front and Side", "Front and 3 more". */
+export function namesOf(lawns: readonly { readonly area: { readonly name: string } }[]): string {
+  const [first, second] = lawns
+  if (!first) return ''
+  if (!second) return first.area.name
+  return lawns.length === 2
+    ? `${first.area.name} and ${second.area.name}`
+    : `${first.area.name} and ${lawns.length - 1} more`
+}
+
+/** What is said where a sum holds work that is planned and not done yet. */
+export const plannedWords = (rows: readonly IndexedRow[]): string =>
+  rows.some(({ planned }) => planned) ? ', planned work counted' : ''
+
+/** The mark of a row in a working: done or only planned. */
+export const plannedMark = ({ planned }: IndexedRow): string =>
+  planned === 'visit' ? ' (this visit)' : planned === 'job' ? ' (another planned job)' : ''

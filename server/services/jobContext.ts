@@ -1,0 +1,64 @@
+import { daysAfter } from '#core/calendar/daysBetween'
+import type { House } from '#core/house'
+import { workOutJob, type JobLibrary, type JobQuestion } from '#core/job/workOutJob'
+import type { LocalRule, MixNote } from '#core/rules/localRule'
+import { plannedRows } from '#core/rules/plannedRows'
+import type { PlannedRow } from '#core/season/ledger'
+import type { Job } from '#shared/schemas/job'
+import type { Repositories } from '../repositories/forOrganization'
+
+/** The crew's own rules; the sample's past is made without them. */
+export interface CrewRules {
+  readonly local: readonly LocalRule[]
+  readonly mixes: readonly MixNote[]
+}
+
+/** How far back the ledger is read: a calendar year and what an interval may reach over. */
+export const LEDGER_DAYS = 500
+/** How far ahead planned work is looked for: the rest of a season. */
+const PLANNED_DAYS = 370
+
+/** Everything a job is worked out from besides what was typed, as it is now. */
+export async function jobContext(
+  repositories: Repositories,
+  { id, siteId }: Pick<Job, 'id' | 'siteId'>,
+  day: string,
+  house: House,
+  { local, mixes }: CrewRules,
+): Promise<Pick<JobQuestion, 'day' | 'house' | 'library' | 'ledger' | 'planned'>> {
+  const [products, calibrations, areas, ledger, planned] = await Promise.all([
+    repositories.products.list(),
+    repositories.calibrations.list(),
+    siteId === null ? [] : repositories.areas.list({ siteId }),
+    siteId === null ? [] : repositories.ledger.ofSite(siteId, daysAfter(day, -LEDGER_DAYS), day),
+    siteId === null ? [] : plannedOnSite(repositories, siteId, id, day, house),
+  ])
+  const library: JobLibrary = { areas, products, calibrations, local, mixes }
+  return { day, house, library, ledger, planned }
+}
+
+/**
+ * What the other planned jobs of a site are going to put down, application by application, as they stand now.
+ * @param except the job that is asked for; its own applications are no other work
+ */
+export async function plannedOnSite(
+  { jobs }: Pick<Repositories, 'jobs'>,
+  siteId: string,
+  except: string,
+  day: string,
+  house: House,
+): Promise<readonly PlannedRow[]> {
+  const found = await jobs.plannedOnSite(siteId, daysAfter(day, -LEDGER_DAYS), daysAfter(day, PLANNED_DAYS))
+  return found
+    .filter(({ id }) => id !== except)
+    .flatMap((job) => {
+      const on = job.plannedFor < day ? day : job.plannedFor
+      const worked = workOutJob({ applications: job.applications, day: on, house })
+      return job.applications.flatMap(({ id, document, state }, index) => {
+        const { request, plan } = worked[index] ?? {}
+        return state !== 'done' && request && plan
+          ? plannedRows({ applicationId: id, draft: document, request, plan, on }, 'job', 'before')
+          : []
+      })
+    })
+}

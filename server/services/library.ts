@@ -1,0 +1,116 @@
+import * as v from 'valibot'
+import { SaveCalibrationSchema, SaveEquipmentSchema } from '#shared/schemas/equipment'
+import { SaveAreaSchema, SaveSiteSchema } from '#shared/schemas/ground'
+import { SaveBenchTestSchema, type SaveBenchTest } from '#shared/schemas/benchTest'
+import { SaveProductSchema } from '#shared/schemas/product'
+import type { LibraryKind } from '#shared/schemas/library'
+import { failure } from '../http/failure'
+import type { Repositories } from '../repositories/forOrganization'
+import { saveArea } from './saveArea'
+import { saveCalibration } from './saveCalibration'
+import { removeRow, saveRow } from './saveRow'
+
+/** One kind of row that people edit, as the routes see it. */
+export interface LibraryRows {
+  readonly schema: v.GenericSchema
+  /** The word for one of it. */
+  readonly what: string
+  readonly list: (
+    repositories: Repositories,
+    query: Readonly<Record<string, unknown>>,
+  ) => Promise<readonly unknown[]>
+  readonly find: (repositories: Repositories, id: string) => Promise<unknown>
+  readonly save: (repositories: Repositories, id: string, body: unknown, today: string) => Promise<unknown>
+  readonly remove: (repositories: Repositories, id: string, version: number) => Promise<void>
+  readonly restore: (repositories: Repositories, id: string) => Promise<boolean>
+}
+
+const idIn = (value: unknown): string | undefined =>
+  typeof value === 'string' && v.is(v.pipe(v.string(), v.uuid()), value) ? value : undefined
+
+/** What the library keeps, by its name in the address. */
+export const LIBRARY: Readonly<Record<LibraryKind, LibraryRows>> = {
+  sites: {
+    schema: SaveSiteSchema,
+    what: 'site',
+    list: ({ sites }) => sites.list(),
+    find: ({ sites }, id) => sites.find(id),
+    save: (repositories, id, body) =>
+      repositories.transaction(
+        async ({ sites }) => (await saveRow(sites, id, v.parse(SaveSiteSchema, body), {}, 'site')).row,
+      ),
+    remove: ({ sites }, id, version) => removeRow(sites, id, version, 'site'),
+    restore: ({ sites }, id) => sites.restore(id),
+  },
+  areas: {
+    schema: SaveAreaSchema,
+    what: 'area',
+    list: ({ areas }, { siteId }) => areas.list({ siteId: idIn(siteId) ?? null }),
+    find: ({ areas }, id) => areas.find(id),
+    save: (repositories, id, body, today) =>
+      repositories.transaction((inside) => saveArea(inside, id, v.parse(SaveAreaSchema, body), today)),
+    remove: ({ areas }, id, version) => removeRow(areas, id, version, 'area'),
+    restore: ({ areas }, id) => areas.restore(id),
+  },
+  equipment: {
+    schema: SaveEquipmentSchema,
+    what: 'piece of equipment',
+    list: ({ equipment }) => equipment.list(),
+    find: ({ equipment }, id) => equipment.find(id),
+    save: (repositories, id, body) =>
+      repositories.transaction(async ({ equipment }) => {
+        const input = v.parse(SaveEquipmentSchema, body)
+        return (await saveRow(equipment, id, input, { kind: input.document.kind }, 'piece of equipment')).row
+      }),
+    remove: ({ equipment }, id, version) => removeRow(equipment, id, version, 'piece of equipment'),
+    restore: ({ equipment }, id) => equipment.restore(id),
+  },
+  calibrations: {
+    schema: SaveCalibrationSchema,
+    what: 'calibration',
+    list: ({ calibrations }, { equipmentId }) =>
+      calibrations.list(idIn(equipmentId) ? { equipmentId: idIn(equipmentId) } : {}),
+    find: ({ calibrations }, id) => calibrations.find(id),
+    save: (repositories, id, body) =>
+      repositories.transaction((inside) => saveCalibration(inside, id, v.parse(SaveCalibrationSchema, body))),
+    remove: ({ calibrations }, id, version) => removeRow(calibrations, id, version, 'calibration'),
+    restore: ({ calibrations }, id) => calibrations.restore(id),
+  },
+  benchTests: {
+    schema: SaveBenchTestSchema,
+    what: 'test',
+    list: ({ benchTests }, { equipmentId }) =>
+      benchTests.list(idIn(equipmentId) ? { equipmentId: idIn(equipmentId) } : {}),
+    find: ({ benchTests }, id) => benchTests.find(id),
+    save: (repositories, id, body) => saveBenchTest(repositories, id, v.parse(SaveBenchTestSchema, body)),
+    remove: ({ benchTests }, id, version) => removeRow(benchTests, id, version, 'test'),
+    restore: ({ benchTests }, id) => benchTests.restore(id),
+  },
+  products: {
+    schema: SaveProductSchema,
+    what: 'product',
+    list: async ({ products, stock }) => {
+      const [list, sums] = await Promise.all([products.list(), stock.sums()])
+      return list.map((product) => ({ ...product, onHand: sums.get(product.id) ?? [] }))
+    },
+    find: ({ products }, id) => products.find(id),
+    save: (repositories, id, body) =>
+      repositories.transaction(async ({ products }) => {
+        const input = v.parse(SaveProductSchema, body)
+        return (await saveRow(products, id, input, { kind: input.document.kind }, 'product')).row
+      }),
+    remove: ({ products }, id, version) => removeRow(products, id, version, 'product'),
+    restore: ({ products }, id) => products.restore(id),
+  },
+}
+
+/** A tray test belongs to a spreader, a nozzle check to a sprayer. */
+async function saveBenchTest(repositories: Repositories, id: string, input: SaveBenchTest) {
+  return repositories.transaction(async ({ benchTests, equipment }) => {
+    const owner = await equipment.find(input.equipmentId)
+    if (!owner) throw failure('not-found', 'There is no such piece of equipment.')
+    if (owner.document.kind !== (input.document.kind === 'pattern' ? 'spreader' : 'sprayer'))
+      throw failure('invalid', [{ path: 'document.kind', message: `is no test of a ${owner.document.kind}` }])
+    return (await saveRow(benchTests, id, input, { onDay: input.document.on || null }, 'test')).row
+  })
+}

@@ -1,8 +1,0 @@
-import * as v from 'valibot'
-
-/** Deleting names the version that was seen, so that nobody deletes what somebody else has just changed. */
-export const RemoveSchema = v.strictObject({ version: v.pipe(v.number(), v.integer(), v.minValue(1)) })
-
-/** Rows that people edit, by their name in the address. */
-export const ROOM_NAMES = ['sites', 'areas', 'equipment', 'calibrations', 'trials', 'products'] as const
-export type RoomName = (typeof ROOM_NAMES)[number]
