@@ -12,7 +12,7 @@ export default defineConfig({
     projects: [
       {
         resolve: { alias },
-        test: { name: 'unit', include: ['core/**/*.test.ts', 'shared/**/*.test.ts', 'demo/**/*.test.ts'] },
+        test: { name: 'unit', include: ['{core,shared,demo,app}/**/*.test.ts'] },
       },
       {
         resolve: { alias },

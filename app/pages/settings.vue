@@ -1,45 +1,49 @@
 <script setup lang="ts">
 import type { LocalRule, MixNote } from '#core/rules/localRule'
 import { SYSTEM_UNITS, UNIT_SYSTEMS } from '#core/quantity/systems'
-import type { Organization, SaveOrganization } from '#shared/schemas/organization'
+import { parseNumber } from '#core/quantity/parseNumber'
+import type { Organization, SaveOrganization, Settings } from '#shared/schemas/organization'
 
-/** What a crew settles once: name, licence, clock, currency, house rules. */
+/** What a crew settles once: name, licence, clock, currency, house rules. It saves itself as it is typed. */
 useHead({ title: 'Settings · Hectarum' })
 const crew = useCrewStore()
-const notice = useNotice()
-const problem = ref<string>()
 const zones = Intl.supportedValuesOf('timeZone')
 
 interface Entries {
-  name: string
-  licence: string
-  units: Organization['units']
-  timeZone: string
-  currency: string
-  poisonCentre: string
-  calibrationDays: string
-  good: string
-  acceptable: string
-  margin: string
-  groupRun: string
-  local: readonly LocalRule[]
-  mixes: readonly MixNote[]
+  readonly version: number
+  readonly name: string
+  readonly licence: string
+  readonly units: Organization['units']
+  readonly timeZone: string
+  readonly currency: string
+  readonly poisonCentre: string
+  readonly notes: string
+  readonly calibrationDays: string
+  readonly good: string
+  readonly acceptable: string
+  readonly margin: string
+  readonly groupRun: string
+  readonly local: readonly LocalRule[]
+  readonly mixes: readonly MixNote[]
 }
 const percent = (share: number) => String(Math.round(share * 1000) / 10)
 function entriesOf({
+  version,
   name,
   licence,
   units,
   timeZone,
-  settings: { currency, poisonCentre, house, local, mixes },
+  settings: { currency, poisonCentre, notes, house, local, mixes },
 }: Organization): Entries {
   return {
+    version,
     name,
     licence,
     units,
     timeZone,
     currency,
     poisonCentre,
+    notes,
     calibrationDays: String(house.calibrationDays),
     good: percent(house.good),
     acceptable: percent(house.acceptable),
@@ -49,64 +53,7 @@ function entriesOf({
     mixes,
   }
 }
-const entries = ref<Entries>()
-watch(
-  () => crew.organization,
-  (organization) => {
-    if (organization) entries.value = entriesOf(organization)
-  },
-  { immediate: true },
-)
 
-async function save() {
-  const { organization } = crew
-  if (!organization || !entries.value) return
-  const {
-    name,
-    licence,
-    units,
-    timeZone,
-    currency,
-    poisonCentre,
-    calibrationDays,
-    good,
-    acceptable,
-    margin,
-    groupRun,
-    local,
-    mixes,
-  } = entries.value
-  const body: SaveOrganization = {
-    version: organization.version,
-    name,
-    licence,
-    units,
-    timeZone,
-    settings: {
-      ...organization.settings,
-      currency: currency.toUpperCase(),
-      poisonCentre,
-      local,
-      mixes,
-      house: {
-        calibrationDays: Number(calibrationDays),
-        good: Number(good) / 100,
-        acceptable: Number(acceptable) / 100,
-        repeatMargin: Number(margin) / 100,
-        groupRun: Number(groupRun),
-      },
-    },
-  }
-  try {
-    await $fetch('/api/organizations/settings', { method: 'PUT', body })
-    problem.value = undefined
-    await crew.load()
-    notice.say('Settings saved.')
-  } catch (error) {
-    problem.value = errorText(error)
-    if (errorCode(error) === 'changed-elsewhere') await crew.load()
-  }
-}
 const HOUSE = [
   ['calibrationDays', 'A calibration is trusted for, days'],
   ['good', 'Actual rate is good within, %'],
@@ -114,37 +61,130 @@ const HOUSE = [
   ['margin', 'Repeats are planned early by, % of the interval'],
   ['groupRun', 'Applications in a row of one mode-of-action group'],
 ] as const
-useScreenCommands(() => [{ id: 'save', label: 'Save the settings', key: 'ctrl+enter', run: save }])
+
+/** What is sent, or which figure cannot be yet: what is typed stays on this device meanwhile. */
+function bodyOf(entries: Entries): SaveOrganization | string {
+  const figures = new Map(HOUSE.map(([name]) => [name, parseNumber(entries[name])]))
+  const unread = HOUSE.find(([name]) => !figures.get(name)?.ok)
+  if (unread) return `${unread[1]}: a number is wanted, not “${entries[unread[0]]}”.`
+  const figure = (name: (typeof HOUSE)[number][0]) => {
+    const read = figures.get(name)
+    return read?.ok ? read.value : Number.NaN
+  }
+  const house: Settings['house'] = {
+    calibrationDays: figure('calibrationDays'),
+    good: figure('good') / 100,
+    acceptable: figure('acceptable') / 100,
+    repeatMargin: figure('margin') / 100,
+    groupRun: figure('groupRun'),
+  }
+  const { version, name, licence, units, timeZone, currency, poisonCentre, notes, local, mixes } = entries
+  return {
+    version,
+    name,
+    licence,
+    units,
+    timeZone,
+    settings: {
+      currency: currency.toUpperCase(),
+      poisonCentre,
+      notes,
+      local: [...local],
+      mixes: [...mixes],
+      house,
+    },
+  }
+}
+const { draft, stored, saveState, loadProblem, load, change, save, keepMine, takeTheirs } = useDraft<
+  Organization,
+  Entries
+>({
+  id: 'settings',
+  url: '/api/organizations/settings',
+  what: 'page of settings',
+  draftOf: entriesOf,
+  bodyOf,
+})
+await load()
+// What is saved here holds at once for what else is open on this page.
+watch(stored, (organization) => {
+  if (organization) crew.take(organization)
+})
+const text = (event: Event) => (event.target as HTMLInputElement).value
+useScreenCommands(() => [{ id: 'save', label: 'Save the settings now', key: 'ctrl+enter', run: save }])
 </script>
 
 <template>
   <main class="page">
-    <h1>Settings</h1>
-    <form v-if="entries" class="mt-3 max-w-4xl space-y-5" @submit.prevent="save">
+    <header class="flex flex-wrap items-baseline gap-x-4">
+      <h1>Settings</h1>
+      <SaveMark :state="saveState" />
+    </header>
+    <p v-if="loadProblem" role="alert">{{ loadProblem }}</p>
+    <ConflictBar
+      v-if="draft && saveState.kind === 'conflict'"
+      what="page of settings"
+      :mine="draft"
+      :theirs="entriesOf(saveState.theirs)"
+      class="mt-2"
+      @keep="keepMine"
+      @take="takeTheirs"
+    />
+    <form v-if="draft" class="mt-3 max-w-4xl space-y-5" @submit.prevent="save">
       <section class="grid gap-3 sm:grid-cols-2" aria-label="The crew">
         <LabelledField v-slot="{ id }" label="Name of the crew"
-          ><input :id="id" v-model="entries.name" class="field" maxlength="120"
+          ><input
+            :id="id"
+            :value="draft.name"
+            @input="change({ name: text($event) })"
+            class="field"
+            maxlength="120"
         /></LabelledField>
         <LabelledField v-slot="{ id }" label="Licence number, as on records"
-          ><input :id="id" v-model="entries.licence" class="field" maxlength="200"
+          ><input
+            :id="id"
+            :value="draft.licence"
+            @input="change({ licence: text($event) })"
+            class="field"
+            maxlength="200"
         /></LabelledField>
         <LabelledField v-slot="{ id }" label="Units to begin with"
-          ><select :id="id" v-model="entries.units" class="field">
+          ><select
+            :id="id"
+            :value="draft.units"
+            @change="change({ units: text($event) as Organization['units'] })"
+            class="field"
+          >
             <option v-for="system in UNIT_SYSTEMS" :key="system" :value="system">
               {{ SYSTEM_UNITS[system].name }}
             </option>
           </select></LabelledField
         >
         <LabelledField v-slot="{ id }" label="Time zone"
-          ><select :id="id" v-model="entries.timeZone" class="field">
+          ><select
+            :id="id"
+            :value="draft.timeZone"
+            @change="change({ timeZone: text($event) })"
+            class="field"
+          >
             <option v-for="zone in zones" :key="zone">{{ zone }}</option>
           </select></LabelledField
         >
         <LabelledField v-slot="{ id }" label="Currency, three letters"
-          ><input :id="id" v-model="entries.currency" class="field" maxlength="3"
+          ><input
+            :id="id"
+            :value="draft.currency"
+            @input="change({ currency: text($event) })"
+            class="field"
+            maxlength="3"
         /></LabelledField>
         <LabelledField v-slot="{ id }" label="Poison centre or emergency line"
-          ><input :id="id" v-model="entries.poisonCentre" class="field" maxlength="200"
+          ><input
+            :id="id"
+            :value="draft.poisonCentre"
+            @input="change({ poisonCentre: text($event) })"
+            class="field"
+            maxlength="200"
         /></LabelledField>
       </section>
       <section aria-labelledby="house-title">
@@ -152,14 +192,18 @@ useScreenCommands(() => [{ id: 'save', label: 'Save the settings', key: 'ctrl+en
         <p class="soft small">The label and local rules stand above these.</p>
         <div class="mt-2 grid gap-3 sm:grid-cols-2">
           <LabelledField v-for="[name, label] in HOUSE" :key="name" v-slot="{ id }" :label="label"
-            ><input :id="id" v-model="entries[name]" class="field" inputmode="decimal" maxlength="8"
+            ><input
+              :id="id"
+              :value="draft[name]"
+              class="field"
+              @input="change({ [name]: text($event) })"
+              inputmode="decimal"
+              maxlength="8"
           /></LabelledField>
         </div>
       </section>
-      <LocalRules v-model="entries.local" />
-      <MixNotes v-model="entries.mixes" />
-      <p v-if="problem" class="small" style="color: var(--stop)" role="alert">{{ problem }}</p>
-      <UButton type="submit" label="Save" color="primary" variant="solid" aria-keyshortcuts="Control+Enter" />
+      <LocalRules :model-value="draft.local" @update:model-value="change({ local: $event })" />
+      <MixNotes :model-value="draft.mixes" @update:model-value="change({ mixes: $event })" />
     </form>
   </main>
 </template>

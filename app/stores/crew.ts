@@ -23,6 +23,11 @@ export const useCrewStore = defineStore('crew', () => {
     }
   }
 
+  /** The organization as it was just stored. */
+  function take(organization: Organization) {
+    if (choice.value) choice.value = { ...choice.value, current: organization }
+  }
+
   async function change(id: string) {
     await $fetch('/api/organizations/current', { method: 'PUT', body: { id } })
     await load()
@@ -82,6 +87,7 @@ export const useCrewStore = defineStore('crew', () => {
     organization,
     units,
     load,
+    take,
     change,
     start,
     noteMixes,

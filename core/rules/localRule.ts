@@ -34,6 +34,13 @@ export const LOCAL_LENGTH_UNITS: readonly LengthUnit[] = LENGTH_UNITS.toSorted(
   (a, b) => Number(b === 'ft') - Number(a === 'ft'),
 )
 
+/** Units a limit of this kind may be written in; none where it forbids outright. */
+export function localLimitUnits(kind: LocalRuleKind): readonly LocalLimitUnit[] {
+  const { limit } = LOCAL_RULES[kind]
+  if (limit === 'none') return []
+  return limit === 'rate' ? LOCAL_RATE_UNITS : LOCAL_LENGTH_UNITS
+}
+
 export interface LocalRule {
   readonly id: string
   readonly kind: LocalRuleKind

@@ -7,7 +7,13 @@ import { fieldReader } from '../quantity/fieldReader'
 import { formatFigure } from '../quantity/format'
 import { rateUnitParts } from '../quantity/rateUnit'
 import { isOver } from '../quantity/tolerance'
-import { LOCAL_LENGTH_UNITS, LOCAL_RATE_UNITS, localRuleFacts, type LocalRule } from './localRule'
+import {
+  LOCAL_LENGTH_UNITS,
+  LOCAL_RATE_UNITS,
+  localLimitUnits,
+  localRuleFacts,
+  type LocalRule,
+} from './localRule'
 import { NUTRIENT_UNITS, nitrogenOfYear, type LawnNitrogen } from './nutrientYear'
 import { phosphorusTested } from './soilRules'
 import { namesOf, plannedWords, type RuleVisit } from './visit'
@@ -50,8 +56,7 @@ function limitOf({
   limit,
   unit,
 }: LocalRule): { readonly si: number; readonly words: string } | undefined {
-  const written =
-    unit ?? (localRuleFacts(kind).limit === 'length' ? LOCAL_LENGTH_UNITS[0] : LOCAL_RATE_UNITS[0])
+  const written = unit ?? localLimitUnits(kind)[0]
   const rate = LOCAL_RATE_UNITS.find((one) => one === written)
   const read = rate && fieldReader().optional('', { text: limit, unit: rate }, 'rate', 'Limit', 'above-zero')
   return read && { si: read.value * rateUnitParts(read.unit).factor, words: `${read.value} ${read.unit}` }

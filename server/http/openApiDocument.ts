@@ -81,6 +81,10 @@ export const openApiDocument = (version: string) => ({
       },
     },
     '/api/organizations/settings': {
+      get: {
+        summary: 'The organization in hand, with its house rules',
+        responses: { 200: answer('found') },
+      },
       put: {
         summary: 'Name, licence, clock and house rules',
         requestBody: body(SaveOrganizationSchema),

@@ -1,6 +1,12 @@
 import * as v from 'valibot'
 import { DEFAULT_HOUSE, type House } from '#core/house'
-import { LOCAL_RULE_KINDS, type LocalRule, type MixNote } from '#core/rules/localRule'
+import {
+  LOCAL_LENGTH_UNITS,
+  LOCAL_RATE_UNITS,
+  LOCAL_RULE_KINDS,
+  type LocalRule,
+  type MixNote,
+} from '#core/rules/localRule'
 import { UNIT_SYSTEMS, type UnitSystem } from '#core/quantity/systems'
 import { Line, Notes, Uuid, Version } from './texts'
 
@@ -48,6 +54,7 @@ export const SettingsSchema = v.strictObject({
           from: MonthDay,
           to: MonthDay,
           limit: Line,
+          unit: v.optional(v.picklist([...LOCAL_RATE_UNITS, ...LOCAL_LENGTH_UNITS])),
           source: Line,
         }),
       ),

@@ -99,9 +99,15 @@ test(
     await page.getByLabel('From', { exact: true }).last().fill('05-01')
     await page.getByLabel('to', { exact: true }).last().fill('05-31')
     await page.getByLabel('Where it stands', { exact: true }).last().fill('the harbour board')
-    await press(page, 'Save')
-    await page.getByText('Settings saved.').waitFor()
+    // A limit in metric, of a nutrient other than nitrogen: it stops nothing here, and it saves itself.
+    await press(page, 'Add a rule')
+    await page.getByLabel('Rule', { exact: true }).last().selectOption('phosphorus in one go')
+    await page.getByLabel('in', { exact: true }).last().selectOption('g/m2')
+    await page.getByLabel('Limit', { exact: true }).last().fill('2')
+    await saved(page)
     await expectAccessible(page)
+    await page.reload()
+    await expect.poll(() => page.getByLabel('in', { exact: true }).last().inputValue()).toBe('g/m2')
     await page.goto(`${on.url}/jobs`)
     await page
       .getByRole('link', { name: /Cooperage Row/ })

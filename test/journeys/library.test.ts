@@ -85,7 +85,7 @@ test('a new crew from nothing to its first record, through its rooms', async () 
   expectQuiet(watched)
 })
 
-test('a label edited in two tabs: both values are shown, and theirs can be taken', async () => {
+test('a label in two tabs: one field is asked, two fields merge, a reload loses nothing', async () => {
   const watched = await watchedPage(on.browser)
   const { page, context } = watched
   const second = await context.newPage()
@@ -103,6 +103,19 @@ test('a label edited in two tabs: both values are shown, and theirs can be taken
   await expect.poll(() => rate(page).inputValue()).toBe('3.6')
   await page.reload()
   await expect.poll(() => rate(page).inputValue()).toBe('3.6')
+  // Different fields are no question: both stay, and it is said. An instant reload loses nothing.
+  const name = (tab: Page) => tab.getByLabel('Name of the product')
+  await name(second).fill('Slow-feed 21-0-6, coarse')
+  await saved(second)
+  await rate(page).fill('3.2')
+  await page.getByText(/both changes are in/).waitFor()
+  await expect.poll(() => name(page).inputValue()).toBe('Slow-feed 21-0-6, coarse')
+  await saved(page)
+  await name(page).fill('Slow-feed 21-0-6 granule')
+  await page.reload()
+  await expect.poll(() => name(page).inputValue()).toBe('Slow-feed 21-0-6 granule')
+  expect(await rate(page).inputValue()).toBe('3.2')
+  await saved(page)
   // The planned job keeps the label it was planned with, and offers the replan.
   await page.goto(`${on.url}/jobs/${SAMPLE_JOBS.replan}`)
   await page.getByRole('button', { name: 'Replan with the new size' }).click()

@@ -1,3 +1,6 @@
+import { useEventListener } from '@vueuse/core'
+import { sameContent } from '#core/sameContent'
+
 /** How what is typed stands with the server. */
 export type SaveState<Stored = unknown> =
   | { readonly kind: 'new' }
@@ -23,6 +26,8 @@ interface DraftOptions<Stored, Draft> {
   readonly draftOf: (stored: Stored) => Draft
   /** Whether a stored row may still be edited. */
   readonly isOpen?: (stored: Stored) => boolean
+  /** What is sent of it, where that is not the draft itself; or why it cannot be sent yet. */
+  readonly bodyOf?: (draft: Draft) => object | string
   /** Reads what an earlier version of the application kept on this device. */
   readonly upgrade?: (kept: Draft) => Draft
 }
@@ -37,6 +42,7 @@ export function useDraft<Stored extends Versioned, Draft extends Versioned>({
   what,
   draftOf,
   isOpen = () => true,
+  bodyOf = (draft) => draft,
   upgrade = (kept) => kept,
 }: DraftOptions<Stored, Draft>) {
   const crew = useCrewStore()
@@ -46,27 +52,68 @@ export function useDraft<Stored extends Versioned, Draft extends Versioned>({
   const stored = shallowRef<Stored>()
   const saveState = shallowRef<SaveState<Stored>>({ kind: 'new' })
   const loadProblem = ref<string>()
+  const notice = useNotice()
   let timer: ReturnType<typeof setTimeout> | undefined
   let inFlight: Promise<void> | undefined
+  /** What the draft began as, and what was sent last: by these another's change is told from one's own. */
+  let base: Draft | undefined
+  let sentLast: Draft | undefined
+
+  const sameButVersion = (a: Draft, b: Draft) => sameContent({ ...a, version: 0 }, { ...b, version: 0 })
+
+  function beginWith(own: Draft) {
+    base = own
+    draft.value = own
+  }
+
+  /** Takes another's change of other fields in; where both changed one field, the choice is the person's. */
+  function reconcile(theirs: Stored) {
+    const own = draftOf(theirs)
+    const echo = sentLast !== undefined && sameButVersion(sentLast, own)
+    const from = echo ? own : base
+    const mine = draft.value
+    const merged =
+      from && mine && isOpen(theirs)
+        ? mergeChanges({ ...from, version: 0 }, { ...mine, version: 0 }, { ...own, version: 0 })
+        : undefined
+    if (!merged?.ok) {
+      saveState.value = { kind: 'conflict', theirs }
+      return
+    }
+    stored.value = theirs
+    base = own
+    void keepBase(key.value, { base: own })
+    if (merged.theirs.length > 0)
+      notice.say(
+        `This ${what} was changed elsewhere too: both changes are in.`,
+        merged.theirs.map(pathWords).join('; '),
+      )
+    saveState.value = { kind: 'changed' }
+    change({ ...merged.value, version: theirs.version })
+  }
 
   async function load() {
     const lying = await keptDraft<Draft>(key.value)
     const kept = lying && upgrade(lying)
     // A row begun on this device has not reached the server yet; its first save finds out if it has.
     if (kept?.version === 0) {
-      draft.value = kept
+      beginWith(kept)
       return
     }
+    const keptFrom = kept && (await keptBase<{ readonly base: Draft; readonly sent?: Draft }>(key.value))
     try {
       const found = (await $fetch<Stored>(url)) as Stored
       stored.value = found
       const current = kept && kept.version === found.version && isOpen(found) ? kept : draftOf(found)
+      beginWith(draftOf(found))
       draft.value = current
       saveState.value = { kind: 'saved' }
       if (current === kept) change({} as Partial<Draft>)
       else if (kept && isOpen(found) && kept.version < found.version) {
         draft.value = kept
-        saveState.value = { kind: 'conflict', theirs: found }
+        base = keptFrom?.base
+        sentLast = keptFrom?.sent
+        reconcile(found)
       }
     } catch (error) {
       if (!kept)
@@ -82,6 +129,7 @@ export function useDraft<Stored extends Versioned, Draft extends Versioned>({
     draft.value = { ...draft.value, ...fields }
     void keepDraft(key.value, draft.value)
     if (saveState.value.kind === 'conflict') return
+    if (saveState.value.kind === 'saved' && base) void keepBase(key.value, { base })
     saveState.value = { kind: 'changed' }
     clearTimeout(timer)
     timer = setTimeout(() => void save(), SAVE_AFTER_MS)
@@ -92,30 +140,41 @@ export function useDraft<Stored extends Versioned, Draft extends Versioned>({
     await inFlight
     if (!draft.value || saveState.value.kind === 'conflict') return
     const sent = draft.value
+    const body = bodyOf(sent)
+    if (typeof body === 'string') {
+      saveState.value = { kind: 'kept', why: body }
+      return
+    }
     saveState.value = { kind: 'saving' }
-    inFlight = send(sent).finally(() => {
+    sentLast = sent
+    if (base) void keepBase(key.value, { base, sent })
+    inFlight = send(sent, body).finally(() => {
       inFlight = undefined
     })
     await inFlight
   }
 
-  async function send(sent: Draft): Promise<void> {
+  async function send(sent: Draft, body: object): Promise<void> {
     try {
       const saved = (await $fetch<Stored>(url, {
         method: 'PUT',
-        body: sent as Record<string, unknown>,
+        body: body as Record<string, unknown>,
       })) as Stored
       stored.value = saved
       const untouched = draft.value === sent
       if (draft.value) draft.value = { ...draft.value, version: saved.version }
+      base = draftOf(saved)
       if (untouched) {
         await dropDraft(key.value)
         saveState.value = { kind: 'saved' }
-      } else if (draft.value) await keepDraft(key.value, draft.value)
+      } else if (draft.value) {
+        await keepBase(key.value, { base })
+        await keepDraft(key.value, draft.value)
+      }
     } catch (error) {
       const code = errorCode(error)
       if (code === 'changed-elsewhere' || code === 'locked') {
-        saveState.value = { kind: 'conflict', theirs: errorCurrent(error) as Stored }
+        reconcile(errorCurrent(error) as Stored)
         return
       }
       saveState.value = { kind: 'kept', why: errorText(error) }
@@ -126,7 +185,9 @@ export function useDraft<Stored extends Versioned, Draft extends Versioned>({
 
   function keepMine() {
     if (saveState.value.kind !== 'conflict' || !draft.value) return
-    const { version } = saveState.value.theirs
+    const { theirs } = saveState.value
+    const { version } = theirs
+    base = draftOf(theirs)
     saveState.value = { kind: 'changed' }
     change({ version } as Partial<Draft>)
   }
@@ -137,7 +198,7 @@ export function useDraft<Stored extends Versioned, Draft extends Versioned>({
     // Forgotten first: what is shown as settled must not come back with a reload.
     await dropDraft(key.value)
     stored.value = theirs
-    draft.value = draftOf(theirs)
+    beginWith(draftOf(theirs))
     saveState.value = { kind: 'saved' }
   }
 
@@ -149,6 +210,11 @@ export function useDraft<Stored extends Versioned, Draft extends Versioned>({
     await dropDraft(key.value)
   }
 
+  // A page that goes away does not wait for the larger store.
+  useEventListener(window, 'pagehide', () => {
+    const { kind } = saveState.value
+    if (draft.value && kind !== 'saved' && kind !== 'new') keepDraftNow(key.value, draft.value)
+  })
   onScopeDispose(() => {
     if (saveState.value.kind === 'changed') void save()
   })

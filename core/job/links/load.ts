@@ -2,6 +2,7 @@ import type { CalibrationToday } from '../../calibration/calibrationToday'
 import type { ApplicationDraft } from '../../draft/applicationDraft'
 import type { GroundPart } from '../../ground/groundPart'
 import { checkpoints, type Checkpoint } from '../../plan/checkpoints'
+import { withEverydaySteps } from '../../plan/everydaySteps'
 import { hopperCharge, type HopperCharge } from '../../plan/hopperCharge'
 import { lightPasses, type LightPasses } from '../../plan/lightPasses'
 import { planApplication } from '../../plan/planApplication'
@@ -52,7 +53,8 @@ export function loadLink(
     draft.method === 'spread'
       ? spreadMethod(draft, light?.passes ?? draft.spread.passes, fields)
       : sprayMethod(draft, calibration, fields)
-  const request = method && requestOf(lawns, rate, method)
+  const asked = method && requestOf(lawns, rate, method)
+  const request = asked && withEverydaySteps(asked)
   const planned =
     request && !fields.problems.some(({ kind }) => kind === 'wrong')
       ? planApplication(request, book)
