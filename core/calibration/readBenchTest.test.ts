@@ -39,6 +39,17 @@ test('a triangle of nine trays every 2 ft: even at 8 ft, its rate by the lane it
   ])
 })
 
+test('a blank at the end is where the next reading would go: the answer stays', () => {
+  const filled = readPattern(pattern(), fieldReader(), closedWorkingBook)
+  const longer = pattern({
+    catches: [...pattern().catches, typed('', 'g' as const), typed('', 'g' as const)],
+  })
+  expect(readPattern(longer, fieldReader(), closedWorkingBook)).toEqual(filled)
+  const caught = readNozzles(nozzles(), fieldReader(), closedWorkingBook)
+  const one = nozzles({ catches: [...nozzles().catches, typed('', 'fl oz' as const)] })
+  expect(readNozzles(one, fieldReader(), closedWorkingBook)).toEqual(caught)
+})
+
 test('nozzles and a course: 29.7 gal/ac, and the speed for 1 gal on 1,000 ft2', () => {
   const read = readNozzles(
     nozzles({

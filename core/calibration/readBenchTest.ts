@@ -1,5 +1,6 @@
 import { amountFactor, lengthSi, type Quantity } from '../quantity/quantity'
 import type { FieldReader } from '../quantity/fieldReader'
+import { withoutTrailingBlanks } from '../quantity/readings'
 import type { Repeats } from '../quantity/repeats'
 import {
   CUBIC_METRES_PER,
@@ -52,7 +53,7 @@ export function readPattern(
   const spacing = fields.positive('document.spacing', trial.spacing, 'length', 'Tray spacing')
   const limit = fields.positive('document.limit', trial.limit, 'percent', 'CV limit')
   const lane = fields.optional('document.lane', trial.lane, 'length', 'Lane spacing', 'above-zero')
-  const catches = trial.catches.map((entered, i) =>
+  const catches = withoutTrailingBlanks(trial.catches, FEWEST_TRAYS).map((entered, i) =>
     fields.notNegative(`document.catches.${i}`, entered, 'amount', `Tray ${i + 1}`),
   )
   if (catches.length < FEWEST_TRAYS)
@@ -140,7 +141,7 @@ export function readNozzles(
   book: WorkingBook,
 ): ReadNozzles | undefined {
   const time = fields.positive('document.time', trial.time, 'stopwatch', 'Time')
-  const catches = trial.catches.map((entered, i) =>
+  const catches = withoutTrailingBlanks(trial.catches, 1).map((entered, i) =>
     fields.notNegative(`document.catches.${i}`, entered, 'volume', `Nozzle ${i + 1}`),
   )
   const rated = fields.optional('document.rated', trial.rated, 'volume', 'A new one gives', 'above-zero')

@@ -8,6 +8,7 @@ import {
   type MetresPerSecond,
   type Quantity,
 } from '../quantity/quantity'
+import { withoutTrailingBlanks } from '../quantity/readings'
 import type { FieldReader } from '../quantity/fieldReader'
 import { repeats } from '../quantity/repeats'
 import {
@@ -129,11 +130,12 @@ function drained(run: SprayRun, path: string, fields: FieldReader): CourseRun<Am
 function nozzleCatch({ note, path, width, speed, fields, book }: Reading): MeasuredCourse | undefined {
   const { time, catches } = note.catching ?? { time: { text: '', unit: 's' as const }, catches: [] }
   if (speed === undefined) fields.missing(`${path}.speed`, 'A flow needs the speed it is carried at.')
-  if (catches.length === 0)
+  const filled = withoutTrailingBlanks(catches, 1)
+  if (filled.length === 0)
     fields.missing(`${path}.catching.catches`, 'What each nozzle gave is still missing.')
   const lasted = fields.positive(`${path}.catching.time`, time, 'stopwatch', 'Caught for')
   const read = whole(
-    catches.map((entered, i) =>
+    filled.map((entered, i) =>
       fields.notNegative(`${path}.catching.catches.${i}`, entered, 'volume', `Nozzle ${i + 1}`),
     ),
   )

@@ -112,6 +112,8 @@ export interface ProductDraft {
   readonly reentry?: Entered<TimeUnit>
   /** The label's longest interval before a repeat. */
   readonly repeat?: Entered<TimeUnit>
+  /** How long it works by its label: what a day is covered to. */
+  readonly lasts?: Entered<TimeUnit>
   /** `line` is the label's rate line it was taken from. */
   readonly source?: Source & { readonly line: string }
   readonly step: Entered<AmountUnit>

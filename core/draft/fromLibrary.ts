@@ -95,6 +95,7 @@ export function noteFromLabel(
     step,
     reentry: document.reentry,
     repeat: line.repeatTo.text.trim() === '' ? line.repeatFrom : line.repeatTo,
+    ...(line.figures?.lasts && { lasts: line.figures.lasts }),
     ...(document.ph && { ph: document.ph }),
     ...(document.measures && document.measures.length > 0 && { measures: document.measures }),
     source: { id: productId, version, line: line.id },

@@ -1,3 +1,4 @@
+import { withoutTrailingBlanks } from '../quantity/readings'
 import type { FieldReader } from '../quantity/fieldReader'
 import type { LawnPart } from './fieldNotes'
 import type { GroundPart } from './groundPart'
@@ -83,15 +84,6 @@ function spanReader({ tool }: ReadInstrument, fields: FieldReader) {
       fields.wrong(place, 'Paces need a stride: name your calibrated stride above, or type a length.')
     return reading
   }
-}
-
-/** A blank at the end of a list of readings is where the next one would go, not a missing one. */
-export function withoutTrailingBlanks<E extends { readonly text: string }>(
-  list: readonly E[],
-  least = 0,
-): readonly E[] {
-  const filled = list.findLastIndex(({ text }) => text.trim() !== '') + 1
-  return list.slice(0, Math.max(filled, Math.min(least, list.length)))
 }
 
 const capital = (name: string) => name.charAt(0).toUpperCase() + name.slice(1)

@@ -4,7 +4,10 @@ import type { AmountUnit } from '../quantity/units'
 import { carrierOf } from './carrierOf'
 import type { PlanProduct, PlanRequest } from './planRequest'
 
-/** The units a scale or a cup shows: the larger from one of it on, the smaller below; and what is told in them. */
+/**
+ * The units a scale or a cup shows: the larger from one of it on, the smaller below; and what is told in
+ * them.
+ */
 const SHOWN: readonly {
   readonly large: AmountUnit
   readonly small: AmountUnit
@@ -22,7 +25,8 @@ const FINE_SHARE = 0.01
 
 /**
  * A measuring step for every product that names none, so that its amounts come as a scale or a cup shows
- * them: ounces below a pound, fluid ounces below a gallon, grams and millilitres below a kilogram and a litre.
+ * them: ounces below a pound, fluid ounces below a gallon, grams and millilitres below a kilogram and a
+ * litre.
  * @returns the request, with the widest usual step of at most 1 % of a full load; a product whose dose can't
  *   be told stays as it is
  * Source: trade.md 5, amounts in what the tool shows.

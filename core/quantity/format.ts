@@ -47,6 +47,14 @@ function digitsFor(value: number): number {
   return value.toExponential().replace('-', '').startsWith('1') ? DIGITS_AFTER_ONE : DIGITS
 }
 
+/**
+ * A figure as people write it into a table: without what only the arithmetic of machines leaves behind.
+ * @returns blank where there is none
+ * @example asWritten(15.629999999999999) // 15.63
+ */
+export const asWritten = (value: number | undefined): number | '' =>
+  value === undefined ? '' : Number(value.toPrecision(9))
+
 /** A share as per cent with one decimal, sign always shown. @example formatDeviation(-0.0342) // '−3.4 %' */
 export function formatDeviation(share: number): string {
   const percent = Math.abs(share * 100)

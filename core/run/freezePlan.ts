@@ -62,9 +62,19 @@ const checkPages = (checks: Checks): readonly Working[] =>
 const withPage = (check: Checks[number], i: number): Checks[number] =>
   typeof check.working === 'function' ? { ...check, working: `check.${i}` } : check
 
-function frozenLabel({ id, name, registration, source, active, reentry, repeat }: ProductDraft): FrozenLabel {
+function frozenLabel({
+  id,
+  name,
+  registration,
+  source,
+  active,
+  reentry,
+  repeat,
+  lasts,
+}: ProductDraft): FrozenLabel {
   const reentryHours = inUnit(reentry, 'h')
   const repeatDays = inUnit(repeat, 'd')
+  const lastsDays = inUnit(lasts, 'd')
   return {
     productId: id,
     name,
@@ -74,6 +84,7 @@ function frozenLabel({ id, name, registration, source, active, reentry, repeat }
     ...(source && { sourceId: source.id }),
     ...(reentryHours !== undefined && { reentryHours }),
     ...(repeatDays !== undefined && { repeatDays }),
+    ...(lastsDays !== undefined && { lastsDays }),
   }
 }
 

@@ -1,13 +1,13 @@
 import { DEFAULT_HOUSE } from '../house'
 import { betweenDimensions } from '../label/asProduct'
-import { doseOf } from '../label/dose'
+import { doseOf, type Dose } from '../label/dose'
 import { carrierOf } from '../plan/carrierOf'
 import type { Plan } from '../plan/plan'
 import type { PlanRequest } from '../plan/planRequest'
 import { hasOwnRates } from '../plan/rateGroups'
 import { amountFactor, areaSi, type Quantity } from '../quantity/quantity'
-import { dimensionOf } from '../quantity/rateUnit'
-import type { AmountUnit, AreaUnit, RateUnit } from '../quantity/units'
+import { dimensionOf, rateUnitParts } from '../quantity/rateUnit'
+import type { AmountUnit, AreaRateUnit, AreaUnit, RateUnit } from '../quantity/units'
 import { err, ok, type Result } from '../result'
 import { asEntered, figureText, sixDigits } from '../working/figureText'
 import type { WorkingBook } from '../working/working'
@@ -34,7 +34,7 @@ export interface Used {
 export interface ProductOutcome {
   readonly productId: string
   readonly used: Quantity<AmountUnit>
-  /** In the planned rate's own unit and basis. */
+  /** In the planned rate's own unit and basis; of a concentration, what of it goes onto the ground. */
   readonly plannedRate: Quantity<RateUnit>
   readonly actualRate: Quantity<RateUnit>
   /** Actual over planned, less one. */
@@ -97,12 +97,12 @@ export function outcomeOf(
       problems.push(...apart.error)
       return []
     }
-    const plannedRate = { value: product.rate.value * mean, unit: product.rate.unit }
+    const plannedRate = ratePlanned(product.rate, dose.value, mean)
     const outcome: ProductOutcome = {
       productId: product.id,
       used,
       plannedRate,
-      actualRate: { value: plannedRate.value * (1 + deviation), unit: product.rate.unit },
+      actualRate: { value: plannedRate.value * (1 + deviation), unit: plannedRate.unit },
       deviation,
       verdict: verdictOf(deviation, tolerance),
       ...(apart.value.length > 0 && { apart: apart.value }),
@@ -120,6 +120,24 @@ export function outcomeOf(
     return [outcome]
   })
   return problems.length > 0 ? err(problems) : ok(outcomes)
+}
+
+/**
+ * The planned rate as what went down is held against it. Of a dose by concentration that is the product on
+ * the
+ * ground: what is in a litre stays what it was, however much of it was left.
+ */
+function ratePlanned(rate: Quantity<RateUnit>, { unit, perArea }: Dose, mean: number): Quantity<RateUnit> {
+  if (rateUnitParts(rate.unit).per === 'area') return { value: rate.value * mean, unit: rate.unit }
+  const onGround = ON_GROUND[unit] ?? (`${unit}/1000 ft2` as const)
+  return { value: (perArea * mean) / rateUnitParts(onGround).factor, unit: onGround }
+}
+const ON_GROUND: Readonly<Partial<Record<AmountUnit, AreaRateUnit>>> = {
+  gal: 'fl oz/1000 ft2',
+  L: 'mL/100 m2',
+  mL: 'mL/100 m2',
+  kg: 'kg/100 m2',
+  g: 'g/100 m2',
 }
 
 /** Share of what was put in that went down; dry work has one product, whose own unit decides. */

@@ -19,6 +19,8 @@ export interface FrozenLabel {
   readonly reentryHours?: number
   /** Days until a repeat at the latest. */
   readonly repeatDays?: number
+  /** Days it works, by its label; absent where the label does not say. */
+  readonly lastsDays?: number
 }
 
 /** The plan as it stood when the run began; never recomputed afterwards. */

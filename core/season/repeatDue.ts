@@ -35,3 +35,12 @@ export function repeatDue(on: string, interval: number, margin: number, today: s
       daysBetween(today, lastDay) < 0 ? 'late' : inDays <= 0 ? 'due' : inDays <= SOON_DAYS ? 'soon' : 'later',
   }
 }
+
+/**
+ * The last day a product works, by its label; null where the label does not say how long it lasts. When it
+ * may
+ * be repeated is another matter.
+ * @example coveredTo('2026-04-10', 90) // '2026-07-09'
+ */
+export const coveredTo = (on: string, lastsDays: number | null): string | null =>
+  lastsDays === null ? null : daysAfter(on, Math.floor(lastsDays + 1e-9))

@@ -5,7 +5,7 @@ import { openWorkingBook } from '../working/working'
 import { daysAfter, daysBetween } from '../calendar/daysBetween'
 import { groundRate } from './groundRate'
 import { nitrogenLaid, overWanted } from './nitrogenLaid'
-import { repeatDue } from './repeatDue'
+import { coveredTo, repeatDue } from './repeatDue'
 
 test.each(readTable('repeatDue.csv', import.meta.url))('$name: $words', (row) => {
   const due = repeatDue(row.on ?? '', figure(row, 'interval'), figure(row, 'margin'), row.today ?? '')
@@ -25,6 +25,12 @@ test.each(readTable('nitrogenLaid.csv', import.meta.url))('$name: $words', (row)
   expect(book.pages()[0]?.lines.at(-1)).toMatch(/^nitrogen in 2026 = [\d.]+ lb\/1000 ft2$/)
   expect(laid.units).toBeCloseTo(figure(row, 'units'), 9)
   expect(laid.unknown).toBe(figure(row, 'unknown'))
+})
+
+test('covered to the end of what the label says it lasts; nothing where it says nothing', () => {
+  // April has 30 days and May and June 61 together: 10 April and 90 days is 9 July.
+  expect(coveredTo('2026-04-10', 90)).toBe('2026-07-09')
+  expect(coveredTo('2026-04-10', null)).toBeNull()
 })
 
 test('days after and between are each other’s way back, and a margin never makes a repeat later', () => {

@@ -124,6 +124,7 @@ export class LaidDownModel extends Model<
   declare k2oKg: number | null
   declare feKg: number | null
   declare repeatDays: number | null
+  declare lastsDays: number | null
   declare at: CreationOptional<Date>
 }
 
@@ -217,6 +218,7 @@ export function defineLibrary(options: (tableName: string) => InitOptions): void
       k2oKg: figure('k2o_kg'),
       feKg: figure('fe_kg'),
       repeatDays: DataTypes.DOUBLE,
+      lastsDays: DataTypes.DOUBLE,
       at: DataTypes.DATE,
     },
     options('laid_down'),

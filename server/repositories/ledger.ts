@@ -15,6 +15,7 @@ export interface LedgerEntry extends LaidDown {
   readonly groups: string
   readonly on: string
   readonly repeatDays: number | null
+  readonly lastsDays: number | null
 }
 
 /** The last time a product with an interval was laid down on an area. */
@@ -27,6 +28,8 @@ export interface LastLaid {
   readonly product: string
   readonly on: string
   readonly repeatDays: number
+  /** Days it works by its label; null where the label does not say. */
+  readonly lastsDays: number | null
   /** How that application was split over two dates. */ readonly split: Split
   /** A job of the site that already names the product. */ readonly jobId: string | null
 }
@@ -99,6 +102,7 @@ export function ledgerRepository({
         `SELECT DISTINCT ON (l.area_id, l.product) l.application_id AS "applicationId", l.area_id
           AS "areaId", coalesce(a.name, '') AS area, l.site_id AS "siteId", coalesce(s.name, '') AS site,
          l.product, l.on_day::text AS "on", l.repeat_days AS "repeatDays",
+         l.lasts_days AS "lastsDays",
          coalesce((SELECT label->>'split' FROM applications p,
            jsonb_array_elements(p.document->'products') label
           WHERE p.organization_id = l.organization_id AND p.id = l.application_id AND

@@ -162,6 +162,7 @@ async function book(
         groups: label?.group ?? '',
         on,
         repeatDays: label?.repeatDays ?? null,
+        lastsDays: label?.lastsDays ?? null,
       }
     }),
   )

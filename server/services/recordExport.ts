@@ -1,4 +1,5 @@
 import Papa from 'papaparse'
+import { asWritten } from '#core/quantity/format'
 import type { RunRecord } from '#core/run/foldRun'
 import type { Organization } from '#shared/schemas/organization'
 import type { RecordQuery, RecordRow } from '#shared/schemas/run'
@@ -85,20 +86,20 @@ function linesOf(
       finished: row.finishedAt,
       site: row.site,
       lawns: frozen.request.areas.map(({ name }) => name ?? '').join('; '),
-      treated: used?.treated.value ?? '',
+      treated: asWritten(used?.treated.value),
       treated_unit: used?.treated.unit ?? '',
       product: label.name,
       registration: label.registration,
       active: label.active ?? '',
       group: label.group ?? '',
-      used: outcome?.used.value ?? '',
+      used: asWritten(outcome?.used.value),
       used_unit: outcome?.used.unit ?? '',
-      planned_rate: outcome?.plannedRate.value ?? '',
-      actual_rate: outcome?.actualRate.value ?? '',
+      planned_rate: asWritten(outcome?.plannedRate.value),
+      actual_rate: asWritten(outcome?.actualRate.value),
       rate_unit: outcome?.plannedRate.unit ?? '',
-      off_by_percent: outcome ? outcome.deviation * 100 : '',
+      off_by_percent: asWritten(outcome && outcome.deviation * 100),
       verdict: outcome?.verdict ?? '',
-      carrier: carrier?.value ?? '',
+      carrier: asWritten(carrier?.value),
       carrier_unit: carrier?.unit ?? '',
       equipment: frozen.equipment,
       calibration: frozen.calibration,

@@ -3,7 +3,7 @@ import { calibrationAge, newestDay } from '#core/calibration/calibrationAge'
 import { readNotNegative } from '#core/quantity/entered'
 import { amountFactor } from '#core/quantity/quantity'
 import { dimensionOf } from '#core/quantity/rateUnit'
-import { repeatDue } from '#core/season/repeatDue'
+import { coveredTo, repeatDue } from '#core/season/repeatDue'
 import { isLow } from '#core/stock/onHand'
 import type { Organization } from '#shared/schemas/organization'
 import type { DueRow, LowRow, StaleRow, Today } from '#shared/schemas/today'
@@ -53,7 +53,7 @@ export async function todayPage(repositories: Repositories, organization: Organi
 /** Repeats of one product on one site that fall on the same day are one visit. */
 function dueRows(repeats: readonly LastLaid[], margin: number, day: string): readonly DueRow[] {
   const visits = new Map<string, DueRow>()
-  for (const { areaId: _, area, repeatDays, ...last } of repeats) {
+  for (const { areaId: _, area, repeatDays, lastsDays, ...last } of repeats) {
     const due = repeatDue(last.on, repeatDays, margin, day)
     if (due.state === 'later' || daysBetween(due.lastDay, day) > LATE_DAYS) continue
     const key = `${last.siteId ?? last.site} ${last.product} ${last.on}`
@@ -62,7 +62,7 @@ function dueRows(repeats: readonly LastLaid[], margin: number, day: string): rea
       key,
       before
         ? { ...before, areas: `${before.areas}, ${area}` }
-        : { ...last, ...due, areas: area, repeatDays },
+        : { ...last, ...due, areas: area, repeatDays, coveredTo: coveredTo(last.on, lastsDays) },
     )
   }
   return [...visits.values()].toSorted((a, b) => a.inDays - b.inDays || (a.product < b.product ? -1 : 1))

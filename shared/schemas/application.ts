@@ -67,6 +67,7 @@ const Product = v.strictObject({
   step: enteredOf(AMOUNT_UNITS),
   reentry: v.optional(Time),
   repeat: v.optional(Time),
+  lasts: v.optional(Time),
   source: v.optional(v.strictObject({ ...SourceSchema.entries, line: Uuid })),
   split: v.optional(v.picklist(SPLITS)),
   ph: v.optional(MixPh),

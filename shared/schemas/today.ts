@@ -39,6 +39,8 @@ export interface DueRow extends RepeatDue {
   readonly product: string
   readonly on: string
   readonly repeatDays: number
+  /** Last day it works by its label; null where the label does not say. */
+  readonly coveredTo: string | null
   /** How that application was split: a first date has its second due. */
   readonly split: Split
   /** The job that is already planned for it. */

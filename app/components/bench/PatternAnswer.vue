@@ -14,6 +14,11 @@ const crew = useCrewStore()
 const colours = useThemeColours()
 const inUnit = (metres: number) => metres / (crew.units.startsWith('metric') ? 1 : 0.3048)
 const unit = computed(() => (crew.units.startsWith('metric') ? 'm' : 'ft'))
+/** The spacing in mind is what will be walked, so it is what the machine takes. */
+const told = (metres: number) => {
+  const { figure, unit: own } = shown.distance(metres)
+  return `${figure} ${own}`
+}
 const percent = (share: number) => `${(100 * share).toFixed(0)} %`
 const SKEW_WORDS = {
   even: 'Left and right are even.',
@@ -164,13 +169,17 @@ const evenness = computed(() => {
         label="CV against lane spacing for both ways of driving"
         :height="210"
       />
-      <p v-if="read.swath.swath !== undefined">
+      <p v-if="read.lane !== undefined">
         <UButton
           color="primary"
           variant="solid"
-          :label="taken ? 'It is this spreader’s swath' : 'Take it as this spreader’s swath'"
+          :label="
+            taken
+              ? `${told(read.lane)} is this spreader’s swath`
+              : `Take ${told(read.lane)} as this spreader’s swath`
+          "
           :disabled="taken"
-          @click="emit('take', read.swath.swath)"
+          @click="emit('take', read.lane)"
         />
       </p>
       <p class="soft small">

@@ -1,11 +1,10 @@
 <script setup lang="ts">
 import { prettyUnits } from '#core/quantity/systems'
-import type { Remedy, Check } from '#core/rules/check'
+import type { Check } from '#core/rules/check'
 
 /** Checks: one sentence each, its source, and the way out one press away. */
-const { sheet, set, go, locked } = useSheet()
-const crew = useCrewStore()
-const notice = useNotice()
+const { sheet, locked } = useSheet()
+const { go, follow } = useRemedies()
 const rooms = useLibraryStore()
 const working = useWorkingStore()
 const MARKS: Readonly<Record<Check['level'], { readonly sign: string; readonly word: string }>> = {
@@ -24,22 +23,6 @@ const summary = computed(() => {
   if (parts.length > 0) return parts.join(', ')
   return sheet.value.plan ? 'nothing in the way' : 'not worked out yet'
 })
-
-/** Kept among the crew's jar tests, so that the pair is asked for no more; a slip is put right there. */
-async function noteJar(found: NonNullable<Remedy['jar']>) {
-  try {
-    await crew.noteMixes(found)
-    notice.say('Kept in Settings, among the jar tests.')
-  } catch (error) {
-    notice.say(`Not kept: ${errorText(error)}`)
-  }
-}
-
-function follow({ path, value, jar }: Remedy) {
-  if (jar) return noteJar(jar)
-  if (value === undefined) return go(path)
-  set(path, value)
-}
 </script>
 
 <template>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { chainOf, type ChainLink, type JobState } from '#core/job/chain'
-import { isReady } from '#core/job/workOutJob'
+import { heldBy } from '#core/job/heldBy'
 import type { FrozenPlan } from '#core/run/runEvent'
 import type { JobApplication } from '#shared/schemas/job'
 import type { SaveState } from '~/composables/form/useDraft'
@@ -48,7 +48,7 @@ const context = provideSheet({
   planFor: (planned) => emit('change', { plannedFor: planned }),
   putEarlier: () => emit('move', -1),
 })
-const { sheet, day, go, opened } = context
+const { sheet, visit, day, go, opened } = context
 const chain = computed(() =>
   chainOf(
     sheet.value,
@@ -60,8 +60,19 @@ const chain = computed(() =>
     day.value,
   ),
 )
-const stops = computed(() => sheet.value.checks.some(({ level }) => level === 'stop'))
-const ready = computed(() => isReady(sheet.value))
+/** What was pressed while something was in the way; said there until it is put right. */
+const pressed = ref<'Not planned yet' | 'Not started yet'>()
+const holds = computed(() =>
+  pressed.value === 'Not planned yet'
+    ? heldBy(visit.value)
+    : heldBy(visit.value).filter(({ index }) => index === props.index),
+)
+function actUnlessHeld(what: 'Not planned yet' | 'Not started yet', act: () => void) {
+  pressed.value = what
+  if (holds.value.length > 0) return
+  pressed.value = undefined
+  act()
+}
 const { repeatJob } = useNewJob()
 
 async function takeSite(siteId: string, site: string) {
@@ -111,14 +122,13 @@ const mainAction = computed(() => {
   if (own.value === 'done')
     return { label: 'See the record', act: () => navigateTo(`/records/${application.value.id}`) }
   if (props.state === 'draft' || props.state === 'cancelled')
-    return { label: 'Plan this job', act: () => (ready.value ? emit('plan') : goFirst()) }
+    return { label: 'Plan this job', act: () => actUnlessHeld('Not planned yet', () => emit('plan')) }
   return {
     label: props.states.length > 1 ? `Start application ${props.index + 1}` : 'Start run',
-    act: () => (stops.value ? focusChecks() : emit('run')),
+    act: () => actUnlessHeld('Not started yet', () => emit('run')),
   }
 })
 const goFirst = () => sheet.value.problems[0] && go(sheet.value.problems[0].path)
-const focusChecks = () => document.querySelector<HTMLElement>('.check.stop button')?.focus()
 const followLink = (link: ChainLink) =>
   link.path
     ? go(link.path)
@@ -173,6 +183,14 @@ useScreenCommands(() => [
         @load-sheet="openLoadSheet"
         @repeat="repeatJob(draft)"
         @remove="emit('remove')"
+      />
+      <HeldBar
+        v-if="pressed && holds.length > 0"
+        :what="pressed"
+        :holds="holds"
+        :index="index"
+        @choose="emit('choose', $event)"
+        @close="pressed = undefined"
       />
       <ChainTape class="mt-2" :links="chain" @go="followLink" />
     </header>

@@ -8,7 +8,13 @@ import { rateLawns } from './rateLawns'
 import type { NewRunEvent } from '#shared/schemas/run'
 
 /** What was used, where, by whom: large fields for cold fingers, the verdict as soon as it is known. */
-const props = defineProps<{ record: RunRecord; jobId: string; saving: boolean; booking?: MixBooking }>()
+const props = defineProps<{
+  record: RunRecord
+  jobId: string
+  saving: boolean
+  known: RunDetails
+  booking?: MixBooking
+}>()
 const emit = defineEmits<{ log: [events: Parameters<ReturnType<typeof useRun>['append']>[0]] }>()
 const crew = useCrewStore()
 const { entries, read, expectedLeft, wet, pages } = useOutcome(props.record, props.booking)
@@ -16,13 +22,7 @@ useWorkingPages(
   pages,
   computed(() => frozenNames(props.record.frozen)),
 )
-const details = reactive<RunDetails & Record<string, string>>({
-  by: '',
-  licence: crew.organization?.licence ?? '',
-  target: '',
-  weather: '',
-  remarks: '',
-})
+const details = reactive<RunDetails & Record<string, string>>({ ...props.known })
 const DETAILS = [
   ['by', 'Done by'],
   ['licence', 'Licence'],

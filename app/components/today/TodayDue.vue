@@ -33,8 +33,10 @@ const short = (day: string) => dayText(day).replace(/ \d{4}$/, '')
           <NuxtLink v-if="row.siteId" :to="`/sites/${row.siteId}`" class="way-out">{{ row.site }}</NuxtLink>
           <span class="soft">{{ row.areas }}</span>
           <span class="small soft block"
-            >last {{ short(row.on) }}, label {{ row.repeatDays }} days: do it by {{ short(row.due) }}, covered
-            to {{ short(row.lastDay) }}</span
+            >last {{ short(row.on) }}, label {{ row.repeatDays }} days: do it by {{ short(row.due) }}, by
+            {{ short(row.lastDay) }} at the latest<template v-if="row.coveredTo"
+              >; covered to {{ short(row.coveredTo) }}</template
+            ></span
           >
         </span>
         <NuxtLink v-if="row.jobId" :to="`/jobs/${row.jobId}`" class="way-out small">Planned</NuxtLink>
@@ -42,7 +44,7 @@ const short = (day: string) => dayText(day).replace(/ \d{4}$/, '')
           v-else
           type="button"
           class="plain-button way-out small"
-          @click="repeatFrom(row.applicationId)"
+          @click="repeatFrom(row.applicationId, row.due)"
         >
           Plan it<span class="sr-only">: {{ row.product }}, {{ row.site }}</span>
         </button>

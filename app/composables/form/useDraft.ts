@@ -7,7 +7,8 @@ export type SaveState<Stored = unknown> =
   | { readonly kind: 'saved' }
   | { readonly kind: 'changed' }
   | { readonly kind: 'saving' }
-  | { readonly kind: 'kept'; readonly why: string }
+  /** Kept on this device: until it is changed, where it was refused; or until the server is reached. */
+  | { readonly kind: 'kept'; readonly why: string; readonly until: 'changed' | 'reached' }
   | { readonly kind: 'conflict'; readonly theirs: Stored }
 
 const SAVE_AFTER_MS = 500
@@ -119,7 +120,8 @@ export function useDraft<Stored extends Versioned, Draft extends Versioned>({
       if (!kept)
         loadProblem.value = errorCode(error) === 'not-found' ? `There is no such ${what}.` : errorText(error)
       else draft.value = kept
-      if (kept && errorCode(error) !== 'not-found') saveState.value = { kind: 'kept', why: errorText(error) }
+      if (kept && errorCode(error) !== 'not-found')
+        saveState.value = { kind: 'kept', why: errorText(error), until: 'reached' }
     }
   }
 
@@ -142,7 +144,7 @@ export function useDraft<Stored extends Versioned, Draft extends Versioned>({
     const sent = draft.value
     const body = bodyOf(sent)
     if (typeof body === 'string') {
-      saveState.value = { kind: 'kept', why: body }
+      saveState.value = { kind: 'kept', why: body, until: 'changed' }
       return
     }
     saveState.value = { kind: 'saving' }
@@ -177,9 +179,9 @@ export function useDraft<Stored extends Versioned, Draft extends Versioned>({
         reconcile(errorCurrent(error) as Stored)
         return
       }
-      saveState.value = { kind: 'kept', why: errorText(error) }
-      if (code === undefined || code === 'database-down' || code === 'starting')
-        timer = setTimeout(() => void save(), RETRY_AFTER_MS)
+      const away = code === undefined || code === 'database-down' || code === 'starting'
+      saveState.value = { kind: 'kept', why: errorText(error), until: away ? 'reached' : 'changed' }
+      if (away) timer = setTimeout(() => void save(), RETRY_AFTER_MS)
     }
   }
 

@@ -1,4 +1,5 @@
 import { v7 as uuid } from 'uuid'
+import { drawnAfresh } from '#core/draft/drawnAfresh'
 import { blankApplication } from '#core/draft/blankApplication'
 import type { Area } from '#shared/schemas/ground'
 import type { JobDraft } from './useJobDraft'
@@ -46,14 +47,17 @@ export function useNewJob() {
     })
   }
 
-  /** The same lawns, labels and calibrations again, on another day. */
-  const repeatJob = (draft: JobDraft) =>
+  /** The same lawns, labels and machine again, for the same purpose, on another day: never one gone by. */
+  const repeatJob = (draft: JobDraft, on = crew.today()) =>
     begin({
       ...draft,
       version: 0,
       state: 'draft',
-      plannedFor: crew.today(),
-      applications: draft.applications.map(({ document }) => ({ id: uuid(), document })),
+      plannedFor: on < crew.today() ? crew.today() : on,
+      applications: draft.applications.map(({ document }) => ({
+        id: uuid(),
+        document: drawnAfresh(document),
+      })),
     })
   return { startJob, startJobAt, repeatJob, newApplication, beginJob: begin }
 }

@@ -6,12 +6,13 @@ import type { Run } from '#shared/schemas/run'
 export function useRepeat() {
   const { repeatJob } = useNewJob()
   const notice = useNotice()
-  async function repeatFrom(applicationId: string) {
+  /** @param due day it should be done on */
+  async function repeatFrom(applicationId: string, due: string) {
     try {
       const { jobId } = await $fetch<Run>(`/api/applications/${applicationId}/events`)
       const job = await $fetch<Job>(`/api/jobs/${jobId}`)
       const draft = draftOf(job)
-      await repeatJob({
+      const again = {
         ...draft,
         applications: draft.applications
           .filter(({ id }) => id === applicationId)
@@ -25,7 +26,8 @@ export function useRepeat() {
               })),
             },
           })),
-      })
+      }
+      await repeatJob(again, due)
     } catch (error) {
       notice.say('It can’t be planned again just now.', errorText(error))
     }

@@ -17,6 +17,8 @@ import { openWorkingBook, type WorkingBook } from '#core/working/working'
 export interface SheetContext extends FormContext {
   readonly document: ComputedRef<ApplicationDraft>
   readonly sheet: ComputedRef<WorkedApplication>
+  /** All applications of the job, worked out together. */
+  readonly visit: ComputedRef<readonly WorkedApplication[]>
   /** The day it is worked out for: today, or the day it is planned for if that is later. */
   readonly day: ComputedRef<string>
   /** The setting the curve gives for a rate of one pass, kg on each m2. */
@@ -63,11 +65,8 @@ export function provideSheet(options: SheetOptions): SheetContext {
     const plan = options.frozen?.()
     return plan && frozenApplication(plan)
   })
-  const sheet = computed((): WorkedApplication => {
-    if (frozen.value) return frozen.value
-    const worked = workOutJob(question.value)
-    return (worked[index.value] ?? worked[0])!
-  })
+  const visit = computed(() => workOutJob(question.value))
+  const sheet = computed((): WorkedApplication => frozen.value ?? visit.value[index.value] ?? visit.value[0]!)
   function change(path: string, value: unknown) {
     if (path === 'plannedFor' && typeof value === 'string') return options.planFor?.(value)
     if (path === 'order') return options.putEarlier?.()
@@ -81,7 +80,7 @@ export function provideSheet(options: SheetOptions): SheetContext {
   })
   const dialFor = (perPass: number, figure?: string, book?: WorkingBook) =>
     dialForPass(document.value, sheet.value, rooms, day.value, perPass, figure, book)
-  const context: SheetContext = { ...form, document, sheet, day, dialFor }
+  const context: SheetContext = { ...form, document, sheet, visit, day, dialFor }
   provide(key, context)
   useWorkingPages(
     () => {

@@ -1,5 +1,5 @@
 import { readNotNegative, readPositive, type Entered } from '#core/quantity/entered'
-import { amountFactor, squareMetres, type Quantity } from '#core/quantity/quantity'
+import { amountFactor, areaIn, squareMetres, type Quantity } from '#core/quantity/quantity'
 import { formatFigure, formatSteps } from '#core/quantity/format'
 import { hopperCharge } from '#core/plan/hopperCharge'
 import { outcomeOf, type Used } from '#core/run/outcome'
@@ -45,27 +45,49 @@ export function useOutcome(record: RunRecord, booking?: MixBooking) {
   const hopper = hopperCharge(request, plan)
   const booked = (name: string) =>
     booking?.putIn.find((one) => one.name.trim().toLowerCase() === name.trim().toLowerCase())?.amount
+  const tank = booking?.made ?? totals.mix
   const dead = request.method.kind === 'spray' ? request.method.dead : undefined
+  /** What stands there to begin with is shown rounded; left as it stands, it counts to the last digit. */
+  const exact = new Map<string, { readonly shown: Entered; readonly exact: Quantity }>()
+  const standing = <U extends string>(path: string, shown: Entered<U>, quantity: Quantity<U>): Entered<U> => {
+    exact.set(path, { shown, exact: quantity })
+    return { ...shown }
+  }
+  const asItStands = <U extends string>(path: string, entered: Entered<U>): Quantity<U> | undefined => {
+    const known = exact.get(path)
+    return known?.shown.text === entered.text && known.shown.unit === entered.unit
+      ? (known.exact as Quantity<U>)
+      : undefined
+  }
   const entries = reactive<OutcomeEntries>({
-    treated: {
-      text: showSize(squareMetres(totals.size.value), crew.units).figure.replaceAll(',', ''),
-      unit: SYSTEM_UNITS[crew.units].size,
-    },
+    treated: standing(
+      'treated',
+      {
+        text: showSize(squareMetres(totals.size.value), crew.units).figure.replaceAll(',', ''),
+        unit: SYSTEM_UNITS[crew.units].size,
+      },
+      areaIn(squareMetres(totals.size.value), SYSTEM_UNITS[crew.units].size),
+    ),
     putIn: totals.products.map((total) => {
       const name = labels.find(({ productId }) => productId === total.id)?.name || 'Product'
       const told = request.products.some(({ id, measureStep }) => id === total.id && measureStep)
         ? typedSteps
         : typed
-      return { productId: total.id, name, entered: told(booked(name) ?? hopper?.weighIn ?? total.measured) }
+      const put = booked(name) ?? hopper?.weighIn ?? total.measured
+      return { productId: total.id, name, entered: standing(`putIn.${total.id}`, told(put), put) }
     }),
-    made: booking ? typed(booking.made) : totals.mix ? typed(totals.mix) : { text: '', unit: 'gal' },
+    made: tank ? standing('made', typed(tank), tank) : { text: '', unit: 'gal' },
     left: {
       text: '',
       unit: wet ? (dead?.unit ?? totals.mix?.unit ?? 'gal') : (hopper?.weighIn.unit ?? 'lb'),
     },
     apart: rates
       .slice(0, -1)
-      .map(({ products: [planned] }) => (planned ? typedSteps(planned.measured) : { text: '', unit: 'lb' })),
+      .map(({ products: [planned] }, i) =>
+        planned
+          ? standing(`apart.${i}`, typedSteps(planned.measured), planned.measured)
+          : { text: '', unit: 'lb' },
+      ),
   })
 
   const read = computed(() => {
@@ -78,15 +100,24 @@ export function useOutcome(record: RunRecord, booking?: MixBooking) {
       problems[path] = result.error.message
       return undefined
     }
-    const treated = take('treated', readPositive(entries.treated, 'area', 'Treated'))
-    const made = wet ? take('made', readPositive(entries.made, 'amount', 'Spray made')) : undefined
+    const treated =
+      asItStands('treated', entries.treated) ??
+      take('treated', readPositive(entries.treated, 'area', 'Treated'))
+    const made = wet
+      ? (asItStands('made', entries.made) ?? take('made', readPositive(entries.made, 'amount', 'Spray made')))
+      : undefined
     const left = take('left', readNotNegative(entries.left, 'amount', 'What was left'))
     const putIn = entries.putIn.flatMap(({ productId, entered, name }) => {
-      const amount = take(`putIn.${productId}`, readPositive(entered, 'amount', name))
+      const amount =
+        asItStands(`putIn.${productId}`, entered) ??
+        take(`putIn.${productId}`, readPositive(entered, 'amount', name))
       return amount ? [{ productId, amount }] : []
     })
     const apart = entries.apart.flatMap(
-      (entered, i) => take(`apart.${i}`, readPositive(entered, 'amount', 'What went onto these lawns')) ?? [],
+      (entered, i) =>
+        asItStands(`apart.${i}`, entered) ??
+        take(`apart.${i}`, readPositive(entered, 'amount', 'What went onto these lawns')) ??
+        [],
     )
     const whole =
       treated &&

@@ -41,7 +41,12 @@ const choose = (at: number) => navigateTo({ query: at === 0 ? {} : { a: at + 1 }
 async function plan() {
   change({ state: 'planned' })
   await save()
-  if (saveState.value.kind === 'saved') notice.say(`Planned for ${dayText(draft.value?.plannedFor ?? '')}`)
+  if (saveState.value.kind === 'saved')
+    return notice.say(`Planned for ${dayText(draft.value?.plannedFor ?? '')}`)
+  if (saveState.value.kind !== 'kept' || saveState.value.until !== 'changed') return
+  // Refused: the sheet stays a draft, so that what is typed goes on being saved.
+  notice.say('Not planned.', saveState.value.why)
+  change({ state: 'draft' })
 }
 
 async function run() {

@@ -1,4 +1,7 @@
 <script setup lang="ts">
+import { useLocalStorage } from '@vueuse/core'
+import { knownDetails } from '#core/run/knownDetails'
+import type { RecordPage } from '#shared/schemas/run'
 import type { MixBooking } from '#core/job/route/mixBooking'
 import type { Job } from '#shared/schemas/job'
 
@@ -13,6 +16,7 @@ const { run, load, append, start } = useRun(() => application.value?.id ?? '')
 const problem = ref<string>()
 const saving = ref(false)
 const notice = useNotice()
+const crew = useCrewStore()
 const booking = shallowRef<MixBooking>()
 
 async function open() {
@@ -29,12 +33,27 @@ async function open() {
 }
 await open()
 useHead({ title: () => `Log the outcome · ${job.value?.site ?? ''}` })
+/** Whoever logged last on this device; else whoever is on the newest record. */
+const lastBy = useLocalStorage(`hectarum-by:${crew.organization?.id ?? ''}`, '')
+const newestBy = ref('')
+if (lastBy.value === '')
+  newestBy.value = await $fetch<RecordPage>('/api/records', { query: { limit: 1 } }).then(
+    ({ rows }) => rows[0]?.by ?? '',
+    () => '',
+  )
+const known = computed(() =>
+  knownDetails(application.value?.document, job.value?.purpose ?? '', {
+    by: lastBy.value || newestBy.value,
+    licence: crew.organization?.licence ?? '',
+  }),
+)
 const record = computed(() => run.value?.record ?? undefined)
 
 async function log(events: Parameters<typeof append>[0]) {
   saving.value = true
   try {
     await append(events)
+    for (const event of events) if (event.kind === 'finished') lastBy.value = event.payload.by
     await navigateTo(`/records/${application.value?.id}`)
   } catch (error) {
     notice.say('Not logged yet; what you typed is still here.', errorText(error))
@@ -67,6 +86,7 @@ async function startNow() {
       :record="record"
       :job-id="id"
       :saving="saving"
+      :known="known"
       :booking="booking"
       @log="log"
     />

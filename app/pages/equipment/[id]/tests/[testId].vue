@@ -61,7 +61,7 @@ useHead({ title: () => `${what.value}, ${machine.value?.name ?? ''} · Hectarum`
 const unit = computed(() => SYSTEM_UNITS[crew.units].length)
 const asText = (metres: number) => formatFigure(metres / METRES_PER[unit.value])
 const taken = computed(() => {
-  const swath = result.value?.pattern?.swath.swath
+  const swath = result.value?.pattern?.lane
   return (
     machine.value?.document.kind === 'spreader' &&
     swath !== undefined &&
