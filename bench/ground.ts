@@ -1,3 +1,4 @@
+import { openCrew } from './openCrew'
 import { mkdtempSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -81,9 +82,10 @@ export async function planInBrowser(chrome: Browser, url: string) {
   const context = await chrome.newContext({ viewport: { width: 1280, height: 800 } })
   const page = await context.newPage()
   const [siteId, areaId] = [uuid(), uuid()]
+  const crew = await openCrew(url)
   const put = (path: string, body: unknown) =>
-    fetch(`${url}${path}`, { method: 'PUT', headers: json, body: JSON.stringify(body) })
-  await put(`/api/rooms/sites/${siteId}`, {
+    fetch(`${crew}${path}`, { method: 'PUT', headers: json, body: JSON.stringify(body) })
+  await put(`/library/sites/${siteId}`, {
     version: 0,
     name: 'Bench',
     place: '',
@@ -101,7 +103,7 @@ export async function planInBrowser(chrome: Browser, url: string) {
     Math.round(y * 1000) / 1000,
   ])
   const blank = blankPart(uuid(), 'add', 'outline', 'us-1000')
-  await put(`/api/rooms/areas/${areaId}`, {
+  await put(`/library/areas/${areaId}`, {
     version: 0,
     siteId,
     name: 'Dragged',

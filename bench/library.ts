@@ -1,3 +1,4 @@
+import { openCrew } from './openCrew'
 import pg from 'pg'
 import { openDatabase } from '../server/database/connection'
 import { forOrganization } from '../server/repositories/forOrganization'
@@ -30,9 +31,9 @@ export async function manyRows(databaseUrl: string, serverUrl: string) {
   const { records, sites } = forOrganization(database, MANY_ORGANIZATION)
   const raw = new pg.Client({ connectionString: databaseUrl })
   await raw.connect()
-  const headers = { cookie: `hectarum-organization=${MANY_ORGANIZATION}` }
+  const sample = await openCrew(serverUrl)
   const route = (path: string) =>
-    fetch(`${serverUrl}/api/${path}`, { headers }).then((answer) => answer.text())
+    fetch(`${serverUrl}/api/organizations/${MANY_ORGANIZATION}/${path}`).then((answer) => answer.text())
   const filter = { q: '', verdict: '', siteId: '', since: '', before: '', sort: 'newest' } as const
   const [deep] = (
     await raw.query(
@@ -118,6 +119,6 @@ export async function manyRows(databaseUrl: string, serverUrl: string) {
     ...MANY,
     runs: RUNS,
     questions: results,
-    todayOfTheSampleMs: await timed(() => fetch(`${serverUrl}/api/today`).then((answer) => answer.text())),
+    todayOfTheSampleMs: await timed(() => fetch(`${sample}/today`).then((answer) => answer.text())),
   }
 }

@@ -1,3 +1,4 @@
+import { openCrew } from '../bench/openCrew'
 import { spawn } from 'node:child_process'
 import { existsSync, mkdtempSync, chmodSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs'
 import { cpus, tmpdir } from 'node:os'
@@ -131,7 +132,8 @@ async function keystrokes(chrome: Browser) {
   const page = await chrome.newPage({ viewport: { width: 1280, height: 800 } })
   const id = '019df000-0000-7000-8000-0000000000b1'
   const document = largeDocument(40, 6)
-  const answer = await fetch(`http://127.0.0.1:${port}/api/jobs/${id}`, {
+  const crew = await openCrew(`http://127.0.0.1:${port}`)
+  const answer = await fetch(`${crew}/jobs/${id}`, {
     method: 'PUT',
     headers: { 'content-type': 'application/json' },
     body: JSON.stringify({

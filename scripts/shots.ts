@@ -10,7 +10,6 @@ import {
   SAMPLE_EQUIPMENT,
   SAMPLE_JOBS,
   SAMPLE_PRODUCTS,
-  SAMPLE_RECORDS,
   SAMPLE_SITES,
   SAMPLE_BENCH_TESTS,
 } from '../demo/sampleLinks'
@@ -67,7 +66,7 @@ const SHOTS: readonly Shot[] = [
   },
   {
     name: 'bench-pattern',
-    path: `/equipment/${SAMPLE_EQUIPMENT.push}/benchTests/${SAMPLE_BENCH_TESTS.pattern}`,
+    path: `/equipment/${SAMPLE_EQUIPMENT.push}/tests/${SAMPLE_BENCH_TESTS.pattern}`,
   },
   {
     name: 'calibration',
@@ -88,7 +87,6 @@ const SHOTS: readonly Shot[] = [
   { name: 'load-sheet', path: `${job(SAMPLE_JOBS.stopped)}/load-sheet` },
   { name: 'log', path: `${job(SAMPLE_JOBS.running)}/log`, before: leftInTank },
   { name: 'records', path: '/records' },
-  { name: 'record', path: `/records/${SAMPLE_RECORDS.wet}` },
   { name: 'job-sheet-dry', path: job(SAMPLE_JOBS.grasses) },
   {
     name: 'what-if',
@@ -97,6 +95,7 @@ const SHOTS: readonly Shot[] = [
     before: (page) => page.locator('[data-path="products.0.rate"]').fill('2.6'),
   },
   { name: 'day', path: '/days/2026-05-07' },
+  { name: 'rules', path: '/rules' },
   { name: 'job-sheet-phone', path: job(SAMPLE_JOBS.stopped), phone: 'phone', theme: 'sun' },
 ]
 

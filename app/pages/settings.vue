@@ -100,7 +100,7 @@ const { draft, stored, saveState, loadProblem, load, change, save, keepMine, tak
   Entries
 >({
   id: 'settings',
-  url: '/api/organizations/settings',
+  url: crewUrl('/settings'),
   what: 'page of settings',
   draftOf: entriesOf,
   bodyOf,

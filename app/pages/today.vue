@@ -9,7 +9,7 @@ useHead({ title: 'Today · Hectarum' })
 const crew = useCrewStore()
 const today = shallowRef<Today>()
 const { problem, read } = useReading(async () => {
-  today.value = await $fetch<Today>('/api/today')
+  today.value = await $fetch<Today>(crewUrl('/today'))
 })
 const begin = useNewRow()
 const { startJob } = useNewJob()

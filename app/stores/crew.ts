@@ -51,7 +51,7 @@ export const useCrewStore = defineStore('crew', () => {
     if (!current) return
     const { version, name, licence, units: own, timeZone, settings } = current
     try {
-      await $fetch('/api/organizations/settings', {
+      await $fetch(crewUrl('/settings'), {
         method: 'PUT',
         body: {
           version,

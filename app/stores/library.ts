@@ -34,9 +34,9 @@ export const useLibraryStore = defineStore('rooms', () => {
   /** Reads the shelves anew; what can't be read stays as it was. */
   async function load() {
     const [machines, kept, labels] = await Promise.all([
-      $fetch<readonly Equipment[]>('/api/library/equipment'),
-      $fetch<readonly Calibration[]>('/api/library/calibrations'),
-      $fetch<readonly Product[]>('/api/library/products'),
+      $fetch<readonly Equipment[]>(crewUrl('/library/equipment')),
+      $fetch<readonly Calibration[]>(crewUrl('/library/calibrations')),
+      $fetch<readonly Product[]>(crewUrl('/library/products')),
     ])
     equipment.value = machines
     calibrations.value = kept
@@ -49,7 +49,7 @@ export const useLibraryStore = defineStore('rooms', () => {
     ledgerState.value = 'reading'
     try {
       areas.value =
-        siteId === null ? [] : await $fetch<readonly Area[]>('/api/library/areas', { query: { siteId } })
+        siteId === null ? [] : await $fetch<readonly Area[]>(crewUrl('/library/areas'), { query: { siteId } })
     } catch (error) {
       ledgerState.value = 'missing'
       throw error
@@ -59,8 +59,8 @@ export const useLibraryStore = defineStore('rooms', () => {
       siteId === null
         ? ([[], []] as const)
         : await Promise.all([
-            $fetch<readonly LedgerRow[]>(`/api/sites/${siteId}/ledger`),
-            $fetch<readonly PlannedRow[]>(`/api/sites/${siteId}/planned`, { query: { job: jobId } }),
+            $fetch<readonly LedgerRow[]>(crewUrl(`/sites/${siteId}/ledger`)),
+            $fetch<readonly PlannedRow[]>(crewUrl(`/sites/${siteId}/planned`), { query: { job: jobId } }),
           ]).catch(() => undefined)
     ledger.value = rows?.[0] ?? []
     planned.value = rows?.[1] ?? []

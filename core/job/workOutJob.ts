@@ -216,7 +216,9 @@ function linksOf(
   }
   const walk = walkLink(draft, measure, calibrate.calibration, load, dials, day, book)
   readConditions(draft, fields)
-  return { ...measure, ...calibrate, products: rate.products, ...load, ...walk, problems: fields.problems }
+  // As they were planned: with the step their amounts are measured in.
+  const products = load.request?.products ?? rate.products
+  return { ...measure, ...calibrate, products, ...load, ...walk, problems: fields.problems }
 }
 
 /** What was noted of the day is read for its errors here; the rules ask it again. */

@@ -80,7 +80,7 @@ export const openApiDocument = (version: string) => ({
         responses: { 200: answer('changed'), ...errors(400, 404) },
       },
     },
-    '/api/organizations/settings': {
+    '/api/organizations/{organization}/settings': {
       get: {
         summary: 'The organization in hand, with its house rules',
         responses: { 200: answer('found') },
@@ -98,21 +98,21 @@ export const openApiDocument = (version: string) => ({
       },
     },
     ...Object.fromEntries(LIBRARY_KINDS.flatMap((room) => roomPaths(room))),
-    '/api/sites': {
+    '/api/organizations/{organization}/sites': {
       get: {
         summary: 'Sites by name, a page at a time',
         parameters: asked('q', 'after'),
         responses: { 200: answer('sites'), ...errors(400) },
       },
     },
-    '/api/sites/{id}/ledger': {
+    '/api/organizations/{organization}/sites/{id}/ledger': {
       parameters: [id],
       get: {
         summary: 'What was put down on a site',
         responses: { 200: answer('ledger rows'), ...errors(404) },
       },
     },
-    '/api/sites/{id}/planned': {
+    '/api/organizations/{organization}/sites/{id}/planned': {
       parameters: [id],
       get: {
         summary: 'What planned jobs are going to put down on a site, but for the job that is named',
@@ -120,13 +120,13 @@ export const openApiDocument = (version: string) => ({
         responses: { 200: answer('planned rows'), ...errors(404) },
       },
     },
-    '/api/refusals': {
+    '/api/organizations/{organization}/refusals': {
       get: {
         summary: 'Stops that kept jobs from being planned or run, the newest first',
         responses: { 200: answer('refusals') },
       },
     },
-    '/api/sites/{id}/map': {
+    '/api/organizations/{organization}/sites/{id}/map': {
       parameters: [id],
       post: {
         summary: 'Change several areas of a site as one',
@@ -134,7 +134,7 @@ export const openApiDocument = (version: string) => ({
         responses: { 200: answer('the areas'), ...errors(400, 404, 409) },
       },
     },
-    '/api/sites/{id}/copy': {
+    '/api/organizations/{organization}/sites/{id}/copy': {
       parameters: [id],
       post: {
         summary: 'The site again under another name',
@@ -142,7 +142,7 @@ export const openApiDocument = (version: string) => ({
         responses: { 200: answer('the copy'), ...errors(400, 404) },
       },
     },
-    '/api/sites/{id}/export': {
+    '/api/organizations/{organization}/sites/{id}/export': {
       parameters: [id],
       get: {
         summary: 'Its areas as GeoJSON, KML, GPX or CSV',
@@ -150,7 +150,7 @@ export const openApiDocument = (version: string) => ({
         responses: { 200: answer('a file'), ...errors(400, 404, 422) },
       },
     },
-    '/api/attachments/{id}': {
+    '/api/organizations/{organization}/attachments/{id}': {
       parameters: [id],
       get: { summary: 'A picture', responses: { 200: answer('its bytes'), ...errors(404) } },
       put: {
@@ -159,7 +159,7 @@ export const openApiDocument = (version: string) => ({
         responses: { 200: answer('kept'), ...errors(400, 409, 413) },
       },
     },
-    '/api/equipment/{id}/calibrations': {
+    '/api/organizations/{organization}/equipment/{id}/calibrations': {
       parameters: [id],
       get: {
         summary: 'Its calibrations as CSV or JSON',
@@ -183,11 +183,11 @@ export const openApiDocument = (version: string) => ({
         responses: { 200: answer('lines (docs/device-lines.md)'), ...errors(400, 404) },
       },
     },
-    '/api/areas/{id}/sizes': {
+    '/api/organizations/{organization}/areas/{id}/sizes': {
       parameters: [id],
       get: { summary: 'Sizes an area has had', responses: { 200: answer('sizes'), ...errors(404) } },
     },
-    '/api/products/shelf': {
+    '/api/organizations/{organization}/products/shelf': {
       get: {
         summary: 'Every product as CSV or JSON',
         parameters: asked('format'),
@@ -199,7 +199,7 @@ export const openApiDocument = (version: string) => ({
         responses: { 200: answer('how many were added and kept'), ...errors(400) },
       },
     },
-    '/api/products/{id}/stock': {
+    '/api/organizations/{organization}/products/{id}/stock': {
       parameters: [id],
       get: {
         summary: 'Stock on hand and its movements',
@@ -211,24 +211,24 @@ export const openApiDocument = (version: string) => ({
         responses: { 200: answer('stock'), ...errors(400, 404) },
       },
     },
-    '/api/today': {
+    '/api/organizations/{organization}/today': {
       get: { summary: 'What the crew faces this morning', responses: { 200: answer('today') } },
     },
-    '/api/find': {
+    '/api/organizations/{organization}/find': {
       get: {
         summary: 'Everything whose words begin so',
         parameters: asked('q'),
         responses: { 200: answer('a few of each kind') },
       },
     },
-    '/api/jobs': {
+    '/api/organizations/{organization}/jobs': {
       get: {
         summary: 'Jobs, latest day first',
         parameters: asked('q', 'state', 'siteId', 'after'),
         responses: { 200: answer('jobs'), ...errors(400) },
       },
     },
-    '/api/jobs/{id}': {
+    '/api/organizations/{organization}/jobs/{id}': {
       parameters: [id],
       get: { summary: 'One job as entered', responses: { 200: answer('the job'), ...errors(404) } },
       put: {
@@ -242,14 +242,14 @@ export const openApiDocument = (version: string) => ({
         responses: { 200: answer('deleted'), ...errors(404, 409) },
       },
     },
-    '/api/jobs/{id}/file': {
+    '/api/organizations/{organization}/jobs/{id}/file': {
       parameters: [id],
       get: {
         summary: 'One job as a JSON file, as entered and as worked out',
         responses: { 200: answer('the file', JobFileSchema), ...errors(404) },
       },
     },
-    '/api/days/{day}': {
+    '/api/organizations/{organization}/days/{day}': {
       parameters: [{ name: 'day', in: 'path', required: true, schema: { type: 'string', format: 'date' } }],
       get: { summary: 'Jobs of a day in driving order', responses: { 200: answer('jobs'), ...errors(404) } },
       put: {
@@ -258,11 +258,11 @@ export const openApiDocument = (version: string) => ({
         responses: { 200: answer('jobs'), ...errors(400, 404, 409) },
       },
     },
-    '/api/jobs/{id}/restore': {
+    '/api/organizations/{organization}/jobs/{id}/restore': {
       parameters: [id],
       post: { summary: 'Bring a deleted job back', responses: { 200: answer('the job'), ...errors(404) } },
     },
-    '/api/applications/{id}/events': {
+    '/api/organizations/{organization}/applications/{id}/events': {
       parameters: [id],
       get: {
         summary: 'The run of an application',
@@ -274,21 +274,21 @@ export const openApiDocument = (version: string) => ({
         responses: { 200: answer('events and record'), ...errors(400, 404, 409, 422) },
       },
     },
-    '/api/records': {
+    '/api/organizations/{organization}/records': {
       get: {
         summary: 'A page of records',
         parameters: asked('q', 'verdict', 'siteId', 'from', 'to', 'sort', 'after'),
         responses: { 200: answer('records'), ...errors(400) },
       },
     },
-    '/api/records/export': {
+    '/api/organizations/{organization}/records/export': {
       get: {
         summary: 'The records asked for as CSV or JSON',
         parameters: asked('format', 'q', 'verdict', 'siteId', 'from', 'to', 'sort'),
         responses: { 200: answer('a file'), ...errors(400) },
       },
     },
-    '/api/records/{id}': {
+    '/api/organizations/{organization}/records/{id}': {
       parameters: [id],
       get: { summary: 'One record with its events', responses: { 200: answer('record'), ...errors(404) } },
     },
@@ -317,9 +317,12 @@ function computePaths(): Readonly<Record<string, object>> {
 function roomPaths(room: LibraryKind): readonly (readonly [string, object])[] {
   const { schema, what } = LIBRARY[room]
   return [
-    [`/api/library/${room}`, { get: { summary: `Every ${what}`, responses: { 200: answer('rows') } } }],
     [
-      `/api/library/${room}/{id}`,
+      `/api/organizations/{organization}/library/${room}`,
+      { get: { summary: `Every ${what}`, responses: { 200: answer('rows') } } },
+    ],
+    [
+      `/api/organizations/{organization}/library/${room}/{id}`,
       {
         parameters: [id],
         get: { summary: `One ${what}`, responses: { 200: answer(what), ...errors(404) } },
@@ -336,7 +339,7 @@ function roomPaths(room: LibraryKind): readonly (readonly [string, object])[] {
       },
     ],
     [
-      `/api/library/${room}/{id}/restore`,
+      `/api/organizations/{organization}/library/${room}/{id}/restore`,
       {
         parameters: [id],
         post: { summary: `Bring a deleted ${what} back`, responses: { 200: answer(what), ...errors(404) } },

@@ -28,7 +28,8 @@ export default defineEventHandler((event) => {
   }
   const type = getRequestHeader(event, 'content-type') ?? ''
   // A picture's own type, like JSON's, is one no plain form can send.
-  if (path.startsWith('/api/attachments/') && PICTURE_TYPES.includes(type as PictureType)) return
+  if (/^\/api\/organizations\/[^/]+\/attachments\//.test(path) && PICTURE_TYPES.includes(type as PictureType))
+    return
   if (!/^application\/json\b/i.test(type)) throw failure('media-type', 'Writes are sent as application/json.')
 })
 

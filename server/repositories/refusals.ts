@@ -1,26 +1,11 @@
 import { QueryTypes } from 'sequelize'
-import type { CheckCode } from '#core/rules/check'
+import type { Refusal, RefusalRow } from '#shared/schemas/refusal'
 import type { Scope } from './scope'
-
-/** A stop that kept a job from being planned or run. */
-export interface Refusal {
-  readonly applicationId: string
-  readonly code: CheckCode
-  readonly message: string
-  /** ISO instant. */
-  readonly at: string
-}
 
 export interface RefusalsRepository {
   readonly note: (refusal: Omit<Refusal, 'at'>) => Promise<void>
   /** The newest first. */
   readonly latest: (count: number) => Promise<readonly RefusalRow[]>
-}
-
-/** With the job it stopped, as far as that is still there. */
-export interface RefusalRow extends Refusal {
-  readonly jobId: string | null
-  readonly site: string
 }
 
 export function refusalsRepository({

@@ -1,7 +1,7 @@
 import type { WorkedApplication } from '#core/job/workOutJob'
 import { isReady } from '#core/job/workOutJob'
 import { failure } from '../http/failure'
-import type { Refusal } from '../repositories/refusals'
+import type { Refusal } from '#shared/schemas/refusal'
 
 /**
  * What was refused, told beside the failure so that it can be written down after the transaction is undone.

@@ -8,6 +8,7 @@ import { Sequelize } from 'sequelize'
 import { dumpDatabase, loadDump, schemaStanding } from '../../scripts/setup/dump.mjs'
 import { migratorOf } from '../../server/database/migrate'
 import { MIGRATIONS } from '../../server/database/migrations/all'
+import { clientOf } from '../support/client'
 import { freshDatabase, query, serve } from '../support/serve'
 
 const folder = mkdtempSync(join(tmpdir(), 'hectarum-backup-test-'))
@@ -27,10 +28,20 @@ function run(script: 'backup' | 'restore', path: string, databaseUrl = url) {
 }
 async function exported(): Promise<string> {
   const served = await serve(url)
+  const sample = clientOf(served.url)
   try {
     const pages = await Promise.all(
-      ['records/export?format=json&sort=oldest', 'rooms/products', 'rooms/equipment', 'sites', 'jobs'].map(
-        (path) => fetch(`${served.url}/api/${path}`).then((answer) => answer.text()),
+      [
+        'records/export?format=json&sort=oldest',
+        'library/products',
+        'library/equipment',
+        'sites',
+        'jobs',
+      ].map((path) =>
+        sample
+          .address(`/crew/${path}`)
+          .then((address) => fetch(address))
+          .then((answer) => answer.text()),
       ),
     )
     return pages.join('\n')

@@ -23,23 +23,23 @@ afterAll(() => served.stop())
 
 async function machine(body: object) {
   const id = uuid()
-  await client.put(`/api/library/equipment/${id}`, body)
+  await client.put(`/crew/library/equipment/${id}`, body)
   return id
 }
 const kept = async (id: string) =>
-  (await client.get(`/api/library/calibrations?equipmentId=${id}`)).body as readonly Calibration[]
+  (await client.get(`/crew/library/calibrations?equipmentId=${id}`)).body as readonly Calibration[]
 
 test('calibrations go out as a file and into another crew: whole, once, worked out anew', async () => {
-  const file = (await sample.get(`/api/equipment/${SAMPLE_EQUIPMENT.tow}/calibrations?format=json`))
+  const file = (await sample.get(`/crew/equipment/${SAMPLE_EQUIPMENT.tow}/calibrations?format=json`))
     .body as CalibrationFile
   expect(file).toMatchObject({ format: 'calibrations', machine: '26 gal tow boom' })
   const own = file.calibrations.map(({ document }) => ({ id: uuid(), document }))
   const id = await machine(aSprayer('Their boom'))
-  expect((await client.post(`/api/equipment/${id}/calibrations`, { calibrations: own })).body).toEqual({
+  expect((await client.post(`/crew/equipment/${id}/calibrations`, { calibrations: own })).body).toEqual({
     added: own.length,
     kept: 0,
   })
-  expect((await client.post(`/api/equipment/${id}/calibrations`, { calibrations: own })).body).toEqual({
+  expect((await client.post(`/crew/equipment/${id}/calibrations`, { calibrations: own })).body).toEqual({
     added: 0,
     kept: own.length,
   })
@@ -52,7 +52,7 @@ test('calibrations go out as a file and into another crew: whole, once, worked o
   const spreader = await machine(aSpreader('A spreader'))
   expect(
     (
-      await client.post(`/api/equipment/${spreader}/calibrations`, {
+      await client.post(`/crew/equipment/${spreader}/calibrations`, {
         calibrations: [...own.slice(0, 2)].map(({ document }) => ({ id: uuid(), document })),
       })
     ).status,
@@ -62,12 +62,12 @@ test('calibrations go out as a file and into another crew: whole, once, worked o
 
 test('the table reads back as the same calibrations', async () => {
   const text = await (
-    await fetch(`${served.url}/api/equipment/${SAMPLE_EQUIPMENT.push}/calibrations?format=csv`)
+    await fetch(await sample.address(`/crew/equipment/${SAMPLE_EQUIPMENT.push}/calibrations?format=csv`))
   ).text()
   const { data } = Papa.parse<Record<string, string>>(text.trim(), { header: true })
   const { calibrations, problems } = readCalibrationRows(data, uuid)
   expect(problems).toEqual([])
-  const stored = (await sample.get(`/api/library/calibrations?equipmentId=${SAMPLE_EQUIPMENT.push}`))
+  const stored = (await sample.get(`/crew/library/calibrations?equipmentId=${SAMPLE_EQUIPMENT.push}`))
     .body as readonly Calibration[]
   expect(calibrations.map(({ id }) => id).toSorted()).toEqual(stored.map(({ id }) => id).toSorted())
   expect(data.find(({ setting, day }) => setting === '12' && day === '2026-04-21')?.one_pass).toMatch(

@@ -18,7 +18,7 @@ beforeAll(async () => {
 afterAll(() => served.stop())
 
 const codeOf = (body: unknown) => (body as { error: { code: string } }).error.code
-const DAY = '/api/days/2026-05-07'
+const DAY = '/crew/days/2026-05-07'
 const sitesOf = (body: unknown) => (body as readonly Job[]).map(({ site }) => site)
 
 test('a day stands in the order it was given', async () => {
@@ -32,8 +32,8 @@ test('a day stands in the order it was given', async () => {
   expect((await sample.put(DAY, { order: [order[0], order[0], order[1]] })).status).toBe(400)
   expect(sitesOf((await sample.get(DAY)).body)).toEqual(sitesOf(before).toReversed())
   // Putting a day in order is no edit of its jobs: whoever has one open saves over the version they read.
-  expect(((await sample.get(`/api/jobs/${before[0]?.id}`)).body as Job).version).toBe(before[0]?.version)
-  for (const nowhere of ['/api/days/2026-02-31', '/api/days/tomorrow'])
+  expect(((await sample.get(`/crew/jobs/${before[0]?.id}`)).body as Job).version).toBe(before[0]?.version)
+  for (const nowhere of ['/crew/days/2026-02-31', '/crew/days/tomorrow'])
     expect((await sample.get(nowhere)).status).toBe(404)
 })
 
@@ -46,7 +46,7 @@ test('another crew sees an empty day and orders nobody else’s jobs', async () 
 
 test('a job goes out as a file that its own schema takes in again, figures and all', async () => {
   const [job] = (await sample.get(DAY)).body as readonly Job[]
-  const file = (await sample.get(`/api/jobs/${job?.id}/file`)).body as JobFile
+  const file = (await sample.get(`/crew/jobs/${job?.id}/file`)).body as JobFile
   const read = v.parse(JobFileSchema, file)
   expect(read.applications.map(({ document }) => document)).toEqual(
     job?.applications.map(({ document }) => document),

@@ -50,16 +50,16 @@ describe('saving', () => {
   test('a job is stored, read back as entered, listed, and computed by the server', async () => {
     const id = uuid()
     const first = newJob()
-    const saved = await client.put(`/api/jobs/${id}`, first)
+    const saved = await client.put(`/crew/jobs/${id}`, first)
     expect(saved).toMatchObject({ status: 200, body: { id, version: 1, state: 'planned' } })
-    expect((await client.get(`/api/jobs/${id}`)).body).toMatchObject({
+    expect((await client.get(`/crew/jobs/${id}`)).body).toMatchObject({
       applications: [{ document: documentOf(first) }],
     })
-    expect((await client.get('/api/jobs')).body).toMatchObject({
+    expect((await client.get('/crew/jobs')).body).toMatchObject({
       rows: [{ id, site: 'Cooperage Row' }],
       next: null,
     })
-    expect((await client.get(`/api/jobs/${id}/file`)).body).toMatchObject({
+    expect((await client.get(`/crew/jobs/${id}/file`)).body).toMatchObject({
       applications: [
         {
           plan: { totals: { products: [{ amount: { unit: 'lb', value: expect.closeTo(13.1905062, 6) } }] } },
@@ -71,13 +71,13 @@ describe('saving', () => {
   test('a retry succeeds, a stale write is told with the row that is there', async () => {
     const id = uuid()
     const first = newJob()
-    await client.put(`/api/jobs/${id}`, first)
-    expect(await client.put(`/api/jobs/${id}`, first)).toMatchObject({ status: 200, body: { version: 1 } })
-    expect(await client.put(`/api/jobs/${id}`, { ...first, version: 1, site: 'Mine' })).toMatchObject({
+    await client.put(`/crew/jobs/${id}`, first)
+    expect(await client.put(`/crew/jobs/${id}`, first)).toMatchObject({ status: 200, body: { version: 1 } })
+    expect(await client.put(`/crew/jobs/${id}`, { ...first, version: 1, site: 'Mine' })).toMatchObject({
       status: 200,
       body: { version: 2 },
     })
-    const stale = await client.put(`/api/jobs/${id}`, { ...first, version: 1, site: 'Theirs' })
+    const stale = await client.put(`/crew/jobs/${id}`, { ...first, version: 1, site: 'Theirs' })
     expect(stale).toMatchObject({
       status: 409,
       body: { error: { code: 'changed-elsewhere' }, current: { version: 2, site: 'Mine' } },
@@ -87,9 +87,9 @@ describe('saving', () => {
   test('of two at once one wins and the other is told', async () => {
     const id = uuid()
     const first = newJob()
-    await client.put(`/api/jobs/${id}`, first)
+    await client.put(`/crew/jobs/${id}`, first)
     const answers = await Promise.all(
-      ['a', 'b', 'c', 'd'].map((site) => client.put(`/api/jobs/${id}`, { ...first, version: 1, site })),
+      ['a', 'b', 'c', 'd'].map((site) => client.put(`/crew/jobs/${id}`, { ...first, version: 1, site })),
     )
     expect(answers.map(({ status }) => status).toSorted()).toEqual([200, 409, 409, 409])
   })
@@ -100,10 +100,10 @@ describe('saving', () => {
       lawns: documentOf(newJob()).lawns.map((lawn) => ({ ...lawn, treated: 'no' as const })),
     }
     const job = newJob({ applications: [{ id: uuid(), document }] })
-    expect(codeOf((await client.put(`/api/jobs/${uuid()}`, job)).body)).toBe('not-ready')
-    expect((await client.put(`/api/jobs/${uuid()}`, { ...job, state: 'draft' })).status).toBe(200)
-    expect((await client.put(`/api/jobs/${uuid()}`, newJob({ plannedFor: '2026-06-31' }))).status).toBe(400)
-    expect((await client.put(`/api/jobs/${uuid()}`, newJob({ plannedFor: 'soon' }))).status).toBe(400)
+    expect(codeOf((await client.put(`/crew/jobs/${uuid()}`, job)).body)).toBe('not-ready')
+    expect((await client.put(`/crew/jobs/${uuid()}`, { ...job, state: 'draft' })).status).toBe(200)
+    expect((await client.put(`/crew/jobs/${uuid()}`, newJob({ plannedFor: '2026-06-31' }))).status).toBe(400)
+    expect((await client.put(`/crew/jobs/${uuid()}`, newJob({ plannedFor: 'soon' }))).status).toBe(400)
   })
 })
 
@@ -117,7 +117,7 @@ const stamp = (sequence: number, deviceId: string) => ({
 async function runJob(job: SaveJob, left = 3) {
   const id = uuid()
   const device = uuid()
-  await client.put(`/api/jobs/${id}`, job)
+  await client.put(`/crew/jobs/${id}`, job)
   const productId = documentOf(job).products[0]?.id ?? ''
   const events: NewRunEvent[] = [
     { kind: 'planned', ...stamp(1, device) },
@@ -143,7 +143,7 @@ async function runJob(job: SaveJob, left = 3) {
     events,
     applicationId: job.applications[0]?.id ?? '',
     post: (list: readonly NewRunEvent[]) =>
-      client.post(`/api/applications/${job.applications[0]?.id}/events`, { events: list }),
+      client.post(`/crew/applications/${job.applications[0]?.id}/events`, { events: list }),
   }
 }
 
@@ -170,9 +170,9 @@ describe('running', () => {
     const run = await runJob({ ...job, applications: [...job.applications, second] })
     await run.post(run.events.slice(0, 1))
     expect(
-      codeOf((await client.put(`/api/jobs/${run.id}`, { ...job, version: 1, applications: [second] })).body),
+      codeOf((await client.put(`/crew/jobs/${run.id}`, { ...job, version: 1, applications: [second] })).body),
     ).toBe('locked')
-    expect((await client.put(`/api/jobs/${run.id}`, { ...job, version: 1 })).status).toBe(200)
+    expect((await client.put(`/crew/jobs/${run.id}`, { ...job, version: 1 })).status).toBe(200)
   })
 
   test('start freezes the plan, the outcome makes the record, a repeat changes nothing', async () => {
@@ -182,10 +182,10 @@ describe('running', () => {
       body: { record: { state: 'running', frozen: { coreVersion: '1.5.0', site: 'Cooperage Row' } } },
     })
     expect(
-      codeOf((await client.put(`/api/jobs/${run.id}`, newJob({ version: 1, site: 'changed' }))).body),
+      codeOf((await client.put(`/crew/jobs/${run.id}`, newJob({ version: 1, site: 'changed' }))).body),
     ).toBe('locked')
     // What was shown when it began goes with the job from then on.
-    expect((await client.get(`/api/jobs/${run.id}`)).body).toMatchObject({
+    expect((await client.get(`/crew/jobs/${run.id}`)).body).toMatchObject({
       applications: [
         {
           state: 'running',
@@ -196,8 +196,8 @@ describe('running', () => {
     const done = await run.post(run.events)
     expect(done.body).toMatchObject({ record: { state: 'done', outcomes: [{ verdict: 'good' }], gaps: [] } })
     expect((await run.post(run.events)).body).toEqual(done.body)
-    expect(((await client.get(`/api/jobs/${run.id}`)).body as Job).state).toBe('done')
-    const records = (await client.get('/api/records')).body as RecordPage
+    expect(((await client.get(`/crew/jobs/${run.id}`)).body as Job).state).toBe('done')
+    const records = (await client.get('/crew/records')).body as RecordPage
     const applicationId = (done.body as Run).applicationId
     expect(records.rows.find(({ id }) => id === applicationId)).toMatchObject({
       verdict: 'good',
@@ -242,7 +242,7 @@ describe('running', () => {
       error: { code: 'invalid', issues: [{ path: 'left' }] },
     })
     expect(
-      ((await client.get(`/api/applications/${run.applicationId}/events`)).body as Run).events,
+      ((await client.get(`/crew/applications/${run.applicationId}/events`)).body as Run).events,
     ).toHaveLength(2)
     const product = documentOf(newJob()).products.map((one) => ({
       ...one,
@@ -281,60 +281,61 @@ test('records page by their place, each once', async () => {
   const seen: string[] = []
   let next: string | null = ''
   while (next !== null) {
-    const page = (await client.get(`/api/records${next ? `?after=${next}` : ''}`)).body as RecordPage
+    const page = (await client.get(`/crew/records${next ? `?after=${next}` : ''}`)).body as RecordPage
     seen.push(...page.rows.map(({ id }) => id))
     next = page.next
   }
   expect(new Set(seen).size).toBe(seen.length)
   expect(seen.length).toBeGreaterThanOrEqual(63)
-  expect((await client.get('/api/records?after=nonsense')).status).toBe(400)
+  expect((await client.get('/crew/records?after=nonsense')).status).toBe(400)
 })
 
 test('nothing of one crew can be seen or written by another', async () => {
   const run = await runJob(newJob())
   const done = (await run.post(run.events)).body as Run
   for (const path of [
-    `/api/jobs/${run.id}`,
-    `/api/applications/${run.applicationId}/events`,
-    `/api/records/${done.applicationId}`,
+    `/crew/jobs/${run.id}`,
+    `/crew/applications/${run.applicationId}/events`,
+    `/crew/records/${done.applicationId}`,
   ])
     expect((await other.get(path)).status, path).toBe(404)
   expect(
-    (await other.post(`/api/applications/${run.applicationId}/events`, { events: run.events })).status,
+    (await other.post(`/crew/applications/${run.applicationId}/events`, { events: run.events })).status,
   ).toBe(404)
-  expect((await other.get('/api/jobs')).body).toEqual({ rows: [], next: null })
-  expect((await other.put(`/api/jobs/${run.id}`, newJob())).status).toBe(200)
-  expect(((await client.get(`/api/jobs/${run.id}`)).body as Job).state).toBe('done')
+  expect((await other.get('/crew/jobs')).body).toEqual({ rows: [], next: null })
+  expect((await other.put(`/crew/jobs/${run.id}`, newJob())).status).toBe(200)
+  expect(((await client.get(`/crew/jobs/${run.id}`)).body as Job).state).toBe('done')
 })
 
 test('foreign pages, rebound names and plain forms can write nothing', async () => {
   const job = newJob()
-  const path = `/api/jobs/${uuid()}`
+  const path = `/crew/jobs/${uuid()}`
   expect((await client.put(path, job, { origin: 'http://elsewhere.example' })).status).toBe(403)
   expect((await client.put(path, job, { 'sec-fetch-site': 'cross-site' })).status).toBe(403)
   expect((await client.put(path, job, { 'content-type': 'text/plain' })).status).toBe(415)
   const rebound = await new Promise<number>((resolve) => {
     const { port } = new URL(served.url)
     import('node:http').then(({ request }) =>
-      request({ host: '127.0.0.1', port, path: '/api/jobs', headers: { host: 'evil.example' } }, (answer) =>
-        resolve(answer.statusCode ?? 0),
+      request(
+        { host: '127.0.0.1', port, path: '/api/organizations', headers: { host: 'evil.example' } },
+        (answer) => resolve(answer.statusCode ?? 0),
       ).end(),
     )
   })
   expect(rebound).toBe(403)
-  expect((await client.get('/api/jobs/not-an-id')).status).toBe(404)
+  expect((await client.get('/crew/jobs/not-an-id')).status).toBe(404)
   expect((await client.get('/api/unheard-of')).body).toMatchObject({ error: { code: 'not-found' } })
 })
 
 test('a connection killed in the middle of a save leaves the old row whole', async () => {
   const id = uuid()
   const job = newJob()
-  await client.put(`/api/jobs/${id}`, job)
+  await client.put(`/crew/jobs/${id}`, job)
   const blocker = new pg.Client({ connectionString: served.databaseUrl })
   await blocker.connect()
   await blocker.query('BEGIN')
   await blocker.query('SELECT 1 FROM applications WHERE job_id = $1 FOR UPDATE', [id])
-  const save = client.put(`/api/jobs/${id}`, { ...job, version: 1, site: 'half written' })
+  const save = client.put(`/crew/jobs/${id}`, { ...job, version: 1, site: 'half written' })
   await expect
     .poll(
       async () =>
@@ -356,11 +357,11 @@ test('a connection killed in the middle of a save leaves the old row whole', asy
   expect((await save).status).toBe(503)
   await blocker.query('ROLLBACK')
   await blocker.end()
-  expect((await client.get(`/api/jobs/${id}`)).body as Job).toMatchObject({
+  expect((await client.get(`/crew/jobs/${id}`)).body as Job).toMatchObject({
     version: 1,
     site: 'Cooperage Row',
   })
-  expect((await client.put(`/api/jobs/${id}`, { ...job, version: 1, site: 'whole' })).status).toBe(200)
+  expect((await client.put(`/crew/jobs/${id}`, { ...job, version: 1, site: 'whole' })).status).toBe(200)
 })
 
 test('migrations go down and up again', async () => {

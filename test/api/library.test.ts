@@ -31,7 +31,7 @@ beforeAll(async () => {
 afterAll(() => served.stop())
 
 const codeOf = (body: unknown) => (body as { error: { code: string } }).error.code
-const path = (room: string, id: string) => `/api/library/${room}/${id}`
+const path = (room: string, id: string) => `/crew/library/${room}/${id}`
 async function put<B extends { readonly version: number }>(room: string, body: B, id = uuid()) {
   const answer = await client.put(path(room, id), body)
   expect(answer.status, JSON.stringify(answer.body)).toBe(200)
@@ -122,13 +122,13 @@ test('an area is measured by the server, and every size it has had is kept', asy
   expect((await client.get(path('areas', id))).body).toMatchObject({ sizeM2: expect.closeTo(464.5152, 6) })
   await put('areas', { ...area, version: 1, name: 'Renamed' }, id)
   await put('areas', { ...anArea(siteId, 'Renamed', '120'), version: 2 }, id)
-  const sizes = (await client.get(`/api/areas/${id}/sizes`)).body as AreaSize[]
+  const sizes = (await client.get(`/crew/areas/${id}/sizes`)).body as AreaSize[]
   expect(sizes.map(({ sizeM2 }) => Math.round(sizeM2))).toEqual([557, 465])
   const unread = anArea(siteId, 'Nothing yet', '')
   const blank = await put('areas', unread)
   expect((await client.get(path('areas', blank))).body).toMatchObject({ sizeM2: null })
   expect((await client.put(path('areas', uuid()), anArea(uuid()))).status).toBe(404)
-  const page = (await client.get('/api/sites?q=siz')).body as SitePage
+  const page = (await client.get('/crew/sites?q=siz')).body as SitePage
   expect(page.rows).toMatchObject([{ id: siteId, areas: 2, sizeM2: expect.closeTo(557.41824, 5) }])
 })
 
@@ -150,7 +150,7 @@ test('a calibration is worked out by the server and belongs to its own kind of m
 test('stock is what its movements come to: a repeat is booked once, a count sets it', async () => {
   const id = await put('products', aProduct('Stocked'))
   const move = (kind: string, text: string, unit = 'lb', movement = uuid()) =>
-    client.post(`/api/products/${id}/stock`, {
+    client.post(`/crew/products/${id}/stock`, {
       id: movement,
       kind,
       entered: { text, unit },
@@ -169,7 +169,7 @@ test('stock is what its movements come to: a repeat is booked once, a count sets
   expect((await move('used', '5')).status).toBe(400)
   expect(
     (
-      await client.post(`/api/products/${uuid()}/stock`, {
+      await client.post(`/crew/products/${uuid()}/stock`, {
         id: uuid(),
         kind: 'received',
         entered: { text: '1', unit: 'lb' },
@@ -186,7 +186,7 @@ describe('the sample crew', () => {
   const running = named('application Tamsin Point Bowls Club Growth regulator with iron 2026-05-06 0')
 
   test('opens in the middle of its season: something running, due, closed off, stale, low', async () => {
-    const today = (await sample.get('/api/today')).body as Today
+    const today = (await sample.get('/crew/today')).body as Today
     expect(today.day).toBe('2026-05-06')
     expect(today.running).toMatchObject([{ site: 'Tamsin Point Bowls Club' }])
     expect(
@@ -204,8 +204,8 @@ describe('the sample crew', () => {
   })
 
   test('an outcome fills ledger and stock; a correction adds the difference to both', async () => {
-    const before = (await sample.get(`/api/sites/${bowls}/ledger`)).body as LedgerRow[]
-    const { events, record } = (await sample.get(`/api/applications/${running}/events`)).body as Run
+    const before = (await sample.get(`/crew/sites/${bowls}/ledger`)).body as LedgerRow[]
+    const { events, record } = (await sample.get(`/crew/applications/${running}/events`)).body as Run
     const device = events[0]?.deviceId ?? ''
     const stamp = (sequence: number) => ({
       id: uuid(),
@@ -217,7 +217,7 @@ describe('the sample crew', () => {
     const products = record?.frozen.labels ?? []
     const iron = products.find(({ name }) => name.startsWith('Chelated'))
     const stockOf = async () =>
-      ((await sample.get(`/api/products/${iron?.sourceId}/stock`)).body as Stock).onHand[0]?.amount ?? 0
+      ((await sample.get(`/crew/products/${iron?.sourceId}/stock`)).body as Stock).onHand[0]?.amount ?? 0
     const shelf = await stockOf()
     const used = {
       treated: { value: 2080, unit: 'm2' },
@@ -226,7 +226,7 @@ describe('the sample crew', () => {
       putIn: products.map(({ productId }) => ({ productId, amount: { value: 2000, unit: 'mL' } })),
     }
     const details = { by: 'T. Arkwright', licence: '', target: 'growth', weather: '', remarks: '' }
-    const done = await sample.post(`/api/applications/${running}/events`, {
+    const done = await sample.post(`/crew/applications/${running}/events`, {
       events: [
         { kind: 'used', ...stamp(3), payload: used },
         { kind: 'finished', ...stamp(4), payload: details },
@@ -234,14 +234,14 @@ describe('the sample crew', () => {
     })
     expect(done.body).toMatchObject({ record: { state: 'done' } })
     expect(await stockOf()).toBeCloseTo(shelf - 0.0018, 9)
-    const after = (await sample.get(`/api/sites/${bowls}/ledger`)).body as LedgerRow[]
+    const after = (await sample.get(`/crew/sites/${bowls}/ledger`)).body as LedgerRow[]
     expect(after.length - before.length).toBe(6)
     const own = (rows: LedgerRow[]) =>
       rows
         .filter(({ applicationId, product }) => applicationId === running && product.startsWith('Chelated'))
         .reduce((sum, { amount }) => sum + amount, 0)
     expect(own(after)).toBeCloseTo(0.0018, 9)
-    await sample.post(`/api/applications/${running}/events`, {
+    await sample.post(`/crew/applications/${running}/events`, {
       events: [
         {
           kind: 'corrected',
@@ -250,7 +250,7 @@ describe('the sample crew', () => {
         },
       ],
     })
-    expect(own((await sample.get(`/api/sites/${bowls}/ledger`)).body as LedgerRow[])).toBeCloseTo(0.0016, 9)
+    expect(own((await sample.get(`/crew/sites/${bowls}/ledger`)).body as LedgerRow[])).toBeCloseTo(0.0016, 9)
     expect(await stockOf()).toBeCloseTo(shelf - 0.0016, 9)
     for (const table of ['laid_down', 'stock_movements', 'area_sizes']) {
       await expect(query(served.databaseUrl, `UPDATE ${table} SET at = now()`)).rejects.toThrow('append-only')
@@ -262,8 +262,9 @@ describe('the sample crew', () => {
     const all = async (question: string) => {
       const seen: RecordPage['rows'][number][] = []
       for (let next: string | null = ''; next !== null;) {
-        const page: RecordPage = (await sample.get(`/api/records?${question}${next ? `&after=${next}` : ''}`))
-          .body as RecordPage
+        const page: RecordPage = (
+          await sample.get(`/crew/records?${question}${next ? `&after=${next}` : ''}`)
+        ).body as RecordPage
         seen.push(...page.rows)
         next = page.next
       }
@@ -297,11 +298,11 @@ describe('the sample crew', () => {
     expect((await all('from=2026-05-05&to=2026-05-05')).map(({ site }) => site)).toEqual(['The Saltings'])
     expect(await all('q=%27%20OR%201%3D1')).toEqual([])
     for (const wrong of ['verdict=splendid', 'sort=sideways', 'from=5/6', 'siteId=x', 'after=nonsense'])
-      expect((await sample.get(`/api/records?${wrong}`)).status, wrong).toBe(400)
+      expect((await sample.get(`/crew/records?${wrong}`)).status, wrong).toBe(400)
   })
 
   test('records leave as CSV and as JSON, the same ones, and no cell runs as a formula', async () => {
-    const file = async (question: string) => fetch(`${served.url}/api/records/export?${question}`)
+    const file = async (question: string) => fetch(await sample.address(`/crew/records/export?${question}`))
     const csv = await file('format=csv&q=saltings')
     expect(csv.headers.get('content-disposition')).toContain('records-2026-05-06.csv')
     const lines = Papa.parse<Record<string, string>>((await csv.text()).trim(), { header: true }).data
@@ -318,7 +319,9 @@ describe('the sample crew', () => {
 
   test('the palette finds every kind of thing by the beginnings of its words', async () => {
     const found = async (words: string) =>
-      ((await sample.get(`/api/find?q=${encodeURIComponent(words)}`)).body as Found[]).map(({ kind }) => kind)
+      ((await sample.get(`/crew/find?q=${encodeURIComponent(words)}`)).body as Found[]).map(
+        ({ kind }) => kind,
+      )
     expect(new Set(await found('cooper'))).toEqual(new Set(['site', 'job', 'record']))
     expect(await found('croq')).toContain('area')
     expect(await found('tow bo')).toEqual(['equipment'])
@@ -331,7 +334,7 @@ describe('the sample crew', () => {
     expect((await fresh.post('/api/organizations/sample', {})).status).toBe(201)
     const choice = (await fresh.get('/api/organizations')).body as OrganizationChoice
     expect(choice.all.filter(({ kind }) => kind === 'sample')).toHaveLength(1)
-    expect(((await fresh.get('/api/today')).body as Today).running).toHaveLength(1)
+    expect(((await fresh.get('/crew/today')).body as Today).running).toHaveLength(1)
     expect(
       (await query(served.databaseUrl, `SELECT count(*)::int AS n FROM organizations WHERE kind = 'retired'`))
         .rows[0]?.n,
@@ -349,23 +352,22 @@ test('settings are the crew’s own, guarded by their version, and rule verdicts
     timeZone: 'Europe/Dublin',
     settings: { ...current.settings, currency: 'EUR', house: { ...current.settings.house, good: 0.02 } },
   }
-  expect((await client.put('/api/organizations/settings', save)).body).toMatchObject({
+  expect((await client.put('/crew/settings', save)).body).toMatchObject({
     name: 'A crew of two',
     version: 2,
     settings: { currency: 'EUR', house: { good: 0.02, acceptable: 0.1 } },
   })
-  expect((await client.put('/api/organizations/settings', save)).body).toMatchObject({ version: 2 })
-  expect((await client.put('/api/organizations/settings', { ...save, name: 'Late' })).body).toMatchObject({
+  expect((await client.put('/crew/settings', save)).body).toMatchObject({ version: 2 })
+  expect((await client.put('/crew/settings', { ...save, name: 'Late' })).body).toMatchObject({
     error: { code: 'changed-elsewhere' },
     current: { name: 'A crew of two' },
   })
-  expect(
-    (await client.put('/api/organizations/settings', { ...save, version: 2, timeZone: 'Moon/Crater' }))
-      .status,
-  ).toBe(400)
+  expect((await client.put('/crew/settings', { ...save, version: 2, timeZone: 'Moon/Crater' })).status).toBe(
+    400,
+  )
   expect(
     (
-      await client.put('/api/organizations/settings', {
+      await client.put('/crew/settings', {
         ...save,
         version: 2,
         settings: { ...save.settings, house: { ...save.settings.house, good: 0.5 } },
@@ -389,9 +391,10 @@ test('every route answers another crew with 404 for what is not its own', async 
     applications: named('application The Saltings Surface insects 2026-05-05'),
   }
   // The four last are the sample's, which is another crew to both.
-  const files = readdirSync('server/api', { recursive: true, encoding: 'utf8' })
-    .filter((file) => file.endsWith('.ts'))
-    .map((file) => `server/api/${file}`)
+  const files = readdirSync('server/api/organizations/[organization]', {
+    recursive: true,
+    encoding: 'utf8',
+  }).filter((file) => file.endsWith('.ts'))
   expect(files.length).toBeGreaterThan(25)
   const bodies: Readonly<Record<string, unknown>> = {
     delete: { version: 1 },
@@ -422,8 +425,7 @@ test('every route answers another crew with 404 for what is not its own', async 
   }
   let walked = 0
   for (const file of files.filter((name) => name.includes('[id]'))) {
-    const [, route = '', method = ''] =
-      /^server\/api\/(.*?)(?:\/index)?\.(get|put|post|delete)\.ts$/.exec(file) ?? []
+    const [, route = '', method = ''] = /^(.*?)(?:\/index)?\.(get|put|post|delete)\.ts$/.exec(file) ?? []
     expect(method, file).not.toBe('')
     // A PUT makes a row of one's own: that it leaves the other's alone is asserted for itself below.
     if (method === 'put') continue
@@ -434,7 +436,7 @@ test('every route answers another crew with 404 for what is not its own', async 
       const id = ids[room]
       expect(id, `${file} names no row of this test: add one`).toBeDefined()
       const address =
-        `/api/${route.replace('[kind]', room).replace('[id]', id ?? '')}` +
+        `/crew/${route.replace('[kind]', room).replace('[id]', id ?? '')}` +
         (/\/(export|calibrations)$/.test(route) ? '?format=csv' : '')
       const body = bodies[`${route.split('/').at(-1)}.${method}`] ?? bodies[method]
       const answer =
@@ -448,10 +450,14 @@ test('every route answers another crew with 404 for what is not its own', async 
     }
   }
   expect(walked).toBeGreaterThan(20)
-  for (const list of ['/api/sites', '/api/jobs', '/api/records'])
+  // A crew that is gone is told, whatever the cookie remembers: nothing is written into another.
+  const gone = `/api/organizations/${uuid()}`
+  expect((await client.get(`${gone}/today`)).status).toBe(404)
+  expect((await client.put(`${gone}/library/sites/${uuid()}`, aSite('Nowhere'))).status).toBe(404)
+  for (const list of ['/crew/sites', '/crew/jobs', '/crew/records'])
     expect(((await other.get(list)).body as JobPage).rows, list).toEqual([])
-  expect((await other.get('/api/find?q=walked')).body).toEqual([])
-  expect((await other.get(`/api/library/areas?siteId=${siteId}`)).body as Area[]).toEqual([])
+  expect((await other.get('/crew/find?q=walked')).body).toEqual([])
+  expect((await other.get(`/crew/library/areas?siteId=${siteId}`)).body as Area[]).toEqual([])
   for (const [room, id] of Object.entries(ids).slice(0, 6)) {
     const body = (await client.get(path(room, id))).body as { version: number }
     await other.put(path(room, id), { ...(await LIBRARY.find(([name]) => name === room)?.[1]()), version: 0 })
@@ -463,10 +469,10 @@ test(
   'a visit holds several applications in order; each is run for itself, and the visit is done when all ' +
     'are',
   async () => {
-    const jobs = (await sample.get('/api/jobs?state=planned&q=marlow')).body as JobPage
-    const job = (await sample.get(`/api/jobs/${jobs.rows[0]?.id}`)).body as Job
+    const jobs = (await sample.get('/crew/jobs?state=planned&q=marlow')).body as JobPage
+    const job = (await sample.get(`/crew/jobs/${jobs.rows[0]?.id}`)).body as Job
     const save = (version: number, applications: Job['applications']) =>
-      sample.put(`/api/jobs/${job.id}`, {
+      sample.put(`/crew/jobs/${job.id}`, {
         version,
         site: job.site,
         siteId: job.siteId,
@@ -479,7 +485,7 @@ test(
     expect((turned.body as Job).applications.map(({ id }) => id)).toEqual(
       job.applications.map(({ id }) => id).toReversed(),
     )
-    const foreign = await sample.put(`/api/jobs/${uuid()}`, {
+    const foreign = await sample.put(`/crew/jobs/${uuid()}`, {
       version: 0,
       site: '',
       siteId: null,
@@ -498,20 +504,20 @@ test(
       counter: sequence,
       at: '2026-05-11T12:00:00.000Z',
     })
-    await sample.post(`/api/applications/${first?.id}/events`, {
+    await sample.post(`/crew/applications/${first?.id}/events`, {
       events: [
         { kind: 'planned', ...stamp(1) },
         { kind: 'started', ...stamp(2) },
       ],
     })
-    const under = (await sample.get(`/api/jobs/${job.id}`)).body as Job
+    const under = (await sample.get(`/crew/jobs/${job.id}`)).body as Job
     expect([under.state, ...under.applications.map(({ state }) => state)]).toEqual([
       'running',
       'running',
       'planned',
     ])
     expect(codeOf((await save(under.version, under.applications.toReversed())).body)).toBe('locked')
-    expect(codeOf((await sample.delete(`/api/jobs/${job.id}`, { version: under.version })).body)).toBe(
+    expect(codeOf((await sample.delete(`/crew/jobs/${job.id}`, { version: under.version })).body)).toBe(
       'locked',
     )
     for (const application of [first, second]) {
@@ -536,7 +542,7 @@ test(
               { kind: 'planned', ...stamp(1) },
               { kind: 'started', ...stamp(2) },
             ]
-      await sample.post(`/api/applications/${application?.id}/events`, {
+      await sample.post(`/crew/applications/${application?.id}/events`, {
         events: [
           ...own,
           { kind: 'used', ...stamp(3), payload },
@@ -548,7 +554,7 @@ test(
         ],
       })
     }
-    expect((await sample.get(`/api/jobs/${job.id}`)).body).toMatchObject({
+    expect((await sample.get(`/crew/jobs/${job.id}`)).body).toMatchObject({
       state: 'done',
       applications: [{ state: 'done' }, { state: 'done' }],
     })
@@ -582,7 +588,7 @@ test(
     await crew.put(path('products', productId), product)
     const area = (await crew.get(path('areas', areaId))).body as Area
     const job = (id: string, application: string, state: 'planned' | 'draft' = 'planned') =>
-      crew.put(`/api/jobs/${id}`, {
+      crew.put(`/crew/jobs/${id}`, {
         version: 0,
         site: 'Held back',
         siteId,
@@ -620,7 +626,7 @@ test(
       ...(payload && { payload }),
     })
     const run = (application: string, events: readonly object[]) =>
-      crew.post(`/api/applications/${application}/events`, { events })
+      crew.post(`/crew/applications/${application}/events`, { events })
     expect((await job(uuid(), applicationId)).status).toBe(200)
     const started = await run(applicationId, [event('planned', 1), event('started', 2)])
     expect(started.status, JSON.stringify(started.body)).toBe(200)
@@ -647,7 +653,7 @@ test(
     expect((await job(againJob, again)).body).toMatchObject(refused)
     expect((await job(againJob, again, 'draft')).status).toBe(200)
     expect((await run(again, [event('planned', 5), event('started', 6)])).body).toMatchObject(refused)
-    const { body } = await crew.get('/api/refusals')
+    const { body } = await crew.get('/crew/refusals')
     expect(body).toMatchObject(
       ['x', 'y'].map(() => ({ applicationId: again, jobId: againJob, code: 'above-max-per-year' })),
     )

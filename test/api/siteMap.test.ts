@@ -14,13 +14,11 @@ import { serve, type Served } from '../support/serve'
 let served: Served
 let client: Client
 let other: Client
-let cookie = ''
 beforeAll(async () => {
   served = await serve()
   client = clientOf(served.url)
   other = clientOf(served.url)
-  const made = await client.post('/api/organizations', { id: uuid(), name: 'Measurers', units: 'us-1000' })
-  cookie = made.headers.get('set-cookie')?.split(';')[0] ?? ''
+  await client.post('/api/organizations', { id: uuid(), name: 'Measurers', units: 'us-1000' })
   await other.post('/api/organizations', { id: uuid(), name: 'Others', units: 'us-1000' })
 })
 afterAll(() => served.stop())
@@ -43,18 +41,18 @@ const site = async (document: Partial<Site['document']> = {}) => {
   const id = uuid()
   const row = aSite('Plan & Co <site>')
   expect(
-    (await client.put(`/api/library/sites/${id}`, { ...row, document: { ...row.document, ...document } }))
+    (await client.put(`/crew/library/sites/${id}`, { ...row, document: { ...row.document, ...document } }))
       .status,
   ).toBe(200)
   return id
 }
 const areasOf = async (siteId: string) =>
-  (await client.get(`/api/library/areas?siteId=${siteId}`)).body as Area[]
-const picture = (body: Uint8Array<ArrayBuffer>, id = uuid(), type = 'image/png', jar = cookie) =>
-  fetch(`${served.url}/api/attachments/${id}`, {
+  (await client.get(`/crew/library/areas?siteId=${siteId}`)).body as Area[]
+const picture = async (body: Uint8Array<ArrayBuffer>, id = uuid(), type = 'image/png') =>
+  fetch(await client.address(`/crew/attachments/${id}`), {
     method: 'PUT',
     body,
-    headers: { 'content-type': type, cookie: jar },
+    headers: { 'content-type': type },
   })
 
 test('several areas change as one, or none does; a repeat changes nothing', async () => {
@@ -67,11 +65,11 @@ test('several areas change as one, or none does; a repeat changes nothing', asyn
     ],
     removed: [],
   }
-  expect((await client.post(`/api/sites/${siteId}/map`, body)).body).toMatchObject([
+  expect((await client.post(`/crew/sites/${siteId}/map`, body)).body).toMatchObject([
     { sizeM2: 200, version: 1 },
     { sizeM2: 100 },
   ])
-  expect((await client.post(`/api/sites/${siteId}/map`, body)).body).toMatchObject([
+  expect((await client.post(`/crew/sites/${siteId}/map`, body)).body).toMatchObject([
     { version: 1 },
     { version: 1 },
   ])
@@ -83,7 +81,7 @@ test('several areas change as one, or none does; a repeat changes nothing', asyn
   }
   expect(
     (
-      await client.post(`/api/sites/${siteId}/map`, {
+      await client.post(`/crew/sites/${siteId}/map`, {
         areas: [merged],
         removed: [{ id: second, version: 9 }],
       })
@@ -91,30 +89,30 @@ test('several areas change as one, or none does; a repeat changes nothing', asyn
   ).toBe(409)
   expect((await areasOf(siteId)).map(({ name }) => name).toSorted()).toEqual(['East', 'West'])
   const done = { areas: [merged], removed: [{ id: second, version: 1 }] }
-  expect((await client.post(`/api/sites/${siteId}/map`, done)).body).toMatchObject([
+  expect((await client.post(`/crew/sites/${siteId}/map`, done)).body).toMatchObject([
     { name: 'Both', sizeM2: 300, version: 2 },
   ])
-  expect((await client.post(`/api/sites/${siteId}/map`, done)).status).toBe(200)
+  expect((await client.post(`/crew/sites/${siteId}/map`, done)).status).toBe(200)
   expect((await areasOf(siteId)).map(({ name }) => name)).toEqual(['Both'])
   expect(
-    ((await client.get(`/api/areas/${first}/sizes`)).body as AreaSize[]).map(({ sizeM2 }) => sizeM2),
+    ((await client.get(`/crew/areas/${first}/sizes`)).body as AreaSize[]).map(({ sizeM2 }) => sizeM2),
   ).toEqual([300, 200])
   expect(
     (
-      await client.post(`/api/sites/${siteId}/map`, {
+      await client.post(`/crew/sites/${siteId}/map`, {
         areas: [{ id: uuid(), ...drawn(await site(), 'Astray', []) }],
         removed: [],
       })
     ).status,
   ).toBe(400)
-  expect((await other.post(`/api/sites/${siteId}/map`, { areas: [], removed: [] })).status).toBe(404)
+  expect((await other.post(`/crew/sites/${siteId}/map`, { areas: [], removed: [] })).status).toBe(404)
 })
 
 test('an outline that crosses itself is kept as drawn and has no size', async () => {
   const siteId = await site()
   const id = uuid()
   const saved = await client.put(
-    `/api/library/areas/${id}`,
+    `/crew/library/areas/${id}`,
     drawn(siteId, 'Tie', [
       outline([
         [0, 0],
@@ -132,25 +130,23 @@ test('an outline that crosses itself is kept as drawn and has no size', async ()
 
 test('a site is copied with its areas and without its past; a repeat finds the copy', async () => {
   const siteId = await site({ anchor: { lat: 39, lon: -70, bearing: 0 } })
-  await client.put(`/api/library/areas/${uuid()}`, drawn(siteId, 'West', [outline(box(0, 0, 20, 10))]))
+  await client.put(`/crew/library/areas/${uuid()}`, drawn(siteId, 'West', [outline(box(0, 0, 20, 10))]))
   const copy = { id: uuid(), name: 'The copy' }
-  expect((await client.post(`/api/sites/${siteId}/copy`, copy)).body).toMatchObject({
+  expect((await client.post(`/crew/sites/${siteId}/copy`, copy)).body).toMatchObject({
     id: copy.id,
     name: 'The copy',
     document: { anchor: { lat: 39 } },
   })
-  expect((await client.post(`/api/sites/${siteId}/copy`, copy)).status).toBe(200)
+  expect((await client.post(`/crew/sites/${siteId}/copy`, copy)).status).toBe(200)
   expect(await areasOf(copy.id)).toMatchObject([{ name: 'West', sizeM2: 200 }])
-  expect((await other.post(`/api/sites/${siteId}/copy`, { id: uuid(), name: 'Theirs' })).status).toBe(404)
+  expect((await other.post(`/crew/sites/${siteId}/copy`, { id: uuid(), name: 'Theirs' })).status).toBe(404)
 })
 
 test('files for other programs: only with a position; the table always', async () => {
   const bare = await site()
-  await client.put(`/api/library/areas/${uuid()}`, anArea(bare))
+  await client.put(`/crew/library/areas/${uuid()}`, anArea(bare))
   const file = async (id: string, format: string) => {
-    const answer = await fetch(`${served.url}/api/sites/${id}/export?format=${format}`, {
-      headers: { cookie },
-    })
+    const answer = await fetch(await client.address(`/crew/sites/${id}/export?format=${format}`))
     return {
       status: answer.status,
       type: answer.headers.get('content-type'),
@@ -167,7 +163,7 @@ test('files for other programs: only with a position; the table always', async (
   const anchored = await site({ anchor: { lat: 39, lon: -70, bearing: 0 } })
   expect((await file(anchored, 'gpx')).text).toContain('No area of this site is drawn')
   await client.put(
-    `/api/library/areas/${uuid()}`,
+    `/crew/library/areas/${uuid()}`,
     drawn(anchored, '=Front', [outline(box(0, 0, 20, 10)), outline(box(5, 5, 3, 2), 'subtract')]),
   )
   expect(await file(anchored, 'geojson')).toMatchObject({
@@ -194,18 +190,18 @@ test('pictures are known by their content, kept once, served as they are', async
   const changed = png.slice()
   changed[30] = 1
   expect((await picture(changed, id)).status).toBe(409)
-  const back = await fetch(`${served.url}/api/attachments/${id}`, { headers: { cookie } })
+  const back = await fetch(await client.address(`/crew/attachments/${id}`))
   expect(back.headers.get('content-type')).toBe('image/png')
   expect(back.headers.get('x-content-type-options')).toBe('nosniff')
   expect(Buffer.from(await back.arrayBuffer()).equals(Buffer.from(png))).toBe(true)
-  expect((await other.get(`/api/attachments/${id}`)).status).toBe(404)
-  const sample = await fetch(`${served.url}/api/attachments/${CEMETERY_PICTURE}`)
-  expect(sample.status).toBe(200)
+  expect((await other.get(`/crew/attachments/${id}`)).status).toBe(404)
+  const plan = await fetch(await clientOf(served.url).address(`/crew/attachments/${CEMETERY_PICTURE}`))
+  expect(plan.status).toBe(200)
 })
 
 test('the sample’s plans read: traced, walked, by offsets', async () => {
   const sample = clientOf(served.url)
-  const rows = (await sample.get(`/api/library/areas?siteId=${named('site Quarry Lane Cemetery')}`))
+  const rows = (await sample.get(`/crew/library/areas?siteId=${named('site Quarry Lane Cemetery')}`))
     .body as Area[]
   expect(rows.find(({ name }) => name === 'West slope')).toMatchObject({
     sizeM2: expect.any(Number),

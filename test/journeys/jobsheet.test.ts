@@ -28,6 +28,7 @@ const LIBRARY = [
   '/products',
   `/products/${SAMPLE_PRODUCTS.fungicide}`,
   '/settings',
+  '/rules',
 ]
 const saved = (page: Page) =>
   page.getByRole('status').getByText('saved', { exact: true }).waitFor({ timeout: 10_000 })
@@ -43,7 +44,13 @@ test('a stop is cleared in one press; figures follow in place, in any units', as
   const foot = page.getByLabel('Totals')
   expect(await foot.innerText()).toContain('21.2')
   await expectAccessible(page)
-  await page.getByRole('button', { name: /Lower to the label’s highest/ }).click()
+  // Pressed with a stop in the way, the button says so, with the way out beside it.
+  await page.getByRole('button', { name: /^(Plan this job|Start run)$/ }).click()
+  const held = page.getByRole('alert', { name: /^Not (planned|started) yet$/ })
+  await held.waitFor()
+  await expectAccessible(page)
+  await held.getByRole('button', { name: /Lower to the label’s highest/ }).click()
+  await held.waitFor({ state: 'detached' })
   await expect.poll(() => foot.innerText()).toContain('18.24')
   expect(await page.getByText(/1 stop/).count()).toBe(0)
   await saved(page)

@@ -125,7 +125,7 @@ test(
   async () => {
     const watched = await watchedPage(on.browser)
     const { page } = watched
-    for (const late of ['**/api/library/products', '**/api/sites?*']) {
+    for (const late of ['**/library/products', '**/sites?*']) {
       await page.route(late, async (route) => {
         await page.waitForTimeout(3000)
         await route.continue()

@@ -120,7 +120,9 @@ test(
     await expect.poll(() => stops.first().innerText()).toContain('Cooperage Row')
 
     await page.getByRole('link', { name: 'Cooperage Row' }).first().click()
-    await page.getByText('One mix with others of its day').waitFor()
+    // The job's own sheet shows the common load, by the same figures as the day.
+    await page.getByText('One mix for 2 sites').waitFor()
+    await page.getByText(/load 1 made here, 9\.11 gal put down, 5\.26 gal driven on/).waitFor()
     await press(page, 'Start run')
     // The whole load was made here; 9.11 gal were meant to go, a little more did.
     await expect

@@ -1,3 +1,4 @@
+import { clientOf } from '../support/client'
 import { spawn, spawnSync, type ChildProcess } from 'node:child_process'
 import { chmodSync, mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { createServer } from 'node:net'
@@ -98,7 +99,7 @@ describe('one start after another on the same data', () => {
   test('first start is healthy with the sample open; a second says where the first runs', async () => {
     const first = start({ HECTARUM_DATA: data })
     await until('healthy', async () => (await health()) === 200, 60)
-    const { rows } = (await fetch(`http://127.0.0.1:${port}/api/jobs`).then((answer) => answer.json())) as {
+    const { rows } = (await clientOf(`http://127.0.0.1:${port}`).get('/crew/jobs')).body as {
       rows: { site: string }[]
     }
     expect(rows.map(({ site }) => site)).toContain('Cooperage Row')

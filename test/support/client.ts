@@ -1,19 +1,33 @@
-/** A small client of the API with a cookie jar, as another browser would be. */
+import type { OrganizationChoice } from '#shared/schemas/organization'
+
 export interface Answer {
   readonly status: number
   readonly body: unknown
   readonly headers: Headers
 }
 
+/**
+ * A small client of the API with a cookie jar, as another browser would be. What lies under /crew belongs to
+ * the crew that is open in it.
+ */
 export function clientOf(url: string) {
   let cookie = ''
+  const openCrew = async () => {
+    const { body } = await request('GET', '/api/organizations')
+    return (body as OrganizationChoice).current.id
+  }
+  /** Where a path is found, what lies under /crew in the crew that is open. */
+  async function address(path: string): Promise<string> {
+    const rest = /^\/crew(\/.*)$/.exec(path)?.[1]
+    return rest === undefined ? url + path : `${url}/api/organizations/${await openCrew()}${rest}`
+  }
   async function request(
     method: string,
     path: string,
     body?: unknown,
     headers: Record<string, string> = {},
   ): Promise<Answer> {
-    const answer = await fetch(url + path, {
+    const answer = await fetch(await address(path), {
       method,
       headers: {
         ...(body === undefined ? {} : { 'content-type': 'application/json' }),
@@ -23,7 +37,9 @@ export function clientOf(url: string) {
       ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
     })
     const set = answer.headers.get('set-cookie')
-    if (set) cookie = set.split(';')[0] ?? ''
+    if (set) {
+      cookie = set.split(';')[0] ?? ''
+    }
     const text = await answer.text()
     return {
       status: answer.status,
@@ -32,6 +48,7 @@ export function clientOf(url: string) {
     }
   }
   return {
+    address,
     get: (path: string, headers?: Record<string, string>) => request('GET', path, undefined, headers),
     post: (path: string, body: unknown, headers?: Record<string, string>) =>
       request('POST', path, body, headers),

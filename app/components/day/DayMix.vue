@@ -4,7 +4,6 @@ import { showMeasured, showQuantity } from '#core/quantity/systems'
 
 /** One mix that serves several sites: its loads, as they are made along the way. */
 const props = defineProps<{ mix: SharedMix }>()
-const emit = defineEmits<{ apart: [] }>()
 const siteOf = (number: number) =>
   props.mix.stops.find(({ makes }) => makes.some((load) => load.number === number))?.site ?? ''
 const ordered = computed(() =>
@@ -16,9 +15,7 @@ const ordered = computed(() =>
   <section :aria-label="`One mix for ${mix.stops.map(({ site }) => site).join(', ')}`">
     <div class="flex flex-wrap items-baseline gap-x-4">
       <h2>One mix for {{ mix.stops.length }} sites</h2>
-      <button type="button" class="plain-button way-out small no-print" @click="emit('apart')">
-        Mix them apart
-      </button>
+      <slot name="action" />
     </div>
     <table class="list">
       <thead>

@@ -30,7 +30,7 @@ const WAIT_MS = 120
 /** What is found late still counts for the name that stands there. */
 async function look(q: string) {
   sites.value = (
-    await $fetch<SitePage>('/api/sites', { query: { q } }).catch(() => ({ rows: [], next: null }))
+    await $fetch<SitePage>(crewUrl('/sites'), { query: { q } }).catch(() => ({ rows: [], next: null }))
   ).rows
   const site = siteCalled(q)
   if (site && q === props.draft.site && props.draft.siteId === null) emit('site', site.id, site.name)

@@ -158,7 +158,7 @@ useScreenCommands(() => [
   {
     id: 'export',
     label: 'This job as a JSON file',
-    run: () => navigateTo(`/api/jobs/${props.id}/file`, { external: true }),
+    run: () => navigateTo(crewUrl(`/jobs/${props.id}/file`), { external: true }),
   },
   ...(locked.value
     ? []
@@ -176,7 +176,7 @@ useScreenCommands(() => [
         :action="mainAction.label"
         :locked="locked"
         :what-if="`/jobs/${id}/what-if?a=${index + 1}`"
-        :file="`/api/jobs/${id}/file`"
+        :file="crewUrl(`/jobs/${id}/file`)"
         @change="emit('change', $event)"
         @site="takeSite"
         @act="mainAction.act"
@@ -207,7 +207,7 @@ useScreenCommands(() => [
     <slot />
     <div class="zones">
       <div class="zone space-y-4"><GroundList /><ProductList /><MethodBlock /><ConditionFields /></div>
-      <div class="zone"><LoadsZone /></div>
+      <div class="zone"><LoadsZone :application-id="application.id" :version="draft.version" /></div>
       <div class="zone"><ChecksZone /></div>
     </div>
     <TotalsFoot class="totals" />

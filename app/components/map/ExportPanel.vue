@@ -26,7 +26,7 @@ const FORMATS = [
           v-for="[format, name] in FORMATS"
           :key="format"
           class="way-out"
-          :href="`/api/sites/${siteId}/export?format=${format}`"
+          :href="crewUrl(`/sites/${siteId}/export?format=${format}`)"
           download
           >{{ name }}</a
         >
@@ -41,7 +41,7 @@ const FORMATS = [
       to export.
     </p>
     <p>
-      <a class="way-out" :href="`/api/sites/${siteId}/export?format=csv`" download
+      <a class="way-out" :href="crewUrl(`/sites/${siteId}/export?format=csv`)" download
         >Table of all areas (CSV)</a
       >
     </p>

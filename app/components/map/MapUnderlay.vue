@@ -25,7 +25,7 @@ useMapLayer((L, map, context) => {
   const [[lat, lng], [rightLat, rightLng]] = [corners[0]!, corners[1]!]
   const angle = (Math.atan2(lat - rightLat, rightLng - lng) * 180) / Math.PI
   for (const [name, value] of Object.entries({
-    href: `/api/attachments/${id}`,
+    href: crewUrl(`/attachments/${id}`),
     width: width * scale,
     height: height * scale,
     preserveAspectRatio: 'none',

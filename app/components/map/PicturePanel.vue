@@ -42,7 +42,7 @@ async function bring(file: File | undefined) {
   busy.value = true
   try {
     const id = uuid()
-    const kept = await $fetch<Picture>(`/api/attachments/${id}`, {
+    const kept = await $fetch<Picture>(crewUrl(`/attachments/${id}`), {
       method: 'PUT',
       body: file,
       headers: { 'content-type': file.type },

@@ -31,7 +31,7 @@ let sending = uuid()
 
 async function book() {
   try {
-    const stock = await $fetch<Stock>(`/api/products/${props.productId}/stock`, {
+    const stock = await $fetch<Stock>(crewUrl(`/products/${props.productId}/stock`), {
       method: 'POST',
       body: {
         id: sending,

@@ -25,7 +25,7 @@ const look = useDebounceFn(async () => {
   const answer =
     asked.trim() === ''
       ? []
-      : await $fetch<readonly Found[]>('/api/find', { query: { q: asked } }).catch(() => [])
+      : await $fetch<readonly Found[]>(crewUrl('/find'), { query: { q: asked } }).catch(() => [])
   if (asked === words.value) found.value = answer
 }, WAIT_MS)
 watch(words, look)

@@ -52,6 +52,7 @@ const sampleDay = computed(() =>
         <p class="soft">
           <strong v-if="sampleDay" class="sample">{{ sampleDay }}</strong>{{ ' '
           }}<NuxtLink to="/settings" class="way-out">Settings</NuxtLink>
+          <NuxtLink to="/rules" class="way-out">Rules</NuxtLink>
           <button
             type="button"
             class="plain-button way-out more"

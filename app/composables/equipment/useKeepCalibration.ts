@@ -8,7 +8,7 @@ export function useKeepCalibration() {
   return async (equipmentId: string, document: CalibrationDocument) => {
     const id = uuid()
     try {
-      await $fetch<Calibration>(`/api/library/calibrations/${id}`, {
+      await $fetch<Calibration>(crewUrl(`/library/calibrations/${id}`), {
         method: 'PUT',
         body: { version: 0, equipmentId, document },
       })

@@ -29,7 +29,7 @@ export const calibrationFormat = (
     )
   },
   send: (items) =>
-    $fetch<ImportedCalibrations>(`/api/equipment/${equipmentId}/calibrations`, {
+    $fetch<ImportedCalibrations>(crewUrl(`/equipment/${equipmentId}/calibrations`), {
       method: 'POST',
       body: { calibrations: items },
     }),
@@ -56,7 +56,7 @@ export const shelfFormat = (system: () => UnitSystem): FileFormat<NamedProduct> 
   },
   json: (value) => jsonItems(ShelfFileSchema, value, ({ products }) => products),
   send: (items) =>
-    $fetch<ImportedProducts>('/api/products/shelf', { method: 'POST', body: { products: items } }),
+    $fetch<ImportedProducts>(crewUrl('/products/shelf'), { method: 'POST', body: { products: items } }),
 })
 
 export const productsFound = (items: readonly NamedProduct[]): string =>

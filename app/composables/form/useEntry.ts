@@ -21,7 +21,7 @@ export function useEntry<Stored extends Row, Draft extends { readonly version: n
   id: string,
   draftOf: (stored: Stored) => Draft,
 ) {
-  const url = `/api/library/${room}/${id}`
+  const url = crewUrl(`/library/${room}/${id}`)
   const row = useDraft<Stored, Draft>({ id, url, what: WHAT[room], draftOf })
   const notice = useNotice()
 

@@ -14,7 +14,8 @@ export async function bookingFor(day: string, applicationId: string): Promise<Mi
   if (!mix || !stop) return undefined
   const before = mix.stops[place - 1]
   const run =
-    before && (await $fetch<Run>(`/api/applications/${before.applicationId}/events`).catch(() => undefined))
+    before &&
+    (await $fetch<Run>(crewUrl(`/applications/${before.applicationId}/events`)).catch(() => undefined))
   const left = run?.record?.used?.left
   return mixBooking(mix, stop, left)
 }

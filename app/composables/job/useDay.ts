@@ -17,9 +17,9 @@ interface SiteOfDay {
 
 const siteOfDay = async (id: string): Promise<SiteOfDay> => {
   const [areas, ledger, planned] = await Promise.all([
-    $fetch<readonly Area[]>('/api/library/areas', { query: { siteId: id } }),
-    $fetch<readonly LedgerRow[]>(`/api/sites/${id}/ledger`),
-    $fetch<readonly PlannedRow[]>(`/api/sites/${id}/planned`),
+    $fetch<readonly Area[]>(crewUrl('/library/areas'), { query: { siteId: id } }),
+    $fetch<readonly LedgerRow[]>(crewUrl(`/sites/${id}/ledger`)),
+    $fetch<readonly PlannedRow[]>(crewUrl(`/sites/${id}/planned`)),
   ])
   return { areas, ledger, planned }
 }
@@ -35,7 +35,7 @@ export function useDay(day: MaybeRefOrGetter<string>) {
 
   async function load() {
     try {
-      const found = await $fetch<readonly Job[]>(`/api/days/${toValue(day)}`)
+      const found = await $fetch<readonly Job[]>(crewUrl(`/days/${toValue(day)}`))
       const ids = [...new Set(found.flatMap(({ siteId }) => siteId ?? []))]
       sites.value = new Map(await Promise.all(ids.map(async (id) => [id, await siteOfDay(id)] as const)))
       jobs.value = found
@@ -121,9 +121,11 @@ export function useDay(day: MaybeRefOrGetter<string>) {
     if (taken === undefined) return
     order.splice(index + way, 0, taken)
     await change(() =>
-      $fetch<readonly Job[]>(`/api/days/${toValue(day)}`, { method: 'PUT', body: { order } }).then((now) => {
-        jobs.value = now
-      }),
+      $fetch<readonly Job[]>(crewUrl(`/days/${toValue(day)}`), { method: 'PUT', body: { order } }).then(
+        (now) => {
+          jobs.value = now
+        },
+      ),
     )
   }
 
@@ -140,7 +142,7 @@ export function useDay(day: MaybeRefOrGetter<string>) {
             ? { ...one, document: { ...one.document, spray: { ...one.document.spray, shared } } }
             : one,
         )
-        await $fetch(`/api/jobs/${job.id}`, { method: 'PUT', body: { ...draft, applications: marked } })
+        await $fetch(crewUrl(`/jobs/${job.id}`), { method: 'PUT', body: { ...draft, applications: marked } })
       }
       await load()
     })

@@ -26,7 +26,7 @@ export const draftOf = ({
 export const useJobDraft = (id: string) =>
   useDraft<Job, JobDraft>({
     id,
-    url: `/api/jobs/${id}`,
+    url: crewUrl(`/jobs/${id}`),
     what: 'job',
     draftOf,
     isOpen: ({ state }) => state !== 'running' && state !== 'done',

@@ -9,8 +9,8 @@ export function useRepeat() {
   /** @param due day it should be done on */
   async function repeatFrom(applicationId: string, due: string) {
     try {
-      const { jobId } = await $fetch<Run>(`/api/applications/${applicationId}/events`)
-      const job = await $fetch<Job>(`/api/jobs/${jobId}`)
+      const { jobId } = await $fetch<Run>(crewUrl(`/applications/${applicationId}/events`))
+      const job = await $fetch<Job>(crewUrl(`/jobs/${jobId}`))
       const draft = draftOf(job)
       const again = {
         ...draft,

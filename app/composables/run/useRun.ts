@@ -16,14 +16,14 @@ export function useRun(applicationId: MaybeRefOrGetter<string>) {
   const run = shallowRef<Run>()
 
   const load = async () => {
-    run.value = await $fetch<Run>(`/api/applications/${toValue(applicationId)}/events`)
+    run.value = await $fetch<Run>(crewUrl(`/applications/${toValue(applicationId)}/events`))
   }
 
   /** Stamps and sends events; each has its id from here, so that a repeat is stored once. */
   async function append(bodies: readonly Body[]) {
     if (!run.value) await load()
     const events = bodies.map((body, i) => ({ ...body, ...stamp(run.value?.events ?? [], i) }))
-    run.value = await $fetch<Run>(`/api/applications/${toValue(applicationId)}/events`, {
+    run.value = await $fetch<Run>(crewUrl(`/applications/${toValue(applicationId)}/events`), {
       method: 'POST',
       body: { events },
     })

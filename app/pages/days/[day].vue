@@ -67,7 +67,13 @@ useScreenCommands(() => [
             Mix them as one
           </button>
         </p>
-        <DayMix v-for="mix in mixes" :key="mix.key" :mix="mix" @apart="share(mix.stops, '')" />
+        <DayMix v-for="mix in mixes" :key="mix.key" :mix="mix">
+          <template #action>
+            <button type="button" class="plain-button way-out small no-print" @click="share(mix.stops, '')">
+              Mix them apart
+            </button>
+          </template>
+        </DayMix>
       </div>
       <DayTruck :needs="needs" :spray="spray" :jobs="jobs" :mixes="mixes" />
     </div>

@@ -14,7 +14,7 @@ const state = computed({
     void navigateTo({ query: chosen === '' ? {} : { state: chosen } }, { replace: true })
   },
 })
-const { rows, next, problem, loading, more } = usePaged<JobRow, JobPage>('/api/jobs', () => ({
+const { rows, next, problem, loading, more } = usePaged<JobRow, JobPage>(crewUrl('/jobs'), () => ({
   q: words.value,
   state: state.value,
 }))

@@ -49,7 +49,7 @@ useWorkingPages(
 )
 await load()
 if (draft.value && draft.value.version > 0)
-  stock.value = await $fetch<Stock>(`/api/products/${id}/stock`).catch(() => undefined)
+  stock.value = await $fetch<Stock>(crewUrl(`/products/${id}/stock`)).catch(() => undefined)
 useHead({ title: () => `${draft.value?.name || 'New product'} · Hectarum` })
 
 const copy = () =>

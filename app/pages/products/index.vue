@@ -100,7 +100,7 @@ useScreenCommands(() => [{ id: 'new-product', label: 'New product', key: 'a', ru
     </section>
     <FileExchange
       v-if="!problem && !loading"
-      address="/api/products/shelf"
+      :address="crewUrl('/products/shelf')"
       :format="files"
       :say="productsFound"
       @taken="read"

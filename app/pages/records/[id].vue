@@ -16,7 +16,7 @@ const crew = useCrewStore()
 
 async function open() {
   try {
-    stored.value = await $fetch<Run>(`/api/records/${id}`)
+    stored.value = await $fetch<Run>(crewUrl(`/records/${id}`))
     problem.value = undefined
   } catch (error) {
     problem.value = errorCode(error) === 'not-found' ? 'There is no such record.' : errorText(error)
@@ -38,7 +38,7 @@ useWorkingPages(
 /** A dry job that was weighed back is a calibration of its spreader (start low, weigh back). */
 const job = shallowRef<Job>()
 if (stored.value && record.value?.frozen.request.method.kind === 'spread')
-  job.value = await $fetch<Job>(`/api/jobs/${stored.value.jobId}`).catch(() => undefined)
+  job.value = await $fetch<Job>(crewUrl(`/jobs/${stored.value.jobId}`)).catch(() => undefined)
 const calibration = computed(() => {
   const application = job.value?.applications.find((one) => one.id === stored.value?.applicationId)
   const { used, finishedAt, details } = record.value ?? {}

@@ -15,7 +15,7 @@ const filter = reactive({
 })
 const asked = computed(() => ({ q: words.value, ...filter }))
 const { rows, next, problem, loading, more } = usePaged<RecordRow, RecordPage>(
-  '/api/records',
+  crewUrl('/records'),
   () => asked.value,
 )
 // What is asked for stands in the address, so that it can be kept and sent.
@@ -46,7 +46,7 @@ const filtered = computed(
   () => words.value !== '' || filter.verdict !== '' || filter.from !== '' || filter.to !== '',
 )
 const exportUrl = (format: 'csv' | 'json') =>
-  `/api/records/export?${new URLSearchParams({ ...asked.value, format })}`
+  crewUrl(`/records/export?${new URLSearchParams({ ...asked.value, format })}`)
 </script>
 
 <template>

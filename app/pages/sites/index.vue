@@ -7,7 +7,7 @@ useHead({ title: 'Sites · Hectarum' })
 const shown = useShown()
 const begin = useNewRow()
 const words = ref('')
-const { rows, next, problem, loading, more } = usePaged<SiteRow, SitePage>('/api/sites', () => ({
+const { rows, next, problem, loading, more } = usePaged<SiteRow, SitePage>(crewUrl('/sites'), () => ({
   q: words.value,
 }))
 const newSite = () =>

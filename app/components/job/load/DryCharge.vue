@@ -130,6 +130,9 @@ const DIRECTIONS = ['along the long side', 'across, at right angles']
               Each pass <strong v-if="wanted"><FigureText :shown="wanted" /></strong
               ><template v-if="setting"
                 >, dial at <strong>{{ setting }}</strong></template
+              ><span v-if="!sheet.calibration" class="soft">
+                The {{ setting ? 'walk waits' : 'dial and the walk wait' }} for a calibration: start low,
+                weigh back, and log it.</span
               >
             </td>
           </tr>

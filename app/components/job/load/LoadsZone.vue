@@ -6,6 +6,7 @@ import type { MixedProduct } from './mixedProduct'
 import { tankIn } from '#core/plan/tankIn'
 
 /** What to measure, load by load or pass by pass, and how far it is to walk. */
+defineProps<{ applicationId: string; version: number }>()
 const { document, sheet, go, day } = useSheet()
 const plan = computed(() => sheet.value.plan)
 const steps = computed(() => mixingSteps(document.value.products))
@@ -51,11 +52,12 @@ const missing = computed(() => sheet.value.problems[0])
         document.method === 'spray' ? 'in mixing order, to measure' : 'to weigh'
       }}</span>
     </div>
-    <p v-if="document.spray.shared === 'day' && document.method === 'spray'" class="small">
-      One mix with others of its day:
-      <NuxtLink :to="`/days/${day}`" :prefetch="false" class="way-out">the common loads</NuxtLink>, where
-      another is sprayed alike. Below stands this site alone.
-    </p>
+    <template v-if="document.spray.shared === 'day' && document.method === 'spray'">
+      <Suspense>
+        <CommonLoads :day="day" :application-id="applicationId" :version="version" />
+      </Suspense>
+      <h3 class="small soft">This site alone</h3>
+    </template>
     <template v-if="plan">
       <div v-if="document.method === 'spray' && tank" class="grid gap-x-5 gap-y-5 sm:grid-cols-2">
         <LoadCard

@@ -48,14 +48,14 @@ useWorkingPages(
 const calibrations = shallowRef<readonly Calibration[]>([])
 await load()
 async function reload() {
-  calibrations.value = await $fetch<readonly Calibration[]>('/api/library/calibrations', {
+  calibrations.value = await $fetch<readonly Calibration[]>(crewUrl('/library/calibrations'), {
     query: { equipmentId: id },
   }).catch(() => [])
 }
 if (draft.value && draft.value.version > 0) await reload()
 const benchTests = shallowRef<readonly BenchTest[]>([])
 if (draft.value && draft.value.version > 0)
-  benchTests.value = await $fetch<readonly BenchTest[]>('/api/library/benchTests', {
+  benchTests.value = await $fetch<readonly BenchTest[]>(crewUrl('/library/benchTests'), {
     query: { equipmentId: id },
   }).catch(() => [])
 useHead({ title: () => `${draft.value?.name || 'New equipment'} · Hectarum` })
@@ -148,7 +148,7 @@ useScreenCommands(() =>
         <CalibrationTable :calibrations="calibrations" :equipment-id="id" />
         <FileExchange
           v-if="stored"
-          :address="`/api/equipment/${id}/calibrations`"
+          :address="crewUrl(`/equipment/${id}/calibrations`)"
           :format="files"
           :say="calibrationsFound"
           @taken="reload"

@@ -109,7 +109,7 @@ async function remove() {
   const version = stored.value?.version
   await forget()
   try {
-    if (version !== undefined) await $fetch(`/api/jobs/${id}`, { method: 'DELETE', body: { version } })
+    if (version !== undefined) await $fetch(crewUrl(`/jobs/${id}`), { method: 'DELETE', body: { version } })
   } catch (error) {
     return notice.say('Not deleted.', errorText(error))
   }
@@ -118,7 +118,7 @@ async function remove() {
   notice.say('The job is deleted.', undefined, {
     label: 'Undo',
     act: async () => {
-      await $fetch(`/api/jobs/${id}/restore`, { method: 'POST', body: {} })
+      await $fetch(crewUrl(`/jobs/${id}/restore`), { method: 'POST', body: {} })
       await navigateTo(`/jobs/${id}`)
     },
   })

@@ -74,6 +74,9 @@ useScreenCommands(() => [
         :state="stored?.state ?? draft.state"
         :class="{ 'next-page': i > 0 }"
       />
+      <Suspense v-if="draft.plannedFor && one.document.spray.shared === 'day'">
+        <CommonLoads :day="draft.plannedFor" :application-id="one.key" :version="draft.version" />
+      </Suspense>
       <section v-if="withWorking" class="mt-6">
         <h2>Working</h2>
         <div v-for="page in one.pages" :key="page.figure" class="rule-b py-2">

@@ -21,7 +21,7 @@ const booking = shallowRef<MixBooking>()
 
 async function open() {
   try {
-    job.value = await $fetch<Job>(`/api/jobs/${id}`)
+    job.value = await $fetch<Job>(crewUrl(`/jobs/${id}`))
     await load()
     const document = application.value?.document
     if (document?.method === 'spray' && document.spray.shared === 'day' && job.value.plannedFor)
@@ -37,7 +37,7 @@ useHead({ title: () => `Log the outcome · ${job.value?.site ?? ''}` })
 const lastBy = useLocalStorage(`hectarum-by:${crew.organization?.id ?? ''}`, '')
 const newestBy = ref('')
 if (lastBy.value === '')
-  newestBy.value = await $fetch<RecordPage>('/api/records', { query: { limit: 1 } }).then(
+  newestBy.value = await $fetch<RecordPage>(crewUrl('/records'), { query: { limit: 1 } }).then(
     ({ rows }) => rows[0]?.by ?? '',
     () => '',
   )

@@ -59,7 +59,7 @@ useWorkingPages(
 await load()
 if (draft.value && draft.value.version > 0) {
   areas.value = await rooms.loadAreas(id).catch(() => [])
-  ledger.value = await $fetch<readonly LedgerRow[]>(`/api/sites/${id}/ledger`).catch(() => [])
+  ledger.value = await $fetch<readonly LedgerRow[]>(crewUrl(`/sites/${id}/ledger`)).catch(() => [])
 }
 useHead({ title: () => `${draft.value?.name || 'New site'} · Hectarum` })
 
@@ -67,7 +67,7 @@ useHead({ title: () => `${draft.value?.name || 'New site'} · Hectarum` })
 async function copy() {
   const copyId = uuid()
   try {
-    await $fetch(`/api/sites/${id}/copy`, {
+    await $fetch(crewUrl(`/sites/${id}/copy`), {
       method: 'POST',
       body: { id: copyId, name: `${draft.value?.name ?? 'Site'}, copy`.slice(0, 200) },
     })

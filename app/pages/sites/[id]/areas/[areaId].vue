@@ -54,7 +54,8 @@ others.value = await rooms.loadAreas(siteId).catch(() => [])
 watch(
   () => stored.value?.version,
   async (version) => {
-    if (version) sizes.value = await $fetch<readonly AreaSize[]>(`/api/areas/${id}/sizes`).catch(() => [])
+    if (version)
+      sizes.value = await $fetch<readonly AreaSize[]>(crewUrl(`/areas/${id}/sizes`)).catch(() => [])
   },
   { immediate: true },
 )

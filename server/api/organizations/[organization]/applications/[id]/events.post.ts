@@ -1,0 +1,16 @@
+import { NewRunEventsSchema } from '#shared/schemas/run'
+import { readBodyAs, readId } from '../../../../../http/readBody'
+import { organizationOf, repositoriesOf } from '../../../../../http/repositoriesOf'
+import { appendRunEvents } from '../../../../../services/appendRunEvents'
+import { dayFor } from '../../../../../services/clock'
+
+export default defineEventHandler(async (event) => {
+  const id = readId(event)
+  const { events } = await readBodyAs(event, NewRunEventsSchema)
+  const organization = organizationOf(event)
+  return appendRunEvents(repositoriesOf(event), id, events, {
+    house: organization.settings.house,
+    rules: organization.settings,
+    dayOf: (instant) => dayFor(organization, new Date(instant)),
+  })
+})

@@ -1,0 +1,17 @@
+import { SaveJobSchema } from '#shared/schemas/job'
+import { readBodyAs, readId } from '../../../../http/readBody'
+import { organizationOf, repositoriesOf } from '../../../../http/repositoriesOf'
+import { todayFor } from '../../../../services/clock'
+import { saveJob } from '../../../../services/saveJob'
+
+export default defineEventHandler(async (event) => {
+  const id = readId(event)
+  const input = await readBodyAs(event, SaveJobSchema)
+  const organization = organizationOf(event)
+  const { house, local, mixes } = organization.settings
+  return saveJob(repositoriesOf(event), id, input, {
+    today: todayFor(organization),
+    house,
+    rules: { local, mixes },
+  })
+})

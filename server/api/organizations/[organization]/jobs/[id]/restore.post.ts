@@ -1,0 +1,12 @@
+import { failure } from '../../../../../http/failure'
+import { readId } from '../../../../../http/readBody'
+import { repositoriesOf } from '../../../../../http/repositoriesOf'
+
+export default defineEventHandler(async (event) => {
+  const id = readId(event)
+  const { jobs } = repositoriesOf(event)
+  await jobs.restore(id)
+  const job = await jobs.find(id)
+  if (!job) throw failure('not-found', 'There is no such job.')
+  return job
+})

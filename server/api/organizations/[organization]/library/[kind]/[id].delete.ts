@@ -1,0 +1,12 @@
+import { RemoveSchema } from '#shared/schemas/library'
+import { readBodyAs, readId } from '../../../../../http/readBody'
+import { repositoriesOf } from '../../../../../http/repositoriesOf'
+import { libraryKindOf } from '../../../../../http/libraryOf'
+
+export default defineEventHandler(async (event) => {
+  const rows = libraryKindOf(event)
+  const id = readId(event)
+  const { version } = await readBodyAs(event, RemoveSchema)
+  await rows.remove(repositoriesOf(event), id, version)
+  return { id }
+})

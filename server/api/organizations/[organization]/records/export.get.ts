@@ -1,0 +1,27 @@
+import { Readable } from 'node:stream'
+import { failure } from '../../../../http/failure'
+import { organizationOf, repositoriesOf } from '../../../../http/repositoriesOf'
+import { todayFor } from '../../../../services/clock'
+import { recordsCsv, recordsJson } from '../../../../services/recordExport'
+import { readRecordQuery } from '../../../../services/recordList'
+
+const FORMATS = {
+  csv: { type: 'text/csv; charset=utf-8', write: recordsCsv },
+  json: { type: 'application/json; charset=utf-8', write: recordsJson },
+} as const
+
+/** The records asked for as a file, streamed. */
+export default defineEventHandler((event) => {
+  const query = getQuery(event)
+  const format = query.format === 'csv' || query.format === 'json' ? query.format : undefined
+  if (!format) throw failure('invalid', [{ path: 'format', message: 'must be csv or json' }])
+  const asked = readRecordQuery(query)
+  const organization = organizationOf(event)
+  setResponseHeader(event, 'content-type', FORMATS[format].type)
+  setResponseHeader(
+    event,
+    'content-disposition',
+    `attachment; filename="records-${todayFor(organization)}.${format}"`,
+  )
+  return sendStream(event, Readable.from(FORMATS[format].write(repositoriesOf(event), organization, asked)))
+})
