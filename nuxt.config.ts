@@ -7,6 +7,8 @@ export default defineNuxtConfig({
   ssr: false,
   imports: { dirs: ['composables/**', 'stores'] },
   components: [{ path: '~/components', pathPrefix: false }],
+  // Prettier breaks lines where HTML has a blank: condensed away, words of two elements would run together.
+  vue: { compilerOptions: { whitespace: 'preserve' } },
   devtools: { enabled: false },
   app: {
     head: {

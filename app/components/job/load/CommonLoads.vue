@@ -7,8 +7,7 @@ import { showQuantity } from '#core/quantity/systems'
  */
 const props = defineProps<{ day: string; applicationId: string; version: number }>()
 const { mixes, load, problem } = useDay(() => props.day)
-await load()
-watch(() => [props.day, props.version], load)
+watch(() => [props.day, props.version], load, { immediate: true })
 const mix = computed(() =>
   mixes.value.find(({ stops }) => stops.some(({ applicationId }) => applicationId === props.applicationId)),
 )

@@ -53,9 +53,7 @@ const missing = computed(() => sheet.value.problems[0])
       }}</span>
     </div>
     <template v-if="document.spray.shared === 'day' && document.method === 'spray'">
-      <Suspense>
-        <CommonLoads :day="day" :application-id="applicationId" :version="version" />
-      </Suspense>
+      <CommonLoads :day="day" :application-id="applicationId" :version="version" />
       <h3 class="small soft">This site alone</h3>
     </template>
     <template v-if="plan">

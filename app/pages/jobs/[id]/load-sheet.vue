@@ -74,9 +74,12 @@ useScreenCommands(() => [
         :state="stored?.state ?? draft.state"
         :class="{ 'next-page': i > 0 }"
       />
-      <Suspense v-if="draft.plannedFor && one.document.spray.shared === 'day'">
-        <CommonLoads :day="draft.plannedFor" :application-id="one.key" :version="draft.version" />
-      </Suspense>
+      <CommonLoads
+        v-if="draft.plannedFor && one.document.spray.shared === 'day'"
+        :day="draft.plannedFor"
+        :application-id="one.key"
+        :version="draft.version"
+      />
       <section v-if="withWorking" class="mt-6">
         <h2>Working</h2>
         <div v-for="page in one.pages" :key="page.figure" class="rule-b py-2">
