@@ -126,7 +126,7 @@ export async function planInBrowser(chrome: Browser, url: string) {
   const path = join(mkdtempSync(join(tmpdir(), 'hectarum-track-')), 'long.gpx')
   const file = Buffer.from(`<gpx version="1.1"><trk><name>Long</name><trkseg>${track}</trkseg></trk></gpx>`)
   writeFileSync(path, file)
-  await page.goto(`${url}/sites/${siteId}/plan?tool=file`)
+  await page.goto(`${url}/sites/${siteId}/map?tool=file`)
   await page.getByLabel('File of outlines').waitFor({ state: 'attached' })
   let importMs = 0
   const importFrames = await framesWhile(page, async () => {

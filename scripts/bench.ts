@@ -182,21 +182,40 @@ async function keystrokes(chrome: Browser) {
 async function planRoute() {
   const echoPort = await freePort()
   const echo = await echoServer(echoPort)
-  const load = async (url: string) => {
+  const load = async (url: string, method: 'GET' | 'POST' = 'POST') => {
     const { requests, latency, non2xx } = await autocannon({
       url,
-      method: 'POST',
-      body: CONTRACT_EXAMPLE,
-      headers: { 'content-type': 'application/json' },
+      method,
+      ...(method === 'POST' && {
+        body: CONTRACT_EXAMPLE,
+        headers: { 'content-type': 'application/json' },
+      }),
       connections: 10,
       duration: 5,
     })
     return { perSecond: Math.round(requests.average), p50: latency.p50, p99: latency.p99, refused: non2xx }
   }
   const bare = await load(`http://127.0.0.1:${echoPort}/`)
+  // A list that never changes, from the same built server: what a request costs before anything is computed.
+  const trivial = await load(`http://127.0.0.1:${port}/api/devices`, 'GET')
   const plan = await load(`http://127.0.0.1:${port}/api/plan`)
   echo.close()
-  return { echo: bare, plan, share: round(plan.perSecond / bare.perSecond) }
+  return {
+    echo: bare,
+    trivial,
+    plan,
+    share: round(plan.perSecond / bare.perSecond),
+    shareOfTrivial: round(plan.perSecond / trivial.perSecond),
+  }
+}
+
+/** Scripts together, gzipped as they are served. */
+function kilobytes(scripts: ReadonlySet<string>): number {
+  const bytes = [...scripts].map((name) => {
+    const file = join(PROJECT, '.output/public/_nuxt', name)
+    return existsSync(`${file}.gz`) ? statSync(`${file}.gz`).size : gzipSync(readFileSync(file)).length
+  })
+  return round(bytes.reduce((sum, size) => sum + size, 0) / 1000, 4)
 }
 
 /** Every script the list of jobs asks for on a first visit, gzipped as it is served. */
@@ -211,16 +230,14 @@ async function firstLoad(chrome: Browser) {
     })
     await page.goto(`http://127.0.0.1:${port}${path}`, { waitUntil: 'networkidle' })
     await context.close()
-    const bytes = [...scripts].map((name) => {
-      const file = join(PROJECT, '.output/public/_nuxt', name)
-      return existsSync(`${file}.gz`) ? statSync(`${file}.gz`).size : gzipSync(readFileSync(file)).length
-    })
-    return round(bytes.reduce((sum, size) => sum + size, 0) / 1000, 4)
+    return kilobytes(scripts)
   }
+  const shell = await fetch(`http://127.0.0.1:${port}/`).then((answer) => answer.text())
   return {
     jobs: await measure('/jobs'),
     jobSheet: await measure(`/jobs/${SAMPLE_JOBS.running}`),
-    bareStack: 254,
+    /** What the bare shell names, before any page. */
+    shell: kilobytes(new Set(shell.match(/[\w-]+\.js(?=")/g))),
   }
 }
 

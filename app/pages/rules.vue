@@ -106,14 +106,16 @@ const house = computed(() => {
 .list {
   table-layout: fixed;
 }
-.list th:nth-child(1) {
-  width: 26%;
-}
-.list th:nth-child(2) {
-  width: 13%;
-}
-.list th:nth-child(3) {
-  width: 24%;
+@media (min-width: 761px) {
+  .list th:nth-child(1) {
+    width: 26%;
+  }
+  .list th:nth-child(2) {
+    width: 13%;
+  }
+  .list th:nth-child(3) {
+    width: 24%;
+  }
 }
 .list td,
 .list th {

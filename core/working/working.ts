@@ -15,13 +15,24 @@ export interface WorkingBook {
   another: () => WorkingBook
 }
 
-/** A book that keeps every page. */
+/** A book that keeps every page; its lines are written when somebody first reads them, and once. */
 export function openWorkingBook(): WorkingBook {
   const pages: Working[] = []
   return {
-    note: (figure, lines) => pages.push({ figure, lines: lines() }),
+    note: (figure, lines) => pages.push(pageOf(figure, lines)),
     pages: () => pages,
     another: openWorkingBook,
+  }
+}
+
+function pageOf(figure: string, write: () => readonly string[]): Working {
+  let written: readonly string[] | undefined
+  return {
+    figure,
+    get lines() {
+      written ??= write()
+      return written
+    },
   }
 }
 
