@@ -16,7 +16,7 @@ test.each([
   expect(differences(mine, theirs)).toEqual([{ path, mine: here, theirs: there }])
 })
 
-test('ids, versions and what the server adds are no differences; a figure that reads the same is none', () => {
+test('ids, versions and what the server adds are no differences', () => {
   expect(
     differences({ id: 'a', version: 1, sizeM2: 3, x: 1 }, { id: 'b', version: 2, sizeM2: 4, x: 1 }),
   ).toEqual([])

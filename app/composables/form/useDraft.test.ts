@@ -112,7 +112,7 @@ test('what is typed while it is being sent follows by itself', async () => {
   expect(server).toEqual({ version: 3, name: 'Back', place: 'Quay' })
 })
 
-test('another tab’s change of another field comes in and is said; of the same field it is asked', async () => {
+test('another tab’s change of another field comes in; of the same field it is asked', async () => {
   const row = await opened()
   server = { ...server, version: 2, place: 'Harbour' }
   row.change({ name: 'Back' })
@@ -129,7 +129,7 @@ test('another tab’s change of another field comes in and is said; of the same 
   expect(server).toMatchObject({ name: 'Mine', place: 'Harbour' })
 })
 
-test('a page torn away while it saved its own words finds them again, and no quarrel with itself', async () => {
+test('a page torn away while it saved finds its words again, without a quarrel', async () => {
   kept.set('crew:a', { version: 1, name: 'Back yard', place: 'Quay' })
   kept.set('crew:a:base', { base: server, sent: { version: 1, name: 'Back', place: 'Quay' } })
   server = { version: 2, name: 'Back', place: 'Quay' }
