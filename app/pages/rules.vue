@@ -18,6 +18,23 @@ try {
 } catch (error) {
   problem.value = errorText(error)
 }
+const COLUMNS = [
+  { accessorKey: 'looksAt', header: 'Looks at' },
+  { accessorKey: 'level', header: 'says' },
+  { accessorKey: 'limit', header: 'limit' },
+  { accessorKey: 'source', header: 'source' },
+  { id: 'stopped', header: 'stopped lately' },
+]
+/** Even columns on a desk; on a phone each rule is a small block of its own. */
+const TABLE = {
+  base: 'w-full table-fixed max-sm:block',
+  caption: 'sr-only',
+  thead: 'max-sm:sr-only',
+  tbody: 'max-sm:block divide-(--rule)',
+  tr: 'max-sm:block max-sm:py-2',
+  th: 'py-1.5 pl-0 pr-3 font-normal text-[13.5px] text-(--soft)',
+  td: 'max-sm:block max-sm:py-0.5 py-2 pl-0 pr-3 align-top whitespace-normal text-[14.5px] text-(--ink)',
+}
 const MOST = 3
 const stoppedBy = (codes: readonly CheckCode[]) =>
   refusals.value.filter(({ code }) => codes.includes(code)).slice(0, MOST)
@@ -64,62 +81,36 @@ const house = computed(() => {
     <p v-if="families.length === 0" class="soft">No rule says that.</p>
     <section v-for="family in families" :key="family.name" class="mt-5">
       <h2>{{ family.name }}</h2>
-      <table class="list">
-        <thead>
-          <tr>
-            <th scope="col">Looks at</th>
-            <th scope="col">says</th>
-            <th scope="col">limit</th>
-            <th scope="col">source</th>
-            <th scope="col">stopped lately</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="rule in family.rules" :key="rule.codes.join(' ')">
-            <th scope="row">{{ rule.looksAt }}</th>
-            <td data-label="says">{{ rule.level }}</td>
-            <td data-label="limit">{{ prettyUnits(rule.limit) }}</td>
-            <td data-label="source" class="soft small">{{ rule.source }}</td>
-            <td data-label="stopped lately" class="small">
-              <template v-for="refusal in stoppedBy(rule.codes)" :key="refusal.at + refusal.applicationId">
-                <NuxtLink
-                  v-if="refusal.jobId"
-                  :to="`/jobs/${refusal.jobId}`"
-                  :title="refusal.message"
-                  class="way-out block"
-                  >{{ refusal.site || 'a job' }}, {{ instantText(refusal.at, crew.organization?.timeZone) }}
-                </NuxtLink>
-                <span v-else class="block"
-                  >a job that is gone, {{ instantText(refusal.at, crew.organization?.timeZone) }}</span
-                >
-              </template>
-              <span v-if="stoppedBy(rule.codes).length === 0" class="soft">none</span>
-            </td>
-          </tr>
-        </tbody>
-      </table>
+      <UTable :data="[...family.rules]" :columns="COLUMNS" :ui="TABLE" :caption="family.name">
+        <template #level-cell="{ row }"
+          ><span class="soft small sm:hidden">says </span>{{ row.original.level }}</template
+        >
+        <template #limit-cell="{ row }"
+          ><span class="soft small sm:hidden">limit </span>{{ prettyUnits(row.original.limit) }}</template
+        >
+        <template #source-cell="{ row }"
+          ><span class="soft small sm:hidden">source </span>{{ row.original.source }}</template
+        >
+        <template #stopped-cell="{ row }">
+          <span class="soft small sm:hidden">stopped lately </span>
+          <template
+            v-for="refusal in stoppedBy(row.original.codes)"
+            :key="refusal.at + refusal.applicationId"
+          >
+            <NuxtLink
+              v-if="refusal.jobId"
+              :to="`/jobs/${refusal.jobId}`"
+              :title="refusal.message"
+              class="way-out block"
+              >{{ refusal.site || 'a job' }}, {{ instantText(refusal.at, crew.organization?.timeZone) }}
+            </NuxtLink>
+            <span v-else class="block"
+              >a job that is gone, {{ instantText(refusal.at, crew.organization?.timeZone) }}</span
+            >
+          </template>
+          <span v-if="stoppedBy(row.original.codes).length === 0" class="soft">none</span>
+        </template>
+      </UTable>
     </section>
   </main>
 </template>
-
-<style scoped>
-.list {
-  table-layout: fixed;
-}
-@media (min-width: 761px) {
-  .list th:nth-child(1) {
-    width: 26%;
-  }
-  .list th:nth-child(2) {
-    width: 13%;
-  }
-  .list th:nth-child(3) {
-    width: 24%;
-  }
-}
-.list td,
-.list th {
-  vertical-align: top;
-  overflow-wrap: anywhere;
-}
-</style>

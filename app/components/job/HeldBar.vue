@@ -10,45 +10,37 @@ const { go, follow } = useRemedies()
 
 <template>
   <section class="held" role="alert" :aria-label="what">
-    <p>
+    <div class="flex items-baseline justify-between gap-3">
       <strong>{{ what }}</strong>
-      <button type="button" class="plain-button way-out small float-right" @click="emit('close')">
-        Close
-      </button>
-    </p>
+      <UButton label="Close" variant="link" size="sm" @click="emit('close')" />
+    </div>
     <ul>
-      <li v-for="(hold, i) in holds" :key="i">
-        <span aria-hidden="true" class="sign">■</span>
-        {{ prettyUnits(hold.message) }}
-        <span class="inline-flex flex-wrap gap-x-3">
-          <button
-            v-if="hold.index !== index"
-            type="button"
-            class="plain-button way-out"
-            @click="emit('choose', hold.index)"
-          >
-            In application {{ hold.index + 1 }}
-          </button>
-          <button
-            v-else-if="hold.path !== undefined"
-            type="button"
-            class="plain-button way-out"
-            @click="go(hold.path)"
-          >
-            Put it right
-          </button>
-          <template v-else>
-            <button
-              v-for="remedy in hold.stop?.remedies"
-              :key="remedy.label"
-              type="button"
-              class="plain-button way-out"
-              @click="follow(remedy)"
-            >
-              {{ prettyUnits(remedy.label) }}
-            </button>
-          </template>
-        </span>
+      <li v-for="(hold, i) in holds" :key="i" class="flex flex-wrap items-baseline gap-x-3">
+        <span><span aria-hidden="true" class="sign">■</span> {{ prettyUnits(hold.message) }}</span>
+        <UButton
+          v-if="hold.index !== index"
+          :label="`In application ${hold.index + 1}`"
+          variant="link"
+          size="sm"
+          @click="emit('choose', hold.index)"
+        />
+        <UButton
+          v-else-if="hold.path !== undefined"
+          label="Put it right"
+          variant="link"
+          size="sm"
+          @click="go(hold.path)"
+        />
+        <template v-else>
+          <UButton
+            v-for="remedy in hold.stop?.remedies"
+            :key="remedy.label"
+            :label="prettyUnits(remedy.label)"
+            variant="link"
+            size="sm"
+            @click="follow(remedy)"
+          />
+        </template>
       </li>
     </ul>
   </section>

@@ -69,9 +69,13 @@ useScreenCommands(() => [
         </p>
         <DayMix v-for="mix in mixes" :key="mix.key" :mix="mix">
           <template #action>
-            <button type="button" class="plain-button way-out small no-print" @click="share(mix.stops, '')">
-              Mix them apart
-            </button>
+            <UButton
+              label="Mix them apart"
+              variant="link"
+              size="sm"
+              class="no-print"
+              @click="share(mix.stops, '')"
+            />
           </template>
         </DayMix>
       </div>
