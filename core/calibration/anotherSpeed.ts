@@ -1,10 +1,8 @@
+import { ROUNDING } from '../quantity/tolerance'
 import { metresPerSecond, type MetresPerSecond } from '../quantity/quantity'
 
 /** A calibration is trusted this near its own speed and questioned beyond (trade.md 3). */
 export const SPEED_TRUST = 0.15
-
-/** Compared with a hair's tolerance, so that exactly 15 % is still trusted. */
-const TOLERANCE = 1e-9
 
 export interface AtSpeed {
   /** kg or m3 on each m2 in one pass, at the new speed. */
@@ -38,4 +36,4 @@ export function speedForRate(
  * Whether a speed is near enough to the one a calibration was made at; both in one unit. Source: trade.md 3.
  */
 export const paceOf = (speed: number, calibrated: number): AtSpeed['trust'] =>
-  Math.abs(speed / calibrated - 1) <= SPEED_TRUST + TOLERANCE ? 'trusted' : 'questioned'
+  Math.abs(speed / calibrated - 1) <= SPEED_TRUST + ROUNDING ? 'trusted' : 'questioned'

@@ -1,3 +1,4 @@
+import { isOver } from '../quantity/tolerance'
 import type { ComputeIssue } from '../computeIssue'
 import { READING_ERROR_M, SCALE_ERROR } from '../ground/instruments'
 import { amountFactor, areaSi, lengthSi, speedSi, type Quantity } from '../quantity/quantity'
@@ -291,7 +292,7 @@ function trustOf(
       ? [
           {
             code: 'nozzles' as const,
-            good: amounts.every((one) => Math.abs(one / mean - 1) <= NOZZLE_LIMIT * (1 + 1e-9)),
+            good: amounts.every((one) => !isOver(Math.abs(one / mean - 1), NOZZLE_LIMIT)),
           },
         ]
       : []),

@@ -1,3 +1,4 @@
+import { isOver } from '../quantity/tolerance'
 import { readTapedCourse, type TapedCourse, type ToolReading } from '../ground/toolCourse'
 import type { Entered } from '../quantity/entered'
 import { amountFactor, lengthSi, type Quantity } from '../quantity/quantity'
@@ -116,7 +117,7 @@ function readSprayer({ tank, fillTo, dead, agitate, nozzles }: SprayerDocument, 
   fields.optional('document.nozzles.spacing', nozzles.spacing, 'length', 'Nozzle spacing', 'above-zero')
   const si = (q: Quantity<AmountUnit>) => q.value * amountFactor(q.unit)
   const most = filled ?? whole
-  if (whole && filled && si(filled) > si(whole) * (1 + 1e-9))
+  if (whole && filled && isOver(si(filled), si(whole)))
     fields.wrong('document.fillTo', 'It can’t be filled to more than the tank holds.')
   if (most && still && si(still) >= si(most))
     fields.wrong('document.dead', 'What stays in hose and boom must be less than the tank holds.')

@@ -1,3 +1,4 @@
+import { isOver } from '../quantity/tolerance'
 import { fieldReader } from '../quantity/fieldReader'
 import type { Entered } from '../quantity/entered'
 
@@ -28,7 +29,7 @@ export function likeGrain(products: readonly Grained[], name: string): readonly 
     const other = sizeOf(product)
     return !same(product.name) &&
       other !== undefined &&
-      Math.abs(Math.log(other / size)) <= Math.log(1 + LIKE_GRAIN) + 1e-9
+      !isOver(Math.abs(Math.log(other / size)), Math.log(1 + LIKE_GRAIN))
       ? [product.name]
       : []
   })

@@ -1,3 +1,4 @@
+import { isOver, isUnder } from '../quantity/tolerance'
 import { sixDigits } from '../working/figureText'
 import type { WorkingBook } from '../working/working'
 
@@ -61,9 +62,6 @@ export function checkNozzles({ flows, rated }: NozzleSet): NozzleCheck | undefin
   }
 }
 
-/** Hair's tolerance, so that exactly on the limit still passes. */
-const HAIR = 1e-9
-
 function stateOf(
   flow: number,
   off: number,
@@ -71,9 +69,9 @@ function stateOf(
   mean: number,
 ): NozzleState['state'] {
   if (flow < mean * BLOCKED) return 'blocked'
-  if (overRated !== undefined && overRated > WORN_LIMIT + HAIR) return 'worn'
-  if (off > NOZZLE_LIMIT + HAIR) return 'high'
-  return off < -NOZZLE_LIMIT - HAIR ? 'low' : 'right'
+  if (overRated !== undefined && isOver(overRated, WORN_LIMIT)) return 'worn'
+  if (isOver(off, NOZZLE_LIMIT)) return 'high'
+  return isOver(-off, NOZZLE_LIMIT) ? 'low' : 'right'
 }
 
 /** What ties a boom's carrier to the way it is driven; all SI. */
@@ -124,7 +122,7 @@ export const flowAtPressure = (
   other: number,
   { low, high }: PressureRange,
 ): number | undefined =>
-  other >= low * (1 - HAIR) && other <= high * (1 + HAIR) ? flow * Math.sqrt(other / pressure) : undefined
+  !isUnder(other, low) && !isOver(other, high) ? flow * Math.sqrt(other / pressure) : undefined
 
 /** Pressure that gives a flow, Pa, and whether the nozzle bears it. */
 export function pressureForFlow(
@@ -136,7 +134,7 @@ export function pressureForFlow(
   const needed = pressure * (wanted / flow) ** 2
   return {
     pressure: needed,
-    within: needed < low * (1 - HAIR) ? 'too-low' : needed > high * (1 + HAIR) ? 'too-high' : 'range',
+    within: isUnder(needed, low) ? 'too-low' : isOver(needed, high) ? 'too-high' : 'range',
   }
 }
 

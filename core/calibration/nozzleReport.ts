@@ -1,3 +1,4 @@
+import { isOver } from '../quantity/tolerance'
 import { sixDigits } from '../working/figureText'
 import { closedWorkingBook, type WorkingBook } from '../working/working'
 import { NOZZLE_LIMIT, WORN_LIMIT } from './nozzleFlow'
@@ -14,9 +15,6 @@ export interface NozzleReport {
   readonly uneven: readonly number[]
   readonly worn: readonly number[]
 }
-
-/** Figures on a limit are within it. */
-const ON_LIMIT = 1e-9
 
 /**
  * @param flows of each nozzle, m3/s; at least one above nought
@@ -43,8 +41,7 @@ export function nozzleReport(
   return {
     mean,
     off,
-    uneven: places((place) => Math.abs(off[place] ?? 0) > NOZZLE_LIMIT + ON_LIMIT),
-    worn:
-      rated === undefined ? [] : places((place) => (flows[place] ?? 0) / rated - 1 > WORN_LIMIT + ON_LIMIT),
+    uneven: places((place) => isOver(Math.abs(off[place] ?? 0), NOZZLE_LIMIT)),
+    worn: rated === undefined ? [] : places((place) => isOver((flows[place] ?? 0) / rated - 1, WORN_LIMIT)),
   }
 }

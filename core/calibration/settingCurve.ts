@@ -1,3 +1,4 @@
+import { ROUNDING } from '../quantity/tolerance'
 import { err, ok, type Result } from '../result'
 import { UNEVEN_RUNS } from '../quantity/repeats'
 import { sixDigits } from '../working/figureText'
@@ -231,7 +232,7 @@ const guessed = (
   ok({
     setting: point.setting * (wanted / point.flow) ** (1 / UNTRIED_POWER),
     flow: wanted,
-    reach: Math.abs(wanted / point.flow - 1) < 1e-9 ? 'tested' : 'guess',
+    reach: Math.abs(wanted / point.flow - 1) < ROUNDING ? 'tested' : 'guess',
     spread,
   })
 

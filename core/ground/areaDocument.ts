@@ -1,3 +1,4 @@
+import { isOver } from '../quantity/tolerance'
 import type { Entered } from '../quantity/entered'
 import type { LengthUnit } from '../quantity/units'
 import type { FieldReader } from '../quantity/fieldReader'
@@ -107,7 +108,7 @@ export function readArea(
       fields.optional(`document.grass.${i}.share`, share, 'percent', 'Share', 'above-zero')?.value ?? 0,
   )
   const sum = shares.reduce((total, share) => total + share, 0)
-  if (sum > 100 + 1e-9)
+  if (isOver(sum, 100))
     fields.wrong(
       `document.grass.${shares.length - 1}.share`,
       `The shares of the grasses come to ${Math.round(sum)} %: together they are at most 100 %.`,

@@ -1,3 +1,4 @@
+import { isOver } from '../quantity/tolerance'
 import type { Entered } from '../quantity/entered'
 import type { FieldReader } from '../quantity/fieldReader'
 import type { GrassName } from '../ground/grasses'
@@ -205,7 +206,7 @@ function readExtras(
           ?.value ?? 0,
     )
     const sum = shares.reduce((total, share) => total + share, 0)
-    if (sum > 100 + 1e-9)
+    if (isOver(sum, 100))
       fields.wrong(
         'document.nForms.urea',
         `The forms of nitrogen come to ${Math.round(sum)} % of it: together they are at most 100 %.`,
@@ -274,7 +275,7 @@ function readLine(line: RateLine, path: string, fields: FieldReader): void {
   if (
     from.dimension === to.dimension &&
     from.per === to.per &&
-    low.value * from.factor > high.value * to.factor * (1 + 1e-9)
+    isOver(low.value * from.factor, high.value * to.factor)
   ) {
     fields.wrong(
       `${path}.low`,

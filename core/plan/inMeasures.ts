@@ -1,3 +1,4 @@
+import { isOver, stepsToCover } from '../quantity/tolerance'
 import { betweenDimensions } from '../label/asProduct'
 import type { MeasuredTool } from '../label/productDocument'
 import { readPositive } from '../quantity/entered'
@@ -63,11 +64,11 @@ export function inMeasures(
     })
     .toSorted((a, b) => b.holds - a.holds)
   const tool =
-    known.find(({ holds }) => holds <= wanted * (1 + 1e-9)) ??
+    known.find(({ holds }) => !isOver(holds, wanted)) ??
     known.toSorted((a, b) => a.holds / a.divided - b.holds / b.divided)[0]
   if (!tool) return undefined
   const mark = tool.holds / tool.divided
-  const steps = Math.ceil(wanted / mark - 0.5 - 1e-9)
+  const steps = stepsToCover(wanted / mark - 0.5)
   if (steps < 1) return undefined
   const [fills, marks] = [Math.floor(steps / tool.divided), steps % tool.divided]
   const off = (steps * mark) / wanted - 1

@@ -1,3 +1,4 @@
+import { stepsToCover } from '../quantity/tolerance'
 import { sixDigits } from '../working/figureText'
 import { closedWorkingBook, type WorkingBook } from '../working/working'
 
@@ -26,7 +27,7 @@ export function lightPasses(
   book: WorkingBook = closedWorkingBook,
 ): LightPasses {
   const exact = whole / perPass
-  const passes = Math.min(MOST_PASSES, Math.max(1, Math.ceil(exact - 1e-9)))
+  const passes = Math.min(MOST_PASSES, Math.max(1, stepsToCover(exact)))
   book.note('passes.light', () => [
     `all passes together put down ${sixDigits(1000 * whole)} g/m2, one at this setting ` +
       `${sixDigits(1000 * perPass)} g/m2`,

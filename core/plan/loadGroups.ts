@@ -1,3 +1,4 @@
+import { isSameFigure, isUnder } from '../quantity/tolerance'
 import type { LoadPlan } from './plan'
 
 /** Loads that are measured alike, told as one. */
@@ -6,8 +7,6 @@ export interface LoadGroup {
   readonly load: LoadPlan
   readonly count: number
 }
-
-const SAME = 1e-9
 
 /**
  * Groups a plan's loads for the eye: the full ones together, the part load by itself.
@@ -29,14 +28,14 @@ export function loadGroups(
 }
 
 function titleOf(load: LoadPlan, count: number, tank: number, vessel: 'load' | 'bottle'): string {
-  const name = load.carrier.value >= tank * (1 - SAME) ? `Full ${vessel}` : `Part ${vessel}`
+  const name = !isUnder(load.carrier.value, tank) ? `Full ${vessel}` : `Part ${vessel}`
   return count === 1 ? name : `${count} x ${name.toLowerCase()}`
 }
 
 function alike(a: LoadPlan, b: LoadPlan): boolean {
   return (
-    Math.abs(a.carrier.value - b.carrier.value) <= SAME * a.carrier.value &&
-    Math.abs(a.size.value - b.size.value) <= SAME * a.size.value &&
+    isSameFigure(a.carrier.value, b.carrier.value) &&
+    isSameFigure(a.size.value, b.size.value) &&
     (a.areas ?? []).join() === (b.areas ?? []).join() &&
     a.products.every((product, i) => product.measured.value === b.products[i]?.measured.value)
   )

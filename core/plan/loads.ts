@@ -1,10 +1,8 @@
+import { isOver, stepsToCover } from '../quantity/tolerance'
 import type { LoadStyle } from './planRequest'
 
 /** Loads beyond this many are a mistake in the units, not a plan. */
 export const MOST_LOADS = 1000
-
-/** Whole loads are counted with this tolerance, so that 52 gal in a 26 gal tank is two loads, not three. */
-const COUNT_TOLERANCE = 1e-9
 
 export interface Load {
   /** m3 of finished spray in the tank. */
@@ -22,8 +20,7 @@ export interface Load {
  * @param mix m3 of spray to make, dead volume included
  * @param tank m3 one tank holds
  */
-export const loadCount = (mix: number, tank: number): number =>
-  Math.max(1, Math.ceil(mix / tank - COUNT_TOLERANCE))
+export const loadCount = (mix: number, tank: number): number => Math.max(1, stepsToCover(mix / tank))
 
 /**
  * Splits a mix into tank loads. The dead volume is taken from the last load, and from the one before if the
@@ -65,7 +62,7 @@ export function loadsByArea(
   sprays.forEach((own, area) => {
     const spray = own + (area === sprays.length - 1 ? dead : 0)
     const open = loads.at(-1)
-    if (open && open.carrier + spray <= tank * (1 + COUNT_TOLERANCE)) {
+    if (open && !isOver(open.carrier + spray, tank)) {
       open.carrier += spray
       open.areas.push(area)
       return

@@ -1,5 +1,4 @@
-/** Steps are counted with this tolerance: 0.7 / 0.1 is seven steps. */
-const STEP_TOLERANCE = 1e-9
+import { ROUNDING, isOver, wholeSteps } from '../quantity/tolerance'
 
 /**
  * The amount a scale or cup with this step really measures for an exact amount.
@@ -14,15 +13,13 @@ const STEP_TOLERANCE = 1e-9
  */
 export function measuredAmount(amount: number, step: number, cap: number): number {
   const exact = amount / step
-  const down = Math.floor(exact + STEP_TOLERANCE)
-  const nearest = exact - down > 0.5 + STEP_TOLERANCE ? down + 1 : down
-  if (nearest * step <= withinCap(cap)) return atLeastOne(nearest, step, cap)
+  const down = wholeSteps(exact)
+  const nearest = exact - down > 0.5 + ROUNDING ? down + 1 : down
+  if (!isOver(nearest * step, cap)) return atLeastOne(nearest, step, cap)
   return atLeastOne(down, step, cap)
 }
 
-const withinCap = (cap: number): number => cap * (1 + STEP_TOLERANCE)
-
 function atLeastOne(steps: number, step: number, cap: number): number {
   if (steps >= 1) return steps * step
-  return step <= withinCap(cap) ? step : 0
+  return !isOver(step, cap) ? step : 0
 }

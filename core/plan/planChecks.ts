@@ -1,3 +1,4 @@
+import { isOver, isUnder } from '../quantity/tolerance'
 import { formatFigure } from '../quantity/format'
 import { asEntered } from '../working/figureText'
 import { amountFactor } from '../quantity/quantity'
@@ -8,8 +9,6 @@ import { CHECK_LEVELS, type LoadPlan, type PlanCheck, type ProductTotal } from '
 import type { SprayMethod } from './planRequest'
 import type { ResolvedProduct } from './resolveProducts'
 
-/** Figures this close to a limit are on it, not over it. */
-const LIMIT_TOLERANCE = 1e-9
 /** Most quick-release nitrogen in one go, lb/1000 ft2 (trade.md 6, house default). */
 export const QUICK_N_LIMIT = 1.0
 /**
@@ -19,9 +18,6 @@ export const QUICK_N_LIMIT = 1.0
 const COARSE_SHARE = 0.03
 /** Without a stated minimum, a part load under this share of the tank is called small. */
 const SMALL_LOAD_SHARE = 0.1
-
-const above = (value: number, limit: number) => value > limit * (1 + LIMIT_TOLERANCE)
-const below = (value: number, limit: number) => value < limit * (1 - LIMIT_TOLERANCE)
 
 /** Stop, then warn, then note; within one level in product order, sums last. */
 export function sortChecks<C extends { readonly level: PlanCheck['level']; readonly productId?: string }>(
@@ -48,7 +44,7 @@ export function limitChecks({ product, dose, limits }: ResolvedProduct): readonl
     return entered ? asEntered(entered) : ''
   }
   const checks: PlanCheck[] = []
-  if (limits.maxPerApplication !== undefined && above(dose.perArea, limits.maxPerApplication)) {
+  if (limits.maxPerApplication !== undefined && isOver(dose.perArea, limits.maxPerApplication)) {
     checks.push({
       level: 'stop',
       code: 'above-max-per-application',
@@ -56,7 +52,7 @@ export function limitChecks({ product, dose, limits }: ResolvedProduct): readonl
       message: `${gives} is over the label's most for one application, ${limitText('maxPerApplication')}.`,
     })
   }
-  if (limits.high !== undefined && above(dose.perArea, limits.high)) {
+  if (limits.high !== undefined && isOver(dose.perArea, limits.high)) {
     checks.push({
       level: 'stop',
       code: 'rate-above-label',
@@ -64,7 +60,7 @@ export function limitChecks({ product, dose, limits }: ResolvedProduct): readonl
       message: `${gives} is over the label's highest rate, ${limitText('high')}.`,
     })
   }
-  if (limits.low !== undefined && below(dose.perArea, limits.low)) {
+  if (limits.low !== undefined && isUnder(dose.perArea, limits.low)) {
     checks.push({
       level: 'warn',
       code: 'rate-below-label',
@@ -84,7 +80,7 @@ export function coarseCheck(
     (most, { exact, measured }) => Math.max(most, Math.abs(measured - exact) / exact),
     0,
   )
-  if (measure.step === undefined || !above(worst, COARSE_SHARE)) return []
+  if (measure.step === undefined || !isOver(worst, COARSE_SHARE)) return []
   return [
     {
       level: 'warn',
@@ -108,7 +104,7 @@ export function nutrientChecks({ quickN, unknown }: NutrientsSum): readonly Plan
       `${product.name ?? product.id} is measured by volume and its density is not given: the nutrients ` +
       'laid down are not known.',
   }))
-  if (above(quickN, QUICK_N_LIMIT)) {
+  if (isOver(quickN, QUICK_N_LIMIT)) {
     checks.push({
       level: 'warn',
       code: 'quick-nitrogen-high',
@@ -124,7 +120,7 @@ export function nutrientChecks({ quickN, unknown }: NutrientsSum): readonly Plan
 export function partLoadCheck(loads: readonly Load[], { tank, agitate }: SprayMethod): readonly PlanCheck[] {
   const unitSi = amountFactor(tank.unit)
   const limit = agitate ? agitate.value * amountFactor(agitate.unit) : tank.value * unitSi * SMALL_LOAD_SHARE
-  const small = loads.findIndex((load) => below(load.carrier, limit))
+  const small = loads.findIndex((load) => isUnder(load.carrier, limit))
   const load = loads[small]
   if (!load) return []
   const source = agitate

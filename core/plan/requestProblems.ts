@@ -1,3 +1,4 @@
+import { isOver } from '../quantity/tolerance'
 import { betweenDimensions } from '../label/asProduct'
 import type { Carrier } from '../label/dose'
 import { amountFactor } from '../quantity/quantity'
@@ -103,7 +104,7 @@ function limitOrderProblems(
     per === 'spray' && low.per !== high.per && carrier ? carrier.perArea : 1
   const lowSi = limits.low.value * low.factor * conversion.value * ground(low.per)
   const highSi = limits.high.value * high.factor * ground(high.per)
-  if (lowSi <= highSi * (1 + 1e-9)) return []
+  if (!isOver(lowSi, highSi)) return []
   return [
     invalid(
       `${path}.limits.low`,

@@ -1,3 +1,4 @@
+import { ROUNDING, wholeSteps } from '../quantity/tolerance'
 import type { EquipmentDocument } from '../calibration/equipmentDocument'
 import { readPositive } from '../quantity/entered'
 import { amountFactor, type Quantity } from '../quantity/quantity'
@@ -28,14 +29,14 @@ export function tubFills(
   const unit = amountFactor(charge.unit)
   const most = (capacity.value * amountFactor(capacity.unit)) / unit
   const tub = tare ? (tare.value * amountFactor(tare.unit)) / unit : 0
-  const full = Math.floor(charge.value / most + 1e-9)
+  const full = wholeSteps(charge.value / most)
   const rest = charge.value - full * most
   const fill = (count: number, net: number): TubFill => ({
     count,
     net: { value: net, unit: charge.unit },
     shows: { value: net + tub, unit: charge.unit },
   })
-  return [...(full > 0 ? [fill(full, most)] : []), ...(rest > most * 1e-9 ? [fill(1, rest)] : [])]
+  return [...(full > 0 ? [fill(full, most)] : []), ...(rest > most * ROUNDING ? [fill(1, rest)] : [])]
 }
 
 interface Tool {

@@ -2,7 +2,7 @@ import { formatFigure } from '../quantity/format'
 import { fieldReader } from '../quantity/fieldReader'
 import { celsius, temperatureIn } from '../quantity/temperature'
 import { rateUnitParts } from '../quantity/rateUnit'
-import { isUnder } from '../quantity/tolerance'
+import { ROUNDING, isUnder } from '../quantity/tolerance'
 import { CUBIC_METRES_PER, SQUARE_METRES_PER, type TemperatureUnit } from '../quantity/units'
 import type { Entered } from '../quantity/entered'
 import type { Quantity } from '../quantity/quantity'
@@ -25,9 +25,6 @@ const SWEET = 7.5
 const LEAF_FEED_WATER = 1
 /** Warmer or colder than any day a lawn is worked on, °C. */
 const UNLIKELY = { from: -15, to: 52 } as const
-
-/** Rounding of a temperature that was turned from one scale to the other, °C. */
-const HAIR = 1e-9
 
 interface DayRead {
   readonly air: Reading | undefined
@@ -93,7 +90,7 @@ const limitOf = ({ line }: VisitedProduct, name: 'airMost' | 'soilFrom' | 'soilT
 
 function heatChecks(line: VisitedProduct, { air }: DayRead): readonly Check[] {
   const most = limitOf(line, 'airMost')
-  if (!air || !most || air.degrees <= celsius(most) + 1e-9) return []
+  if (!air || !most || air.degrees <= celsius(most) + ROUNDING) return []
   return [
     {
       level: 'stop',
@@ -112,9 +109,9 @@ function soilWindow(line: VisitedProduct, { soil }: DayRead): readonly Check[] {
   if (!soil) return []
   const [from, to] = [limitOf(line, 'soilFrom'), limitOf(line, 'soilTo')]
   const off =
-    from && soil.degrees < celsius(from) - HAIR
+    from && soil.degrees < celsius(from) - ROUNDING
       ? `under the ${told(from, soil.unit)} from`
-      : to && soil.degrees > celsius(to) + HAIR
+      : to && soil.degrees > celsius(to) + ROUNDING
         ? `over the ${told(to, soil.unit)} up to`
         : undefined
   return off
@@ -133,7 +130,7 @@ function soilWindow(line: VisitedProduct, { soil }: DayRead): readonly Check[] {
 
 const isHot = ({ draft }: RuleVisit, { air }: DayRead) =>
   draft.day?.turf === 'heat-stressed' ||
-  (air !== undefined && air.degrees >= celsius(fahrenheit(HEAT)) - HAIR)
+  (air !== undefined && air.degrees >= celsius(fahrenheit(HEAT)) - ROUNDING)
 
 /** Chloride potassium or much salt, in heat or where nothing waters it in. */
 function saltChecks(
@@ -194,7 +191,7 @@ function formChecks({ lines, draft, lawns }: RuleVisit, { soil }: DayRead): read
   if (!soil) return []
   return lines.flatMap(({ note, product }): readonly Check[] => {
     if (shareOf(product.document, 'urea') <= 50) return []
-    if (soil.degrees < celsius(fahrenheit(UREA_COLD)) - HAIR)
+    if (soil.degrees < celsius(fahrenheit(UREA_COLD)) - ROUNDING)
       return [
         {
           level: 'note',

@@ -1,3 +1,4 @@
+import { wholeSteps } from '../quantity/tolerance'
 import { daysAfter } from '../calendar/daysBetween'
 import { countIn } from '../label/productDocument'
 import { fieldReader } from '../quantity/fieldReader'
@@ -65,7 +66,7 @@ function leftOn(
   const now = rate * dates
   const left = limit && Math.max(0, limit.perArea - laid - now)
   const byCount = times === undefined ? undefined : Math.max(0, times - applicationsIn(rows) - dates)
-  const byAmount = left === undefined ? undefined : Math.floor(left / rate + 1e-9)
+  const byAmount = left === undefined ? undefined : wholeSteps(left / rate)
   const further =
     byCount === undefined ? byAmount : byAmount === undefined ? byCount : Math.min(byCount, byAmount)
   const told = (perArea: number): Quantity<RateUnit> => ({

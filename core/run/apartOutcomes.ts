@@ -1,3 +1,4 @@
+import { ROUNDING } from '../quantity/tolerance'
 import type { RateGroup } from '../plan/plan'
 import { amountFactor, type Quantity } from '../quantity/quantity'
 import type { AmountUnit, RateUnit } from '../quantity/units'
@@ -16,9 +17,6 @@ export interface ApartOutcome {
   readonly deviation: number
   readonly verdict: Verdict
 }
-
-/** So little left over is none. */
-const HAIR = 1e-9
 
 interface Weighed {
   /** What each rate's lawns got but the last, in the plan's order; the last got the rest. */
@@ -47,7 +45,7 @@ export function apartOutcomes(
   const unit = amountFactor(used.unit)
   const first = apart.map(({ value, unit: own }) => (value * amountFactor(own)) / unit)
   const rest = used.value - first.reduce((sum, one) => sum + one, 0)
-  if (rest <= used.value * HAIR)
+  if (rest <= used.value * ROUNDING)
     return err([
       {
         path: `apart.${apart.length - 1}`,

@@ -1,3 +1,4 @@
+import { ROUNDING } from '../quantity/tolerance'
 import { DEFAULT_HOUSE, type House } from '../house'
 
 export type Tolerance = Pick<House, 'good' | 'acceptable'>
@@ -9,7 +10,7 @@ export type Verdict = 'good' | 'acceptable' | 'off'
  * both.
  */
 export function verdictOf(deviation: number, { good, acceptable }: Tolerance = DEFAULT_HOUSE): Verdict {
-  const size = Math.abs(deviation) - 1e-9
+  const size = Math.abs(deviation) - ROUNDING
   if (size <= good) return 'good'
   return size <= acceptable ? 'acceptable' : 'off'
 }

@@ -1,3 +1,4 @@
+import { isOver } from '../quantity/tolerance'
 import { dayText } from '../calendar/dayText'
 import { sixDigits } from '../working/figureText'
 import { closedWorkingBook, type WorkingBook } from '../working/working'
@@ -17,8 +18,7 @@ export interface NitrogenLaid {
 }
 
 /** More than the grass wants in a year. @param units as laid; @param wanted from and to, lb N on 1,000 ft2 */
-export const overWanted = (units: number, [, most]: readonly [number, number]): boolean =>
-  units > most * (1 + 1e-9)
+export const overWanted = (units: number, [, most]: readonly [number, number]): boolean => isOver(units, most)
 
 /**
  * Nitrogen laid down on an area in one calendar year.

@@ -1,3 +1,4 @@
+import { wholeSteps } from '../quantity/tolerance'
 import { daysAfter, daysBetween } from '../calendar/daysBetween'
 
 /** When an application is to be repeated, and how that stands today. */
@@ -24,8 +25,8 @@ const SOON_DAYS = 10
  *   day 2026-05-08
  */
 export function repeatDue(on: string, interval: number, margin: number, today: string): RepeatDue {
-  const due = daysAfter(on, Math.floor(interval * (1 - margin) + 1e-9))
-  const lastDay = daysAfter(on, Math.floor(interval + 1e-9))
+  const due = daysAfter(on, wholeSteps(interval * (1 - margin)))
+  const lastDay = daysAfter(on, wholeSteps(interval))
   const inDays = daysBetween(today, due)
   return {
     due,
@@ -43,4 +44,4 @@ export function repeatDue(on: string, interval: number, margin: number, today: s
  * @example coveredTo('2026-04-10', 90) // '2026-07-09'
  */
 export const coveredTo = (on: string, lastsDays: number | null): string | null =>
-  lastsDays === null ? null : daysAfter(on, Math.floor(lastsDays + 1e-9))
+  lastsDays === null ? null : daysAfter(on, wholeSteps(lastsDays))

@@ -1,3 +1,4 @@
+import { isOver } from '../quantity/tolerance'
 import { priceOf, type Package, type ProductDocument } from '../label/productDocument'
 import { packageSize } from '../label/packageSize'
 import { readPositive, type Entered } from '../quantity/entered'
@@ -87,7 +88,7 @@ export function packageChoice(
         : [{ pack, perUnit: price / size, years: size / need.amount }]
     })
     .toSorted((a, b) => a.perUnit - b.perUnit)
-  const keeps = (years: number) => shelfLife === undefined || years <= shelfLife * (1 + 1e-9)
+  const keeps = (years: number) => shelfLife === undefined || !isOver(years, shelfLife)
   const best = rows.find(({ years }) => keeps(years))
   return rows.map((row): PackageVerdict => {
     book.note(`package.${row.pack.id}`, () => [

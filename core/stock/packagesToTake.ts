@@ -1,3 +1,5 @@
+import { ROUNDING, isOver, stepsToCover, wholeSteps } from '../quantity/tolerance'
+
 /**
  * What goes along of one product: out of the open package first, then full ones. Amounts SI, of one
  * dimension.
@@ -8,9 +10,6 @@ export interface PackagesToTake {
   readonly full: number
 }
 
-/** Amounts this close are the same package. */
-const HAIR = 1e-9
-
 /**
  * Which packages to take from the shelf for a need: the open one is used up first.
  * @param onHand what the shelf holds, full packages and the open one together
@@ -20,10 +19,10 @@ const HAIR = 1e-9
  * @example 60 lb needed, 113 on hand in bags of 50: the open one with 13, and 1 full (47 of 50)
  */
 export function packagesToTake(need: number, onHand: number, size: number): PackagesToTake | undefined {
-  if (need > onHand * (1 + HAIR)) return undefined
-  const whole = Math.floor(onHand / size + HAIR)
+  if (isOver(need, onHand)) return undefined
+  const whole = wholeSteps(onHand / size)
   const rest = onHand - whole * size
-  const open = rest > size * HAIR ? rest : 0
+  const open = rest > size * ROUNDING ? rest : 0
   const more = need - open
-  return { open, full: more > size * HAIR ? Math.ceil(more / size - HAIR) : 0 }
+  return { open, full: more > size * ROUNDING ? stepsToCover(more / size) : 0 }
 }

@@ -1,3 +1,4 @@
+import { isSameFigure } from '../../quantity/tolerance'
 import type { Quantity } from '../../quantity/quantity'
 import type { AmountUnit } from '../../quantity/units'
 import type { WorkedApplication } from '../workOutJob'
@@ -21,9 +22,6 @@ export interface Variant {
   readonly sheet: WorkedApplication
   readonly cost: number | undefined
 }
-
-/** Figures closer than this are the same to anybody who measures. */
-const SAME = 1e-6
 
 /** Two variants of one application, figure by figure; what only one of them has stands against nothing. */
 export function compareVariants(a: Variant, b: Variant): readonly Compared[] {
@@ -95,9 +93,8 @@ function sidesOf({ document, sheet, cost }: Variant): Sides {
 }
 
 function same(a: Side, b: Side): boolean {
-  if (typeof a === 'object' && typeof b === 'object') return a.unit === b.unit && near(a.value, b.value)
-  if (typeof a === 'number' && typeof b === 'number') return near(a, b)
+  if (typeof a === 'object' && typeof b === 'object')
+    return a.unit === b.unit && isSameFigure(a.value, b.value)
+  if (typeof a === 'number' && typeof b === 'number') return isSameFigure(a, b)
   return a === b
 }
-
-const near = (a: number, b: number) => Math.abs(a - b) <= SAME * Math.max(Math.abs(a), Math.abs(b))

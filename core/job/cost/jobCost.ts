@@ -1,3 +1,4 @@
+import { wholeSteps } from '../../quantity/tolerance'
 import { packageSize } from '../../label/packageSize'
 import { priceOf, type Package } from '../../label/productDocument'
 import type { Plan } from '../../plan/plan'
@@ -138,9 +139,6 @@ function leftOf(
   return {
     dimension,
     amount,
-    open:
-      pack === undefined || amount <= 0
-        ? Math.max(0, amount)
-        : amount - Math.floor(amount / pack + 1e-9) * pack,
+    open: pack === undefined || amount <= 0 ? Math.max(0, amount) : amount - wholeSteps(amount / pack) * pack,
   }
 }

@@ -1,3 +1,4 @@
+import { stepsToCover } from '../../quantity/tolerance'
 import { packageSize } from '../../label/packageSize'
 import { priceOf, type Package } from '../../label/productDocument'
 import { readPositive } from '../../quantity/entered'
@@ -168,7 +169,7 @@ function toBuy(
     .flatMap((pack) => {
       const size = packageSize(pack, dimension, weighs.ok ? weighs.value : undefined)
       if (size === undefined) return []
-      const count = Math.ceil(short / size - 1e-9)
+      const count = stepsToCover(short / size)
       return [{ pack, count, price: (priceOf(pack.price) ?? Infinity) * count }]
     })
     .toSorted((a, b) => a.price - b.price || a.count - b.count)

@@ -1,3 +1,4 @@
+import { isUnder } from '../../quantity/tolerance'
 import { mixingOrder } from '../../plan/mixingOrder'
 import { planApplication } from '../../plan/planApplication'
 import type { LoadPlan, Plan } from '../../plan/plan'
@@ -148,7 +149,7 @@ function mixOf(key: string, own: readonly RouteApplication[]): SharedMix | undef
       : 0
     const makes: LoadPlan[] = []
     used += takes
-    for (let load = loads[next]; load && made < used - 1e-9 * used; load = loads[next]) {
+    for (let load = loads[next]; load && isUnder(made, used); load = loads[next]) {
       makes.push(load)
       made += load.carrier.value
       next += 1
