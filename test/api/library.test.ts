@@ -314,6 +314,15 @@ describe('the sample crew', () => {
     expect(new Set(lines.map(({ record }) => record))).toEqual(new Set(whole.map(({ id }) => id)))
     expect(lines.length).toBe(whole.reduce((sum, { record }) => sum + record.outcomes.length, 0))
     expect(lines[0]).toMatchObject({ rate_unit: expect.stringMatching(/\//), licence: 'TP-0417 (sample)' })
+    // Figures as people write them: nothing of what arithmetic leaves at the end, such as 15.629999999999999.
+    const figures = lines.flatMap(({ used, actual_rate, off_by_percent }) => [
+      used,
+      actual_rate,
+      off_by_percent,
+    ])
+    expect(
+      figures.filter((figure) => (figure ?? '').replaceAll(/\D/g, '').replace(/^0+/, '').length > 9),
+    ).toEqual([])
     expect(await (await file('format=json&q=nothing-like-it')).json()).toEqual([])
     expect((await file('format=xml')).status).toBe(400)
   })
