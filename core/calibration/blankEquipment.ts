@@ -1,6 +1,5 @@
 import { SYSTEM_UNITS, type UnitSystem } from '../quantity/systems'
 import { blankIn } from '../quantity/entered'
-import type { CalibrationDocument } from './calibrationDocument'
 import type { SpreaderCourse, SprayerCourse } from './courseNote'
 import type { EquipmentDocument, EquipmentKind } from './equipmentDocument'
 
@@ -70,16 +69,4 @@ export function blankSprayerCourse(runId: string, system: UnitSystem): SprayerCo
     speed: blankIn(speed),
     runs: [{ id: runId, used: blankIn(tank) }],
   }
-}
-
-/** A calibration with nothing typed yet. */
-export function blankCalibration(
-  kind: CalibrationDocument['kind'],
-  runId: string,
-  system: UnitSystem,
-): CalibrationDocument {
-  const remarks = { schema: 1, heldBy: '', by: '', notes: '' } as const
-  return kind === 'spread'
-    ? { ...remarks, kind, course: blankSpreaderCourse(runId, system) }
-    : { ...remarks, kind, course: blankSprayerCourse(runId, system) }
 }

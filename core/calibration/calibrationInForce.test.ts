@@ -1,5 +1,6 @@
 import { expect, test } from 'vitest'
-import { blankCalibration, blankEquipment } from './blankEquipment'
+import { blankCalibration } from '../../test/support/documents'
+import { blankEquipment } from './blankEquipment'
 import { calibrationInForce, type LibraryCalibration } from './calibrationInForce'
 import { nozzleWidth, readEquipment, type SprayerDocument } from './equipmentDocument'
 import { calibrationAge, newestDay } from './calibrationAge'

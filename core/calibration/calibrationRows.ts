@@ -108,9 +108,10 @@ export function calibrationRows(
         time: cell(run.time),
       }))
     }
-    const { pressure, nozzles = '', count = '', catching, covered, runs } = document.course
+    const { pressure, nozzles = '', count = '', catching, covered, ground, runs } = document.course
     return runs.map((run, i) => ({
       ...shared,
+      ground: cell(ground),
       pressure: cell(pressure),
       nozzles,
       count,

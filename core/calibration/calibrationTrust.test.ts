@@ -123,12 +123,18 @@ test('another run is asked for while it would help', () => {
 
 test('trying another method and coming back loses nothing that was typed', () => {
   const before = spray({ length: typed('132', 'ft'), width: typed('20', 'in'), nozzles: 'flat fans' })
-  const there = bySprayMethod(before, 'nozzle catch', 'us-1000', 7)
+  const seven = { count: '7', spacing: typed('20', 'in') }
+  const there = bySprayMethod(before, 'nozzle catch', 'us-1000', seven)
   expect(there.catching?.catches).toHaveLength(7)
   const caught = {
     ...there,
     catching: { time: typed('30', 's'), catches: [typed('19.6', 'fl oz')] },
   } as SprayerCourse
-  const back = bySprayMethod(bySprayMethod(caught, 'hose-end', 'us-1000', 7), 'nozzle catch', 'us-1000', 7)
+  const back = bySprayMethod(
+    bySprayMethod(caught, 'hose-end', 'us-1000', seven),
+    'nozzle catch',
+    'us-1000',
+    seven,
+  )
   expect(back).toMatchObject({ ...before, by: 'nozzle catch', catching: caught.catching })
 })

@@ -23,6 +23,7 @@ export const SPRAY_METHODS = [
   '1/128 acre',
   'one nozzle',
   'hose-end',
+  'job',
 ] as const
 export type SprayMethod = (typeof SPRAY_METHODS)[number]
 
@@ -94,6 +95,8 @@ export interface SprayerCourse extends CalibrationCourse {
   readonly count?: string
   /** Ground covered in so long with a hose-end bottle. */
   readonly covered?: { readonly ground: Entered<AreaUnit>; readonly time: Entered<StopwatchUnit> }
+  /** Ground of a job. */
+  readonly ground?: Entered<AreaUnit>
   readonly runs: readonly SprayRun[]
 }
 

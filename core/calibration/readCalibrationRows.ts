@@ -113,6 +113,7 @@ function readGroup(
         ...optional('nozzles', at('nozzles') || undefined),
         ...optional('product', at('product') || undefined),
         ...optional('count', at('count') || undefined),
+        ...optional('ground', some(first, 'ground', 'area', 'ft2')),
         ...(catches.length > 0 && {
           catching: { time: get(first, 'caught_for', 'stopwatch', 's'), catches },
         }),

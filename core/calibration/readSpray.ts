@@ -53,7 +53,7 @@ export function readSpray(
   const method = sprayMethodOf(note)
   const spaced = method === 'nozzle catch' || method === '1/128 acre'
   const length =
-    spaced || method === 'hose-end'
+    spaced || method === 'hose-end' || method === 'job'
       ? undefined
       : fields.positive(
           `${path}.length`,
@@ -80,6 +80,7 @@ export function readSpray(
   switch (method) {
     case 'refill':
     case 'drain':
+    case 'job':
       return knownArea(reading, method)
     case 'nozzle catch':
       return nozzleCatch(reading)
@@ -96,7 +97,7 @@ export function readSpray(
 
 function knownArea(
   { note, path, length, width, speed, fields, book }: Reading,
-  by: 'refill' | 'drain',
+  by: 'refill' | 'drain' | 'job',
 ): MeasuredCourse | undefined {
   const runs = whole(
     note.runs.map((run, i) =>
@@ -105,8 +106,13 @@ function knownArea(
         : drained(run, `${path}.runs.${i}`, fields),
     ),
   )
-  if (!length || !width || !runs) return undefined
-  const measured = knownAreaRate(runs, { length, width, passes: 1 }, 'calibration', book)
+  const size =
+    by === 'job'
+      ? fields.positive(`${path}.ground`, note.ground ?? blankIn('ft2'), 'area', 'Ground treated')
+      : undefined
+  const ground = size ? { ground: size, passes: 1 } : length && width && { length, width, passes: 1 }
+  if (!ground || !width || !runs) return undefined
+  const measured = knownAreaRate(runs, ground, 'calibration', book)
   if (measured.ok) return { measured: measured.value, width: lengthSi(width), speed }
   fields.wrong(
     `${path}.runs.${measured.error.run}.left`,

@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest'
-import { blankCalibration } from './blankEquipment'
+import { blankCalibration } from '../../test/support/documents'
 import { field, typed } from '../../demo/typed'
 import { closedWorkingBook } from '../working/working'
 import type { LibraryCalibration } from './calibrationInForce'

@@ -1,6 +1,6 @@
 import { calibrationInForce, type LibraryCalibration } from '../calibration/calibrationInForce'
 import type { SpreaderDocument, SprayerDocument, ToolDocument } from '../calibration/equipmentDocument'
-import { blankSpreaderCourse, blankSprayerCourse } from '../calibration/blankEquipment'
+import { nextSpray, nextSpread } from '../calibration/nextCalibration'
 import type { AreaDocument } from '../ground/areaDocument'
 import type { ProductDocument, RateLine } from '../label/productDocument'
 import type { Entered } from '../quantity/entered'
@@ -151,7 +151,7 @@ export function spreadFrom(
   const course =
     calibration?.document.kind === 'spread'
       ? { ...calibration.document.course, source: { id: calibration.id, version: calibration.version } }
-      : blankSpreaderCourse(runId, system)
+      : nextSpread(equipment.document, [], runId, system, '').course
   return {
     ...before,
     equipment: equipment.name,
@@ -178,7 +178,7 @@ export function sprayFrom(
   const course =
     calibration?.document.kind === 'spray'
       ? { ...calibration.document.course, source: { id: calibration.id, version: calibration.version } }
-      : blankSprayerCourse(runId, system)
+      : nextSpray(document, [], runId, system, '').course
   const { tank, fillTo, dead, agitate, nozzles } = document
   return {
     ...before,

@@ -105,6 +105,7 @@ function sprayActs(
       return [jug(1, USUAL.time)]
     case 'refill':
     case 'drain':
+    case 'job':
       return [
         {
           words: 'Spray the course and measure the water',

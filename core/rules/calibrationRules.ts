@@ -1,9 +1,13 @@
+import { dayText } from '../calendar/dayText'
 import { calibrationAge } from '../calibration/calibrationAge'
 import { SPEED_TRUST, speedForRate } from '../calibration/anotherSpeed'
 import type { CalibrationToday } from '../calibration/calibrationToday'
 import type { TrustReason } from '../calibration/calibrationTrust'
 import { agreement, UNEVEN_RUNS } from '../quantity/repeats'
+import { readSpeed } from '../calibration/readSpeed'
 import type { House } from '../house'
+import { fieldReader } from '../quantity/fieldReader'
+import { closedWorkingBook } from '../working/working'
 import { formatDeviation, formatFigure } from '../quantity/format'
 import { isRateReached, SETTING_TOLERANCE } from '../quantity/tolerance'
 import { METRES_PER_SECOND_PER, SPEED_UNITS, type SpeedUnit } from '../quantity/units'
@@ -158,6 +162,38 @@ function speedChecks(
   return checks
 }
 
+/** A steady walk (trade.md 3). */
+const USUAL_PACE = { mph: '3', 'km/h': '4.8' } as const
+
+/** No pace was timed and none is typed: the last that this machine was timed at is offered, else a walk. */
+function paceChecks({ draft, library, calibration }: RuleReading): readonly Check[] {
+  const { method } = draft
+  if (!calibration || calibration.speedToday !== undefined) return []
+  const unit = draft[method].calibration.speed.unit === 'mph' ? 'mph' : 'km/h'
+  const timed = (library?.calibrations ?? [])
+    .map(({ document: { course } }) => ({
+      on: course.on,
+      speed: readSpeed(course, '', fieldReader(), closedWorkingBook),
+    }))
+    .filter(({ speed }) => speed !== undefined)
+    .toSorted((a, b) => (a.on < b.on ? 1 : -1))[0]
+  const pace = timed?.speed ? formatFigure(timed.speed / METRES_PER_SECOND_PER[unit]) : USUAL_PACE[unit]
+  const whose = timed ? `as timed on ${dayText(timed.on)}` : 'the usual walk'
+  return [
+    {
+      level: 'note',
+      code: 'pace-unknown',
+      source: 'trade practice',
+      message:
+        'No pace was timed, so the time and the dial for it can’t be told; ' + `${pace} ${unit} is ${whose}.`,
+      remedies: [
+        { label: `Work at ${pace} ${unit}`, path: `${method}.speedToday`, value: { text: pace, unit } },
+        { label: 'Time a course', path: `${method}.calibration.speed` },
+      ],
+    },
+  ]
+}
+
 /**
  * Dry work: does this dial, at this pace, give the wanted rate of one pass; if not, at which pace would it.
  */
@@ -244,6 +280,15 @@ export const CALIBRATION_RULES: readonly Rule[] = [
     limit: `0.5 to 12 mph; within ${SPEED_TRUST * 100} % of the course`,
     source: 'trade practice, plausibility',
     find: ofCalibration((calibration, { draft }) => speedChecks(draft, calibration)),
+  },
+  {
+    needs: 'reading',
+    codes: ['pace-unknown'],
+    level: 'note',
+    looksAt: 'whether a pace was timed or typed',
+    limit: 'none; the last pace timed with the machine, else 3 mph, is offered',
+    source: 'trade practice',
+    find: paceChecks,
   },
   {
     needs: 'reading',

@@ -13,6 +13,7 @@ export type CheckCode =
   | 'calibration-uneven'
   | 'speed-questioned'
   | 'speed-unlikely'
+  | 'pace-unknown'
   | 'setting-off'
   | 'rate-other-area-unit'
   | 'rate-unlikely'

@@ -57,3 +57,23 @@ test('one tested setting is a guess and stays on the bench; the check says that 
   expect(sheet.checks.map(({ code }) => code)).toContain('setting-off')
   expect(worked('1.5').checks.map(({ code }) => code)).not.toContain('setting-off')
 })
+
+test('without a timed pace the last that the machine was timed at is offered, else a walk', () => {
+  const untimed = {
+    ...spreaderCourse('2026-05-01', '12', 'Granule', [['10', '8.944']]),
+    speed: typed('', 'mph' as const),
+  }
+  const asked = (kept: readonly LibraryCalibration[]) => {
+    const document = spreading([front], [product('Granule', 'spread', { rate: typed('2', 'lb/1000 ft2') })], {
+      source: { id: 'spreader', version: 1 },
+      calibration: untimed,
+    })
+    const library = { ...EMPTY_LIBRARY, calibrations: ofMachine(document, kept) }
+    return familyChecks(workedWith(document, DAY, { library }), 'Calibration').find(
+      ({ code }) => code === 'pace-unknown',
+    )?.remedies[0]
+  }
+  expect(asked([made('12', 1)])).toMatchObject({ value: typed('3.10', 'mph'), path: 'spread.speedToday' })
+  expect(asked([])).toMatchObject({ value: typed('3', 'mph') })
+  expect(familyChecks(worked('2'), 'Calibration').map(({ code }) => code)).not.toContain('pace-unknown')
+})

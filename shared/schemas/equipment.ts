@@ -107,6 +107,7 @@ export const sprayerCourse = {
     v.strictObject({ time: Stopwatch, catches: v.pipe(v.array(Volume), v.minLength(1), v.maxLength(60)) }),
   ),
   covered: v.optional(v.strictObject({ ground: Ground, time: Stopwatch })),
+  ground: v.optional(Ground),
   runs: runs({
     used: Volume,
     start: v.optional(Volume),

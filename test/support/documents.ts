@@ -9,6 +9,9 @@ import type {
   SprayDraft,
 } from '#core/draft/applicationDraft'
 import { sampleId, typed } from '../../demo/typed'
+import { blankSpreaderCourse, blankSprayerCourse } from '#core/calibration/blankEquipment'
+import type { CalibrationDocument } from '#core/calibration/calibrationDocument'
+import type { UnitSystem } from '#core/quantity/systems'
 import type { ReadingName } from '#core/ground/methods/method'
 import type { MethodName } from '#core/ground/methods/methods'
 import type { Entered } from '#core/quantity/entered'
@@ -124,3 +127,15 @@ export const sprayerCourse = (
   speed: typed(speed, 'mph'),
   runs: used.map((amount) => ({ id: nextId(), used: amount })),
 })
+
+/** A calibration with nothing typed yet. */
+export function blankCalibration(
+  kind: CalibrationDocument['kind'],
+  runId: string,
+  system: UnitSystem,
+): CalibrationDocument {
+  const remarks = { schema: 1, heldBy: '', by: '', notes: '' } as const
+  return kind === 'spread'
+    ? { ...remarks, kind, course: blankSpreaderCourse(runId, system) }
+    : { ...remarks, kind, course: blankSprayerCourse(runId, system) }
+}

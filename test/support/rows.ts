@@ -1,5 +1,6 @@
 import { v7 as uuid } from 'uuid'
-import { blankCalibration, blankEquipment } from '../../core/calibration/blankEquipment'
+import { blankEquipment } from '../../core/calibration/blankEquipment'
+import { blankCalibration, part } from './documents'
 import { blankPattern } from '../../core/calibration/benchTest'
 import { blankArea } from '../../core/ground/blankArea'
 import { blankProductDocument } from '../../core/label/blankProduct'
@@ -8,7 +9,6 @@ import type { SaveCalibration, SaveEquipment } from '../../shared/schemas/equipm
 import type { SaveArea, SaveSite } from '../../shared/schemas/ground'
 import type { SaveBenchTest } from '../../shared/schemas/benchTest'
 import type { SaveProduct } from '../../shared/schemas/product'
-import { part } from './documents'
 
 /** Rows as a screen would send them, new ones at version 0. */
 export const aSite = (name = 'Cooperage Row'): SaveSite => ({

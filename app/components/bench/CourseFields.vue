@@ -1,8 +1,9 @@
 <script setup lang="ts">
+import type { NozzleFacts } from '#core/calibration/chooseMethod'
 import type { Course } from '#core/calibration/readCourse'
 
 /** A calibration in a form, by whichever method. `path` is where the course stands in its form. */
-defineProps<{ course: Course; path: string; product?: string; nozzles?: number }>()
+defineProps<{ course: Course; path: string; product?: string; nozzles?: NozzleFacts }>()
 const { set, locked } = useForm()
 </script>
 

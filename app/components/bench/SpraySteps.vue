@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { bySprayMethod } from '#core/calibration/chooseMethod'
+import { bySprayMethod, type NozzleFacts } from '#core/calibration/chooseMethod'
 import { SPRAY_METHODS, sprayMethodOf, type SprayerCourse } from '#core/calibration/courseNote'
 import { hundredTwentyEighthCourse } from '#core/calibration/nozzleFlow'
 import { fieldReader } from '#core/quantity/fieldReader'
@@ -7,7 +7,7 @@ import { lengthSi } from '#core/quantity/quantity'
 import { AREA_UNITS, LENGTH_UNITS, PRESSURE_UNITS, STOPWATCH_UNITS, VOLUME_UNITS } from '#core/quantity/units'
 
 /** A sprayer's calibration as it is done: by whichever method, step by step. */
-const props = defineProps<{ note: SprayerCourse; path: string; nozzles?: number }>()
+const props = defineProps<{ note: SprayerCourse; path: string; nozzles?: NozzleFacts }>()
 const { set, locked } = useForm()
 const crew = useCrewStore()
 const shown = useShown()
@@ -37,7 +37,7 @@ const course = computed(() => {
     :value="method"
     :choices="methods"
     :locked="locked"
-    @change="set(path, bySprayMethod(note, $event, crew.units, nozzles ?? 1))"
+    @change="set(path, bySprayMethod(note, $event, crew.units, nozzles))"
   />
   <ol class="steps">
     <li>
@@ -50,6 +50,14 @@ const course = computed(() => {
           kind="length"
           :entered="note.length"
           :units="LENGTH_UNITS"
+        />
+        <FormQuantity
+          v-if="method === 'job' && note.ground"
+          :path="`${path}.ground`"
+          label="Ground treated"
+          kind="area"
+          :entered="note.ground"
+          :units="AREA_UNITS"
         />
         <FormQuantity
           :path="`${path}.width`"

@@ -108,4 +108,12 @@ export const SPRAY_WORDS: Readonly<Record<SprayMethod, MethodWords>> = {
     width: 'Strip width',
     fields: [field('used', 'drawn', 'volume'), field('time', 'sprayed for', 'stopwatch')],
   },
+  job: {
+    text: 'measured back on a job',
+    ready: 'Mix a measured volume of spray',
+    run: 'Spray the lawn, drain and measure what is left',
+    length: '',
+    width: 'Sprayed width',
+    fields: [field('start', 'made', 'volume'), field('left', 'left', 'volume')],
+  },
 }

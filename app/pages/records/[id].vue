@@ -35,10 +35,9 @@ useWorkingPages(
   computed(() => (record.value ? frozenNames(record.value.frozen) : new Map<string, string>())),
 )
 
-/** A dry job that was weighed back is a calibration of its spreader (start low, weigh back). */
+/** A job that was weighed or measured back is a calibration of its machine. */
 const job = shallowRef<Job>()
-if (stored.value && record.value?.frozen.request.method.kind === 'spread')
-  job.value = await $fetch<Job>(crewUrl(`/jobs/${stored.value.jobId}`)).catch(() => undefined)
+if (stored.value) job.value = await $fetch<Job>(crewUrl(`/jobs/${stored.value.jobId}`)).catch(() => undefined)
 const calibration = computed(() => {
   const application = job.value?.applications.find((one) => one.id === stored.value?.applicationId)
   const { used, finishedAt, details } = record.value ?? {}

@@ -14,6 +14,11 @@ const machines = computed(() =>
   ),
 )
 
+const nozzles = computed(() => {
+  const machine = machines.value.find(({ id }) => id === document.value.spray.source?.id)?.document
+  return machine?.kind === 'sprayer' ? machine.nozzles : undefined
+})
+
 const whenLoaded = useWhenLoaded()
 /** Naming a saved machine brings its tank, reserve and calibration in force. */
 function name(typed: string) {
@@ -190,6 +195,7 @@ const sentence = computed(() => {
         :course="courseIn(document)"
         :path="`${document.method}.calibration`"
         :product="document.products[0]?.name"
+        :nozzles="nozzles"
       />
     </FormFold>
     <button

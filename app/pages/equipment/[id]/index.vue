@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { v7 as uuid } from 'uuid'
-import { blankCalibration } from '#core/calibration/blankEquipment'
+import { nextCalibration } from '#core/calibration/nextCalibration'
 import { readEquipment } from '#core/calibration/equipmentDocument'
 import type { ToolReading } from '#core/ground/toolCourse'
 import { fieldReader } from '#core/quantity/fieldReader'
@@ -64,19 +64,9 @@ const files = calibrationFormat(id, () => (draft.value?.document.kind === 'sprea
 const kind = computed(() => draft.value?.document.kind ?? 'tool')
 
 function calibrate() {
-  if (kind.value === 'tool') return
-  const fresh = blankCalibration(kind.value === 'spreader' ? 'spread' : 'spray', uuid(), crew.units)
-  const swath = draft.value?.document.kind === 'spreader' ? draft.value.document.swath : undefined
-  const set = draft.value?.document.kind === 'sprayer' ? draft.value.document.nozzles : undefined
-  const document = {
-    ...fresh,
-    course: {
-      ...fresh.course,
-      on: crew.today(),
-      ...(swath?.text && { width: swath }),
-      ...(set?.what && { nozzles: set.what }),
-    },
-  }
+  const machine = draft.value?.document
+  if (!machine || machine.kind === 'tool') return
+  const document = nextCalibration(machine, calibrations.value, uuid(), crew.units, crew.today())
   return begin(
     { equipmentId: id, document },
     (calibrationId) => `/equipment/${id}/calibrations/${calibrationId}`,

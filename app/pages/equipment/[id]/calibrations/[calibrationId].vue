@@ -50,7 +50,7 @@ machine.value = rooms.equipment.find((one) => one.id === equipmentId)
 useHead({ title: () => `Calibration, ${machine.value?.name ?? ''} · Hectarum` })
 const course = computed(() => draft.value && courseOf(draft.value.document))
 const nozzles = computed(() =>
-  machine.value?.document.kind === 'sprayer' ? Number(machine.value.document.nozzles.count) || 1 : 1,
+  machine.value?.document.kind === 'sprayer' ? machine.value.document.nozzles : undefined,
 )
 </script>
 
