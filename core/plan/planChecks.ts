@@ -15,9 +15,9 @@ export const QUICK_N_LIMIT = 1.0
  * A measured amount further than this from the exact one is worth a word (trade.md 6: 0.4 g over on 9 g is 4
  * %).
  */
-const COARSE_SHARE = 0.03
+export const COARSE_SHARE = 0.03
 /** Without a stated minimum, a part load under this share of the tank is called small. */
-const SMALL_LOAD_SHARE = 0.1
+export const SMALL_LOAD_SHARE = 0.1
 
 /** Stop, then warn, then note; within one level in product order, sums last. */
 export function sortChecks<C extends { readonly level: PlanCheck['level']; readonly productId?: string }>(

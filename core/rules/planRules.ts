@@ -1,4 +1,5 @@
-import type { PlanCheck, PlanCheckCode } from '../plan/plan'
+import { PLAN_CHECK_CODES, type PlanCheck, type PlanCheckCode } from '../plan/plan'
+import { COARSE_SHARE, QUICK_N_LIMIT, SMALL_LOAD_SHARE } from '../plan/planChecks'
 import type { Entered } from '../quantity/entered'
 import { asEntered } from '../working/figureText'
 import type { ApplicationDraft, ProductDraft } from '../draft/applicationDraft'
@@ -6,44 +7,69 @@ import type { Remedy, Check } from './check'
 import type { Rule } from './rule'
 import type { RuleReading } from './reading'
 
-const SOURCES: Readonly<Record<PlanCheckCode, string>> = {
-  'above-max-per-application': 'label, most per application',
-  'rate-above-label': 'label rate line',
-  'rate-below-label': 'label rate line',
-  'quick-nitrogen-high': 'house limit; local rule may be lower',
-  'measure-step-coarse': 'measuring step',
-  'part-load-small': 'pump agitation',
-  'nutrients-unknown': 'label density',
+/** One check of the plan as a rule: where its figure is worked out, and the changes that would clear it. */
+interface PlanRule {
+  readonly level: string
+  readonly looksAt: string
+  readonly limit: string
+  readonly source: string
+  /** The page of working on which its figure stands. */
+  readonly page: (check: PlanCheck) => string | undefined
 }
 
-/** The page of working on which a check's figure stands. */
-function pageOf({ code, productId }: PlanCheck): string | undefined {
-  switch (code) {
-    case 'above-max-per-application':
-    case 'rate-above-label':
-    case 'rate-below-label':
-      return `products.${productId}.amount`
-    case 'measure-step-coarse':
-      return `products.${productId}.measured`
-    case 'quick-nitrogen-high':
-      return 'nutrients.n'
-    case 'part-load-small':
-      return 'loads.count'
-    case 'nutrients-unknown':
-      return undefined
-    default:
-      return code satisfies never
-  }
-}
+const amountPage = ({ productId }: PlanCheck) => `products.${productId}.amount`
 
-/** The plan's checks as the sheet shows them: with their source and the changes that would clear them. */
-const planFindings = ({ plan, draft }: RuleReading): readonly Check[] =>
-  (plan?.checks ?? []).map((check) => ({
-    ...check,
-    source: SOURCES[check.code],
-    remedies: remediesFor(check, draft),
-    working: pageOf(check),
-  }))
+const OF_PLAN: Readonly<Record<PlanCheckCode, PlanRule>> = {
+  'above-max-per-application': {
+    level: 'stop',
+    looksAt: 'the rate of all passes together, each lawn with its own',
+    limit: 'the label’s most for one application',
+    source: 'label, most per application',
+    page: amountPage,
+  },
+  'rate-above-label': {
+    level: 'stop',
+    looksAt: 'the rate of all passes together, each lawn with its own',
+    limit: 'the highest rate of the label’s line',
+    source: 'label rate line',
+    page: amountPage,
+  },
+  'rate-below-label': {
+    level: 'warn',
+    looksAt: 'the rate of all passes together, each lawn with its own',
+    limit: 'the lowest rate of the label’s line',
+    source: 'label rate line',
+    page: amountPage,
+  },
+  'quick-nitrogen-high': {
+    level: 'warn',
+    looksAt: 'quick nitrogen of all products of the application',
+    limit: `${QUICK_N_LIMIT} lb/1000 sq ft in one go; a local rule may be lower`,
+    source: 'house limit; local rule may be lower',
+    page: () => 'nutrients.n',
+  },
+  'measure-step-coarse': {
+    level: 'warn',
+    looksAt: 'what the scale or cup can show against the amount of every load',
+    limit: `${COARSE_SHARE * 100} % of the amount`,
+    source: 'measuring step',
+    page: ({ productId }) => `products.${productId}.measured`,
+  },
+  'part-load-small': {
+    level: 'note',
+    looksAt: 'the smallest load',
+    limit: `what the pump agitates from, else ${SMALL_LOAD_SHARE * 100} % of the tank`,
+    source: 'pump agitation',
+    page: () => 'loads.count',
+  },
+  'nutrients-unknown': {
+    level: 'note',
+    looksAt: 'products with an analysis that are measured by volume',
+    limit: 'none; without a density what they lay down is not known',
+    source: 'label density',
+    page: () => undefined,
+  },
+}
 
 function remediesFor({ code, productId }: PlanCheck, document: ApplicationDraft): readonly Remedy[] {
   const index = document.products.findIndex(({ id }) => id === productId)
@@ -93,22 +119,21 @@ function equalLoads({ method, spray }: ApplicationDraft): readonly Remedy[] {
     : []
 }
 
-export const PLAN_RULES: readonly Rule[] = [
-  {
+/** Each check of the plan as a rule of its own, asked of every application that could be planned. */
+export const PLAN_RULES: readonly Rule[] = PLAN_CHECK_CODES.map((code) => {
+  const { page, ...facts } = OF_PLAN[code]
+  return {
     needs: 'reading',
-    codes: [
-      'above-max-per-application',
-      'rate-above-label',
-      'rate-below-label',
-      'quick-nitrogen-high',
-      'measure-step-coarse',
-      'part-load-small',
-      'nutrients-unknown',
-    ],
-    level: 'stop over the label’s most, else warn or note',
-    looksAt: 'rates, nutrients, measuring steps and loads of this application',
-    limit: 'the label’s line; house limits',
-    source: 'label, house limits',
-    find: planFindings,
-  },
-]
+    codes: [code],
+    ...facts,
+    find: ({ plan, draft }: RuleReading): readonly Check[] =>
+      (plan?.checks ?? [])
+        .filter((check) => check.code === code)
+        .map((check) => ({
+          ...check,
+          source: facts.source,
+          remedies: remediesFor(check, draft),
+          working: page(check),
+        })),
+  }
+})
