@@ -1,3 +1,4 @@
+import type { Figure } from '../working/figures'
 import { err, ok, type Result } from '../result'
 import { sixDigits } from '../working/figureText'
 import type { WorkingBook } from '../working/working'
@@ -36,7 +37,7 @@ export interface CurveReply {
 export function askCurve(
   { curve, speed: made }: Pick<SpreaderCurve, 'curve' | 'speed'>,
   question: CurveQuestion,
-  figure: string,
+  figure: Figure,
   book: WorkingBook,
 ): Result<CurveReply, CurveError> {
   const { passes, swath } = question

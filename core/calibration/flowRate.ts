@@ -1,3 +1,4 @@
+import type { Figure } from '../working/figures'
 import { amountFactor } from '../quantity/quantity'
 import { repeats, type Repeats } from '../quantity/repeats'
 import { SQUARE_METRES_PER, type AmountUnit } from '../quantity/units'
@@ -20,7 +21,7 @@ export interface CaughtFlow {
 export function rateOfFlows(
   catches: readonly CaughtFlow[],
   unit: AmountUnit,
-  figure: string,
+  figure: Figure,
   book: WorkingBook,
 ): Repeats {
   const result = repeats(catches.map(({ flow, covered }) => flow / covered))

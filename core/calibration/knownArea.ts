@@ -1,3 +1,4 @@
+import type { Figure } from '../working/figures'
 import { areaSi, lengthSi, type Quantity } from '../quantity/quantity'
 import { amountFactor } from '../quantity/quantity'
 import { SQUARE_METRES_PER, type AmountUnit, type AreaUnit, type LengthUnit } from '../quantity/units'
@@ -32,7 +33,7 @@ export type KnownAreaError = { readonly kind: 'leftExceedsStart'; readonly run: 
 export function knownAreaRate<U extends AmountUnit>(
   runs: readonly CourseRun<U>[],
   course: Course,
-  figure: string,
+  figure: Figure,
   book: WorkingBook,
 ): Result<Repeats, KnownAreaError> {
   const ground =

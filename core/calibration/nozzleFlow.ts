@@ -1,3 +1,4 @@
+import type { Figure } from '../working/figures'
 import { isOver, isUnder } from '../quantity/tolerance'
 import { sixDigits } from '../working/figureText'
 import type { WorkingBook } from '../working/working'
@@ -88,7 +89,7 @@ export interface BoomFlow {
  * Carrier on the ground, m3 on each m2: flow / (speed x width). US form GPA = 5940 x GPM / (mph x in), metric
  * L/ha = 600 x L/min / (km/h x m). Source: trade.md 4.
  */
-export function carrierOf({ flow, width, speed }: BoomFlow, figure: string, book: WorkingBook): number {
+export function carrierOf({ flow, width, speed }: BoomFlow, figure: Figure, book: WorkingBook): number {
   const carrier = flow / (width * speed)
   book.note(figure, () => [
     `flow of all nozzles ${sixDigits(flow * 60_000)} L/min over ${sixDigits(width)} m at ` +

@@ -1,3 +1,4 @@
+import type { Figure } from '../working/figures'
 import { lengthSi, metresPerSecond, speedSi, type MetresPerSecond } from '../quantity/quantity'
 import type { FieldReader } from '../quantity/fieldReader'
 import { repeats, type Repeats } from '../quantity/repeats'
@@ -15,7 +16,7 @@ import type { TimedCourse } from './courseNote'
 export function readTimedCourse(
   { length, times }: TimedCourse,
   path: string,
-  figure: string,
+  figure: Figure,
   fields: FieldReader,
   book: WorkingBook,
 ): Repeats | undefined {

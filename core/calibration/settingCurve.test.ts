@@ -22,7 +22,7 @@ test('what can’t be known is refused: nothing tested, far beyond, a curve that
   expect(flowAt(settingCurve([]), 10)).toEqual({ ok: false, error: { kind: 'noPoints' } })
   const curve = settingCurve(pointsOf('8:0.02 12:0.05'))
   expect(flowAt(curve, 14)).toMatchObject({ ok: false, error: { kind: 'outside', most: { setting: 12 } } })
-  expect(settingFor(curve, 0.2, 's', closedWorkingBook)).toMatchObject({
+  expect(settingFor(curve, 0.2, 'ask', closedWorkingBook)).toMatchObject({
     ok: false,
     error: { kind: 'outside' },
   })
@@ -34,12 +34,12 @@ test('what can’t be known is refused: nothing tested, far beyond, a curve that
 
 test('the working names every tested setting, and a guess is called one', () => {
   const book = openWorkingBook()
-  settingFor(settingCurve(pointsOf('8:0.02 8:0.022 12:0.05')), 0.03, 'setting', book)
+  settingFor(settingCurve(pointsOf('8:0.02 8:0.022 12:0.05')), 0.03, 'ask', book)
   const lines = book.pages()[0]?.lines ?? []
   expect(lines[0]).toBe('setting 8: 21 g/s, mean of 2')
   expect(lines.at(-1)).toMatch(/^setting 9\.\d+$/)
   const guess = openWorkingBook()
-  settingFor(settingCurve(pointsOf('12:0.045')), 0.0225, 'setting', guess)
+  settingFor(settingCurve(pointsOf('12:0.045')), 0.0225, 'ask', guess)
   expect(guess.pages()[0]?.lines.join('\n')).toMatch(/a guess[\s\S]*setting 8$/)
 })
 
@@ -83,7 +83,7 @@ describe('properties', () => {
       fc.property(rising, share, (points, part) => {
         const curve = settingCurve(points)
         const wanted = points[0]!.flow + part * (points.at(-1)!.flow - points[0]!.flow)
-        const asked = settingFor(curve, wanted, 's', closedWorkingBook)
+        const asked = settingFor(curve, wanted, 'ask', closedWorkingBook)
         const back = asked.ok ? flowAt(curve, asked.value.setting) : asked
         expect(back.ok && back.value.flow).toBeCloseTo(wanted, 9)
       }),

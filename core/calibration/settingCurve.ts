@@ -1,3 +1,4 @@
+import type { Figure } from '../working/figures'
 import { ROUNDING } from '../quantity/tolerance'
 import { err, ok, type Result } from '../result'
 import { UNEVEN_RUNS } from '../quantity/repeats'
@@ -190,7 +191,7 @@ export function flowAt(curve: SettingCurve, setting: number): Result<CurveAnswer
 export function settingFor(
   curve: SettingCurve,
   wanted: number,
-  figure: string,
+  figure: Figure,
   book: WorkingBook,
 ): Result<CurveAnswer, CurveError> {
   const usable = usableEnds(curve)

@@ -1,3 +1,4 @@
+import type { Figure } from '../working/figures'
 import { CUBIC_METRES_PER, METRES_PER, METRES_PER_SECOND_PER, SQUARE_METRES_PER } from '../quantity/units'
 import { err, ok, type Result } from '../result'
 import { sixDigits } from '../working/figureText'
@@ -69,7 +70,7 @@ export function solveBoom(
   unknown: BoomUnknown,
   nozzle: KnownNozzle,
   held: BoomHeld,
-  figure: string,
+  figure: Figure,
   book: WorkingBook,
 ): Result<BoomAnswer, BoomError> {
   const { carrier, speed, spacing, gravity } = held
@@ -143,7 +144,7 @@ function flowThrough(nozzle: KnownNozzle, { pressure }: BoomHeld): Result<number
 function pressureAnswer(
   { flow, pressure, range }: KnownNozzle,
   needed: number,
-  figure: string,
+  figure: Figure,
   book: WorkingBook,
 ): Result<BoomAnswer, BoomError> {
   if (pressure === undefined) return err({ kind: 'missing', what: 'pressure' })
@@ -165,7 +166,7 @@ function pressureAnswer(
 function answered(
   unknown: Exclude<BoomUnknown, 'pressure'>,
   value: number,
-  figure: string,
+  figure: Figure,
   book: WorkingBook,
   words: string,
   flow?: number,

@@ -52,7 +52,7 @@ test('two passes ask for half the flow; twice the speed for twice of it', () => 
     '2026-05-06',
   )
   const setting = (rate: number, passes: number, mph?: number) => {
-    const answer = askCurve(curve, { find: 'setting', ...ask(rate, passes, mph) }, 's', closedWorkingBook)
+    const answer = askCurve(curve, { find: 'setting', ...ask(rate, passes, mph) }, 'ask', closedWorkingBook)
     return answer.ok ? answer.value.setting : Number.NaN
   }
   expect(setting((0.9 / 528) * 1000, 1)).toBeCloseTo(12, 6)

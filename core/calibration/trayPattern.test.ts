@@ -41,7 +41,7 @@ test('the effective swath is the widest within the limit, and its working says s
   expect(variation(triangle, (swath ?? 0) + 0.05, 'one-way')).toBeGreaterThan(0.2)
   expect(book.pages()[0]?.lines.at(-1)).toMatch(/^effective swath 5\.\d+ m$/)
   expect(
-    effectiveSwath(profileOf([9, 0, 0, 0, 0, 0, 9]), 'one-way', 0.01, 's', closedWorkingBook).swath,
+    effectiveSwath(profileOf([9, 0, 0, 0, 0, 0, 9]), 'one-way', 0.01, 'swath', closedWorkingBook).swath,
   ).toBeUndefined()
 })
 

@@ -1,3 +1,4 @@
+import type { Figure } from '../working/figures'
 import { err, ok, type Result } from '../result'
 import { sixDigits } from '../working/figureText'
 import type { WorkingBook } from '../working/working'
@@ -210,7 +211,7 @@ export function effectiveSwath(
   profile: DepositProfile,
   travel: Travel,
   limit: number,
-  figure: string,
+  figure: Figure,
   book: WorkingBook,
 ): Swath {
   const curve = variationCurve(profile, travel)

@@ -1,3 +1,4 @@
+import type { Figure } from '../working/figures'
 import { askCurve } from '../calibration/askCurve'
 import type { LibraryCalibration } from '../calibration/calibrationInForce'
 import type { CalibrationToday } from '../calibration/calibrationToday'
@@ -102,7 +103,7 @@ export function curveDial(
   rate: number,
   library: DialLibrary,
   day: string,
-  figure = '',
+  figure: Figure = '',
   book: WorkingBook = closedWorkingBook,
 ): CurveDial | undefined {
   const curve = curveOf(draft, library, day)

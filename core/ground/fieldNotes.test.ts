@@ -19,7 +19,7 @@ const notes = (slope: string) => ({
 test.each(readTable('fieldNotes.csv', import.meta.url))('$name: $words', (row) => {
   const measured = readFieldNotes(
     notes(row.slope ?? ''),
-    { path: 'p', name: 'Front', figure: 'f', day: row.day ?? '' },
+    { path: 'p', name: 'Front', figure: 'lawns.a.size', day: row.day ?? '' },
     fieldReader(),
     closedWorkingBook,
   )
@@ -27,7 +27,7 @@ test.each(readTable('fieldNotes.csv', import.meta.url))('$name: $words', (row) =
 })
 
 test('a slope steepens the uncertainty as it does the area, and its working says so', () => {
-  const place = { path: 'p', name: 'Front', figure: 'f', day: '2026-05-06' }
+  const place = { path: 'p', name: 'Front', figure: 'lawns.a.size', day: '2026-05-06' } as const
   const flat = readFieldNotes(notes(''), place, fieldReader(), closedWorkingBook)
   const book = openWorkingBook()
   const steep = readFieldNotes(notes('100'), place, fieldReader(), book)

@@ -1,3 +1,4 @@
+import type { Figure } from '../working/figures'
 import { areaIn, squareMetres, type Quantity, type SquareMetres } from '../quantity/quantity'
 import { err, ok, type Result } from '../result'
 import { asEntered, figureText, sixDigits } from '../working/figureText'
@@ -42,7 +43,7 @@ export type NetAreaError = {
 export function netArea(
   parts: readonly GroundPart[],
   outlines: CombinedOutlines | undefined,
-  figure: string,
+  figure: Figure,
   book: WorkingBook,
   slope: Quantity<'%'> = { value: 0, unit: '%' },
 ): Result<NetArea, NetAreaError> {

@@ -22,7 +22,7 @@ const L: Ring = [
   [18, 25],
   [0, 25],
 ]
-const place = { path: 'p', name: 'Front', figure: 'f', day: '2026-05-06' }
+const place = { path: 'p', name: 'Front', figure: 'lawns.a.size', day: '2026-05-06' } as const
 const outlined = (
   points: Ring,
   sign: LawnPart['sign'] = 'add',

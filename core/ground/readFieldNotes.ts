@@ -1,3 +1,4 @@
+import type { Figure } from '../working/figures'
 import { areaIn, type SquareMetres } from '../quantity/quantity'
 import { formatArea } from '../quantity/format'
 import type { FieldReader } from '../quantity/fieldReader'
@@ -35,7 +36,7 @@ export interface NotesPlace {
   readonly path: string
   readonly name: string
   /** Figure under which the working is kept. */
-  readonly figure: string
+  readonly figure: Figure
   /** The day for which it is measured, YYYY-MM-DD: dated exclusions lapse. */
   readonly day: string
 }

@@ -1,3 +1,4 @@
+import type { Figure } from '../working/figures'
 import type { Entered } from '../quantity/entered'
 import { formatFigure } from '../quantity/format'
 import type { FieldReader } from '../quantity/fieldReader'
@@ -51,7 +52,7 @@ export function readTapedCourse(
   kind: ToolReading['kind'],
   path: string,
   fields: FieldReader,
-  figure: string,
+  figure: Figure,
   book: WorkingBook,
 ): ToolReading | undefined {
   const taped = fields.positive(`${path}.distance`, course.distance, 'length', 'Taped length')
@@ -87,7 +88,7 @@ export function toolReading(
   taped: Quantity<LengthUnit>,
   runs: readonly Quantity<SpanUnit>[],
   kind: ToolReading['kind'],
-  figure: string,
+  figure: Figure,
   book: WorkingBook,
 ): ToolReading {
   const each = runs.map(

@@ -24,7 +24,7 @@ import {
 } from './walkTrack'
 
 const anchor = { lat: 39.02, lon: -76.41, bearing: 0 }
-const place = { path: 'p', name: 'Front', figure: 'f', day: '2026-05-06' }
+const place = { path: 'p', name: 'Front', figure: 'lawns.a.size', day: '2026-05-06' } as const
 const course = (
   distance: string,
   unit: LengthUnit,
@@ -46,7 +46,7 @@ test.each(readTable('tapedCourse.csv', import.meta.url))('$name: $words', (row) 
     kind,
     'p',
     fieldReader(),
-    'f',
+    'lawns.a.size',
     closedWorkingBook,
   )
   expect(tool?.runs.mean).toBeCloseTo(figure(row, 'mean'), 10)

@@ -1,3 +1,4 @@
+import type { Figure } from '../working/figures'
 import { isOver, stepsToCover } from '../quantity/tolerance'
 import { betweenDimensions } from '../label/asProduct'
 import type { MeasuredTool } from '../label/productDocument'
@@ -41,7 +42,7 @@ export function inMeasures(
   amount: Quantity<AmountUnit>,
   tools: readonly MeasuredTool[],
   density?: Quantity<DensityUnit>,
-  figure = '',
+  figure: Figure = '',
   book: WorkingBook = closedWorkingBook,
 ): InMeasure | undefined {
   const wanted = amount.value * amountFactor(amount.unit)

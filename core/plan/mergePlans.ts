@@ -1,3 +1,4 @@
+import type { Figure } from '../working/figures'
 import { NUTRIENTS } from '../label/label'
 import { amountFactor, type Quantity } from '../quantity/quantity'
 import { rateUnitParts } from '../quantity/rateUnit'
@@ -151,7 +152,7 @@ const groupTold = ({ areas, request, plan }: GroupPlan): RateGroup => ({
 export function perPassOf(
   { products: [first], size }: RateGroup,
   passes: number,
-  figure = '',
+  figure: Figure = '',
   book: WorkingBook = closedWorkingBook,
 ): number | undefined {
   if (!first) return undefined
@@ -180,7 +181,7 @@ function workingOf(groups: readonly GroupPlan[], whole: PlanRequest, size: numbe
 }
 
 function lastLine(
-  figure: string,
+  figure: Figure,
   groups: readonly GroupPlan[],
   whole: PlanRequest,
   size: number,

@@ -86,7 +86,7 @@ describe('a page quotes what was entered', () => {
     ['mix', ['0.4 gal']],
     ['loads.count', ['11 gal', '1.3 gal/1000 ft2']],
     ['nutrients.n', ['4 %', '21 %', '3.4 fl oz/1000 ft2']],
-  ])('%s', (figure, quoted) => {
+  ] as const)('%s', (figure, quoted) => {
     const text = book.get(figure)?.join('\n') ?? ''
     for (const input of quoted) expect(text).toContain(input)
   })

@@ -7,7 +7,7 @@ import {
   type Quantity,
   type SquareMetres,
 } from './quantity'
-import { formatArea, formatFigure, formatSteps } from './format'
+import { formatArea, formatFigure, formatGive, formatSteps } from './format'
 import type { Dimension } from './rateUnit'
 import {
   METRES_PER,
@@ -144,6 +144,21 @@ export function showAmount(
   const { massLadder, volumeLadder } = SYSTEM_UNITS[system]
   return showQuantity(onLadder(amount, dimension === 'mass' ? massLadder : volumeLadder))
 }
+
+/** Half of a doubt, as a share of an amount, in the unit that amount is itself told in: '1.5'. */
+export function giveOfAmount(
+  share: number,
+  amount: number,
+  dimension: Dimension,
+  system: UnitSystem,
+): string {
+  const { massLadder, volumeLadder } = SYSTEM_UNITS[system]
+  return formatGive(share * onLadder(amount, dimension === 'mass' ? massLadder : volumeLadder).value)
+}
+
+/** As giveOfAmount, of a piece of ground. */
+export const giveOfSize = (share: number, size: SquareMetres, system: UnitSystem): string =>
+  formatGive((share * size) / SQUARE_METRES_PER[SYSTEM_UNITS[system].size])
 
 /** Stock as it is told on a shelf: three digits at most, what is in the red with its sign. */
 export function showStock(amount: number, dimension: Dimension, system: UnitSystem): Shown {

@@ -1,3 +1,4 @@
+import type { Figure } from '../working/figures'
 import type { CheckLevel, PlanCheckCode } from '../plan/plan'
 import type { JarTest } from './localRule'
 import type { Entered } from '../quantity/entered'
@@ -83,5 +84,5 @@ export interface Check {
   readonly source: string
   readonly remedies: readonly Remedy[]
   /** The sheet's page of working behind it, or how the lines of its own come about. */
-  readonly working?: string | (() => readonly string[])
+  readonly working?: Figure | (() => readonly string[])
 }

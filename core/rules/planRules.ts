@@ -1,3 +1,4 @@
+import type { Figure } from '../working/figures'
 import { PLAN_CHECK_CODES, type PlanCheck, type PlanCheckCode } from '../plan/plan'
 import { COARSE_SHARE, QUICK_N_LIMIT, SMALL_LOAD_SHARE } from '../plan/planChecks'
 import type { Entered } from '../quantity/entered'
@@ -14,10 +15,10 @@ interface PlanRule {
   readonly limit: string
   readonly source: string
   /** The page of working on which its figure stands. */
-  readonly page: (check: PlanCheck) => string | undefined
+  readonly page: (check: PlanCheck) => Figure | undefined
 }
 
-const amountPage = ({ productId }: PlanCheck) => `products.${productId}.amount`
+const amountPage = ({ productId }: PlanCheck): Figure => `products.${productId}.amount`
 
 const OF_PLAN: Readonly<Record<PlanCheckCode, PlanRule>> = {
   'above-max-per-application': {

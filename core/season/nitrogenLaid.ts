@@ -1,3 +1,4 @@
+import type { Figure } from '../working/figures'
 import { isOver } from '../quantity/tolerance'
 import { dayText } from '../calendar/dayText'
 import { sixDigits } from '../working/figureText'
@@ -30,7 +31,7 @@ export function nitrogenLaid(
   rows: readonly NitrogenRow[],
   sizeM2: number,
   year: string,
-  figure = '',
+  figure: Figure = '',
   book: WorkingBook = closedWorkingBook,
 ): NitrogenLaid {
   const own = rows.filter(({ on }) => on.startsWith(year))

@@ -21,7 +21,7 @@ test.each(readTable('nitrogenLaid.csv', import.meta.url))('$name: $words', (row)
       return { on, n: n === '?' ? null : Number(n) }
     })
   const book = openWorkingBook()
-  const laid = nitrogenLaid(rows, figure(row, 'sizeM2'), row.year ?? '', 'n', book)
+  const laid = nitrogenLaid(rows, figure(row, 'sizeM2'), row.year ?? '', 'nitrogen.a', book)
   expect(book.pages()[0]?.lines.at(-1)).toMatch(/^nitrogen in 2026 = [\d.]+ lb\/1000 ft2$/)
   expect(laid.units).toBeCloseTo(figure(row, 'units'), 9)
   expect(laid.unknown).toBe(figure(row, 'unknown'))

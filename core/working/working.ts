@@ -1,6 +1,7 @@
+import type { Figure } from './figures'
 /** The lines of arithmetic behind one computed figure; the last line ends with the figure and its unit. */
 export interface Working {
-  readonly figure: string
+  readonly figure: Figure
   readonly lines: readonly string[]
 }
 
@@ -9,7 +10,7 @@ export interface Working {
  * costs nothing, and the arithmetic shown is built beside the arithmetic done.
  */
 export interface WorkingBook {
-  note: (figure: string, lines: () => readonly string[]) => void
+  note: (figure: Figure, lines: () => readonly string[]) => void
   pages: () => readonly Working[]
   /** An empty book of the same kind, for pages that are put together before they are kept. */
   another: () => WorkingBook
@@ -25,7 +26,7 @@ export function openWorkingBook(): WorkingBook {
   }
 }
 
-function pageOf(figure: string, write: () => readonly string[]): Working {
+function pageOf(figure: Figure, write: () => readonly string[]): Working {
   let written: readonly string[] | undefined
   return {
     figure,
@@ -48,7 +49,7 @@ export const closedWorkingBook: WorkingBook = {
  * any book.
  */
 export function deferredWorkingBook(): WorkingBook & { readonly copyInto: (book: WorkingBook) => void } {
-  const kept: { readonly figure: string; readonly lines: () => readonly string[] }[] = []
+  const kept: { readonly figure: Figure; readonly lines: () => readonly string[] }[] = []
   return {
     note: (figure, lines) => {
       kept.push({ figure, lines })

@@ -1,8 +1,9 @@
 <script setup lang="ts">
+import type { Figure } from '#core/working/figures'
 import type { Shown } from '#core/quantity/systems'
 
 /** A figure with its unit small beside it; with `page`, it opens its working. */
-defineProps<{ shown: Shown; page?: string; label?: string }>()
+defineProps<{ shown: Shown; page?: Figure; label?: string }>()
 const working = useWorkingStore()
 </script>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { Figure } from '#core/working/figures'
 import { formatFigure, formatGive } from '#core/quantity/format'
 import { NUTRIENTS, NUTRIENT_NAMES } from '#core/label/label'
 import { showQuantity, unitText, type Shown } from '#core/quantity/systems'
@@ -11,28 +12,30 @@ const working = useWorkingStore()
 interface Total {
   readonly label: string
   readonly shown: Shown
-  readonly page?: string
+  readonly page?: Figure
   readonly kind?: string
   readonly give?: string
 }
 
-/** Two standard deviations of the ground, carried to an amount. */
-const giveOrTake = (figure: number) =>
-  sheet.value.sd > 0 ? `± ${formatGive((2 * sheet.value.sd * figure) / sheet.value.size)}` : undefined
+/** Two standard deviations of the ground, as a share of it: amounts are off by as much. */
+const share = computed(() => (sheet.value.sd > 0 ? (2 * sheet.value.sd) / sheet.value.size : undefined))
+const give = (told: (share: number) => string) =>
+  share.value === undefined ? undefined : `± ${told(share.value)}`
 
 const totals = computed<readonly Total[]>(() => {
   const { plan, size } = sheet.value
   if (!plan) return size > 0 ? [{ label: 'Lawn', shown: shown.size(size) }] : []
-  const wet =
-    plan.totals.mix && plan.totals.carrier
+  const { mix, carrier } = plan.totals
+  const wet: readonly Total[] =
+    mix && carrier
       ? [
-          { label: 'To mix', shown: showQuantity(plan.totals.mix), page: 'mix', kind: 'wet' },
+          { label: 'To mix', shown: showQuantity(mix), page: 'mix', kind: 'wet' },
           {
             label: 'On the lawn',
-            shown: showQuantity(plan.totals.carrier),
+            shown: showQuantity(carrier),
             page: 'carrier',
             kind: 'wet',
-            give: giveOrTake(plan.totals.carrier.value),
+            give: give((part) => formatGive(part * carrier.value)),
           },
         ]
       : []
@@ -40,7 +43,7 @@ const totals = computed<readonly Total[]>(() => {
     label: document.value.products[i]?.name || `Product ${i + 1}`,
     shown: shown.amount(total.amount),
     page: `products.${total.id}.amount`,
-    give: giveOrTake(Number(shown.amount(total.amount).figure.replaceAll(',', ''))),
+    give: give((part) => shown.giveOfAmount(part, total.amount)),
   }))
   const nutrients = NUTRIENTS.flatMap((name): Total[] => {
     const laid = plan.nutrients?.[name]
@@ -59,7 +62,7 @@ const totals = computed<readonly Total[]>(() => {
       label: 'Lawn',
       shown: shown.size(size),
       page: 'ground.size',
-      give: giveOrTake(Number(shown.size(size).figure.replaceAll(',', ''))),
+      give: give((part) => shown.giveOfSize(part, size)),
     },
     ...wet,
     ...products,

@@ -29,14 +29,14 @@ const rows = computed(() =>
       key: outcome.productId,
       name: nameOf(outcome.productId),
       part: '',
-      page: `outcome.${outcome.productId}`,
+      page: `outcome.${outcome.productId}` as const,
     },
     ...(outcome.apart ?? []).map((one, i) => ({
       ...one,
       key: `${outcome.productId} ${i}`,
       name: `on ${rateLawns(props.frozen, i)}`,
       part: 'part',
-      page: `outcome.apart.${i}`,
+      page: `outcome.apart.${i}` as const,
     })),
   ]),
 )

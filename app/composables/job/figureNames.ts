@@ -1,3 +1,4 @@
+import type { Figure } from '#core/working/figures'
 import type { FrozenPlan } from '#core/run/runEvent'
 
 /** Loads whose measures have a name of their own. */
@@ -10,8 +11,8 @@ export function figureNames({
 }: {
   readonly lawns: readonly { readonly id: string; readonly name: string }[]
   readonly products: readonly { readonly id: string; readonly name: string }[]
-}): ReadonlyMap<string, string> {
-  return new Map([
+}): ReadonlyMap<Figure, string> {
+  return new Map<Figure, string>([
     ...lawns.flatMap(({ id, name }, i) => {
       const called = name || `lawn ${i + 1}`
       return [
@@ -45,7 +46,7 @@ export function figureNames({
 }
 
 /** The same for a plan that was frozen when its run began. */
-export const frozenNames = ({ labels, request }: FrozenPlan): ReadonlyMap<string, string> =>
+export const frozenNames = ({ labels, request }: FrozenPlan): ReadonlyMap<Figure, string> =>
   figureNames({
     products: labels.map(({ productId, name }) => ({ id: productId, name })),
     lawns: request.areas.map(({ id, name = '' }) => ({ id, name })),

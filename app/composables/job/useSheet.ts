@@ -1,3 +1,4 @@
+import type { Figure } from '#core/working/figures'
 import type { InjectionKey } from 'vue'
 import { workDay } from '#core/calendar/workDay'
 import { curveDial } from '#core/draft/dial'
@@ -78,7 +79,7 @@ export function provideSheet(options: SheetOptions): SheetContext {
     locked: options.locked,
     sectionsOf,
   })
-  const dialFor = (perPass: number, figure?: string, book?: WorkingBook) =>
+  const dialFor = (perPass: number, figure?: Figure, book?: WorkingBook) =>
     dialForPass(document.value, sheet.value, rooms, day.value, perPass, figure, book)
   const context: SheetContext = { ...form, document, sheet, visit, day, dialFor }
   provide(key, context)
@@ -123,7 +124,7 @@ export function dialForPass(
   { calibrations, products }: Pick<ReturnType<typeof useLibraryStore>, 'calibrations' | 'products'>,
   day: string,
   perPass: number,
-  figure = '',
+  figure: Figure = '',
   book?: WorkingBook,
 ): string | undefined {
   const own = calibrations.filter(({ equipmentId }) => equipmentId === document.spread.source?.id)

@@ -10,6 +10,8 @@ import {
   type Metres,
 } from '#core/quantity/quantity'
 import {
+  giveOfAmount,
+  giveOfSize,
   showAmount,
   showCarrier,
   showDistance,
@@ -29,6 +31,9 @@ export function useShown() {
     size: (m2: number) => showSize(m2 as SquareMetres, crew.units),
     amount: (quantity: Quantity<AmountUnit>) =>
       showAmount(amountSi(quantity), dimensionOf(quantity.unit), crew.units),
+    giveOfAmount: (share: number, quantity: Quantity<AmountUnit>) =>
+      giveOfAmount(share, amountSi(quantity), dimensionOf(quantity.unit), crew.units),
+    giveOfSize: (share: number, m2: number) => giveOfSize(share, m2 as SquareMetres, crew.units),
     stock: ({ amount, dimension }: OnHand) => showStock(amount, dimension, crew.units),
     rate: (perArea: number, dimension: Dimension) => showRate(perArea, dimension, crew.units),
     /** Rates that belong together, in one unit. */

@@ -1,7 +1,8 @@
+import type { Figure } from '#core/working/figures'
 import type { Working } from '#core/working/working'
 
 /** Gives the drawer this screen's pages and what its figures are called; they go with the screen. */
-export function useWorkingPages(pages: () => readonly Working[], names: Ref<ReadonlyMap<string, string>>) {
+export function useWorkingPages(pages: () => readonly Working[], names: Ref<ReadonlyMap<Figure, string>>) {
   const working = useWorkingStore()
   working.source = pages
   watch(
@@ -19,7 +20,7 @@ export function useWorkingPages(pages: () => readonly Working[], names: Ref<Read
   })
 }
 
-const PLAIN: Readonly<Record<string, string>> = {
+const PLAIN: Readonly<Partial<Record<Figure, string>>> = {
   'ground.size': 'Ground together',
   calibration: 'Calibration',
   carrier: 'Spray on the lawn',
@@ -36,4 +37,4 @@ const PLAIN: Readonly<Record<string, string>> = {
   'nutrients.k2o': 'Potash laid down',
   'nutrients.fe': 'Iron laid down',
 }
-const plainName = (figure: string): string => PLAIN[figure] ?? figure
+const plainName = (figure: Figure): string => PLAIN[figure] ?? figure

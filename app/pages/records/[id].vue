@@ -32,7 +32,7 @@ useWorkingPages(
     if (stored.value) foldRun(stored.value.events, book)
     return [...book.pages(), ...(record.value?.frozen.plan.working ?? [])]
   },
-  computed(() => (record.value ? frozenNames(record.value.frozen) : new Map<string, string>())),
+  computed(() => (record.value ? frozenNames(record.value.frozen) : new Map())),
 )
 
 /** A job that was weighed or measured back is a calibration of its machine. */

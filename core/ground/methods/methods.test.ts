@@ -12,7 +12,7 @@ import { readFieldNotes } from '../readFieldNotes'
 import { radiiForms } from './listMethods'
 import { METHOD_NAMES, METHODS, slopesOf, type MethodName } from './methods'
 
-const place = { path: 'p', name: 'Front', figure: 'f', day: '2026-05-06' }
+const place = { path: 'p', name: 'Front', figure: 'lawns.a.size', day: '2026-05-06' } as const
 
 /** Field notes of one part as a row of the table writes it. */
 function partOf(row: Record<string, string>): LawnPart {

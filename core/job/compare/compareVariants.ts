@@ -1,3 +1,4 @@
+import type { Figure } from '../../working/figures'
 import { isSameFigure } from '../../quantity/tolerance'
 import type { Quantity } from '../../quantity/quantity'
 import type { AmountUnit } from '../../quantity/units'
@@ -13,7 +14,7 @@ export interface Compared {
   readonly b: Side
   readonly differs: boolean
   /** The page of working that the variant's figure has. */
-  readonly page: string | undefined
+  readonly page: Figure | undefined
 }
 export type Side = Quantity<AmountUnit> | number | string | undefined
 
@@ -43,7 +44,7 @@ export function compareVariants(a: Variant, b: Variant): readonly Compared[] {
 interface Told {
   readonly kind: Compared['kind']
   readonly side: Side
-  readonly page?: string
+  readonly page?: Figure
 }
 type Sides = ReadonlyMap<string, Told>
 

@@ -1,0 +1,57 @@
+import type { Nutrient } from '../label/label'
+
+/**
+ * Every figure that has a page of working, by name. A page is written and asked for by one of these: a name
+ * that nobody writes does not compile.
+ */
+export type Figure =
+  | GroundFigure
+  | CalibrationFigure
+  | AmountFigure
+  | SeasonFigure
+  | CostFigure
+  | DayFigure
+  | `check.${number}`
+  | `outcome.${string}`
+  | `outcome.apart.${number}`
+  // A book that keeps nothing needs no name.
+  | ''
+
+type GroundFigure =
+  'ground.size' | 'area.size' | 'net' | `lawns.${string}.size` | `areas.${string}.size` | 'tool'
+
+type CalibrationFigure =
+  | 'calibration'
+  | 'calibration.speed'
+  | 'swath'
+  | 'speed'
+  | 'mean'
+  | 'fan'
+  | 'pattern.rate'
+  | 'ask'
+  | 'asked'
+  | 'answer'
+  | 'solved'
+  | 'dial'
+  | 'walk'
+  | `rates.${number}.dial`
+  | `rates.${number}.pass`
+
+type AmountFigure =
+  | 'carrier'
+  | 'mix'
+  | 'loads.count'
+  | 'tub'
+  | 'passes.light'
+  | 'checkpoints'
+  | `products.${string}.${'amount' | 'measured' | 'charge' | 'weighIn'}`
+  | `measures.${string}.${number}`
+  | `nutrients.${Nutrient}`
+  | `equivalent.${string}`
+  | `package.${string}`
+
+type SeasonFigure = `nitrogen.${string}` | `${'p2o5' | 'k2o'}.${string}` | `left.${string}.${string}`
+
+type CostFigure = 'cost.job' | `cost.job.${string}` | `cost.area.${string}` | `cost.${string}.${string}`
+
+type DayFigure = 'day.spray' | `day.${string}` | `mix.${string}`
