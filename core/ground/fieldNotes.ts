@@ -1,7 +1,7 @@
 import type { Entered } from '../quantity/entered'
 import type { AngleUnit, AreaUnit, LengthUnit, SpanUnit } from '../quantity/units'
 import type { Instrument } from './instruments'
-import type { ReadingName } from './methods/method'
+import type { MeasuringRule, ReadingName } from './methods/method'
 import type { MethodName } from './methods/methods'
 import type { PictureScale } from './pictureScale'
 import type { Place, Ring } from './plane'
@@ -37,7 +37,7 @@ export interface LawnPart {
   readonly angle?: Entered<AngleUnit>
   readonly list?: readonly Entered<SpanUnit>[]
   /** The rule a list is worked by; blank or absent: the method's first. */
-  readonly rule?: string
+  readonly rule?: MeasuringRule
   readonly outline?: OutlineNote
   readonly size: Entered<AreaUnit>
   /** Measured with something else than the rest. */

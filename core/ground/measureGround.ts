@@ -1,3 +1,4 @@
+import type { MeasuringRule } from './methods/method'
 import type { ComputeIssue } from '../computeIssue'
 import type { Quantity, SquareMetres } from '../quantity/quantity'
 import type { AngleUnit, AreaUnit, LengthUnit, SpanUnit } from '../quantity/units'
@@ -27,7 +28,7 @@ export type MeasuredPart = { readonly sign: 'add' | 'subtract' } & (
       readonly fixed: readonly NamedLength[]
       readonly list: readonly Quantity<SpanUnit>[]
       readonly angle?: Quantity<AngleUnit>
-      readonly rule: string
+      readonly rule: MeasuringRule
     }
   | { readonly by: 'outline'; readonly points: Ring }
   | { readonly by: 'track'; readonly points: readonly Position[] }

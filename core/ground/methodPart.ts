@@ -2,6 +2,7 @@ import { err, ok, type Result } from '../result'
 import { lengthSi, type Quantity } from '../quantity/quantity'
 import { METRES_PER, RADIANS_PER, type AngleUnit, type AreaUnit, type SpanUnit } from '../quantity/units'
 import { asEntered, sixDigits } from '../working/figureText'
+import type { MeasuringRule } from './methods/method'
 import type { GroundPart } from './groundPart'
 import { ANGLE_ERROR, READING_ERROR_M } from './instruments'
 import { METHODS, slopesOf, type MethodName } from './methods/methods'
@@ -44,7 +45,7 @@ export interface MethodReadings {
   readonly list: readonly SpanReading[]
   readonly angle?: Quantity<AngleUnit>
   /** Blank: the method's first. */
-  readonly rule: string
+  readonly rule: MeasuringRule
 }
 
 /**

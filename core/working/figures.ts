@@ -1,5 +1,3 @@
-import type { Nutrient } from '../label/label'
-
 /**
  * Every figure that has a page of working, by name. A page is written and asked for by one of these: a name
  * that nobody writes does not compile.
@@ -46,7 +44,7 @@ type AmountFigure =
   | 'checkpoints'
   | `products.${string}.${'amount' | 'measured' | 'charge' | 'weighIn'}`
   | `measures.${string}.${number}`
-  | `nutrients.${Nutrient}`
+  | `nutrients.${'n' | 'p2o5' | 'k2o' | 'fe'}`
   | `equivalent.${string}`
   | `package.${string}`
 

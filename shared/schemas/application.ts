@@ -78,7 +78,7 @@ const Product = v.strictObject({
  * An application as entered. Version 2 added what its pieces were copied from, dated exclusions and slope,
  * all optional: version 1 reads as it stands.
  */
-export const ApplicationDraftSchema: v.GenericSchema<ApplicationDraft> = v.strictObject({
+export const ApplicationDraftShape = v.strictObject({
   schema: v.picklist([1, 2]),
   lawns: v.pipe(v.array(Lawn), v.minLength(1), v.maxLength(100)),
   products: v.pipe(v.array(Product), v.minLength(1), v.maxLength(20)),
@@ -107,4 +107,5 @@ export const ApplicationDraftSchema: v.GenericSchema<ApplicationDraft> = v.stric
   }),
   day: v.optional(v.strictObject({ turf: v.picklist(TURF_STATES), air: Temperature, soil: Temperature })),
   fate: v.optional(v.strictObject({ where: v.picklist(FATES), wait: Time, water: Line })),
-}) as unknown as v.GenericSchema<ApplicationDraft>
+})
+export const ApplicationDraftSchema: v.GenericSchema<ApplicationDraft> = ApplicationDraftShape

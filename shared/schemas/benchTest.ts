@@ -21,7 +21,7 @@ const remarks = { schema: v.literal(1), on: BlankOrDay, by: Line, notes: Notes }
 const some = <S extends v.GenericSchema>(schema: S, most: number) =>
   v.pipe(v.array(schema), v.minLength(1), v.maxLength(most))
 
-const BenchTestDocumentSchema = v.variant('kind', [
+export const BenchTestDocumentShape = v.variant('kind', [
   v.strictObject({
     ...remarks,
     kind: v.literal('pattern'),
@@ -58,7 +58,8 @@ const BenchTestDocumentSchema = v.variant('kind', [
     fan: v.optional(v.strictObject({ height: Length, angle: enteredOf(['°']) })),
     dripping: v.optional(Line),
   }),
-]) as unknown as v.GenericSchema<BenchTestDocument>
+])
+const BenchTestDocumentSchema: v.GenericSchema<BenchTestDocument> = BenchTestDocumentShape
 
 export const SaveBenchTestSchema = v.strictObject({
   version: Version,

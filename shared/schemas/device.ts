@@ -7,7 +7,7 @@ const Nozzle = v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(60))
 const Pressure = Some(2e6)
 
 /** What was done with the practice machines so far; SI, within what a bench can hold. */
-export const PracticeActsSchema = v.pipe(
+export const PracticeActsShape = v.pipe(
   v.array(
     v.variant('act', [
       v.strictObject({
@@ -28,7 +28,8 @@ export const PracticeActsSchema = v.pipe(
     ]),
   ),
   v.maxLength(200),
-) as unknown as v.GenericSchema<PracticeAct[]>
+)
+export const PracticeActsSchema: v.GenericSchema<readonly PracticeAct[]> = PracticeActsShape
 
 export interface Device {
   readonly id: string

@@ -26,7 +26,7 @@ const Mass = enteredOf(MASS_UNITS)
 const Volume = enteredOf(VOLUME_UNITS)
 const Stopwatch = enteredOf(STOPWATCH_UNITS)
 
-const EquipmentDocumentSchema = v.variant('kind', [
+export const EquipmentDocumentShape = v.variant('kind', [
   v.strictObject({
     schema: v.literal(1),
     kind: v.literal('spreader'),
@@ -60,7 +60,8 @@ const EquipmentDocumentSchema = v.variant('kind', [
     course: v.optional(tapedCourse),
     notes: Notes,
   }),
-]) as unknown as v.GenericSchema<EquipmentDocument>
+])
+const EquipmentDocumentSchema: v.GenericSchema<EquipmentDocument> = EquipmentDocumentShape
 
 export const SaveEquipmentSchema = v.strictObject({
   version: Version,
@@ -117,10 +118,11 @@ export const sprayerCourse = {
 }
 
 const remarks = { schema: v.literal(1), heldBy: Line, by: Line, notes: Notes }
-export const CalibrationDocumentSchema = v.variant('kind', [
+export const CalibrationDocumentShape = v.variant('kind', [
   v.strictObject({ ...remarks, kind: v.literal('spread'), course: v.strictObject(spreaderCourse) }),
   v.strictObject({ ...remarks, kind: v.literal('spray'), course: v.strictObject(sprayerCourse) }),
-]) as unknown as v.GenericSchema<CalibrationDocument>
+])
+export const CalibrationDocumentSchema: v.GenericSchema<CalibrationDocument> = CalibrationDocumentShape
 
 export const SaveCalibrationSchema = v.strictObject({
   version: Version,

@@ -2,7 +2,7 @@ import * as v from 'valibot'
 import { OUTLINE_SOURCES } from '#core/ground/fieldNotes'
 import type { Anchor } from '#core/ground/geodesy'
 import { INSTRUMENTS } from '#core/ground/instruments'
-import { READING_NAMES } from '#core/ground/methods/method'
+import { MEASURING_RULES, READING_NAMES } from '#core/ground/methods/method'
 import { METHOD_NAMES } from '#core/ground/methods/methods'
 import type { PictureScale } from '#core/ground/pictureScale'
 import {
@@ -16,7 +16,7 @@ import {
 } from '#core/ground/areaDocument'
 import { GRASS_NAMES } from '#core/ground/grasses'
 import { AREA_UNITS, LENGTH_UNITS, SPAN_UNITS } from '#core/quantity/units'
-import { enteredOf } from './quantity'
+import { entriesOf, enteredOf } from './quantity'
 import { BlankOrDay, Line, Name, Notes, Uuid, Version } from './texts'
 
 const Length = enteredOf(LENGTH_UNITS)
@@ -53,12 +53,10 @@ const Part = v.strictObject({
   id: Uuid,
   sign: v.picklist(['add', 'subtract']),
   shape: v.picklist([...METHOD_NAMES, 'known', 'outline']),
-  lengths: v.strictObject(Object.fromEntries(READING_NAMES.map((name) => [name, v.optional(Span)]))),
+  lengths: v.strictObject(entriesOf(READING_NAMES, () => v.optional(Span))),
   angle: v.optional(enteredOf(['°'])),
   list: v.optional(v.pipe(v.array(Span), v.maxLength(120))),
-  rule: v.optional(
-    v.picklist(['', 'interval', 'trapezoid', 'simpson', 'rounded', 'straight', 'inside', 'outside']),
-  ),
+  rule: v.optional(v.picklist(MEASURING_RULES)),
   outline: v.optional(Outline),
   size: enteredOf(AREA_UNITS),
   with: v.optional(v.strictObject(measuredWith)),
@@ -83,7 +81,7 @@ export const fieldNotes = {
 }
 
 /** Version 1 of an area as written down. */
-const AreaDocumentSchema = v.strictObject({
+export const AreaDocumentShape = v.strictObject({
   schema: v.literal(1),
   ...fieldNotes,
   slope: Share,
@@ -125,7 +123,8 @@ const AreaDocumentSchema = v.strictObject({
       seed: v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(4_294_967_295)),
     }),
   ),
-}) as v.GenericSchema<AreaDocument>
+})
+const AreaDocumentSchema: v.GenericSchema<AreaDocument> = AreaDocumentShape
 
 export const SaveAreaSchema = v.strictObject({
   version: Version,
@@ -178,7 +177,7 @@ export interface SiteDocument {
 }
 
 const Pixels = v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(30_000))
-const SiteDocumentSchema = v.strictObject({
+export const SiteDocumentShape = v.strictObject({
   schema: v.literal(1),
   contact: Line,
   notices: Notes,
@@ -203,7 +202,8 @@ const SiteDocumentSchema = v.strictObject({
       ...pictureScale,
     }),
   ),
-}) as v.GenericSchema<SiteDocument>
+})
+const SiteDocumentSchema: v.GenericSchema<SiteDocument> = SiteDocumentShape
 
 export const SaveSiteSchema = v.strictObject({
   version: Version,

@@ -5,8 +5,8 @@ import {
   APPLICATION_METHODS,
   LINE_FIGURE_NAMES,
   LINE_FIGURES,
-  NITROGEN_FORMS,
   PRODUCT_KINDS,
+  type LineFigure,
   type ProductDocument,
 } from '#core/label/productDocument'
 import {
@@ -24,25 +24,27 @@ import { MOVEMENT_KINDS, type MovementKind, type OnHand } from '#core/stock/onHa
 import type { Entered } from '#core/quantity/entered'
 import type { AmountUnit } from '#core/quantity/units'
 import { Grasses, Share } from './ground'
-import { enteredOf } from './quantity'
+import { enteredOf, entriesOf } from './quantity'
 import { Day, Line, Name, Notes, Uuid, Version } from './texts'
 
 const Rate = enteredOf(RATE_UNITS)
 const Amount = enteredOf(AMOUNT_UNITS)
 const Time = enteredOf(TIME_UNITS)
 
-const UNITS_OF = {
-  time: TIME_UNITS,
-  length: LENGTH_UNITS,
-  speed: SPEED_UNITS,
-  carrier: CARRIER_UNITS,
-  temperature: TEMPERATURE_UNITS,
+/** A schema for every kind of figure that a line may print. */
+const BY_KIND = {
+  time: v.optional(Time),
+  length: v.optional(enteredOf(LENGTH_UNITS)),
+  speed: v.optional(enteredOf(SPEED_UNITS)),
+  carrier: v.optional(enteredOf(CARRIER_UNITS)),
+  temperature: v.optional(enteredOf(TEMPERATURE_UNITS)),
 } as const
+type KindOf<F extends LineFigure> = (typeof LINE_FIGURES)[F]['kind']
 /** One optional field for every figure of the core's table. */
 const Figures = v.strictObject(
-  Object.fromEntries(
-    LINE_FIGURE_NAMES.map((name) => [name, v.optional(enteredOf<string>(UNITS_OF[LINE_FIGURES[name].kind]))]),
-  ),
+  entriesOf(LINE_FIGURE_NAMES, (name) => BY_KIND[LINE_FIGURES[name].kind]) as {
+    readonly [F in LineFigure]: (typeof BY_KIND)[KindOf<F>]
+  },
 )
 
 const LineSchema = v.strictObject({
@@ -74,7 +76,7 @@ export const Measures = v.pipe(
   v.maxLength(12),
 )
 
-export const ProductDocumentSchema = v.strictObject({
+export const ProductDocumentShape = v.strictObject({
   schema: v.literal(1),
   kind: v.picklist(PRODUCT_KINDS),
   form: v.picklist(FORMS),
@@ -97,7 +99,7 @@ export const ProductDocumentSchema = v.strictObject({
   shelfLife: v.optional(Time),
   potassium: v.optional(v.picklist(['', 'chloride', 'sulfate'])),
   restrictions: v.optional(Notes),
-  nForms: v.optional(v.strictObject(Object.fromEntries(NITROGEN_FORMS.map((form) => [form, Share])))),
+  nForms: v.optional(v.strictObject({ nitrate: Share, ammonium: Share, urea: Share })),
   coating: v.optional(Line),
   releases: v.optional(Time),
   saltIndex: v.optional(Line),
@@ -106,7 +108,8 @@ export const ProductDocumentSchema = v.strictObject({
   dials: v.optional(
     v.pipe(v.array(v.strictObject({ id: Uuid, spreader: Line, dial: Line })), v.maxLength(12)),
   ),
-}) as unknown as v.GenericSchema<ProductDocument>
+})
+export const ProductDocumentSchema: v.GenericSchema<ProductDocument> = ProductDocumentShape
 
 export const SaveProductSchema = v.strictObject({
   version: Version,

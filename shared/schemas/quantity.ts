@@ -48,3 +48,10 @@ export const enteredOf = <const U extends string>(units: readonly U[]): v.Generi
     text: v.pipe(v.string(), v.maxLength(LONGEST_ENTRY, 'is too long for a figure')),
     unit: v.picklist(units),
   }) as v.GenericSchema<Entered<U>>
+
+/** One entry for each of a core table's names. */
+export const entriesOf = <const N extends string, S>(
+  names: readonly N[],
+  entry: (name: N) => S,
+): { readonly [K in N]: S } =>
+  Object.fromEntries(names.map((name) => [name, entry(name)])) as { readonly [K in N]: S }

@@ -8,7 +8,7 @@ export interface Readings {
   readonly angle: number
   /** The method's list: widths, radii or sides. */
   readonly list: readonly number[]
-  readonly rule: string
+  readonly rule: MeasuringRule
 }
 
 /** One way of measuring a piece of ground (trade.md 2). All formulas are of plane geometry. */
@@ -19,7 +19,7 @@ export interface Method {
   /** A list of lengths: what one is called, how few will do, whether nought is a reading. */
   readonly list?: { readonly one: string; readonly least: number; readonly zero: 'zero-too' | 'above-zero' }
   /** Rules the list can be worked by, the usual one first, each with what it assumes. */
-  readonly rules?: readonly { readonly rule: string; readonly assumes: string }[]
+  readonly rules?: readonly { readonly rule: MeasuringRule; readonly assumes: string }[]
   /** m2; only asked where `problem` found none. */
   readonly area: (readings: Readings) => number
   /** Why these readings make no piece of ground, in words; undefined when they do. */
@@ -32,6 +32,19 @@ export interface Method {
    */
   readonly rings: (readings: Readings) => readonly Ring[]
 }
+
+/** Ways to work one set of readings, where a method has more than one; blank: its first. */
+export const MEASURING_RULES = [
+  '',
+  'interval',
+  'trapezoid',
+  'simpson',
+  'rounded',
+  'straight',
+  'inside',
+  'outside',
+] as const
+export type MeasuringRule = (typeof MEASURING_RULES)[number]
 
 export const READING_NAMES = [
   'length',

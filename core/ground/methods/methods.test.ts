@@ -1,3 +1,4 @@
+import type { MeasuringRule } from './method'
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { figure, readTable } from '../../../test/support/readTable'
@@ -29,7 +30,7 @@ function partOf(row: Record<string, string>): LawnPart {
     ...blank,
     lengths,
     ...(row.list && { list: row.list.split(' ').map((text) => typed(text, unit as SpanUnit)) }),
-    ...(row.rule && { rule: row.rule }),
+    ...(row.rule && { rule: row.rule as MeasuringRule }),
     ...(row.angle && { angle: typed(row.angle, '°' as const) }),
   }
 }
