@@ -19,6 +19,13 @@ const policyFor = (hashes: readonly string[]) =>
     `frame-ancestors 'none'`,
   ].join('; ')
 
+const ON_EVERY_ANSWER = [
+  ['x-content-type-options', 'nosniff'],
+  ['referrer-policy', 'no-referrer'],
+  ['cross-origin-opener-policy', 'same-origin'],
+  ['content-security-policy', policyFor([])],
+] as const
+
 const INLINE_SCRIPT =
   /<script(?![^>]*\ssrc=)(?![^>]*type="(?:application\/json|importmap)")[^>]*>([\s\S]*?)<\/script>/g
 
@@ -28,10 +35,7 @@ const known = new Map<string, string>()
 export default defineNitroPlugin((nitro) => {
   nitro.hooks.hook('request', (event) => {
     const { res } = event.node
-    res.setHeader('x-content-type-options', 'nosniff')
-    res.setHeader('referrer-policy', 'no-referrer')
-    res.setHeader('cross-origin-opener-policy', 'same-origin')
-    res.setHeader('content-security-policy', policyFor([]))
+    for (const [name, value] of ON_EVERY_ANSWER) res.setHeader(name, value)
     if (event.path.startsWith('/api/')) res.setHeader('cache-control', 'no-store')
   })
   if (import.meta.dev) {
