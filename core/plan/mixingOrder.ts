@@ -1,4 +1,6 @@
 import { FORMS, type Form } from '../label/label'
+import type { Quantity } from '../quantity/quantity'
+import type { VolumeUnit } from '../quantity/units'
 
 /**
  * The order in which products go into the tank, by formulation; equal forms keep the order they were listed
@@ -48,4 +50,19 @@ export function mixingSteps<P extends MixPartner>(products: readonly P[]): Mixin
       ? { from, to, state: from !== undefined && to !== undefined && from > to ? 'none' : 'asked' }
       : undefined,
   }
+}
+
+/** What goes into the tank before anything else: half of what it is filled to. Source: trade.md 6. */
+export const waterToStart = (carrier: Quantity<VolumeUnit>): Quantity<VolumeUnit> => ({
+  value: carrier.value / 2,
+  unit: carrier.unit,
+})
+
+/** The pH of the finished mix as it is told at the tank; undefined where no partner asks for one. */
+export function phText(ph: MixingSteps<unknown>['ph']): string | undefined {
+  if (!ph) return undefined
+  const { from, to, state } = ph
+  if (state === 'none') return 'their labels ask for different pH: don’t mix them'
+  if (from === undefined && to === undefined) return 'measure it before the last goes in'
+  return from === undefined ? `at most ${to}` : to === undefined ? `at least ${from}` : `${from} to ${to}`
 }

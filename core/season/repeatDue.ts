@@ -45,3 +45,45 @@ export function repeatDue(on: string, interval: number, margin: number, today: s
  */
 export const coveredTo = (on: string, lastsDays: number | null): string | null =>
   lastsDays === null ? null : daysAfter(on, wholeSteps(lastsDays))
+
+/** The last of one product on one area, as the ledger has it. */
+export interface LastOnArea {
+  readonly areaId: string
+  readonly area: string
+  readonly siteId: string | null
+  readonly site: string
+  readonly product: string
+  readonly on: string
+  readonly repeatDays: number
+  /** Days it works by its label; null where the label does not say. */
+  readonly lastsDays: number | null
+}
+
+/** A visit that falls due: its areas in words. */
+export type DueVisit<R extends LastOnArea> = Omit<R, 'areaId' | 'area' | 'lastsDays'> &
+  RepeatDue & { readonly areas: string; readonly coveredTo: string | null }
+
+/** A repeat missed by more than this is no longer news. */
+const LATE_DAYS = 30
+
+/** Repeats of one product on one site that fall on the same day are one visit; the nearest first. */
+export function dueVisits<R extends LastOnArea>(
+  repeats: readonly R[],
+  margin: number,
+  day: string,
+): readonly DueVisit<R>[] {
+  const visits = new Map<string, DueVisit<R>>()
+  for (const { areaId: _, area, lastsDays, ...last } of repeats) {
+    const due = repeatDue(last.on, last.repeatDays, margin, day)
+    if (due.state === 'later' || daysBetween(due.lastDay, day) > LATE_DAYS) continue
+    const key = `${last.siteId ?? last.site} ${last.product} ${last.on}`
+    const before = visits.get(key)
+    visits.set(
+      key,
+      before
+        ? { ...before, areas: `${before.areas}, ${area}` }
+        : { ...last, ...due, areas: area, coveredTo: coveredTo(last.on, lastsDays) },
+    )
+  }
+  return [...visits.values()].toSorted((a, b) => a.inDays - b.inDays || (a.product < b.product ? -1 : 1))
+}

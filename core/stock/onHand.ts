@@ -1,4 +1,7 @@
-import type { Dimension } from '../quantity/rateUnit'
+import type { ProductDocument } from '../label/productDocument'
+import { readNotNegative } from '../quantity/entered'
+import { amountFactor } from '../quantity/quantity'
+import { dimensionOf, type Dimension } from '../quantity/rateUnit'
 
 export const MOVEMENT_KINDS = ['received', 'used', 'counted', 'disposed'] as const
 /** What moved the stock: a delivery, a job, a count that found more or less, a disposal. */
@@ -34,6 +37,18 @@ export function onHand(movements: readonly Movement[]): readonly OnHand[] {
  */
 export const isLow = ({ amount }: OnHand, level: number | undefined): boolean =>
   amount < 0 || (level !== undefined && amount <= level)
+
+/** What of a product is to be bought, by the level its label's page names. */
+export function lowOf(
+  { reorderAt }: Pick<ProductDocument, 'reorderAt'>,
+  there: readonly OnHand[],
+): readonly OnHand[] {
+  const read = readNotNegative(reorderAt, 'amount', 'Reorder at')
+  const level = read.ok
+    ? { dimension: dimensionOf(read.value.unit), amount: read.value.value * amountFactor(read.value.unit) }
+    : undefined
+  return there.filter((one) => isLow(one, level?.dimension === one.dimension ? level.amount : undefined))
+}
 
 /** The signed amount of a movement as it is typed: a count gives the difference to what was there. */
 export function signedAmount(kind: MovementKind, typed: number, before: number): number {

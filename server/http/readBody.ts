@@ -16,20 +16,15 @@ export async function readBodyAs<S extends v.GenericSchema>(
   throw failure('invalid', parsed.issues.map(issueOf))
 }
 
-/** Paths are ours, and so are the words: what was sent is not echoed back. */
-function issueOf(issue: v.BaseIssue<unknown>): ErrorIssue {
-  const path = v.getDotPath(issue) ?? ''
-  const unknownKey = issue.expected === 'never'
-  const ours = issue.message !== '' && !issue.message.startsWith('Invalid ')
-  return {
-    path,
-    message: unknownKey
-      ? 'is not a field of this request'
-      : ours
-        ? issue.message
-        : `must be ${issue.expected ?? 'right'}`,
-  }
-}
+/** Where a schema has no words of its own: what was sent is not echoed back. */
+v.setGlobalMessage(({ expected }) =>
+  expected === 'never' ? 'is not a field of this request' : `must be ${expected ?? 'right'}`,
+)
+
+const issueOf = (issue: v.BaseIssue<unknown>): ErrorIssue => ({
+  path: v.getDotPath(issue) ?? '',
+  message: issue.message,
+})
 
 /** An id in the address: a UUID or the thing does not exist. */
 export function readId(event: H3Event): string {

@@ -1,7 +1,7 @@
 import { QueryTypes } from 'sequelize'
-import type { Split } from '#core/draft/applicationDraft'
 import type { LaidDown } from '#core/run/laidDown'
 import type { LedgerRow } from '#shared/schemas/ground'
+import type { LastLaid } from '#shared/schemas/today'
 import type { Scope } from './scope'
 
 /** One row to append: what was laid down, and whose label it was. */
@@ -16,22 +16,6 @@ export interface LedgerEntry extends LaidDown {
   readonly on: string
   readonly repeatDays: number | null
   readonly lastsDays: number | null
-}
-
-/** The last time a product with an interval was laid down on an area. */
-export interface LastLaid {
-  readonly applicationId: string
-  readonly areaId: string
-  readonly area: string
-  readonly siteId: string | null
-  readonly site: string
-  readonly product: string
-  readonly on: string
-  readonly repeatDays: number
-  /** Days it works by its label; null where the label does not say. */
-  readonly lastsDays: number | null
-  /** How that application was split over two dates. */ readonly split: Split
-  /** A job of the site that already names the product. */ readonly jobId: string | null
 }
 
 export interface LedgerRepository {

@@ -1,5 +1,6 @@
 import type { Split } from '#core/draft/applicationDraft'
-import type { RepeatDue } from '#core/season/repeatDue'
+import type { StaleMachine } from '#core/calibration/staleMachines'
+import type { DueVisit, LastOnArea } from '#core/season/repeatDue'
 import type { JobRow } from './job'
 
 /** What the crew faces this morning. */
@@ -32,21 +33,15 @@ export interface RunningApplication {
   readonly startedAt: string
 }
 
-export interface DueRow extends RepeatDue {
-  readonly siteId: string | null
-  readonly site: string
-  readonly areas: string
-  readonly product: string
-  readonly on: string
-  readonly repeatDays: number
-  /** Last day it works by its label; null where the label does not say. */
-  readonly coveredTo: string | null
+/** The last of one product on one area, with what it was and whether it is planned again. */
+export interface LastLaid extends LastOnArea {
+  readonly applicationId: string
   /** How that application was split: a first date has its second due. */
   readonly split: Split
   /** The job that is already planned for it. */
   readonly jobId: string | null
-  readonly applicationId: string
 }
+export type DueRow = DueVisit<LastLaid>
 
 export interface ReentryRow {
   readonly applicationId: string
@@ -54,12 +49,7 @@ export interface ReentryRow {
   readonly products: string
   readonly until: string
 }
-export interface StaleRow {
-  readonly equipmentId: string
-  readonly equipment: string
-  readonly on: string
-  readonly days: number
-}
+export type StaleRow = StaleMachine
 export interface LowRow {
   readonly productId: string
   readonly product: string

@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import type { LoadGroup } from '#core/plan/loadGroups'
-import type { MixingSteps } from '#core/plan/mixingOrder'
+import { phText, waterToStart, type MixingSteps } from '#core/plan/mixingOrder'
 import type { LoadPlan } from '#core/plan/plan'
-import { formatFigure } from '#core/quantity/format'
 import { showQuantity } from '#core/quantity/systems'
 import type { MixedProduct } from './mixedProduct'
 
@@ -13,24 +12,14 @@ const props = defineProps<{
   products: readonly MixedProduct[]
   /** What goes in after the pH was set, and the pH itself. */
   last: readonly MixedProduct[]
-  ph: MixingSteps<unknown>['ph']
+  mixPh: MixingSteps<unknown>['ph']
   bottle: boolean
   lawns?: string
 }>()
 const shown = useShown()
 const load = computed<LoadPlan>(() => props.group.load)
 const measuredOf = (id: string) => load.value.products.find((product) => product.id === id)?.measured
-const half = computed(() => ({
-  figure: formatFigure(load.value.carrier.value / 2),
-  unit: load.value.carrier.unit,
-}))
-const phWords = computed(() => {
-  if (!props.ph) return undefined
-  const { from, to, state } = props.ph
-  if (state === 'none') return 'their labels ask for different pH: don’t mix them'
-  if (from === undefined && to === undefined) return 'measure it before the last goes in'
-  return from === undefined ? `at most ${to}` : to === undefined ? `at least ${from}` : `${from} to ${to}`
-})
+const ph = computed(() => phText(props.mixPh))
 </script>
 
 <template>
@@ -45,7 +34,12 @@ const phWords = computed(() => {
       <dl>
         <template v-if="!bottle"
           ><dt>Water to start</dt>
-          <dd class="figure wet"><FigureText :shown="half" page="loads.count" label="Water to start" /></dd
+          <dd class="figure wet">
+            <FigureText
+              :shown="showQuantity(waterToStart(load.carrier))"
+              page="loads.count"
+              label="Water to start"
+            /></dd
         ></template>
         <MixLine
           v-for="product in products"
@@ -58,9 +52,9 @@ const phWords = computed(() => {
         <dd class="figure wet">
           <FigureText :shown="showQuantity(load.carrier)" page="mix" label="Fill to" />
         </dd>
-        <template v-if="phWords"
+        <template v-if="ph"
           ><dt>pH of the mix</dt>
-          <dd>{{ phWords }}</dd></template
+          <dd>{{ ph }}</dd></template
         >
         <MixLine
           v-for="product in last"

@@ -3,7 +3,7 @@ import type { WorkedApplication } from '#core/job/workOutJob'
 import type { ApplicationDraft, ProductDraft } from '#core/draft/applicationDraft'
 import type { LoadGroup } from '#core/plan/loadGroups'
 import { inMeasures } from '#core/plan/inMeasures'
-import { mixingSteps } from '#core/plan/mixingOrder'
+import { mixingSteps, phText, waterToStart } from '#core/plan/mixingOrder'
 import type { Quantity } from '#core/quantity/quantity'
 import type { AmountUnit } from '#core/quantity/units'
 import { showMeasured, showQuantity } from '#core/quantity/systems'
@@ -39,18 +39,9 @@ function cupsOf(measured: Quantity<AmountUnit>, { id, measures = [] }: ProductDr
   const told = inMeasures(measured, measures, plannedOf(id)?.density)
   return told?.state === 'fits' ? told.words : undefined
 }
-const half = ({ load: { carrier } }: LoadGroup) =>
-  showQuantity({ value: carrier.value / 2, unit: carrier.unit })
 const nameOf = (id: string) => props.document.lawns.find((lawn) => lawn.id === id)?.name || 'a lawn'
 const lawnsOf = ({ load }: LoadGroup) => load.areas?.map(nameOf).join(', ')
-const phWords = computed(
-  () =>
-    steps.value.ph &&
-    (steps.value.ph.state === 'none'
-      ? 'their labels exclude each other'
-      : [steps.value.ph.from, steps.value.ph.to].filter((one) => one !== undefined).join(' to ') ||
-        'measure'),
-)
+const ph = computed(() => phText(steps.value.ph))
 </script>
 
 <template>
@@ -66,7 +57,7 @@ const phWords = computed(
       <tr>
         <td>Water to start, then agitate</td>
         <td v-for="group in groups" :key="group.load.number" class="num">
-          <FigureText :shown="half(group)" />
+          <FigureText :shown="showQuantity(waterToStart(group.load.carrier))" />
         </td>
         <td />
       </tr>
@@ -79,9 +70,9 @@ const phWords = computed(
             </td>
             <td class="num"><FigureText v-if="plan?.totals.mix" :shown="showQuantity(plan.totals.mix)" /></td>
           </tr>
-          <tr v-if="phWords">
+          <tr v-if="ph">
             <td>pH of the finished mix</td>
-            <td :colspan="groups.length + 1" class="num">{{ phWords }}</td>
+            <td :colspan="groups.length + 1" class="num">{{ ph }}</td>
           </tr>
         </template>
         <tr v-for="product in list" :key="product.id">
@@ -154,8 +145,8 @@ const phWords = computed(
       </tbody>
     </table>
     <p class="small">
-      Half the water first, agitate, then from left to right<template v-if="phWords"
-        >; pH of the finished mix {{ phWords }}</template
+      Half the water first, agitate, then from left to right<template v-if="ph"
+        >; pH of the finished mix {{ ph }}</template
       >.
     </p>
   </template>

@@ -65,7 +65,7 @@ const missing = computed(() => sheet.value.problems[0])
           :tank="tank"
           :products="before"
           :last="after"
-          :ph="steps.ph"
+          :mix-ph="steps.ph"
           :bottle="bottle"
           :lawns="lawnNames(group.load.areas)"
         />
