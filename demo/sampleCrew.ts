@@ -41,7 +41,7 @@ export interface SampleJob extends Omit<SaveJob, 'version' | 'applications'> {
 }
 
 export interface SampleCrew {
-  /** Rows of the rooms in the order they were made; `version` stands for a row changed later. */
+  /** Rows of the library in the order they were made; `version` stands for a row changed later. */
   readonly rows: readonly {
     readonly room: LibraryKind
     readonly id: string
@@ -157,7 +157,7 @@ type Wanted = Pick<ProgramEntry, 'areas' | 'products' | 'equipment'> & {
   readonly split?: Split
 }
 
-/** An application drawn from the rooms just as the job sheet draws it. */
+/** An application drawn from the library just as the job sheet draws it. */
 function documentOf(
   site: SampleSite,
   { areas, products, equipment, rates = {}, own = {}, shared, split = '' }: Wanted,

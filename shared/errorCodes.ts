@@ -17,6 +17,7 @@ export const ERROR_CODES = [
   'not-ready',
   'not-anchored',
   'locked',
+  'taken',
   'foreign-origin',
   'media-type',
   'starting',

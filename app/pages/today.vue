@@ -28,11 +28,11 @@ const clock = computed(() =>
     minute: '2-digit',
   }).format(new Date(today.value?.now ?? 0)),
 )
-const rooms = computed(() => today.value?.rooms)
+const counts = computed(() => today.value?.counts)
 /** The chain of a new crew: what is still empty, each with the one action that fills it. */
 const steps = computed(() => [
   {
-    done: (rooms.value?.sites ?? 0) > 0,
+    done: (counts.value?.sites ?? 0) > 0,
     words: 'Measure a site: its areas are what every job draws on.',
     action: 'New site',
     act: () =>
@@ -42,27 +42,27 @@ const steps = computed(() => [
       ),
   },
   {
-    done: (rooms.value?.equipment ?? 0) > 0,
+    done: (counts.value?.equipment ?? 0) > 0,
     words: 'Enter a spreader or a sprayer, and calibrate it over a taped course.',
     action: 'Add a sprayer',
     act: () =>
       begin({ name: '', document: blankEquipment('sprayer', crew.units) }, (id) => `/equipment/${id}`),
   },
   {
-    done: (rooms.value?.products ?? 0) > 0,
+    done: (counts.value?.products ?? 0) > 0,
     words: 'Type a label: its rate and its limits.',
     action: 'New product',
     act: () =>
       begin({ name: '', document: blankProductDocument(uuid(), crew.units) }, (id) => `/products/${id}`),
   },
   {
-    done: (rooms.value?.jobs ?? 0) > 0,
+    done: (counts.value?.jobs ?? 0) > 0,
     words: 'Plan a job: amounts, loads and checks follow by themselves.',
     action: 'New job',
     act: startJob,
   },
 ])
-const young = computed(() => rooms.value !== undefined && rooms.value.jobs === 0)
+const young = computed(() => counts.value !== undefined && counts.value.jobs === 0)
 </script>
 
 <template>

@@ -9,7 +9,7 @@ import type { Product } from '#shared/schemas/product'
  * What the crew keeps that every job draws on: equipment with its calibrations, labels, and the areas of a
  * site.
  */
-export const useLibraryStore = defineStore('rooms', () => {
+export const useLibraryStore = defineStore('library', () => {
   const equipment = shallowRef<readonly Equipment[]>([])
   const calibrations = shallowRef<readonly Calibration[]>([])
   const products = shallowRef<readonly Product[]>([])
@@ -23,7 +23,7 @@ export const useLibraryStore = defineStore('rooms', () => {
    * checked.
    */
   const ledgerState = ref<'reading' | 'read' | 'missing'>('read')
-  /** Whether the shelves were read at all since the page was opened. */
+  /** Whether the library was read at all since the page was opened. */
   const loaded = ref(false)
   const tools = computed(() =>
     equipment.value.flatMap(({ document }): readonly ToolDocument[] =>
@@ -31,7 +31,7 @@ export const useLibraryStore = defineStore('rooms', () => {
     ),
   )
 
-  /** Reads the shelves anew; what can't be read stays as it was. */
+  /** Reads the library anew; what can't be read stays as it was. */
   async function load() {
     const [machines, kept, labels] = await Promise.all([
       $fetch<readonly Equipment[]>(crewUrl('/library/equipment')),

@@ -77,7 +77,7 @@ test.each([
   expect(stepFor(rate, [], use).text).toBe('')
 })
 
-describe('drawn from the rooms', () => {
+describe('drawn from the library', () => {
   const job = sampleCrew().jobs.find(({ purpose }) => purpose === 'Light feed on the slopes')
   const document = job?.applications[0]?.document
   if (!document) throw new Error('the sample has changed')
@@ -104,7 +104,7 @@ describe('drawn from the rooms', () => {
     'a size measured anew, a label changed, a newer calibration: each offers the replan, and the replan ' +
       'clears it',
     () => {
-      const rooms = now({
+      const kept = now({
         areas: areas.map(({ again, ...area }) => ({
           ...area,
           version: again ? 2 : 1,
@@ -129,7 +129,7 @@ describe('drawn from the rooms', () => {
             })),
         ),
       })
-      const checks = told(rooms)
+      const checks = told(kept)
       expect(checks.map(({ code }) => code)).toEqual(['label-changed', 'size-changed', 'calibration-newer'])
       const replanned = checks.reduce((doc, { remedies: [remedy] }) => {
         const [head = '', index] = (remedy?.path ?? '').split('.')
@@ -140,7 +140,7 @@ describe('drawn from the rooms', () => {
             : { ...doc, spread: { ...doc.spread, calibration: remedy?.value } }
         ) as typeof doc
       }, document)
-      expect(told(rooms, replanned)).toEqual([])
+      expect(told(kept, replanned)).toEqual([])
       expect(workOutApplication(replanned, '2026-05-08').size).toBeGreaterThan(
         workOutApplication(document, '2026-05-08').size,
       )

@@ -20,7 +20,7 @@ import type {
   SprayDraft,
 } from './applicationDraft'
 
-/** What the crew keeps in its rooms, as a job draws on it. */
+/** What the crew keeps in its library, as a job draws on it. */
 export interface LibraryArea {
   readonly id: string
   readonly version: number

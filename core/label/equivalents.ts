@@ -41,7 +41,7 @@ const activesOf = ({ actives }: ProductDocument) =>
     .toSorted()
 
 /**
- * Other products of the shelf with the same actives, or (where there are none) the same kind of feed, with
+ * Other products of the library with the same actives, or (where there are none) the same kind of feed, with
  * the rate converted.
  * @param rate of the product itself, per ground; a dilution has none
  * @returns rates of the same amount of the first active, or of nitrogen, on the same ground; products whose

@@ -28,8 +28,8 @@ function fullLabel(): NamedProduct {
   const figures = Object.fromEntries(
     LINE_FIGURE_NAMES.map((name, i) => [name, { text: String(i + 3), unit: LINE_FIGURES[name].unit }]),
   ) as RateLine['figures']
-  const [shelf] = sampleProducts()
-  const { document } = shelf!
+  const [labels] = sampleProducts()
+  const { document } = labels!
   return {
     id: 'full',
     name: 'Everything, "quoted"',
@@ -70,12 +70,12 @@ function fullLabel(): NamedProduct {
   }
 }
 
-test('a shelf as a table gives back every label', () => {
-  const shelf = [...sampleProducts(), fullLabel()]
-  const { products, problems } = readProductRows(productRows(shelf), counter(), 'us-1000')
+test('labels as a table gives back every label', () => {
+  const labels = [...sampleProducts(), fullLabel()]
+  const { products, problems } = readProductRows(productRows(labels), counter(), 'us-1000')
   expect(problems).toEqual([])
-  expect(products.map(nameAndLabel)).toEqual(shelf.map(nameAndLabel))
-  expect(products.map(({ id }) => id)).toEqual(shelf.map(({ id }) => id))
+  expect(products.map(nameAndLabel)).toEqual(labels.map(nameAndLabel))
+  expect(products.map(({ id }) => id)).toEqual(labels.map(({ id }) => id))
 })
 
 test(

@@ -32,8 +32,8 @@ interface RowAt {
 }
 
 /**
- * Reads a shelf back, or one that somebody made with a spreadsheet: rows of one name that follow each other
- * are lines of one label.
+ * Reads labels back, or a table that somebody made with a spreadsheet: rows of one name that follow
+ * each other are lines of one label.
  * @param newId makes ids where there are none; @returns all products, or every problem with its line
  */
 export function readProductRows(

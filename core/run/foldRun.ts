@@ -1,4 +1,5 @@
 import { closedWorkingBook, type WorkingBook } from '../working/working'
+import { skewText } from './eventTime'
 import { outcomeOf, type ProductOutcome, type Used } from './outcome'
 import type { OutcomeProblem } from './outcomeProblem'
 import type { AmountCorrection, Correction, FrozenPlan, RunDetails, RunEvent } from './runEvent'
@@ -25,6 +26,8 @@ export interface RunRecord {
   readonly corrections: readonly CorrectionShown[]
   /** Devices with a hole in their sequence: events that have not arrived. */
   readonly gaps: readonly string[]
+  /** What to say of a device whose clock was off. */
+  readonly skew?: string
 }
 
 /**
@@ -78,6 +81,7 @@ export function foldRun(
         return event satisfies never
     }
   }
+  const skew = skewText(ordered)
   const outcome = used ? outcomeOf(frozen.request, frozen.plan, used, book, frozen.tolerance) : undefined
   return {
     state,
@@ -90,6 +94,7 @@ export function foldRun(
     outcomes: outcome?.ok ? outcome.value : [],
     problems: outcome && !outcome.ok ? outcome.error : [],
     gaps: gapsOf(ordered),
+    ...(skew !== undefined && { skew }),
   }
 }
 

@@ -82,6 +82,8 @@ interface EventStamp {
   readonly counter: number
   /** The organization's clock, ISO instant; shown, never sorted by. */
   readonly at: string
+  /** The device's own time, where its clock was found to be off; ISO instant. */
+  readonly deviceAt?: string
 }
 
 export type RunEventBody =

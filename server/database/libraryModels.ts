@@ -128,7 +128,7 @@ export class LaidDownModel extends Model<
   declare at: CreationOptional<Date>
 }
 
-/** Binds the rooms and their ledgers to one connection. */
+/** Binds the library and its ledgers to one connection. */
 export function defineLibrary(options: (tableName: string) => InitOptions): void {
   const editable = () => ({
     organizationId: key(),

@@ -19,21 +19,38 @@ export class NewerDatabaseError extends Error {
   }
 }
 
-const storageOf = (sequelize: Sequelize) => new SequelizeStorage({ sequelize, tableName: 'migrations' })
+const MARKS = 'migrations'
+const storageOf = (sequelize: Sequelize) => new SequelizeStorage({ sequelize, tableName: MARKS })
 
-/** A migrator over one connection; `down` exists for tests and for going back by hand. */
+/**
+ * A migrator over one connection; `down` exists for tests and for going back by hand. Each step and its mark
+ * are one transaction: killed anywhere, the next start finds all of it or nothing.
+ */
 export function migratorOf(
   sequelize: Sequelize,
   migrations: readonly Migration[] = MIGRATIONS,
 ): Umzug<QueryInterface> {
+  const marks = storageOf(sequelize)
+  const whole =
+    (step: Migration['up'], mark: string, name: string) =>
+    ({ context }: { context: QueryInterface }) =>
+      sequelize.transaction(async (transaction) => {
+        await step(context, transaction)
+        await sequelize.query(mark, { replacements: { name }, transaction })
+      })
   return new Umzug({
     migrations: migrations.map(({ name, up, down }) => ({
       name,
-      up: ({ context }: { context: QueryInterface }) => up(context),
-      down: ({ context }: { context: QueryInterface }) => down(context),
+      up: whole(up, `INSERT INTO ${MARKS} (name) VALUES (:name)`, name),
+      down: whole(down, `DELETE FROM ${MARKS} WHERE name = :name`, name),
     })),
     context: sequelize.getQueryInterface(),
-    storage: storageOf(sequelize),
+    // The mark is written with the step; what the migrator would write afterwards could be too late.
+    storage: {
+      executed: () => marks.executed(),
+      logMigration: () => Promise.resolve(),
+      unlogMigration: () => Promise.resolve(),
+    },
     logger: undefined,
   })
 }

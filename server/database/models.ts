@@ -89,6 +89,8 @@ export class RunEventModel extends Model<
   declare payload: RunEventBody['payload']
   declare at: Date
   declare receivedAt: CreationOptional<Date>
+  /** As the device told it; `at` is the server's reckoning. */
+  declare deviceAt: CreationOptional<Date | null>
 }
 
 export class RecordModel extends Model<InferAttributes<RecordModel>, InferCreationAttributes<RecordModel>> {
@@ -185,6 +187,7 @@ export function defineModels(sequelize: Sequelize): Models {
       payload: DataTypes.JSONB,
       at: DataTypes.DATE,
       receivedAt: DataTypes.DATE,
+      deviceAt: DataTypes.DATE,
     },
     options('run_events'),
   )

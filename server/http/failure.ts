@@ -19,6 +19,7 @@ const STATUS: Readonly<Record<ErrorCode, number>> = {
   'not-ready': 422,
   'not-anchored': 422,
   locked: 409,
+  taken: 409,
   'foreign-origin': 403,
   'media-type': 415,
   starting: 503,

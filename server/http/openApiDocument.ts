@@ -21,7 +21,7 @@ import {
 import { PlanRequestSchema } from '#shared/schemas/plan'
 import { ErrorSchema, HealthSchema, PlanResponseSchema } from '#shared/schemas/planResponse'
 import { NewMovementSchema } from '#shared/schemas/product'
-import { ImportProductsSchema } from '#shared/schemas/shelfFile'
+import { ImportProductsSchema } from '#shared/schemas/productFile'
 import { RemoveSchema, LIBRARY_KINDS, type LibraryKind } from '#shared/schemas/library'
 import { NewRunEventsSchema } from '#shared/schemas/run'
 import { LIBRARY } from '../services/library'
@@ -187,7 +187,7 @@ export const openApiDocument = (version: string) => ({
       parameters: [id],
       get: { summary: 'Sizes an area has had', responses: { 200: answer('sizes'), ...errors(404) } },
     },
-    '/api/organizations/{organization}/products/shelf': {
+    '/api/organizations/{organization}/products/file': {
       get: {
         summary: 'Every product as CSV or JSON',
         parameters: asked('format'),

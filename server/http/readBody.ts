@@ -1,6 +1,7 @@
 import type { H3Event } from 'h3'
 import * as v from 'valibot'
 import type { ErrorIssue } from '#shared/errorCodes'
+import { Uuid } from '#shared/schemas/texts'
 import { failure } from './failure'
 import { readJson } from './readJson'
 
@@ -17,8 +18,12 @@ export async function readBodyAs<S extends v.GenericSchema>(
 }
 
 /** Where a schema has no words of its own: what was sent is not echoed back. */
-v.setGlobalMessage(({ expected }) =>
-  expected === 'never' ? 'is not a field of this request' : `must be ${expected ?? 'right'}`,
+v.setGlobalMessage(({ expected, received }) =>
+  expected === 'never'
+    ? 'is not a field of this request'
+    : received === 'undefined'
+      ? 'is missing'
+      : `must be ${expected ?? 'right'}`,
 )
 
 const issueOf = (issue: v.BaseIssue<unknown>): ErrorIssue => ({
@@ -29,7 +34,6 @@ const issueOf = (issue: v.BaseIssue<unknown>): ErrorIssue => ({
 /** An id in the address: a UUID or the thing does not exist. */
 export function readId(event: H3Event): string {
   const id = event.context.params?.id ?? ''
-  if (!/^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/i.test(id))
-    throw failure('not-found', 'There is nothing at this address.')
+  if (!v.is(Uuid, id)) throw failure('not-found', 'There is nothing at this address.')
   return id.toLowerCase()
 }

@@ -11,6 +11,7 @@ import { failure } from '../http/failure'
 export default defineEventHandler((event) => {
   const path = event.path.split('?')[0] ?? ''
   if (!path.startsWith('/api/') || COMPUTING_ROUTES.has(path)) return
+  if (/%00/.test(event.path)) throw failure('invalid', 'An address holds no NUL character.')
   const host = getRequestHeader(event, 'host') ?? ''
   if (!isOurName(host))
     throw failure(

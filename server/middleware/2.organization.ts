@@ -1,3 +1,5 @@
+import * as v from 'valibot'
+import { Uuid } from '#shared/schemas/texts'
 import { currentDatabase } from '../database/current'
 import { COMPUTING_ROUTES } from '../http/computingRoutes'
 import { failure } from '../http/failure'
@@ -20,13 +22,14 @@ export default defineEventHandler(async (event) => {
     throw failure('starting', 'The database is being prepared; try again in a moment.')
   const named = CREW_PATH.exec(path)?.[1]
   if (named === undefined && path !== LISTS) return
-  const all = await organizationsRepository(prepared.database).all()
+  const organizations = organizationsRepository(prepared.database)
   if (named !== undefined) {
-    const organization = all.find(({ id }) => id === named)
+    const organization = v.is(Uuid, named) ? await organizations.find(named.toLowerCase()) : undefined
     if (!organization) throw failure('not-found', 'There is no such crew: it may have been opened afresh.')
     event.context.organization = organization
     return
   }
+  const all = await organizations.all()
   const last = getCookie(event, ORGANIZATION_COOKIE)
   const open = all.find(({ id }) => id === last) ?? all.find(({ kind }) => kind === 'sample') ?? all[0]
   if (!open) throw failure('starting', 'There is no organization yet; try again in a moment.')

@@ -22,11 +22,12 @@ import { recordsRepository, type RecordsRepository } from './records'
 import { refusalsRepository, type RefusalsRepository } from './refusals'
 import { runsRepository, type RunsRepository } from './runs'
 import type { Scope } from './scope'
+import { withRetries } from './withRetries'
 import { areasRepository, sitesRepository, type AreasRepository, type SitesRepository } from './sites'
 
 /**
  * All queries, every one scoped to one organization; inside `transaction` they share one connection and one
- * fate.
+ * fate. Its work may be run more than once: it asks and writes by these repositories alone.
  */
 export interface Repositories {
   readonly transaction: <T>(work: (repositories: Repositories) => Promise<T>) => Promise<T>
@@ -56,7 +57,9 @@ export function forOrganization(
     transaction: (work) =>
       transaction
         ? work(forOrganization(database, organizationId, transaction))
-        : database.sequelize.transaction((inner) => work(forOrganization(database, organizationId, inner))),
+        : withRetries(() =>
+            database.sequelize.transaction((inner) => work(forOrganization(database, organizationId, inner))),
+          ),
     sites: sitesRepository(scope),
     areas: areasRepository(scope),
     equipment: equipmentRepository(scope),

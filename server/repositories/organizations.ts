@@ -15,6 +15,7 @@ import type { OrganizationModel } from '../database/models'
  */
 export interface OrganizationsRepository {
   readonly all: () => Promise<readonly Organization[]>
+  readonly count: () => Promise<number>
   readonly find: (id: string) => Promise<Organization | undefined>
   /** Makes a crew of one's own; a repeat of the same id changes nothing. */
   readonly create: (organization: NewOrganization, timeZone: string) => Promise<Organization>
@@ -41,6 +42,7 @@ export function organizationsRepository({ models }: Database): OrganizationsRepo
           ],
         })
       ).map(plain),
+    count: () => organizations.count({ where: live }),
     find: async (id) => {
       const row = await organizations.findOne({ where: { id, ...live } })
       return row ? plain(row) : undefined

@@ -1,4 +1,4 @@
-import { QueryTypes } from 'sequelize'
+import { Op, QueryTypes } from 'sequelize'
 import type { RunEvent } from '#core/run/runEvent'
 import type { RunningApplication } from '#shared/schemas/today'
 import type { RunEventModel } from '../database/models'
@@ -6,8 +6,10 @@ import type { Scope } from './scope'
 
 export interface RunsRepository {
   readonly events: (applicationId: string) => Promise<readonly RunEvent[]>
-  /** Appends what is not there yet; an event sent twice is stored once. */
+  /** Appends all or fails: what is not stored must not be taken for stored. */
   readonly append: (applicationId: string, events: readonly RunEvent[]) => Promise<void>
+  /** Which of these ids belong to events of other runs. */
+  readonly elsewhere: (applicationId: string, ids: readonly string[]) => Promise<ReadonlySet<string>>
   readonly running: () => Promise<readonly RunningApplication[]>
 }
 
@@ -33,13 +35,22 @@ export function runsRepository({
         })
       ).map(plain),
     append: async (applicationId, events) => {
-      const rows = events.map(({ at, ...event }) => ({
+      const rows = events.map(({ at, deviceAt, ...event }) => ({
         organizationId,
         applicationId,
         ...event,
         at: new Date(at),
+        deviceAt: deviceAt === undefined ? null : new Date(deviceAt),
       }))
-      await runEvents.bulkCreate(rows, { ignoreDuplicates: true, ...options })
+      await runEvents.bulkCreate(rows, options)
+    },
+    elsewhere: async (applicationId, ids) => {
+      const rows = await runEvents.findAll({
+        attributes: ['id'],
+        where: { organizationId, id: [...ids], applicationId: { [Op.ne]: applicationId } },
+        ...options,
+      })
+      return new Set(rows.map(({ id }) => id))
     },
     running: async () => {
       const rows = await sequelize.query<{
@@ -74,5 +85,14 @@ export function runsRepository({
   }
 }
 
-const plain = ({ id, deviceId, sequence, counter, kind, payload, at }: RunEventModel) =>
-  ({ id, deviceId, sequence, counter, kind, payload, at: at.toISOString() }) as RunEvent
+const plain = ({ id, deviceId, sequence, counter, kind, payload, at, deviceAt }: RunEventModel) =>
+  ({
+    id,
+    deviceId,
+    sequence,
+    counter,
+    kind,
+    payload,
+    at: at.toISOString(),
+    ...(deviceAt && { deviceAt: deviceAt.toISOString() }),
+  }) as RunEvent

@@ -12,6 +12,8 @@ import { worstVerdict } from '#core/run/verdict'
 import { stillToBook } from '#core/stock/stillToBook'
 import { openWorkingBook } from '#core/working/working'
 import type { Job, JobApplication } from '#shared/schemas/job'
+import { sameContent } from '#core/sameContent'
+import { endsBeforeItBegins, eventTime, TOLD_SKEW_MS } from '#core/run/eventTime'
 import type { NewRunEvent, Run } from '#shared/schemas/run'
 import { failure } from '../http/failure'
 import type { Repositories } from '../repositories/forOrganization'
@@ -28,17 +30,20 @@ export interface RunHouse {
   readonly house: House
   readonly dayOf: (instant: string) => string
   readonly rules?: CrewRules
+  /** The organization's now, ISO instant: no event is later than its receipt. */
+  readonly received: string
 }
 
 /**
  * Takes events of one application's run, each stored once however often it is sent, and keeps job, record,
- * ledger and stock in step. `planned` works the application out afresh from what is current, and freezes
- * that. Fails with `not-found`, `not-ready`, `invalid`, `locked`.
+ * ledger and stock in step: what is folded and booked is what was stored. `planned` works the application out
+ * afresh from what is current, and freezes that. Fails with `not-found`, `not-ready`, `invalid`, `locked`
+ * (planned or on record already), `taken` (the id or the place in the device's sequence is another event's).
  */
 export async function appendRunEvents(
   repositories: Repositories,
   applicationId: string,
-  events: readonly NewRunEvent[],
+  { events, sentAt }: { readonly events: readonly NewRunEvent[]; readonly sentAt?: string },
   of: RunHouse,
 ): Promise<Run> {
   return notingRefusal(repositories, applicationId, () =>
@@ -48,26 +53,82 @@ export async function appendRunEvents(
       const application = job?.applications.find(({ id }) => id === applicationId)
       if (!job || !application) throw failure('not-found', 'There is no such application.')
       const before = await inside.runs.events(applicationId)
-      const known = new Set(before.map(({ id }) => id))
-      const fresh = events.filter(({ id }) => !known.has(id))
-      const planned = fresh.find(({ kind }) => kind === 'planned')
+      const fresh = await newAmong(inside, applicationId, before, events)
+      refuseAgain(before, fresh)
+      const timed = fresh.map((event) => atServerTime(event, sentAt, of.received))
+      const planned = timed.find(({ kind }) => kind === 'planned')
       const frozen = planned && (await freeze(inside, job, application, of.dayOf(planned.at), of))
-      const complete = fresh.map((event) => withPayload(event, frozen))
-      const record = foldRun([...before, ...complete])
-      refuseContradictions(before, complete, record, job)
-      await inside.runs.append(applicationId, complete)
-      if (record && fresh.length > 0) await keepInStep(inside, job, application, record, of)
-      return {
+      await inside.runs.append(
         applicationId,
-        jobId: job.id,
-        events: await inside.runs.events(applicationId),
-        record: record ?? null,
-      }
+        timed.map((event) => withPayload(event, frozen)),
+      )
+      const stored = await inside.runs.events(applicationId)
+      const record = foldRun(stored)
+      if (fresh.length > 0) refuseContradictions(stored, record, job)
+      if (record && fresh.length > 0) await keepInStep(inside, job, application, record, of)
+      return { applicationId, jobId: job.id, events: stored, record: record ?? null }
     }),
   )
 }
 
-function withPayload(event: NewRunEvent, frozen: FrozenPlan | undefined): RunEvent {
+/** Those that are not stored yet; one that is must be the same to the letter. */
+async function newAmong(
+  { runs }: Repositories,
+  applicationId: string,
+  before: readonly RunEvent[],
+  events: readonly NewRunEvent[],
+): Promise<readonly NewRunEvent[]> {
+  const known = new Map(before.map((event) => [event.id, event]))
+  const places = new Set(before.map(placeOf))
+  const elsewhere = await runs.elsewhere(
+    applicationId,
+    events.map(({ id }) => id),
+  )
+  const fresh: NewRunEvent[] = []
+  for (const event of events) {
+    const stored = known.get(event.id)
+    if (stored ? !isSame(stored, event) : elsewhere.has(event.id) || places.has(placeOf(event)))
+      throw failure(
+        'taken',
+        'Another event has this id, or this place in the sequence of its device: read the run again and ' +
+          'send it with new ones.',
+      )
+    if (stored || fresh.some(({ id }) => id === event.id)) continue
+    places.add(placeOf(event))
+    fresh.push(event)
+  }
+  return fresh
+}
+
+const placeOf = ({ deviceId, sequence }: Pick<RunEvent, 'deviceId' | 'sequence'>) =>
+  `${deviceId.toLowerCase()} ${sequence}`
+
+/** The server's own part, the frozen plan and the corrected time, is no difference. */
+function isSame(stored: RunEvent, sent: NewRunEvent): boolean {
+  if (stored.kind !== sent.kind || placeOf(stored) !== placeOf(sent)) return false
+  return !('payload' in sent) || sameContent(stored.payload, sent.payload)
+}
+
+/** What is frozen or on record already is not begun or entered anew by another tab or device. */
+function refuseAgain(before: readonly RunEvent[], fresh: readonly NewRunEvent[]): void {
+  const has = (kind: RunEvent['kind']) => before.some((event) => event.kind === kind)
+  const brings = (...kinds: readonly RunEvent['kind'][]) => fresh.some(({ kind }) => kinds.includes(kind))
+  if (has('finished') && brings('planned', 'started', 'used', 'finished'))
+    throw failure('locked', 'This run is on record already: correct the record instead.')
+  if (has('planned') && brings('planned'))
+    throw failure('locked', 'This run has begun already, here or on another device: open it again.')
+}
+
+/** The server's time counts; the device's own is kept beside it where the two differ. */
+function atServerTime(event: NewRunEvent, sentAt: string | undefined, received: string): TimedEvent {
+  const at = eventTime(event.at, sentAt, received)
+  return Math.abs(Date.parse(at) - Date.parse(event.at)) < TOLD_SKEW_MS
+    ? { ...event, at }
+    : { ...event, at, deviceAt: event.at }
+}
+type TimedEvent = NewRunEvent & { readonly deviceAt?: string }
+
+function withPayload(event: TimedEvent, frozen: FrozenPlan | undefined): RunEvent {
   if (event.kind === 'started') return { ...event, payload: {} }
   if (event.kind !== 'planned') return event as RunEvent
   if (!frozen) throw new Error('a plan was not frozen before its event')
@@ -97,19 +158,15 @@ async function freeze(
 }
 
 /** A run starts once, ends once it has begun and its amounts are known, and is corrected only afterwards. */
-function refuseContradictions(
-  before: readonly RunEvent[],
-  fresh: readonly RunEvent[],
-  record: RunRecord | undefined,
-  job: Job,
-): void {
-  const has = (kind: RunEvent['kind']) => [...before, ...fresh].some((event) => event.kind === kind)
-  if (fresh.length === 0) return
+function refuseContradictions(stored: readonly RunEvent[], record: RunRecord | undefined, job: Job): void {
+  const has = (kind: RunEvent['kind']) => stored.some((event) => event.kind === kind)
   if (job.state === 'cancelled') throw failure('locked', 'This job is cancelled: reopen it first.')
   if (!record) throw failure('invalid', 'A run begins with its plan.')
   if (has('finished') && !(has('started') && has('used')))
     throw failure('invalid', 'A run is finished after it was started and what was used is entered.')
   if (has('corrected') && !has('finished')) throw failure('invalid', 'Only a finished record is corrected.')
+  if (endsBeforeItBegins(record))
+    throw failure('invalid', 'It would be finished before it was started: set the clock of this device.')
   const [problem] = record.problems
   if (problem) throw failure('invalid', [problem])
 }

@@ -1,4 +1,3 @@
-import Papa from 'papaparse'
 import { CALIBRATION_COLUMNS, calibrationRows } from '#core/calibration/calibrationRows'
 import type {
   CalibrationFile,
@@ -9,6 +8,7 @@ import type { Calibration, Equipment } from '#shared/schemas/equipment'
 import { failure } from '../http/failure'
 import type { Repositories } from '../repositories/forOrganization'
 import { saveCalibration } from './saveCalibration'
+import { csvOf } from './csv'
 
 /** Every calibration of one machine as a file. */
 export function calibrationFile(
@@ -28,13 +28,7 @@ export function calibrationFile(
   const perPass = new Map(
     calibrations.flatMap(({ id, perPass: gives }) => (gives === null ? [] : [[id, gives] as const])),
   )
-  // A cell that a spreadsheet would run as a formula is written as text.
-  return (
-    Papa.unparse([...calibrationRows(calibrations, perPass)], {
-      columns: [...CALIBRATION_COLUMNS],
-      escapeFormulae: true,
-    }) + `\r\n`
-  )
+  return csvOf(calibrationRows(calibrations, perPass), { columns: CALIBRATION_COLUMNS })
 }
 
 /**

@@ -1,10 +1,10 @@
-import Papa from 'papaparse'
 import { asWritten } from '#core/quantity/format'
 import type { RunRecord } from '#core/run/foldRun'
 import type { Organization } from '#shared/schemas/organization'
 import type { RecordQuery, RecordRow } from '#shared/schemas/run'
 import type { Repositories } from '../repositories/forOrganization'
 import { allRecords } from './recordList'
+import { csvOf } from './csv'
 
 const COLUMNS = [
   'record',
@@ -50,9 +50,7 @@ export async function* recordsCsv(
   for await (const rows of allRecords(repositories, organization, asked)) {
     const documents = await repositories.records.documents(rows.map(({ id }) => id))
     const lines = rows.flatMap((row) => linesOf(row, documents.get(row.id)))
-    // A cell that a spreadsheet would run as a formula is written as text.
-    if (lines.length > 0)
-      yield `${Papa.unparse(lines, { header: false, columns: [...COLUMNS], escapeFormulae: true })}\r\n`
+    if (lines.length > 0) yield csvOf(lines, { columns: COLUMNS, heading: 'none' })
   }
 }
 

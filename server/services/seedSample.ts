@@ -55,6 +55,7 @@ async function makeSample(database: Database, id: string, transaction: Transacti
   const repositories = forOrganization(database, id, transaction)
   const of: RunHouse = {
     house: DEFAULT_HOUSE,
+    received: SAMPLE_OPENS_AT,
     dayOf: (instant) => dayFor({ timeZone: SAMPLE_TIME_ZONE }, new Date(instant)),
   }
   const crew = sampleCrew()
@@ -82,6 +83,6 @@ async function seedJob(
   )
   for (const application of applications) {
     const events = application.events as readonly NewRunEvent[]
-    if (events.length > 0) await appendRunEvents(repositories, application.id, events, of)
+    if (events.length > 0) await appendRunEvents(repositories, application.id, { events }, of)
   }
 }

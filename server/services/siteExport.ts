@@ -1,9 +1,9 @@
-import Papa from 'papaparse'
 import { writeGeoJson, writeGpx, writeKml } from '#core/ground/files/writeGround'
 import { readSiteMap, writtenAreas, type SiteMapReading } from '#core/ground/siteMap'
 import { SQUARE_METRES_PER } from '#core/quantity/units'
 import type { Area, Site } from '#shared/schemas/ground'
 import { failure } from '../http/failure'
+import { csvOf } from './csv'
 
 export const SITE_FORMATS = ['geojson', 'kml', 'gpx', 'csv'] as const
 export type SiteFormat = (typeof SITE_FORMATS)[number]
@@ -69,6 +69,5 @@ function siteCsv({ areas }: SiteMapReading, stored: readonly Area[]): string {
       samples_m: samples.map(([x, y]) => `${x.toFixed(1)} ${y.toFixed(1)}`).join('; '),
     }
   })
-  // A cell that a spreadsheet would run as a formula is written as text.
-  return `${Papa.unparse(rows, { escapeFormulae: true })}\r\n`
+  return csvOf(rows)
 }

@@ -39,7 +39,7 @@ export async function todayPage(repositories: Repositories, organization: Organi
     reentry,
     stale: old,
     low,
-    rooms: { ...counts, jobs: jobCount },
+    counts: { ...counts, jobs: jobCount },
   }
 }
 

@@ -2,7 +2,7 @@ import * as v from 'valibot'
 import { DETAIL_NAMES, type RunEvent } from '#core/run/runEvent'
 import type { RunRecord } from '#core/run/foldRun'
 import { AMOUNT_UNITS, AREA_UNITS, MASS_UNITS, VOLUME_UNITS } from '#core/quantity/units'
-import { BlankOrDay, Uuid } from './texts'
+import { BlankOrDay, Instant, Uuid } from './texts'
 import { NotNegative, Positive, quantityOf } from './quantity'
 
 const Text = v.pipe(v.string(), v.maxLength(2000, 'is too long'))
@@ -18,7 +18,7 @@ const stamp = {
   deviceId: Uuid,
   sequence: Count,
   counter: Count,
-  at: v.pipe(v.string(), v.isoTimestamp()),
+  at: Instant,
 }
 const Amount = quantityOf(AMOUNT_UNITS, Positive)
 const Left = quantityOf([...MASS_UNITS, ...VOLUME_UNITS], NotNegative)
@@ -74,6 +74,8 @@ export type NewRunEvent = v.InferOutput<typeof NewRunEventSchema>
 
 export const NewRunEventsSchema = v.strictObject({
   events: v.pipe(v.array(NewRunEventSchema), v.minLength(1), v.maxLength(100)),
+  /** The device's clock as it sends them: how far it is off is found from that. */
+  sentAt: v.optional(Instant),
 })
 
 /** A run as read back: its events and what they fold to. */

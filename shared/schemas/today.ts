@@ -15,8 +15,8 @@ export interface Today {
   readonly reentry: readonly ReentryRow[]
   readonly stale: readonly StaleRow[]
   readonly low: readonly LowRow[]
-  /** How much there is in each room, so that an empty one can teach. */
-  readonly rooms: {
+  /** How much of everything there is, so that an empty place can teach. */
+  readonly counts: {
     readonly sites: number
     readonly equipment: number
     readonly products: number

@@ -1,14 +1,12 @@
 import { v7 as uuid } from 'uuid'
 import pg from 'pg'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
-import { Sequelize } from 'sequelize'
 import { sampleCrew } from '../../demo/sampleCrew'
 import type { ApplicationDraft } from '../../core/draft/applicationDraft'
-import { migratorOf } from '../../server/database/migrate'
 import type { Job, SaveJob } from '../../shared/schemas/job'
 import type { NewRunEvent, RecordPage, Run } from '../../shared/schemas/run'
 import { clientOf, type Client } from '../support/client'
-import { freshDatabase, query, serve, type Served } from '../support/serve'
+import { query, serve, type Served } from '../support/serve'
 
 let served: Served
 let client: Client
@@ -24,7 +22,7 @@ afterAll(() => served.stop())
 
 const sample = sampleCrew().jobs.find(({ purpose }) => purpose === 'Spring feed, front strips')
   ?.applications[0]
-/** This crew has none of the sample's rooms. */
+/** This crew has none of the sample's library. */
 const withoutSources = ({ lawns, products, ...document }: ApplicationDraft): ApplicationDraft => ({
   ...document,
   lawns: lawns.map(({ source: _, ...lawn }) => lawn),
@@ -205,6 +203,59 @@ describe('running', () => {
     })
   })
 
+  test('an event is stored and counted, or refused with the reason', async () => {
+    const run = await runJob(newJob())
+    await run.post(run.events.slice(0, 2))
+    const [, , used, finished] = run.events as [NewRunEvent, NewRunEvent, NewRunEvent, NewRunEvent]
+    // The same place in the device's sequence with another id; the id with other content.
+    const twin = { ...used, id: uuid(), sequence: 2 }
+    expect(codeOf((await run.post([twin])).body)).toBe('taken')
+    expect(codeOf((await run.post([{ ...finished, id: run.events[0]?.id ?? '' }])).body)).toBe('taken')
+    // An id known from another run.
+    const other = await runJob(newJob())
+    await other.post(other.events.slice(0, 2))
+    expect(codeOf((await other.post([{ ...used, sequence: 9 }, run.events[0]!])).body)).toBe('taken')
+    await run.post([used, finished])
+    // A second tab puts the same run on record, with other figures: refused, and both sides agree still.
+    const late = await run.post([
+      {
+        ...used,
+        ...stamp(1, uuid()),
+        payload: { ...(used.kind === 'used' && used.payload), left: { value: 9, unit: 'lb' } },
+      } as NewRunEvent,
+      { ...finished, ...stamp(2, uuid()) },
+    ])
+    expect(late).toMatchObject({ status: 409, body: { error: { code: 'locked' } } })
+    const read = (await client.get(`/crew/applications/${run.applicationId}/events`)).body as Run
+    expect(read.events).toHaveLength(4)
+    const { rows } = await query(
+      served.databaseUrl,
+      `SELECT document FROM records WHERE id = '${run.applicationId}'`,
+    )
+    expect((rows[0] as { document: Run['record'] }).document?.used).toEqual(read.record?.used)
+    expect(read.record?.used?.left.value).toBe(3)
+  })
+
+  test('a wrong clock passes no interval: the server’s time counts and the skew is told', async () => {
+    const run = await runJob(newJob())
+    const ahead = { at: '2031-06-01T12:00:00.000Z' }
+    const events = run.events.map((event) => ({ ...event, ...ahead }))
+    const begun = (await run.post(events.slice(0, 2))).body as Run
+    expect(Date.parse(begun.events[0]?.at ?? '')).toBeLessThanOrEqual(Date.now())
+    expect(begun.events[0]).toMatchObject({ deviceAt: ahead.at })
+    expect(begun.record?.skew).toMatch(/ahead/)
+    // Finished an hour before it was started: refused, nothing of it stored.
+    const early = events
+      .slice(2)
+      .map((event) => ({ ...event, at: new Date(Date.now() - 3_600_000).toISOString() }))
+    expect(codeOf((await run.post(early)).body)).toBe('invalid')
+    const done = await client.post(`/crew/applications/${run.applicationId}/events`, {
+      events: events.slice(2),
+      sentAt: ahead.at,
+    })
+    expect(done).toMatchObject({ status: 200, body: { record: { state: 'done' } } })
+  })
+
   test('a correction is an addition: the record follows, the first entry stays', async () => {
     const run = await runJob(newJob())
     await run.post(run.events)
@@ -362,20 +413,4 @@ test('a connection killed in the middle of a save leaves the old row whole', asy
     site: 'Cooperage Row',
   })
   expect((await client.put(`/crew/jobs/${id}`, { ...job, version: 1, site: 'whole' })).status).toBe(200)
-})
-
-test('migrations go down and up again', async () => {
-  const url = await freshDatabase()
-  const sequelize = new Sequelize(url, { dialect: 'postgres', dialectModule: pg, logging: false })
-  const migrator = migratorOf(sequelize)
-  await migrator.up()
-  await migrator.down({ to: 0 })
-  const { rows } = await query(
-    url,
-    `SELECT table_name FROM information_schema.tables WHERE table_schema = 'public' AND table_name <> ` +
-      `'migrations'`,
-  )
-  expect(rows).toEqual([])
-  await migrator.up()
-  await sequelize.close()
 })

@@ -31,14 +31,14 @@ beforeAll(async () => {
 afterAll(() => served.stop())
 
 const codeOf = (body: unknown) => (body as { error: { code: string } }).error.code
-const path = (room: string, id: string) => `/crew/library/${room}/${id}`
-async function put<B extends { readonly version: number }>(room: string, body: B, id = uuid()) {
-  const answer = await client.put(path(room, id), body)
+const path = (kind: string, id: string) => `/crew/library/${kind}/${id}`
+async function put<B extends { readonly version: number }>(kind: string, body: B, id = uuid()) {
+  const answer = await client.put(path(kind, id), body)
   expect(answer.status, JSON.stringify(answer.body)).toBe(200)
   return id
 }
 
-/** One row of every room, each in need of the ones before it. */
+/** One row of every kind, each in need of the ones before it. */
 const LIBRARY: readonly (readonly [string, () => Promise<object & { version: number }>, object])[] = [
   ['sites', async () => aSite(), { name: 'Other name' }],
   ['areas', async () => anArea(await put('sites', aSite())), { name: 'Other name' }],
@@ -56,16 +56,16 @@ const LIBRARY: readonly (readonly [string, () => Promise<object & { version: num
   ['products', async () => aProduct(), { name: 'Other name' }],
 ]
 
-describe.each(LIBRARY)('%s', (room, make, change) => {
+describe.each(LIBRARY)('%s', (kind, make, change) => {
   test('stored as entered; a repeat changes nothing', async () => {
     const body = await make()
-    const id = await put(room, body)
-    expect((await client.get(path(room, id))).body).toMatchObject({ ...body, id, version: 1 })
-    expect((await client.put(path(room, id), body)).body).toMatchObject({ version: 1 })
+    const id = await put(kind, body)
+    expect((await client.get(path(kind, id))).body).toMatchObject({ ...body, id, version: 1 })
+    expect((await client.put(path(kind, id), body)).body).toMatchObject({ version: 1 })
     const changed = { ...body, ...change, version: 1 }
-    expect((await client.put(path(room, id), changed)).body).toMatchObject({ ...change, version: 2 })
-    expect((await client.put(path(room, id), changed)).body).toMatchObject({ version: 2 })
-    const stale = await client.put(path(room, id), { ...body, version: 1 })
+    expect((await client.put(path(kind, id), changed)).body).toMatchObject({ ...change, version: 2 })
+    expect((await client.put(path(kind, id), changed)).body).toMatchObject({ version: 2 })
+    const stale = await client.put(path(kind, id), { ...body, version: 1 })
     expect(stale).toMatchObject({
       status: 409,
       body: { error: { code: 'changed-elsewhere' }, current: { ...change, version: 2 } },
@@ -74,13 +74,13 @@ describe.each(LIBRARY)('%s', (room, make, change) => {
 
   test('of four at once one wins', async () => {
     const body = await make()
-    const id = await put(room, body)
+    const id = await put(kind, body)
     const answers = await Promise.all(
       ['a', 'b', 'c', 'd'].map((note) =>
-        client.put(path(room, id), {
+        client.put(path(kind, id), {
           ...body,
           version: 1,
-          ...(room === 'calibrations' || room === 'benchTests'
+          ...(kind === 'calibrations' || kind === 'benchTests'
             ? { document: { ...(body as ReturnType<typeof aCalibration>).document, notes: note } }
             : { name: note }),
         }),
@@ -91,27 +91,27 @@ describe.each(LIBRARY)('%s', (room, make, change) => {
 
   test('deleted only as it was seen, gone from lists, and brought back whole', async () => {
     const body = await make()
-    const id = await put(room, body)
-    expect((await client.delete(path(room, id), { version: 7 })).status).toBe(409)
-    expect((await client.delete(path(room, id), { version: 1 })).status).toBe(200)
-    expect((await client.get(path(room, id))).status).toBe(404)
-    expect(codeOf((await client.put(path(room, id), { ...body, version: 1 })).body)).toBe('not-found')
-    expect((await client.post(`${path(room, id)}/restore`, {})).body).toMatchObject({
+    const id = await put(kind, body)
+    expect((await client.delete(path(kind, id), { version: 7 })).status).toBe(409)
+    expect((await client.delete(path(kind, id), { version: 1 })).status).toBe(200)
+    expect((await client.get(path(kind, id))).status).toBe(404)
+    expect(codeOf((await client.put(path(kind, id), { ...body, version: 1 })).body)).toBe('not-found')
+    expect((await client.post(`${path(kind, id)}/restore`, {})).body).toMatchObject({
       ...body,
       id,
       version: 2,
     })
-    expect((await client.post(`${path(room, id)}/restore`, {})).status).toBe(200)
-    expect((await client.delete(path(room, uuid()), { version: 1 })).status).toBe(404)
+    expect((await client.post(`${path(kind, id)}/restore`, {})).status).toBe(200)
+    expect((await client.delete(path(kind, uuid()), { version: 1 })).status).toBe(404)
   })
 
   test('what is not right is refused at its field', async () => {
     const body = await make()
-    expect((await client.put(path(room, uuid()), { ...body, surprise: 1 })).body).toMatchObject({
+    expect((await client.put(path(kind, uuid()), { ...body, surprise: 1 })).body).toMatchObject({
       error: { code: 'invalid', issues: [{ path: 'surprise' }] },
     })
-    expect((await client.put(path(room, uuid()), { ...body, document: { schema: 99 } })).status).toBe(400)
-    expect((await client.put(path(room, 'nonsense'), body)).status).toBe(404)
+    expect((await client.put(path(kind, uuid()), { ...body, document: { schema: 99 } })).status).toBe(400)
+    expect((await client.put(path(kind, 'nonsense'), body)).status).toBe(404)
   })
 })
 
@@ -439,14 +439,14 @@ test('every route answers another crew with 404 for what is not its own', async 
     expect(method, file).not.toBe('')
     // A PUT makes a row of one's own: that it leaves the other's alone is asserted for itself below.
     if (method === 'put') continue
-    const rooms = route.includes('[kind]')
+    const kinds = route.includes('[kind]')
       ? ['sites', 'areas', 'equipment', 'calibrations', 'benchTests', 'products']
       : [route.split('/')[0] ?? '']
-    for (const room of rooms) {
-      const id = ids[room]
+    for (const kind of kinds) {
+      const id = ids[kind]
       expect(id, `${file} names no row of this test: add one`).toBeDefined()
       const address =
-        `/crew/${route.replace('[kind]', room).replace('[id]', id ?? '')}` +
+        `/crew/${route.replace('[kind]', kind).replace('[id]', id ?? '')}` +
         (/\/(export|calibrations)$/.test(route) ? '?format=csv' : '')
       const body = bodies[`${route.split('/').at(-1)}.${method}`] ?? bodies[method]
       const answer =
@@ -468,10 +468,10 @@ test('every route answers another crew with 404 for what is not its own', async 
     expect(((await other.get(list)).body as JobPage).rows, list).toEqual([])
   expect((await other.get('/crew/find?q=walked')).body).toEqual([])
   expect((await other.get(`/crew/library/areas?siteId=${siteId}`)).body as Area[]).toEqual([])
-  for (const [room, id] of Object.entries(ids).slice(0, 6)) {
-    const body = (await client.get(path(room, id))).body as { version: number }
-    await other.put(path(room, id), { ...(await LIBRARY.find(([name]) => name === room)?.[1]()), version: 0 })
-    expect((await client.get(path(room, id))).body, room).toEqual(body)
+  for (const [kind, id] of Object.entries(ids).slice(0, 6)) {
+    const body = (await client.get(path(kind, id))).body as { version: number }
+    await other.put(path(kind, id), { ...(await LIBRARY.find(([name]) => name === kind)?.[1]()), version: 0 })
+    expect((await client.get(path(kind, id))).body, kind).toEqual(body)
   }
 })
 

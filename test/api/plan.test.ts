@@ -36,7 +36,8 @@ test('health, and the log line with its time', async () => {
     status: 200,
     body: { status: 'ok', version: '0.6.0', database: 'ok' },
   })
-  expect(served.log()).toMatch(/GET \/api\/health 200 \d+\.\d ms/)
+  // Lines are written together, shortly after.
+  await expect.poll(() => served.log()).toMatch(/GET \/api\/health 200 \d+\.\d ms/)
 })
 
 test('a plan comes back whole: figures, nulls, working', async () => {
@@ -201,9 +202,9 @@ test('the description names every route and comes from the schemas', async () =>
     .filter((file) => /\.(get|put|post|delete)\.ts$/.test(file))
     .flatMap((file) => {
       const [, path = '', method = ''] = /^(.*?)(?:\/index)?\.(get|put|post|delete)\.ts$/.exec(file) ?? []
-      const rooms = path.includes('[kind]') ? LIBRARY_KINDS : ['']
-      return rooms.map(
-        (room) => `${method} /api/${path.replace('[kind]', room).replaceAll(/\[(\w+)\]/g, '{$1}')}`,
+      const kinds = path.includes('[kind]') ? LIBRARY_KINDS : ['']
+      return kinds.map(
+        (kind) => `${method} /api/${path.replace('[kind]', kind).replaceAll(/\[(\w+)\]/g, '{$1}')}`,
       )
     })
   const named = Object.entries(document.paths).flatMap(([path, methods]) =>

@@ -2,14 +2,12 @@ import { readFileSync } from 'node:fs'
 import type { Page } from 'playwright-core'
 import { expect, test } from 'vitest'
 import { SAMPLE_EQUIPMENT, SAMPLE_JOBS, SAMPLE_RECORDS } from '../../demo/sampleLinks'
-import { expectAccessible, expectQuiet, watchedPage } from '../support/browser'
+import { expectAccessible, expectQuiet, saved, watchedPage } from '../support/browser'
 import { stage } from '../support/stage'
 
 const on = stage()
 const field = (page: Page, name: string) => page.getByLabel(name, { exact: true }).first()
 const press = (page: Page, name: string) => page.getByRole('button', { name, exact: true }).first().click()
-const saved = (page: Page) =>
-  page.getByRole('status').getByText('saved', { exact: true }).waitFor({ timeout: 10_000 })
 async function typeList(page: Page, first: RegExp, figures: readonly string[]) {
   await page.getByLabel(first).click()
   for (const [i, figure] of figures.entries()) {

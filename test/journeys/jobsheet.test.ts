@@ -9,13 +9,13 @@ import {
   SAMPLE_RECORDS,
   SAMPLE_SITES,
 } from '../../demo/sampleLinks'
-import { expectAccessible, expectQuiet, watchedPage } from '../support/browser'
+import { expectAccessible, expectQuiet, saved, watchedPage } from '../support/browser'
 import { stage } from '../support/stage'
 
 const on = stage()
 
 const job = (id: string) => `${on.url}/jobs/${id}`
-/** Every screen of the rooms; one theme is enough, the roles of the colours are the same. */
+/** Every screen of the library; one theme is enough, the roles of the colours are the same. */
 const LIBRARY = [
   '/days/2026-05-07',
   `/jobs/${SAMPLE_JOBS.grasses}/what-if`,
@@ -30,8 +30,6 @@ const LIBRARY = [
   '/settings',
   '/rules',
 ]
-const saved = (page: Page) =>
-  page.getByRole('status').getByText('saved', { exact: true }).waitFor({ timeout: 10_000 })
 
 test('a stop is cleared in one press; figures follow in place, in any units', async () => {
   const watched = await watchedPage(on.browser)

@@ -19,8 +19,9 @@ test('empty crew to first record, by keyboard alone', async () => {
   const typeIn = async (text: string) => {
     fields++
     await keyboard.type(text)
+    const left = await page.evaluateHandle(() => document.activeElement)
     await keyboard.press('Enter')
-    await page.waitForTimeout(120)
+    await page.waitForFunction((before) => document.activeElement !== before, left)
   }
 
   await page.goto(`${on.url}/jobs`)
@@ -28,15 +29,14 @@ test('empty crew to first record, by keyboard alone', async () => {
   await keyboard.press('Control+k')
   await page.getByPlaceholder('Find or do anything').waitFor()
   await keyboard.type('Start an empty')
-  await page.waitForTimeout(300)
+  await page.getByRole('option', { name: /Start an empty/ }).waitFor()
   await keyboard.press('Enter')
   await page.getByLabel('Name of the crew').waitFor()
   await keyboard.type('Birch and Daughter')
   await keyboard.press('Enter')
   await sees('From nothing to the first record')
   await keyboard.press('n')
-  await page.getByPlaceholder('Site or customer').waitFor()
-  await page.waitForTimeout(300)
+  await page.locator('[placeholder="Site or customer"]:focus').waitFor()
 
   await typeIn('The Saltings')
   await typeIn(`71'6"`)
@@ -61,8 +61,8 @@ test('empty crew to first record, by keyboard alone', async () => {
   await page.getByRole('button', { name: 'Start run' }).waitFor()
   await keyboard.press('Control+Enter')
   await page.waitForURL(/log\?a=1$/)
-  await page.getByLabel('Spray left in tank, hose and boom', { exact: true }).waitFor()
-  await page.waitForTimeout(300)
+  const left = page.getByLabel('Spray left in tank, hose and boom', { exact: true })
+  await left.and(page.locator(':focus')).waitFor()
   await keyboard.type('4 fl oz')
   await keyboard.press('Tab')
   await sees(/good, within 5 %/)

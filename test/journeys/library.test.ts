@@ -11,7 +11,7 @@ const saved = (page: Page) =>
   page.getByRole('status').getByText('saved', { exact: true }).waitFor({ timeout: 10_000 })
 const press = (page: Page, name: string) => page.getByRole('button', { name, exact: true }).first().click()
 
-test('a new crew from nothing to its first record, through its rooms', async () => {
+test('a new crew from nothing to its first record, through its library', async () => {
   const watched = await watchedPage(on.browser)
   const { page } = watched
   await page.goto(`${on.url}/today`)
@@ -167,7 +167,7 @@ test(
   },
 )
 
-test('phone: the rooms fit the hand', async () => {
+test('phone: the library fits the hand', async () => {
   const watched = await watchedPage(on.browser, { width: 390, height: 844 })
   const { page } = watched
   for (const path of [
@@ -179,7 +179,7 @@ test('phone: the rooms fit the hand', async () => {
   ]) {
     await page.goto(on.url + path)
     await page.getByRole('heading', { level: 1 }).first().waitFor({ state: 'attached' })
-    await page.waitForTimeout(300)
+    await page.waitForLoadState('networkidle')
     expect(await page.evaluate(() => document.documentElement.scrollWidth), path).toBeLessThanOrEqual(390)
   }
   await expectAccessible(page)

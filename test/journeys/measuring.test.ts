@@ -3,15 +3,13 @@ import { expect, test } from 'vitest'
 import { CEMETERY_PNG } from '../../demo/cemeteryPicture'
 import { SAMPLE_SITES } from '../../demo/sampleLinks'
 import { named } from '../../demo/typed'
-import { expectAccessible, expectQuiet, watchedPage } from '../support/browser'
+import { expectAccessible, expectQuiet, saved, watchedPage } from '../support/browser'
 import { stage } from '../support/stage'
 
 const on = stage()
 const SCHOOL = `/sites/${named('site St Brannock’s School')}`
 const field = (page: Page, name: string) => page.getByLabel(name, { exact: true }).first()
 const press = (page: Page, name: string) => page.getByRole('button', { name, exact: true }).first().click()
-const saved = (page: Page) =>
-  page.getByRole('status').getByText('saved', { exact: true }).waitFor({ timeout: 10_000 })
 const map = (page: Page) => page.getByRole('application')
 /** Presses the plan at a share of its width and height. */
 async function at(page: Page, x: number, y: number) {
@@ -19,11 +17,14 @@ async function at(page: Page, x: number, y: number) {
   if (!box) throw new Error('no plan on this page')
   return { x: box.x + box.width * x, y: box.y + box.height * y }
 }
+/** Two frames: the plan shows what was pressed. */
+const drawn = (page: Page) =>
+  page.evaluate(() => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done))))
 async function pressPlan(page: Page, x: number, y: number, times: 1 | 2 = 1) {
   const point = await at(page, x, y)
   await page.mouse.move(point.x, point.y)
   await page.mouse.click(point.x, point.y, { clickCount: times, delay: 20 })
-  await page.waitForTimeout(120)
+  await drawn(page)
 }
 const net = async (page: Page) =>
   Number((await page.getByRole('button', { name: /^Net area/ }).innerText()).replaceAll(/[^\d.]/g, ''))
@@ -85,8 +86,7 @@ test(
     await field(page, 'Measured as').selectOption({ label: 'outline: drawn, walked, traced, file' })
     await press(page, 'Walk it')
     await press(page, 'Walk with the stand-in')
-    await page.getByText(/^\d+ positions/).waitFor()
-    await page.waitForTimeout(2500)
+    await page.getByText(/^(?:[5-9]|\d\d+) positions/).waitFor()
     await press(page, 'Corner here')
     await page.getByText(/, 1 corner/).waitFor()
     await press(page, 'Undo last corner')
@@ -133,9 +133,10 @@ test(
     await press(page, 'Press two points')
     await pressPlan(page, 0.3, 0.3)
     await pressPlan(page, 0.6, 0.3)
+    const kept = page.waitForResponse((answer) => answer.request().postData()?.includes('120 ft') ?? false)
     await field(page, 'Taped distance between them').fill('120 ft')
     await page.getByText(/One pixel is .* cm/).waitFor()
-    await page.waitForTimeout(800)
+    await kept
     await newArea(page, siteUrl, 'Lawn')
     await field(page, 'Measured as').selectOption({ label: 'outline: drawn, walked, traced, file' })
     await press(page, 'Draw')

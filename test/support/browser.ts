@@ -96,3 +96,7 @@ export function expectQuiet({ left, errors }: Watched): void {
   expect(left).toEqual([])
   expect(errors).toEqual([])
 }
+
+/** Waits until the page says that what was typed is on the server. */
+export const saved = (page: Page) =>
+  page.getByRole('status').getByText('saved', { exact: true }).waitFor({ timeout: 10_000 })

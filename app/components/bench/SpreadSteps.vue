@@ -7,7 +7,7 @@ import { AREA_UNITS, LENGTH_UNITS } from '#core/quantity/units'
 const props = defineProps<{ note: SpreaderCourse; path: string; product?: string }>()
 const { set, locked } = useForm()
 const crew = useCrewStore()
-const rooms = useLibraryStore()
+const library = useLibraryStore()
 const productList = useId()
 const method = computed(() => spreadMethodOf(props.note))
 const words = computed(() => SPREAD_WORDS[method.value])
@@ -64,7 +64,7 @@ const methods = SPREAD_METHODS.map((value) => ({ value, text: SPREAD_WORDS[value
           :list="productList"
         />
         <datalist :id="productList">
-          <option v-for="one in rooms.products" :key="one.id" :value="one.name" />
+          <option v-for="one in library.products" :key="one.id" :value="one.name" />
         </datalist>
       </div>
     </li>

@@ -2,7 +2,7 @@
 import type { SaveState } from '~/composables/form/useDraft'
 
 /**
- * Head of one row of a room: its name, how it is saved, what can be done with it, and the choice when it was
+ * Head of one row of a kind: its name, how it is saved, what can be done with it, and the choice when it was
  * changed elsewhere.
  */
 const props = defineProps<{

@@ -12,7 +12,7 @@ import { closedWorkingBook } from '#core/working/working'
  */
 const props = defineProps<{ notes: FieldNotes; path: string }>()
 const { set, locked } = useForm()
-const rooms = useLibraryStore()
+const library = useLibraryStore()
 const instruments = INSTRUMENTS.map((value) => ({
   value,
   text: { tape: 'tape', wheel: 'measuring wheel', paced: 'paces' }[value],
@@ -21,7 +21,7 @@ const kind = computed(
   () => (({ tape: undefined, wheel: 'wheel', paced: 'stride' }) as const)[props.notes.instrument],
 )
 const tools = computed(() =>
-  rooms.equipment.flatMap(({ id, version, name, document }) =>
+  library.equipment.flatMap(({ id, version, name, document }) =>
     document.kind === 'tool' &&
     document.course &&
     document.course.runs.length > 0 &&

@@ -5,7 +5,7 @@ import type { Check } from '#core/rules/check'
 /** Checks: one sentence each, its source, and the way out one press away. */
 const { sheet, locked } = useSheet()
 const { go, follow } = useRemedies()
-const rooms = useLibraryStore()
+const library = useLibraryStore()
 const working = useWorkingStore()
 const MARKS: Readonly<Record<Check['level'], { readonly sign: string; readonly word: string }>> = {
   stop: { sign: '■', word: 'Stop' },
@@ -39,7 +39,7 @@ const summary = computed(() => {
           <button type="button" class="plain-button way-out" @click="go(problem.path)">Put it right</button>
         </div>
       </li>
-      <li v-if="rooms.ledgerState === 'missing' && !locked" class="rule-b check warn">
+      <li v-if="library.ledgerState === 'missing' && !locked" class="rule-b check warn">
         <span class="sign" aria-hidden="true">▲</span>
         <p>
           <span class="sr-only">Warning: </span>What lies on these lawns could not be read: intervals and
@@ -85,7 +85,7 @@ const summary = computed(() => {
         </div>
       </li>
       <li
-        v-if="sheet.plan && wrong.length === 0 && sheet.checks.length === 0 && rooms.ledgerState === 'read'"
+        v-if="sheet.plan && wrong.length === 0 && sheet.checks.length === 0 && library.ledgerState === 'read'"
         class="rule-b check good"
       >
         <span class="sign" aria-hidden="true">✓</span>

@@ -31,7 +31,7 @@ const emit = defineEmits<{
 const application = computed(() => props.draft.applications[props.index] ?? props.draft.applications[0]!)
 const own = computed(() => props.states[props.index] ?? 'planned')
 const locked = computed(() => props.state === 'running' || props.state === 'done')
-const rooms = useLibraryStore()
+const library = useLibraryStore()
 const { withAreas } = useFromLibrary()
 const changeAll = (applications: JobDraft['applications'], rest: Partial<JobDraft> = {}) =>
   emit('change', { ...rest, applications })
@@ -77,7 +77,7 @@ const { repeatJob } = useNewJob()
 
 async function takeSite(siteId: string, site: string) {
   // A site that can't be read now is a place of its own until it can.
-  const areas = await rooms.loadAreas(siteId, props.id).catch(() => [])
+  const areas = await library.loadAreas(siteId, props.id).catch(() => [])
   changeAll(
     props.draft.applications.map((one) => ({ ...one, document: withAreas(one.document, areas) })),
     { site, siteId },

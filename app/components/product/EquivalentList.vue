@@ -3,13 +3,13 @@ import { comparedRate, equivalents } from '#core/label/equivalents'
 import type { LibraryProduct } from '#core/draft/fromLibrary'
 import { showQuantity } from '#core/quantity/systems'
 
-/** Other products of the shelf that bring the same, with the first line's rate converted. */
+/** Other products of the library that bring the same, with the first line's rate converted. */
 const props = defineProps<{ product: LibraryProduct }>()
-const rooms = useLibraryStore()
+const library = useLibraryStore()
 const rate = computed(() => comparedRate(props.product.document))
-const found = computed(() => (rate.value ? equivalents(props.product, rate.value, rooms.products) : []))
+const found = computed(() => (rate.value ? equivalents(props.product, rate.value, library.products) : []))
 onMounted(() => {
-  if (rooms.products.length === 0) void rooms.load().catch(() => undefined)
+  if (library.products.length === 0) void library.load().catch(() => undefined)
 })
 </script>
 

@@ -121,6 +121,7 @@ const lawns = computed(() => {
         </li>
       </ol>
     </section>
+    <p v-if="record.skew" class="small">{{ record.skew }}</p>
     <p v-if="record.gaps.length > 0" role="alert">
       Some entries of another device have not arrived yet; this record may change.
     </p>

@@ -4,10 +4,10 @@ import type { MixNote } from '#core/rules/localRule'
 
 /** What this crew found when two products met in a jar or a tank. */
 const mixes = defineModel<readonly MixNote[]>({ required: true })
-const rooms = useLibraryStore()
+const library = useLibraryStore()
 const listId = useId()
 onMounted(() => {
-  if (rooms.products.length === 0) void rooms.load().catch(() => undefined)
+  if (library.products.length === 0) void library.load().catch(() => undefined)
 })
 const verdicts = [
   { value: 'mixes', text: 'mix well' },
@@ -29,7 +29,9 @@ const text = (event: Event) => (event.target as HTMLInputElement).value
       Pairs the crew has tried. A pair that was never mixed asks for a jar test on the sheet; the label goes
       before any of it.
     </p>
-    <datalist :id="listId"><option v-for="one in rooms.products" :key="one.id" :value="one.name" /></datalist>
+    <datalist :id="listId">
+      <option v-for="one in library.products" :key="one.id" :value="one.name" />
+    </datalist>
     <div
       v-for="mix in mixes"
       :key="mix.id"

@@ -27,12 +27,12 @@ const REACH_WORDS = {
  */
 export function useCurveAsk(calibrations: () => readonly Calibration[], spreader: () => SpreaderDocument) {
   const crew = useCrewStore()
-  const rooms = useLibraryStore()
+  const library = useLibraryStore()
   const shown = useShown()
-  const grained = computed(() => rooms.products)
-  // The shelf says which products have like grain.
+  const grained = computed(() => library.products)
+  // The library says which products have like grain.
   onMounted(() => {
-    if (rooms.products.length === 0) void rooms.load().catch(() => undefined)
+    if (library.products.length === 0) void library.load().catch(() => undefined)
   })
   const curveFor = (product: string) =>
     spreaderCurve(calibrations(), [product, ...likeGrain(grained.value, product)], crew.today())

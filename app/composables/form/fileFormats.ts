@@ -6,7 +6,7 @@ import type { NamedProduct } from '#core/label/productRows'
 import { readProductRows } from '#core/label/readProductRows'
 import type { UnitSystem } from '#core/quantity/systems'
 import { CalibrationFileSchema, type ImportedCalibrations } from '#shared/schemas/calibrationFile'
-import { ShelfFileSchema, type ImportedProducts } from '#shared/schemas/shelfFile'
+import { ProductFileSchema, type ImportedProducts } from '#shared/schemas/productFile'
 import type { FileFormat } from './useFileImport'
 
 /** Calibrations of one machine. */
@@ -47,16 +47,16 @@ export function calibrationsFound(items: readonly NamedCalibration[]): string {
   )
 }
 
-/** Labels of a shelf. */
+/** Labels of a crew. */
 export const shelfFormat = (system: () => UnitSystem): FileFormat<NamedProduct> => ({
   column: 'name',
   rows: (rows) => {
     const { products, problems } = readProductRows(rows, uuid, system())
     return { items: products, problems }
   },
-  json: (value) => jsonItems(ShelfFileSchema, value, ({ products }) => products),
+  json: (value) => jsonItems(ProductFileSchema, value, ({ products }) => products),
   send: (items) =>
-    $fetch<ImportedProducts>(crewUrl('/products/shelf'), { method: 'POST', body: { products: items } }),
+    $fetch<ImportedProducts>(crewUrl('/products/file'), { method: 'POST', body: { products: items } }),
 })
 
 export const productsFound = (items: readonly NamedProduct[]): string =>

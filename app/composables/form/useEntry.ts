@@ -15,14 +15,14 @@ const WHAT: Readonly<Record<LibraryKind, string>> = {
   products: 'product',
 }
 
-/** One row of a room: loaded, saved as it is typed, deleted so that it can be brought back. */
+/** One row of a kind: loaded, saved as it is typed, deleted so that it can be brought back. */
 export function useEntry<Stored extends Row, Draft extends { readonly version: number }>(
-  room: LibraryKind,
+  kind: LibraryKind,
   id: string,
   draftOf: (stored: Stored) => Draft,
 ) {
-  const url = crewUrl(`/library/${room}/${id}`)
-  const row = useDraft<Stored, Draft>({ id, url, what: WHAT[room], draftOf })
+  const url = crewUrl(`/library/${kind}/${id}`)
+  const row = useDraft<Stored, Draft>({ id, url, what: WHAT[kind], draftOf })
   const notice = useNotice()
 
   /**
@@ -44,7 +44,7 @@ export function useEntry<Stored extends Row, Draft extends { readonly version: n
     }
     await navigateTo(then)
     if (version === undefined) return
-    notice.say(`The ${WHAT[room]} is deleted.`, undefined, {
+    notice.say(`The ${WHAT[kind]} is deleted.`, undefined, {
       label: 'Undo',
       act: async () => {
         await $fetch(`${url}/restore`, { method: 'POST', body: {} })

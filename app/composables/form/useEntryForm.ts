@@ -8,15 +8,15 @@ interface EntryFormOptions<Stored, Draft, Read> {
 }
 
 /**
- * One row of a room as a form: fields bound by path, read by the core at every change. Call it before
+ * One entry of the library as a form: fields bound by path, read by the core at every change. Call it before
  * anything is awaited.
  */
 export function useEntryForm<
   Stored extends { readonly id: string; readonly version: number },
   Draft extends { readonly version: number },
   Read,
->(room: LibraryKind, id: string, { draftOf, read }: EntryFormOptions<Stored, Draft, Read>) {
-  const row = useEntry<Stored, Draft>(room, id, draftOf)
+>(kind: LibraryKind, id: string, { draftOf, read }: EntryFormOptions<Stored, Draft, Read>) {
+  const row = useEntry<Stored, Draft>(kind, id, draftOf)
   const result = computed(() => {
     if (!row.draft.value) return undefined
     const fields = fieldReader()

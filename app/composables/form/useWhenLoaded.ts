@@ -1,12 +1,12 @@
 /**
- * Does again what was typed before the rooms were there, once they are: a name typed on a slow connection
+ * Does again what was typed before the library were there, once they are: a name typed on a slow connection
  * still finds its label.
  */
 export function useWhenLoaded(): (field: string, act: () => void) => void {
-  const rooms = useLibraryStore()
+  const library = useLibraryStore()
   const waiting = new Map<string, () => void>()
   watch(
-    () => rooms.loaded,
+    () => library.loaded,
     async () => {
       const acts = [...waiting.values()]
       waiting.clear()
@@ -18,6 +18,6 @@ export function useWhenLoaded(): (field: string, act: () => void) => void {
     },
   )
   return (field, act) => {
-    if (!rooms.loaded) waiting.set(field, act)
+    if (!library.loaded) waiting.set(field, act)
   }
 }

@@ -27,7 +27,7 @@ const siteOfDay = async (id: string): Promise<SiteOfDay> => {
 /** The jobs of one day in driving order, worked out together: common mixes, what goes on the truck. */
 export function useDay(day: MaybeRefOrGetter<string>) {
   const crew = useCrewStore()
-  const rooms = useLibraryStore()
+  const libraryStore = useLibraryStore()
   const jobs = shallowRef<readonly Job[]>([])
   const sites = shallowRef<ReadonlyMap<string, SiteOfDay>>(new Map())
   const problem = ref<string>()
@@ -110,7 +110,7 @@ export function useDay(day: MaybeRefOrGetter<string>) {
   const mixes = computed(() => sharedMixes(applications.value))
   /** What is still to be put down: done work asks for no product any more. */
   const open = computed(() => applications.value.filter(({ state }) => state !== 'done'))
-  const needs = computed(() => routeNeeds(open.value, mixes.value, rooms.products))
+  const needs = computed(() => routeNeeds(open.value, mixes.value, libraryStore.products))
   const spray = computed(() => routeSpray(open.value, mixes.value))
   /** Applications that are sprayed alike but mixed apart. */
   const alike = computed(() => alikeApart(applications.value.filter(({ state }) => state === 'planned')))
@@ -162,7 +162,7 @@ export function useDay(day: MaybeRefOrGetter<string>) {
   function pages() {
     const book = openWorkingBook()
     sharedMixes(applications.value, book)
-    routeNeeds(open.value, mixes.value, rooms.products, book)
+    routeNeeds(open.value, mixes.value, libraryStore.products, book)
     routeSpray(open.value, mixes.value, book)
     for (const mix of mixes.value)
       for (const { figure, lines } of mix.plan.working) book.note(figure, () => lines)

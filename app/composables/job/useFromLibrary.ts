@@ -17,12 +17,12 @@ import type { Area } from '#shared/schemas/ground'
 import type { Product } from '#shared/schemas/product'
 
 /**
- * Fills an application from the crew's rooms: areas of a site, a label with its line, equipment with the
+ * Fills an application from the crew's library: areas of a site, a label with its line, equipment with the
  * calibration in force.
  */
 export function useFromLibrary() {
   const crew = useCrewStore()
-  const rooms = useLibraryStore()
+  const library = useLibraryStore()
 
   const withAreas = (document: ApplicationDraft, areas: readonly Area[]): ApplicationDraft =>
     areas.length === 0 ? document : { ...document, lawns: areas.map((area) => lawnFromArea(area)) }
@@ -46,7 +46,7 @@ export function useFromLibrary() {
             : ('tank' as const),
       grasses: [
         ...new Set(
-          rooms.areas
+          library.areas
             .filter(({ id }) => treated.includes(id))
             .flatMap((area) => area.document.grass.map(({ species }) => species)),
         ),
@@ -61,7 +61,7 @@ export function useFromLibrary() {
       product,
       line,
       before.id,
-      stepFor(line.rate.unit, rooms.tools, method === 'spread' ? 'coarse' : 'fine'),
+      stepFor(line.rate.unit, library.tools, method === 'spread' ? 'coarse' : 'fine'),
     )
     const filled = {
       ...document,
@@ -69,7 +69,7 @@ export function useFromLibrary() {
       products: document.products.map((one, i) => (i === index ? note : one)),
     }
     const machine =
-      rooms.equipment.find(({ id }) => id === filled[method].source?.id) ?? defaultMachine(method)
+      library.equipment.find(({ id }) => id === filled[method].source?.id) ?? defaultMachine(method)
     // The calibration depends on the product: a dial number means nothing without it.
     return index === 0 && machine && (filled[method].source !== undefined || filled[method].equipment === '')
       ? withEquipment(filled, machine, day)
@@ -78,7 +78,7 @@ export function useFromLibrary() {
 
   /** The only machine of its kind is the one that is meant. */
   function defaultMachine(method: ApplicationDraft['method']): Equipment | undefined {
-    const fitting = rooms.equipment.filter(
+    const fitting = library.equipment.filter(
       ({ document }) => document.kind === (method === 'spread' ? 'spreader' : 'sprayer'),
     )
     return fitting.length === 1 ? fitting[0] : undefined
@@ -87,7 +87,7 @@ export function useFromLibrary() {
   function withEquipment(document: ApplicationDraft, machine: Equipment, day: string): ApplicationDraft {
     const { document: kind } = machine
     const house = crew.organization?.settings.house ?? DEFAULT_HOUSE
-    const own = rooms.calibrations.filter(({ equipmentId }) => equipmentId === machine.id)
+    const own = library.calibrations.filter(({ equipmentId }) => equipmentId === machine.id)
     if (kind.kind === 'spreader')
       return {
         ...document,

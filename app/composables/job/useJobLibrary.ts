@@ -6,13 +6,13 @@ import type { JobLibrary } from '#core/job/workOutJob'
  */
 export function useJobLibrary() {
   const crew = useCrewStore()
-  const rooms = useLibraryStore()
+  const libraryStore = useLibraryStore()
   const house = computed(() => crew.organization?.settings.house ?? DEFAULT_HOUSE)
   /** Undefined until the library was read: the sheet stands without it. */
   const library = computed((): JobLibrary | undefined => {
     const { local = [], mixes = [] } = crew.organization?.settings ?? {}
-    const { areas, products, calibrations } = rooms
-    return rooms.loaded ? { areas, products, calibrations, local, mixes } : undefined
+    const { areas, products, calibrations } = libraryStore
+    return libraryStore.loaded ? { areas, products, calibrations, local, mixes } : undefined
   })
   return { library, house }
 }

@@ -46,7 +46,7 @@ interface SheetOptions {
 /** Makes what the core composes reactive and gives it to the components below. */
 export function provideSheet(options: SheetOptions): SheetContext {
   const crew = useCrewStore()
-  const rooms = useLibraryStore()
+  const libraryStore = useLibraryStore()
   const { library, house } = useJobLibrary()
   const index = computed(options.index)
   const document = computed(() => {
@@ -59,8 +59,8 @@ export function provideSheet(options: SheetOptions): SheetContext {
     day: day.value,
     house: house.value,
     library: library.value,
-    ledger: rooms.ledger,
-    planned: rooms.planned,
+    ledger: libraryStore.ledger,
+    planned: libraryStore.planned,
   }))
   const frozen = computed(() => {
     const plan = options.frozen?.()
@@ -80,7 +80,7 @@ export function provideSheet(options: SheetOptions): SheetContext {
     sectionsOf,
   })
   const dialFor = (perPass: number, figure?: Figure, book?: WorkingBook) =>
-    dialForPass(document.value, sheet.value, rooms, day.value, perPass, figure, book)
+    dialForPass(document.value, sheet.value, libraryStore, day.value, perPass, figure, book)
   const context: SheetContext = { ...form, document, sheet, visit, day, dialFor }
   provide(key, context)
   useWorkingPages(
@@ -91,7 +91,7 @@ export function provideSheet(options: SheetOptions): SheetContext {
       const worked = workOutJob(question.value, book, index.value)[index.value]
       if (!worked) return []
       noteMeasures(document.value, worked, book)
-      tubFillsOf(worked.hopper?.weighIn, rooms.equipment, book)
+      tubFillsOf(worked.hopper?.weighIn, libraryStore.equipment, book)
       const { request } = worked
       if (request?.method.kind === 'spread') {
         for (const [i, group] of (worked.plan?.rates ?? []).entries())

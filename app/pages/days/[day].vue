@@ -7,9 +7,9 @@ import { daysAfter } from '#core/calendar/daysBetween'
  * first.
  */
 const day = String(useRoute().params.day)
-const rooms = useLibraryStore()
+const library = useLibraryStore()
 const { jobs, problem, load, unready, stopped, mixes, needs, spray, alike, move, share, pages } = useDay(day)
-await Promise.all([load(), rooms.load().catch(() => undefined)])
+await Promise.all([load(), library.load().catch(() => undefined)])
 useHead({ title: `${dayText(day)} · Hectarum` })
 useWorkingPages(
   pages,

@@ -17,9 +17,9 @@ import type { Equipment } from '#shared/schemas/equipment'
 /** What the crew works with, and how far its calibrations can be trusted. */
 useHead({ title: 'Equipment · Hectarum' })
 const crew = useCrewStore()
-const rooms = useLibraryStore()
+const library = useLibraryStore()
 const begin = useNewRow()
-const { problem, loading, read } = useReading(rooms.load)
+const { problem, loading, read } = useReading(library.load)
 const HEADS: Readonly<Record<EquipmentKind, string>> = {
   spreader: 'Spreaders',
   sprayer: 'Sprayers',
@@ -31,7 +31,7 @@ const limit = computed(
 
 function standing({ id, document }: Equipment) {
   if (document.kind === 'tool') return undefined
-  const own = rooms.calibrations.filter(({ equipmentId }) => equipmentId === id)
+  const own = library.calibrations.filter(({ equipmentId }) => equipmentId === id)
   const newest = newestDay(
     own.map((one) => one.document.course.on),
     crew.today(),
@@ -93,7 +93,7 @@ function toolText({ type, course }: ToolDocument): string {
     <EmptyState v-if="problem" :words="problem" action="Try again" @act="read" />
     <p v-else-if="loading" class="soft py-6">Opening …</p>
     <template v-else>
-      <p v-if="rooms.equipment.length === 0" class="py-2">
+      <p v-if="library.equipment.length === 0" class="py-2">
         Nothing here yet. A spreader or sprayer with one calibration lets a job say its setting, loads and
         lanes.
       </p>
@@ -104,7 +104,7 @@ function toolText({ type, course }: ToolDocument): string {
             Add a {{ kind === 'tool' ? 'measuring tool' : kind }}
           </button>
         </div>
-        <table v-if="rooms.equipment.some(({ document }) => document.kind === kind)" class="list">
+        <table v-if="library.equipment.some(({ document }) => document.kind === kind)" class="list">
           <thead class="sr-only">
             <tr>
               <th scope="col">Name</th>
@@ -113,7 +113,10 @@ function toolText({ type, course }: ToolDocument): string {
             </tr>
           </thead>
           <tbody>
-            <tr v-for="one in rooms.equipment.filter(({ document }) => document.kind === kind)" :key="one.id">
+            <tr
+              v-for="one in library.equipment.filter(({ document }) => document.kind === kind)"
+              :key="one.id"
+            >
               <th scope="row" class="w-[38%]">
                 <NuxtLink :to="`/equipment/${one.id}`" class="way-out">{{ one.name }}</NuxtLink>
               </th>

@@ -9,7 +9,7 @@ import type { Product, SaveProduct, Stock } from '#shared/schemas/product'
 /** One product: its label as printed, its packages and what is on hand. */
 const id = String(useRoute().params.id)
 const begin = useNewRow()
-const rooms = useLibraryStore()
+const library = useLibraryStore()
 const { draft, stored, saveState, loadProblem, load, keepMine, takeTheirs, remove } = useEntryForm<
   Product,
   SaveProduct,
@@ -32,7 +32,7 @@ useWorkingPages(
     if (draft.value && need.value)
       packageChoice(draft.value.document.packages, need.value, shelfYears(draft.value.document), book)
     const rate = draft.value && comparedRate(draft.value.document)
-    if (draft.value && rate) equivalents({ id, ...draft.value }, rate, rooms.products, book)
+    if (draft.value && rate) equivalents({ id, ...draft.value }, rate, library.products, book)
     return book.pages()
   },
   computed(

@@ -8,13 +8,13 @@ import type { Product } from '#shared/schemas/product'
 useHead({ title: 'Products · Hectarum' })
 const crew = useCrewStore()
 const shown = useShown()
-const rooms = useLibraryStore()
+const library = useLibraryStore()
 const begin = useNewRow()
-const { problem, loading, read } = useReading(rooms.load)
+const { problem, loading, read } = useReading(library.load)
 const words = ref('')
 const found = computed(() => {
   const wanted = words.value.toLowerCase().split(/\s+/).filter(Boolean)
-  return rooms.products.filter(({ name, document }) => {
+  return library.products.filter(({ name, document }) => {
     const said =
       `${name} ${document.kind} ` +
       `${document.actives.map((active) => `${active.name} ${active.group}`).join(' ')}`.toLowerCase()
@@ -52,7 +52,7 @@ useScreenCommands(() => [{ id: 'new-product', label: 'New product', key: 'a', ru
     <EmptyState v-if="problem" :words="problem" action="Try again" @act="read" />
     <p v-else-if="loading" class="soft py-6">Opening …</p>
     <EmptyState
-      v-else-if="rooms.products.length === 0"
+      v-else-if="library.products.length === 0"
       words="No products yet. Type one label and every job can take its rate and limits from it."
       action="Enter the first label"
       @act="newProduct"
@@ -100,7 +100,7 @@ useScreenCommands(() => [{ id: 'new-product', label: 'New product', key: 'a', ru
     </section>
     <FileExchange
       v-if="!problem && !loading"
-      :address="crewUrl('/products/shelf')"
+      :address="crewUrl('/products/file')"
       :format="files"
       :say="productsFound"
       @taken="read"

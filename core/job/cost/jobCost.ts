@@ -47,11 +47,11 @@ export function jobCost(
   { products }: ApplicationDraft,
   request: PlanRequest,
   plan: Plan,
-  shelf: readonly StockedProduct[],
+  stocked: readonly StockedProduct[],
   book: WorkingBook = closedWorkingBook,
 ): JobCost {
   const costs = products.map(({ id, name, source }, index): ProductCost => {
-    const kept = source && shelf.find((one) => one.id === source.id)
+    const kept = source && stocked.find((one) => one.id === source.id)
     const total = plan.totals.products.find((one) => one.id === id)
     const density = request.products.find((one) => one.id === id)?.density
     const used = total && (total.mix ?? total.amount)

@@ -120,7 +120,7 @@ test('the truck holds the day’s sum; what the shelf lacks is bought the cheape
       ...one.document,
       products: one.document.products.map((note) => ({
         ...note,
-        source: { id: 'shelf', version: 1, line: 'l' },
+        source: { id: 'stocked', version: 1, line: 'l' },
       })),
     },
   }))
@@ -129,16 +129,16 @@ test('the truck holds the day’s sum; what the shelf lacks is bought the cheape
     { id: 'small', size: field<'fl oz'>('32 fl oz'), price: '20' },
     { id: 'large', size: field<'gal'>('1 gal'), price: '45' },
   ]
-  const shelf = [
+  const stocked = [
     {
-      id: 'shelf',
+      id: 'stocked',
       version: 1,
       name: 'Iron',
       document: { ...blank, packages },
       onHand: [{ dimension: 'volume' as const, amount: 20 * 2.95735295625e-5 }],
     },
   ]
-  const [need, ...more] = routeNeeds(applications, sharedMixes(applications), shelf, openWorkingBook())
+  const [need, ...more] = routeNeeds(applications, sharedMixes(applications), stocked, openWorkingBook())
   expect(more).toEqual([])
   // 26,000 ft2 x 3.4 = 88.4 fl oz, 20 on hand: 68.4 short; three of 32 at 60 against one gallon at 45.
   expect((need?.amount ?? 0) / 2.95735295625e-5).toBeCloseTo(88.4, 6)
@@ -148,7 +148,7 @@ test('the truck holds the day’s sum; what the shelf lacks is bought the cheape
   // bottles.
   const bottles = [
     {
-      ...shelf[0]!,
+      ...stocked[0]!,
       document: { ...blank, packages: packages.slice(0, 1) },
       onHand: [{ dimension: 'volume' as const, amount: 110 * 2.95735295625e-5 }],
     },
@@ -166,7 +166,7 @@ function dry(rate: string, passes = 2): ApplicationDraft {
   const note = product('Feed', 'spread', {
     rate: typed(rate, 'lb/1000 ft2'),
     analysis: { ...product('', 'spread', {}).analysis, n: typed('20', '%') },
-    source: { id: 'shelf', version: 1, line: 'l' },
+    source: { id: 'stocked', version: 1, line: 'l' },
   })
   return spreading(
     [
@@ -202,7 +202,7 @@ test('cost by job, by thousand and by lawn; what stays in the open package', () 
     plan,
     [
       {
-        id: 'shelf',
+        id: 'stocked',
         version: 1,
         name: 'Feed',
         document: { ...blank, packages },

@@ -23,7 +23,7 @@ export interface RouteNeed {
   readonly onHand: number | undefined
   readonly short: number
   /**
-   * Out of which packages it comes; only where the label names one size of them and the shelf holds enough.
+   * Out of which packages it comes; only where the label names one size of them and enough of it is on hand.
    */
   readonly take: (PackagesToTake & { readonly pack: Package }) | undefined
   /** Packages that cover what is short, the cheapest way; undefined where none has a size. */
@@ -39,7 +39,7 @@ export interface RouteNeed {
 export function routeNeeds(
   applications: readonly RouteApplication[],
   mixes: readonly SharedMix[],
-  shelf: readonly StockedProduct[],
+  stocked: readonly StockedProduct[],
   book: WorkingBook = closedWorkingBook,
 ): readonly RouteNeed[] {
   const shared = new Set(mixes.flatMap(({ stops }) => stops.map(({ applicationId }) => applicationId)))
@@ -88,7 +88,7 @@ export function routeNeeds(
   }
   return [...needs.values()].map(({ lines, unit, ...need }): RouteNeed => {
     const told = (amount: number) => figureText({ value: amount / amountFactor(unit), unit })
-    const kept = shelf.find(({ id }) => id === need.sourceId)
+    const kept = stocked.find(({ id }) => id === need.sourceId)
     const onHand = kept?.onHand?.find(({ dimension }) => dimension === need.dimension)?.amount
     const short = onHand === undefined ? 0 : Math.max(0, need.amount - Math.max(0, onHand))
     const take =

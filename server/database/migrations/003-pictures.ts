@@ -3,9 +3,8 @@ import { run, type Migration } from './migration'
 /** Pictures a crew brings, such as the plan of a site to trace; never changed, a new one has a new id. */
 export const pictures: Migration = {
   name: '003-pictures',
-  up: (query) =>
-    run(query, [
-      `CREATE TABLE attachments (
+  up: run([
+    `CREATE TABLE attachments (
       organization_id uuid NOT NULL REFERENCES organizations (id), id uuid NOT NULL,
       media_type text NOT NULL CHECK (media_type IN ('image/png', 'image/jpeg')), width integer NOT
         NULL, height integer NOT NULL,
@@ -13,8 +12,8 @@ export const pictures: Migration = {
         timestamptz NOT NULL DEFAULT now(),
       PRIMARY KEY (organization_id, id)
     )`,
-      // Pictures are packed already: compressing them again costs time and gains nothing.
-      'ALTER TABLE attachments ALTER COLUMN bytes SET STORAGE EXTERNAL',
-    ]),
-  down: (query) => run(query, ['DROP TABLE attachments']),
+    // Pictures are packed already: compressing them again costs time and gains nothing.
+    'ALTER TABLE attachments ALTER COLUMN bytes SET STORAGE EXTERNAL',
+  ]),
+  down: run(['DROP TABLE attachments']),
 }

@@ -4,10 +4,19 @@ import { pictures } from './003-pictures'
 import { trials } from './004-trials'
 import { drivingOrder } from './005-driving-order'
 import { refusals } from './006-refusals'
+import { deviceTime } from './007-device-time'
 import type { Migration } from './migration'
 
 /**
  * Every change of the schema, in order, each with its way back. Keys lead with the organization (docs:
  * architecture).
  */
-export const MIGRATIONS: readonly Migration[] = [firstChain, rooms, pictures, trials, drivingOrder, refusals]
+export const MIGRATIONS: readonly Migration[] = [
+  firstChain,
+  rooms,
+  pictures,
+  trials,
+  drivingOrder,
+  refusals,
+  deviceTime,
+]

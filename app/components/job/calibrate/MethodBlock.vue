@@ -5,11 +5,11 @@ import { MASS_UNITS, SPEED_UNITS, VOLUME_UNITS } from '#core/quantity/units'
 
 /** The equipment of this application and the calibration in force. */
 const { document, sheet, set, locked, day } = useSheet()
-const rooms = useLibraryStore()
+const library = useLibraryStore()
 const { withEquipment } = useFromLibrary()
 const listId = useId()
 const machines = computed(() =>
-  rooms.equipment.filter(
+  library.equipment.filter(
     ({ document: { kind } }) => kind === (document.value.method === 'spread' ? 'spreader' : 'sprayer'),
   ),
 )

@@ -5,7 +5,7 @@ import { checkpointWords } from './checkpointWords'
 
 /** A dry application: what to weigh in, what each pass takes, what should be left after it. */
 const { document, sheet } = useSheet()
-const rooms = useLibraryStore()
+const library = useLibraryStore()
 const shown = useShown()
 const total = computed(() => sheet.value.plan?.totals.products[0])
 const name = computed(() => document.value.products[0]?.name || 'Product 1')
@@ -18,7 +18,7 @@ const light = computed(() => sheet.value.light)
 const hopper = computed(() => sheet.value.hopper)
 const step = computed(() => sheet.value.products[0]?.measureStep)
 const levels = computed(() => sheet.value.checkpoints)
-const fills = computed(() => tubFillsOf(hopper.value?.weighIn, rooms.equipment))
+const fills = computed(() => tubFillsOf(hopper.value?.weighIn, library.equipment))
 const wanted = computed(() =>
   sheet.value.wantedPerPass === undefined ? undefined : shown.rate(sheet.value.wantedPerPass, 'mass'),
 )

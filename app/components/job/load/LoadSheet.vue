@@ -58,7 +58,7 @@ const groups = computed(() => {
       )
     : []
 })
-const rooms = useLibraryStore()
+const library = useLibraryStore()
 const hopper = computed(() => props.sheet.hopper)
 const step = computed(() => props.sheet.products[0]?.measureStep)
 /** What is open, and what the label asks for around the work. */
@@ -179,7 +179,7 @@ const SIGNS = { stop: '■', warn: '▲', note: '●' } as const
         >, at <FigureText :shown="shown.speed(sheet.calibration.speedToday)" /></template
       >, <FigureText :shown="shown.distance(sheet.walk.distance)" /> to walk.
     </p>
-    <p v-if="rooms.ledgerState === 'missing'" class="mt-3">
+    <p v-if="library.ledgerState === 'missing'" class="mt-3">
       ▲ What lies on these lawns could not be read: intervals and limits of the year are not checked on this
       page.
     </p>

@@ -14,12 +14,12 @@ function addLawn() {
   set('lawns', [...document.value.lawns, blankLawn({ lawn: uuid(), part: uuid() }, crew.units)])
   opened.add(`lawns.${index}`)
 }
-const rooms = useLibraryStore()
+const library = useLibraryStore()
 /** Areas of the site that this application doesn't name yet. */
 const others = computed(() =>
-  rooms.areas.filter(({ id }) => !document.value.lawns.some((lawn) => lawn.id === id)),
+  library.areas.filter(({ id }) => !document.value.lawns.some((lawn) => lawn.id === id)),
 )
-const addArea = (area: (typeof rooms.areas)[number]) =>
+const addArea = (area: (typeof library.areas)[number]) =>
   set('lawns', [
     ...document.value.lawns.filter(
       ({ parts, source, name }) =>

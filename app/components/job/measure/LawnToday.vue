@@ -11,7 +11,7 @@ import { rateUnitsFor } from '../rate/rateUnits'
  */
 const props = defineProps<{ lawn: AreaDraft; index: number }>()
 const { document, set, problemAt, locked } = useSheet()
-const rooms = useLibraryStore()
+const library = useLibraryStore()
 const choices = [
   { value: 'yes', text: 'treated' },
   { value: 'no', text: 'left out' },
@@ -29,7 +29,7 @@ const problemOf = (product: string) => {
 }
 /** The label's other lines, each with its own range: "by grass" in the label's own words. */
 const otherLines = ({ source }: ProductDraft) =>
-  (rooms.products.find(({ id }) => id === source?.id)?.document.lines ?? []).filter(
+  (library.products.find(({ id }) => id === source?.id)?.document.lines ?? []).filter(
     ({ id }) => id !== source?.line,
   )
 const put = (product: string, next: OwnRate | undefined) =>

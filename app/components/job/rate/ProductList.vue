@@ -6,11 +6,11 @@ import { rateUnitsFor } from './rateUnits'
 
 /** The products of the application, each with its rate on the label's own scale. */
 const { document, sheet, set, locked, opened, day } = useSheet()
-const rooms = useLibraryStore()
+const library = useLibraryStore()
 const { withProduct } = useFromLibrary()
 const listId = useId()
-const shelf = computed(() =>
-  rooms.products.filter(
+const saved = computed(() =>
+  library.products.filter(
     ({ document: label }) =>
       document.value.products.length === 1 || methodOf(label) === document.value.method,
   ),
@@ -18,8 +18,8 @@ const shelf = computed(() =>
 
 const whenLoaded = useWhenLoaded()
 const labelCalled = (typed: string) =>
-  shelf.value.find((one) => one.name.toLowerCase() === typed.trim().toLowerCase())
-/** Naming a product of the shelf brings its label. */
+  saved.value.find((one) => one.name.toLowerCase() === typed.trim().toLowerCase())
+/** Naming a saved product brings its label. */
 function name(index: number, typed: string) {
   const product = labelCalled(typed)
   if (product && product.id !== document.value.products[index]?.source?.id)
@@ -46,9 +46,9 @@ function nameAgain(id: string) {
   )
 }
 const linesOf = (id: string | undefined) =>
-  rooms.products.find((product) => product.id === id)?.document.lines ?? []
+  library.products.find((product) => product.id === id)?.document.lines ?? []
 function takeLine(index: number, lineId: string) {
-  const product = rooms.products.find(({ id }) => id === document.value.products[index]?.source?.id)
+  const product = library.products.find(({ id }) => id === document.value.products[index]?.source?.id)
   if (product) set('', withProduct(document.value, index, product, lineId, day.value))
 }
 const crew = useCrewStore()
@@ -163,7 +163,7 @@ function chooseMethod(method: 'spread' | 'spray') {
       </li>
     </ul>
     <datalist :id="listId">
-      <option v-for="product in shelf" :key="product.id" :value="product.name" />
+      <option v-for="product in saved" :key="product.id" :value="product.name" />
     </datalist>
     <button
       v-if="document.method === 'spray' && !locked"

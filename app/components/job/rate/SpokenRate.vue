@@ -6,7 +6,7 @@ import { prettyUnits } from '#core/quantity/systems'
 const props = defineProps<{ index: number }>()
 const { document, sheet, set } = useSheet()
 const crew = useCrewStore()
-const rooms = useLibraryStore()
+const library = useLibraryStore()
 const shown = useShown()
 const text = ref('')
 const read = computed(() =>
@@ -15,7 +15,7 @@ const read = computed(() =>
 /** What the shelf holds of it, as something that could be said. */
 const onHand = computed(() => {
   const id = document.value.products[props.index]?.source?.id
-  const stock = rooms.products.find((one) => one.id === id)?.onHand?.find(({ amount }) => amount > 0)
+  const stock = library.products.find((one) => one.id === id)?.onHand?.find(({ amount }) => amount > 0)
   const { figure, unit } = stock ? shown.stock(stock) : { figure: '', unit: '' }
   return stock ? `use up ${figure} ${unit}` : undefined
 })

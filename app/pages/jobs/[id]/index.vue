@@ -8,14 +8,14 @@ import type { JobDraft } from '~/composables/job/useJobDraft'
 const route = useRoute()
 const id = String(route.params.id)
 const crew = useCrewStore()
-const rooms = useLibraryStore()
+const library = useLibraryStore()
 const notice = useNotice()
 const { newApplication } = useNewJob()
 const { draft, stored, saveState, loadProblem, load, change, save, keepMine, takeTheirs, forget } =
   useJobDraft(id)
 await load()
 // What the job was copied from is looked up behind it: the sheet stands without it.
-void Promise.all([rooms.load(), rooms.loadAreas(draft.value?.siteId ?? null, id)]).catch(() => undefined)
+void Promise.all([library.load(), library.loadAreas(draft.value?.siteId ?? null, id)]).catch(() => undefined)
 useHead({ title: () => `${draft.value?.site || 'New job'} · Hectarum` })
 
 const state = computed(() =>

@@ -7,12 +7,14 @@ import { openWorkingBook } from '#core/working/working'
 /** The load sheet for the truck: one page, printed as it stands, with or without its working. */
 const id = String(useRoute().params.id)
 const crew = useCrewStore()
-const rooms = useLibraryStore()
+const libraryStore = useLibraryStore()
 const { draft, stored, loadProblem, load } = useJobDraft(id)
 await load()
 // The dial of rates of their own is read off the curve, and checks ask labels and ledger; the sheet stands
 // without them.
-void Promise.all([rooms.load(), rooms.loadAreas(draft.value?.siteId ?? null, id)]).catch(() => undefined)
+void Promise.all([libraryStore.load(), libraryStore.loadAreas(draft.value?.siteId ?? null, id)]).catch(
+  () => undefined,
+)
 const { library, house } = useJobLibrary()
 useHead({ title: () => `Load sheet · ${draft.value?.site ?? ''}` })
 const withWorking = ref(false)
@@ -24,8 +26,8 @@ const sheets = computed(() => {
     day,
     house: house.value,
     library: library.value,
-    ledger: rooms.ledger,
-    planned: rooms.planned,
+    ledger: libraryStore.ledger,
+    planned: libraryStore.planned,
   }
   return applications.map(({ id: key, document }, index) => {
     const frozen = stored.value?.applications.find((one) => one.id === key)?.frozen
@@ -35,7 +37,7 @@ const sheets = computed(() => {
       key,
       document,
       sheet,
-      dialFor: (perPass: number) => dialForPass(document, sheet, rooms, day, perPass),
+      dialFor: (perPass: number) => dialForPass(document, sheet, libraryStore, day, perPass),
       pages: frozen?.plan.working ?? (sheet.plan ? book.pages() : []),
       names: figureNames(document),
     }

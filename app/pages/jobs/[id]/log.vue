@@ -15,6 +15,8 @@ const application = computed(
 const { run, load, append, start } = useRun(() => application.value?.id ?? '')
 const problem = ref<string>()
 const saving = ref(false)
+/** Put on record from elsewhere while this form was open: what stands here is not in it. */
+const overtaken = ref(false)
 const notice = useNotice()
 const crew = useCrewStore()
 const booking = shallowRef<MixBooking>()
@@ -56,7 +58,8 @@ async function log(events: Parameters<typeof append>[0]) {
     for (const event of events) if (event.kind === 'finished') lastBy.value = event.payload.by
     await navigateTo(`/records/${application.value?.id}`)
   } catch (error) {
-    notice.say('Not logged yet; what you typed is still here.', errorText(error))
+    overtaken.value = errorCode(error) === 'locked'
+    notice.say('Not logged; what you typed is still here.', errorText(error))
   } finally {
     saving.value = false
   }
@@ -74,22 +77,32 @@ async function startNow() {
 <template>
   <main class="mx-auto max-w-3xl px-5 py-5">
     <EmptyState v-if="problem" :words="problem" action="Back to the job" :to="`/jobs/${id}`" />
-    <template v-else-if="record?.state === 'done'">
+    <template v-else-if="record?.state === 'done' && !overtaken">
       <EmptyState
         words="This run is on record already."
         action="See the record"
         :to="`/records/${application?.id}`"
       />
     </template>
-    <OutcomeForm
-      v-else-if="record"
-      :record="record"
-      :job-id="id"
-      :saving="saving"
-      :known="known"
-      :booking="booking"
-      @log="log"
-    />
+    <template v-else-if="record">
+      <UAlert
+        v-if="overtaken"
+        class="mb-3"
+        color="warning"
+        variant="subtle"
+        title="This run went on record from another page while you typed."
+        description="What stands below is not in it: compare them, and correct the record if this is right."
+        :actions="[{ label: 'See the record', to: `/records/${application?.id}` }]"
+      />
+      <OutcomeForm
+        :record="record"
+        :job-id="id"
+        :saving="saving"
+        :known="known"
+        :booking="booking"
+        @log="log"
+      />
+    </template>
     <EmptyState
       v-else
       words="This job has not been started: its plan is frozen when the run begins."

@@ -8,11 +8,11 @@ import { formatFigure, formatMinutes } from '#core/quantity/format'
 const route = useRoute()
 const id = String(route.params.id)
 const crew = useCrewStore()
-const rooms = useLibraryStore()
+const library = useLibraryStore()
 const shown = useShown()
 const { draft, stored, loadProblem, load, change, save } = useJobDraft(id)
 await load()
-await Promise.all([rooms.load(), rooms.loadAreas(draft.value?.siteId ?? null, id)]).catch(() => undefined)
+await Promise.all([library.load(), library.loadAreas(draft.value?.siteId ?? null, id)]).catch(() => undefined)
 useHead({ title: () => `What if · ${draft.value?.site ?? ''}` })
 const index = computed(() =>
   Math.min((draft.value?.applications.length ?? 1) - 1, Math.max(0, Number(route.query.a ?? 1) - 1 || 0)),

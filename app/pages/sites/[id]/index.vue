@@ -9,7 +9,7 @@ import type { Area, LedgerRow, SaveSite, Site } from '#shared/schemas/ground'
 /** One site: its areas drawn to scale, what was put down there, and what to know before going. */
 const id = String(useRoute().params.id)
 const crew = useCrewStore()
-const rooms = useLibraryStore()
+const library = useLibraryStore()
 const begin = useNewRow()
 const { startJobAt } = useNewJob()
 const notice = useNotice()
@@ -58,7 +58,7 @@ useWorkingPages(
 )
 await load()
 if (draft.value && draft.value.version > 0) {
-  areas.value = await rooms.loadAreas(id).catch(() => [])
+  areas.value = await library.loadAreas(id).catch(() => [])
   ledger.value = await $fetch<readonly LedgerRow[]>(crewUrl(`/sites/${id}/ledger`)).catch(() => [])
 }
 useHead({ title: () => `${draft.value?.name || 'New site'} · Hectarum` })

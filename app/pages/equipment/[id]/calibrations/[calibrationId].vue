@@ -12,7 +12,7 @@ import type { Calibration, Equipment, SaveCalibration } from '#shared/schemas/eq
  */
 const route = useRoute()
 const [id, equipmentId] = [String(route.params.calibrationId), String(route.params.id)]
-const rooms = useLibraryStore()
+const library = useLibraryStore()
 const {
   draft,
   saveState,
@@ -45,8 +45,8 @@ useWorkingPages(
 )
 const machine = shallowRef<Equipment>()
 await load()
-await rooms.load().catch(() => undefined)
-machine.value = rooms.equipment.find((one) => one.id === equipmentId)
+await library.load().catch(() => undefined)
+machine.value = library.equipment.find((one) => one.id === equipmentId)
 useHead({ title: () => `Calibration, ${machine.value?.name ?? ''} · Hectarum` })
 const course = computed(() => draft.value && courseOf(draft.value.document))
 const nozzles = computed(() =>

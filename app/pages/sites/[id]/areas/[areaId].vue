@@ -10,7 +10,7 @@ import type { Area, AreaSize, SaveArea } from '#shared/schemas/ground'
 const route = useRoute()
 const [id, siteId] = [String(route.params.areaId), String(route.params.id)]
 const crew = useCrewStore()
-const rooms = useLibraryStore()
+const library = useLibraryStore()
 const shown = useShown()
 const { site, load: loadSite, anchorAt } = useSite(siteId)
 const {
@@ -49,8 +49,8 @@ useWorkingPages(
 )
 const sizes = shallowRef<readonly AreaSize[]>([])
 const others = shallowRef<readonly Area[]>([])
-await Promise.all([load(), loadSite(), rooms.load().catch(() => undefined)])
-others.value = await rooms.loadAreas(siteId).catch(() => [])
+await Promise.all([load(), loadSite(), library.load().catch(() => undefined)])
+others.value = await library.loadAreas(siteId).catch(() => [])
 watch(
   () => stored.value?.version,
   async (version) => {

@@ -23,5 +23,8 @@ export default defineEventHandler((event) => {
     'content-disposition',
     `attachment; filename="records-${todayFor(organization)}.${format}"`,
   )
-  return sendStream(event, Readable.from(FORMATS[format].write(repositoriesOf(event), organization, asked)))
+  const stream = Readable.from(FORMATS[format].write(repositoriesOf(event), organization, asked))
+  // A file that breaks off must not look whole: the connection goes with it.
+  stream.once('error', () => event.node.res.destroy())
+  return sendStream(event, stream)
 })

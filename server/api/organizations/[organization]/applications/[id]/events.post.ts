@@ -2,15 +2,16 @@ import { NewRunEventsSchema } from '#shared/schemas/run'
 import { readBodyAs, readId } from '../../../../../http/readBody'
 import { organizationOf, repositoriesOf } from '../../../../../http/repositoriesOf'
 import { appendRunEvents } from '../../../../../services/appendRunEvents'
-import { dayFor } from '../../../../../services/clock'
+import { dayFor, nowFor } from '../../../../../services/clock'
 
 export default defineEventHandler(async (event) => {
   const id = readId(event)
-  const { events } = await readBodyAs(event, NewRunEventsSchema)
+  const sent = await readBodyAs(event, NewRunEventsSchema)
   const organization = organizationOf(event)
-  return appendRunEvents(repositoriesOf(event), id, events, {
+  return appendRunEvents(repositoriesOf(event), id, sent, {
     house: organization.settings.house,
     rules: organization.settings,
+    received: nowFor(organization).toISOString(),
     dayOf: (instant) => dayFor(organization, new Date(instant)),
   })
 })

@@ -1,6 +1,6 @@
 import { failure } from '../../../../http/failure'
 import { repositoriesOf } from '../../../../http/repositoriesOf'
-import { shelfFile } from '../../../../services/shelfFiles'
+import { productFile } from '../../../../services/productFiles'
 
 const TYPES = { csv: 'text/csv; charset=utf-8', json: 'application/json; charset=utf-8' } as const
 
@@ -13,5 +13,5 @@ export default defineEventHandler(async (event) => {
     'content-type': TYPES[format],
     'content-disposition': `attachment; filename="products.${format}"`,
   })
-  return shelfFile(await repositoriesOf(event).products.list(), format)
+  return productFile(await repositoriesOf(event).products.list(), format)
 })

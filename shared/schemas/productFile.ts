@@ -13,8 +13,12 @@ export const ImportProductsSchema = v.strictObject({ products })
 export type ImportProducts = v.InferOutput<typeof ImportProductsSchema>
 
 /** The JSON file: what is exported can be taken in again. */
-export const ShelfFileSchema = v.strictObject({ format: v.literal('shelf'), schema: v.literal(1), products })
-export type ShelfFile = v.InferOutput<typeof ShelfFileSchema>
+export const ProductFileSchema = v.strictObject({
+  format: v.literal('shelf'),
+  schema: v.literal(1),
+  products,
+})
+export type ProductFile = v.InferOutput<typeof ProductFileSchema>
 
 export interface ImportedProducts {
   readonly added: number

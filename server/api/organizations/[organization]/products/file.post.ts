@@ -1,7 +1,7 @@
-import { ImportProductsSchema } from '#shared/schemas/shelfFile'
+import { ImportProductsSchema } from '#shared/schemas/productFile'
 import { readBodyAs } from '../../../../http/readBody'
 import { repositoriesOf } from '../../../../http/repositoriesOf'
-import { importProducts } from '../../../../services/shelfFiles'
+import { importProducts } from '../../../../services/productFiles'
 
 /** Takes products of a file in, all or none. */
 export default defineEventHandler(async (event) =>

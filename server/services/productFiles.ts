@@ -1,21 +1,17 @@
-import Papa from 'papaparse'
 import { PRODUCT_COLUMNS, productRows } from '#core/label/productRows'
 import type { Product, SaveProduct } from '#shared/schemas/product'
-import type { ImportProducts, ImportedProducts, ShelfFile } from '#shared/schemas/shelfFile'
+import type { ImportProducts, ImportedProducts, ProductFile } from '#shared/schemas/productFile'
 import type { Repositories } from '../repositories/forOrganization'
 import { saveRow } from './saveRow'
+import { csvOf } from './csv'
 
 /** The whole shelf as a file. */
-export function shelfFile(
+export function productFile(
   products: readonly Pick<Product, 'id' | 'name' | 'document'>[],
   format: 'csv' | 'json',
 ): string {
-  if (format === 'csv')
-    return (
-      Papa.unparse([...productRows(products)], { columns: [...PRODUCT_COLUMNS], escapeFormulae: true }) +
-      `\r\n`
-    )
-  const file: ShelfFile = {
+  if (format === 'csv') return csvOf(productRows(products), { columns: PRODUCT_COLUMNS })
+  const file: ProductFile = {
     format: 'shelf',
     schema: 1,
     products: products.map(({ id, name, document }) => ({ id, name, document })),
