@@ -9,7 +9,7 @@ import { dumpDatabase, schemaStanding } from './setup/dump.mjs'
 import { checkGivenDatabase } from './setup/givenDatabase.mjs'
 import { checkNode, ensurePackages } from './setup/packages.mjs'
 import { runMain, say, step, Stop } from './setup/say.mjs'
-import { superviseServer, takeOver } from './setup/server.mjs'
+import { claimStart, superviseServer, takeOver } from './setup/server.mjs'
 import { portState, readSettings } from './setup/settings.mjs'
 
 await runMain(async () => {
@@ -18,6 +18,7 @@ await runMain(async () => {
   const { host, port, data } = settings
   const running = await takeOver(data)
   if (running) throw new Stop(`Hectarum is already running at ${running}.`)
+  const release = claimStart(data)
   await refuseTakenPort(host, port)
   await ensurePackages()
   if (settings.databaseUrl) await checkGivenDatabase(settings.databaseUrl)
@@ -43,6 +44,7 @@ await runMain(async () => {
   cluster?.watch(() => !stopping).catch((error) => say(String(error)))
   try {
     await server.healthy()
+    release()
     say(`\nHectarum is at ${server.address}  (Ctrl-C stops it)\n`)
     await server.gaveUp
   } catch (error) {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { plural } from '#core/quantity/counting'
 import type { CheckCode } from '#core/rules/check'
 import { prettyUnits } from '#core/quantity/systems'
 import { RULES } from '#core/rules/registry'
@@ -59,8 +60,8 @@ const house = computed(() => {
     `${groupRun} of one mode-of-action group in a row`,
     `good within ${percent(good)}, acceptable within ${percent(acceptable)}`,
     `repeats ${percent(repeatMargin)} of the interval early`,
-    `${settings.local.length} local ${settings.local.length === 1 ? 'rule' : 'rules'}`,
-    `${settings.mixes.length} jar ${settings.mixes.length === 1 ? 'test' : 'tests'}`,
+    `${settings.local.length} local ${plural(settings.local.length, 'rule')}`,
+    `${settings.mixes.length} jar ${plural(settings.mixes.length, 'test')}`,
   ]
 })
 </script>

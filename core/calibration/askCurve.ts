@@ -1,3 +1,4 @@
+import { counted } from '../quantity/counting'
 import type { Figure } from '../working/figures'
 import { err, ok, type Result } from '../result'
 import { sixDigits } from '../working/figureText'
@@ -65,7 +66,7 @@ export function askCurve(
       : [question.rate, (passes * flow) / (question.rate * swath)]
   book.note(figure, () => [
     `setting ${sixDigits(setting)} lets ${sixDigits(1000 * flow)} g/s through`,
-    `swath ${sixDigits(swath)} m, ${passes} ${passes === 1 ? 'pass' : 'passes'}`,
+    `swath ${sixDigits(swath)} m, ${counted(passes, 'pass', 'passes')}`,
     question.find === 'rate'
       ? `rate = passes x flow / (swath x speed) = ${sixDigits(1000 * rate)} g/m2 at ` +
         `${sixDigits(speed * 3.6)} km/h`

@@ -1,3 +1,4 @@
+import { counted } from '../quantity/counting'
 import type { Figure } from '../working/figures'
 import { areaSi, lengthSi, type Quantity } from '../quantity/quantity'
 import { amountFactor } from '../quantity/quantity'
@@ -52,7 +53,7 @@ export function knownAreaRate<U extends AmountUnit>(
         ? `ground ${asEntered(course.ground)}`
         : `course ${asEntered(course.length)} x ${asEntered(course.width)}`) +
         ' ' +
-        `x ${course.passes} ${course.passes === 1 ? 'pass' : 'passes'} = ${sixDigits(ground)} m2`,
+        `x ${counted(course.passes, 'pass', 'passes')} = ${sixDigits(ground)} m2`,
       ...runs.map(
         (run, i) => `run ${i + 1}: ${runText(run)}; over the course ${told((used[i] ?? 0) / ground)}`,
       ),

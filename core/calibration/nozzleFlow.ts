@@ -1,3 +1,4 @@
+import { sumOf } from '../quantity/counting'
 import type { Figure } from '../working/figures'
 import { isOver, isUnder } from '../quantity/tolerance'
 import { sixDigits } from '../working/figureText'
@@ -46,7 +47,7 @@ export function checkNozzles({ flows, rated }: NozzleSet): NozzleCheck | undefin
   const most = Math.max(0, ...flows)
   const open = flows.filter((flow) => flow >= most * BLOCKED)
   if (!(most > 0)) return undefined
-  const mean = open.reduce((sum, flow) => sum + flow, 0) / open.length
+  const mean = sumOf(open, (flow) => flow) / open.length
   const nozzles = flows.map((flow): NozzleState => {
     const off = flow / mean - 1
     const overRated = rated === undefined ? undefined : flow / rated - 1
@@ -54,7 +55,7 @@ export function checkNozzles({ flows, rated }: NozzleSet): NozzleCheck | undefin
   })
   return {
     mean,
-    total: flows.reduce((sum, flow) => sum + flow, 0),
+    total: sumOf(flows, (flow) => flow),
     nozzles,
     clean: nozzles.flatMap(({ state }, i) =>
       state === 'low' || state === 'blocked' || state === 'high' ? [i + 1] : [],

@@ -1,3 +1,4 @@
+import { sumOf } from '../quantity/counting'
 import { blankIn } from '../quantity/entered'
 import {
   amountFactor,
@@ -146,7 +147,7 @@ function nozzleCatch({ note, path, width, speed, fields, book }: Reading): Measu
     ),
   )
   if (!lasted || !read || !width || speed === undefined) return undefined
-  const total = read.reduce((sum, one) => sum + litres(one), 0)
+  const total = sumOf(read, litres)
   if (total === 0) {
     fields.wrong(`${path}.catching.catches.0`, 'Nothing was caught: is the pump on?')
     return undefined

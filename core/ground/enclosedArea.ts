@@ -1,3 +1,4 @@
+import { plural } from '../quantity/counting'
 import { formatFigure } from '../quantity/format'
 import { SQUARE_METRES_PER } from '../quantity/units'
 import { err, ok, type Result } from '../result'
@@ -23,7 +24,7 @@ export function enclosedArea(ring: Ring): Result<number, EnclosedError> {
   const [first] = crossed
   if (first) {
     const others = crossed.length - 1
-    const more = others > 0 ? `, and in ${others} more ${others === 1 ? 'place' : 'places'}` : ''
+    const more = others > 0 ? `, and in ${others} more ${plural(others, 'place')}` : ''
     return err({
       kind: 'crossesItself',
       at: first.at,

@@ -1,3 +1,4 @@
+import { sumOf } from '../quantity/counting'
 import type { MeasuringRule } from './methods/method'
 import type { ComputeIssue } from '../computeIssue'
 import type { Quantity, SquareMetres } from '../quantity/quantity'
@@ -252,7 +253,7 @@ function meetingsOf(
   { readonly code: 'too-complex'; readonly message: string; readonly at: Point }
 > {
   const message = 'These outlines have too many corners or cross too often to be joined: send simpler ones.'
-  const corners = rings.reduce((sum, ring) => sum + ring.length, 0)
+  const corners = sumOf(rings, (ring) => ring.length)
   if (rings.length > 1 && corners > MOST_JOINED_CORNERS)
     return err({ code: 'too-complex', message, at: rings[0]![0]! })
   const met = ringMeetings(rings)

@@ -1,3 +1,4 @@
+import { sumOf } from '../quantity/counting'
 import type { Figure } from '../working/figures'
 import { areaIn, squareMetres, type Quantity, type SquareMetres } from '../quantity/quantity'
 import { err, ok, type Result } from '../result'
@@ -134,7 +135,7 @@ function outlineLines(
   parts: readonly GroundPart[],
   { added, taken, strays }: CombinedOutlines,
 ): readonly string[] {
-  const outside = strays.reduce((sum, { beyond }) => sum + beyond, 0)
+  const outside = sumOf(strays, ({ beyond }) => beyond)
   const single = parts.filter(({ seat }) => seat === 'plan').length < 2
   return [
     ...(single

@@ -1,3 +1,4 @@
+import { sumOf } from '../quantity/counting'
 /** A point of a site's plan, in metres: x to the east, y to the north. */
 export type Point = readonly [x: number, y: number]
 /** Corners in order, the last not repeated. */
@@ -53,7 +54,7 @@ export function centroid(ring: Ring): Point {
 }
 
 const mean = (values: readonly number[]) =>
-  values.length === 0 ? 0 : values.reduce((sum, value) => sum + value, 0) / values.length
+  values.length === 0 ? 0 : sumOf(values, (value) => value) / values.length
 
 /** The box around points; undefined for none. Loops, not spreads: a track may have two hundred thousand. */
 export function boundsOf(points: Iterable<Point>): Bounds | undefined {

@@ -1,3 +1,4 @@
+import { counted } from '../quantity/counting'
 import { daysBetween } from '../calendar/daysBetween'
 import { formatGive, formatMinutes } from '../quantity/format'
 import type { WorkedApplication } from './workOutJob'
@@ -56,7 +57,7 @@ function linkOf(name: LinkName, sheet: WorkedApplication, state: JobState, today
       return linkReading(
         /^lawns/,
         size > 0,
-        `${treated} ${treated === 1 ? 'lawn' : 'lawns'}, ± ${formatGive((200 * sd) / (size || 1))} %`,
+        `${counted(treated, 'lawn')}, ± ${formatGive((200 * sd) / (size || 1))} %`,
       )
     }
     case 'calibrate':
@@ -69,7 +70,7 @@ function linkOf(name: LinkName, sheet: WorkedApplication, state: JobState, today
       return linkReading(
         /^products/,
         products.every((product) => product !== undefined),
-        `${products.length} ${products.length === 1 ? 'product' : 'products'}`,
+        counted(products.length, 'product'),
       )
     case 'load':
       return linkReading(
@@ -105,11 +106,11 @@ const missingText = ({ kind, message }: FieldProblem): string =>
 function ageText(on: string, today: string): string {
   if (on === '') return 'no date'
   const days = daysBetween(on, today)
-  return days === 0 ? 'today' : `${days} ${days === 1 ? 'day' : 'days'} ago`
+  return days === 0 ? 'today' : `${counted(days, 'day')} ago`
 }
 
 function loadText({ plan }: WorkedApplication): string {
   if (!plan) return ''
   const count = plan.loads.length
-  return count > 0 ? `${count} ${count === 1 ? 'load' : 'loads'}` : 'one charge'
+  return count > 0 ? counted(count, 'load') : 'one charge'
 }

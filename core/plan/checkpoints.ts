@@ -1,3 +1,4 @@
+import { plural, sumOf } from '../quantity/counting'
 import type { Quantity } from '../quantity/quantity'
 import type { AmountUnit } from '../quantity/units'
 import { figureText, sixDigits } from '../working/figureText'
@@ -32,7 +33,7 @@ export function checkpoints(
   lawns: readonly { readonly name: string; readonly size: number }[],
   book: WorkingBook = closedWorkingBook,
 ): readonly Checkpoint[] {
-  const ground = lawns.reduce((sum, { size }) => sum + size, 0)
+  const ground = sumOf(lawns, ({ size }) => size)
   const within =
     lawns.length === 1
       ? [{ at: 'half' as const, lawn: '', share: 0.5 }]
@@ -49,7 +50,7 @@ export function checkpoints(
   )
   book.note('checkpoints', () => [
     `weighed in ${figureText(charge)}, of which ${figureText(amount)} goes down in ${passes} ` +
-      (passes === 1 ? 'pass' : 'passes'),
+      plural(passes, 'pass', 'passes'),
     ...lawns.map(({ name, size }) => `${name}: ${sixDigits((100 * size) / ground)} % of the ground`),
     ...points.map(
       ({ pass, at, lawn, left }) =>

@@ -1,3 +1,4 @@
+import { sumOf } from '../quantity/counting'
 import { doseOf } from '../label/dose'
 import { amountFactor, areaSi, type Quantity } from '../quantity/quantity'
 import type { AmountUnit } from '../quantity/units'
@@ -33,7 +34,7 @@ const FINE_SHARE = 0.01
  * @example 0.00530 gal for the whole lawn: 0.68 fl oz, in steps of 0.005 fl oz
  */
 export function withEverydaySteps(request: PlanRequest): PlanRequest {
-  const ground = request.areas.reduce((sum, { size }) => sum + areaSi(size), 0)
+  const ground = sumOf(request.areas, ({ size }) => areaSi(size))
   const carrier = carrierOf(request.method)
   const load =
     request.method.kind === 'spray' && carrier

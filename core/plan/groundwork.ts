@@ -1,3 +1,4 @@
+import { sumOf } from '../quantity/counting'
 import type { Carrier } from '../label/dose'
 import { amountFactor, areaSi } from '../quantity/quantity'
 import { err, ok, type Result } from '../result'
@@ -22,7 +23,7 @@ export function groundwork(
   carrier: Carrier | undefined,
 ): Result<Groundwork, readonly PlanIssue[]> {
   const areas = request.areas.map((area) => ({ area, size: areaSi(area.size) }))
-  const size = areas.reduce((sum, area) => sum + area.size, 0)
+  const size = sumOf(areas, (area) => area.size)
   const { method } = request
   if (method.kind === 'spread' || !carrier) return ok({ areas, size, carrier, spray: 0, mix: 0, loads: [] })
   const tank = method.tank.value * amountFactor(method.tank.unit)

@@ -1,3 +1,4 @@
+import { counted } from '../quantity/counting'
 import type { Figure } from '../working/figures'
 import { isOver, stepsToCover } from '../quantity/tolerance'
 import { betweenDimensions } from '../label/asProduct'
@@ -92,7 +93,7 @@ export function inMeasures(
 function wordsOf(tool: string, fills: number, marks: number, off: number): string {
   const parts = [
     ...(fills > 0 ? [`${fills} ${fills === 1 ? tool : plural(tool)}`] : []),
-    ...(marks > 0 ? [`${marks} ${marks === 1 ? 'mark' : 'marks'}${fills > 0 ? '' : ` of a ${tool}`}`] : []),
+    ...(marks > 0 ? [`${counted(marks, 'mark')}${fills > 0 ? '' : ` of a ${tool}`}`] : []),
   ]
   return `${parts.join(' and ')}${Math.abs(off) > WORTH_SAYING ? `, ${formatDeviation(off)}` : ''}`
 }

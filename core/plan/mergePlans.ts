@@ -1,3 +1,4 @@
+import { plural } from '../quantity/counting'
 import type { Figure } from '../working/figures'
 import { NUTRIENTS } from '../label/label'
 import { amountFactor, type Quantity } from '../quantity/quantity'
@@ -159,7 +160,7 @@ export function perPassOf(
   const perPass = (first.amount.value * amountFactor(first.amount.unit)) / size.value / passes
   book.note(figure, () => [
     `${figureText(first.amount)} on ${sixDigits(size.value)} m2 in ${passes} ` +
-      (passes === 1 ? 'pass' : 'passes'),
+      plural(passes, 'pass', 'passes'),
     `each pass = ${sixDigits(1000 * perPass)} g/m2`,
   ])
   return perPass

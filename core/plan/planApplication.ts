@@ -1,3 +1,4 @@
+import { sumOf } from '../quantity/counting'
 import type { Carrier } from '../label/dose'
 import { carrierOf } from './carrierOf'
 import { amountFactor, type Quantity } from '../quantity/quantity'
@@ -72,7 +73,7 @@ function planByRates(
     const planned = planAlike(group.request, carrier, book.another())
     if (!planned.ok) return planned
     groups.push({ ...group, plan: planned.value })
-    if (groups.reduce((sum, { plan: { loads } }) => sum + loads.length, 0) > MOST_LOADS)
+    if (sumOf(groups, ({ plan: { loads } }) => loads.length) > MOST_LOADS)
       return err([
         {
           code: 'too-many-loads',
@@ -227,7 +228,7 @@ function productTotal(
   const si = ground.size * dose.perArea
   const wet = method.kind === 'spray'
   const total = wet
-    ? loads.reduce((sum, load) => sum + (load.products[index]?.measured.value ?? 0), 0)
+    ? sumOf(loads, (load) => load.products[index]?.measured.value ?? 0)
     : measured(si, measure, limits, ground.size)
   const onLawn = wet ? (total * ground.spray) / ground.mix : total
   const measuredPerArea = (onLawn * measure.siPerUnit) / ground.size

@@ -1,3 +1,4 @@
+import { counted, plural } from '../quantity/counting'
 import { amountFactor } from '../quantity/quantity'
 import { SQUARE_METRES_PER } from '../quantity/units'
 import { asEntered, figureText, sixDigits } from '../working/figureText'
@@ -49,7 +50,7 @@ export function noteProduct(
   if (method.kind === 'spread' && charge) {
     book.note(`products.${product.id}.charge`, () => [
       `amount ${figureText(total.amount)} for the whole lawn, ${method.passes} ` +
-        (method.passes === 1 ? 'pass' : 'passes'),
+        plural(method.passes, 'pass', 'passes'),
       ...(method.reserve
         ? [`reserve ${asEntered(method.reserve)}, because the last of the hopper spreads badly`]
         : ['no reserve']),
@@ -89,6 +90,6 @@ export function noteSpray(
     `mix to make ${sixDigits(mix / unitSi)} ${unit}, tank ${asEntered(method.tank)}`,
     `${sixDigits(mix / unitSi)} ${unit} / ${asEntered(method.tank)} = ` +
       `${sixDigits(mix / (method.tank.value * amountFactor(method.tank.unit)))} tanks, counted up`,
-    `counted = ${loads.length} ${loads.length === 1 ? 'load' : 'loads'}`,
+    `counted = ${counted(loads.length, 'load')}`,
   ])
 }

@@ -1,3 +1,4 @@
+import { sumOf } from '../quantity/counting'
 import { ROUNDING, wholeSteps } from '../quantity/tolerance'
 import type { EquipmentDocument } from '../calibration/equipmentDocument'
 import { readPositive } from '../quantity/entered'
@@ -88,7 +89,7 @@ export function tubFillsOf(
     ...fills.map(
       ({ count, net, shows }) => `${count} x ${figureText(net)}, on the display ${figureText(shows)}`,
     ),
-    `weighings = ${fills.reduce((sum, { count }) => sum + count, 0)}`,
+    `weighings = ${sumOf(fills, ({ count }) => count)}`,
   ])
   return { name: tool.name, fills }
 }

@@ -1,3 +1,4 @@
+import { sumOf } from './counting'
 /** Repeated runs of one measurement, in whatever SI unit they came. */
 export interface Repeats {
   readonly mean: number
@@ -15,9 +16,9 @@ export interface Repeats {
  */
 export function repeats(values: readonly number[]): Repeats {
   const count = values.length
-  const mean = values.reduce((sum, value) => sum + value, 0) / count
+  const mean = sumOf(values, (value) => value) / count
   if (count < 2) return { mean, sd: undefined, count, values }
-  const squares = values.reduce((sum, value) => sum + (value - mean) ** 2, 0)
+  const squares = sumOf(values, (value) => (value - mean) ** 2)
   return { mean, sd: Math.sqrt(squares / (count - 1)), count, values }
 }
 

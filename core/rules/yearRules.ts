@@ -1,3 +1,4 @@
+import { plural } from '../quantity/counting'
 import { dayText } from '../calendar/dayText'
 import { activePerProduct } from '../label/activeContent'
 import { limitPerArea } from '../label/asProduct'
@@ -257,7 +258,7 @@ function countYear(line: VisitedProduct, context: RuleVisit): readonly Check[] {
           remedies: leaveOut(found),
           message:
             `${line.product.name} went down on ${namesOf(found)} ${first.times} ` +
-            `${first.times === 1 ? 'time' : 'times'} this ` +
+            `${plural(first.times, 'time')} this ` +
             `year${plannedWords(ofProduct(first, line, context))}; the label allows ${most}.`,
           working: () =>
             [...new Set(ofProduct(first, line, context).map(({ on }) => dayText(on)))]

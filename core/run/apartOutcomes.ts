@@ -1,3 +1,4 @@
+import { sumOf } from '../quantity/counting'
 import { ROUNDING } from '../quantity/tolerance'
 import type { RateGroup } from '../plan/plan'
 import { amountFactor, type Quantity } from '../quantity/quantity'
@@ -44,7 +45,7 @@ export function apartOutcomes(
   if (apart.length === 0 || apart.length !== groups.length - 1) return ok([])
   const unit = amountFactor(used.unit)
   const first = apart.map(({ value, unit: own }) => (value * amountFactor(own)) / unit)
-  const rest = used.value - first.reduce((sum, one) => sum + one, 0)
+  const rest = used.value - sumOf(first, (one) => one)
   if (rest <= used.value * ROUNDING)
     return err([
       {

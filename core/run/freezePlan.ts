@@ -1,3 +1,4 @@
+import { plural } from '../quantity/counting'
 import { spreadMethodOf, sprayMethodOf } from '../calibration/courseNote'
 import { dayText } from '../calendar/dayText'
 import type { ApplicationDraft, ProductDraft } from '../draft/applicationDraft'
@@ -114,6 +115,6 @@ function calibrationWords(draft: ApplicationDraft, dial: DialAnswer | undefined)
       : sprayMethodOf(draft.spray.calibration)
   return (
     `${how}, ${on === '' ? 'no date' : dayText(on)}, ${runs.length} ` +
-    `${runs.length === 1 ? 'run' : 'runs'}${setting}`
+    `${plural(runs.length, 'run')}${setting}`
   )
 }

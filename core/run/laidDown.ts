@@ -1,3 +1,4 @@
+import { sumOf } from '../quantity/counting'
 import { NUTRIENTS, type Nutrient } from '../label/label'
 import { dimensionOf, type Dimension } from '../quantity/rateUnit'
 import { amountFactor, areaSi, densitySi } from '../quantity/quantity'
@@ -26,7 +27,7 @@ export interface LaidDown {
 export function laidDown({ frozen, used, outcomes }: RunRecord): readonly LaidDown[] {
   if (!used) return []
   const sizes = frozen.request.areas.map(({ id, size }) => ({ id, size: areaSi(size) }))
-  const planned = sizes.reduce((sum, { size }) => sum + size, 0)
+  const planned = sumOf(sizes, ({ size }) => size)
   const treated = areaSi(used.treated)
   return sizes.flatMap(({ id: areaId, size }) =>
     outcomes.map((outcome): LaidDown => {
@@ -59,7 +60,7 @@ function shareOf(
   const own = apart?.find(({ areas }) => areas.includes(areaId))
   const planned = sharePlanned(frozen, areaId, productId, bySize)
   if (!own) return planned
-  const together = own.areas.reduce((sum, id) => sum + sharePlanned(frozen, id, productId, bySize), 0)
+  const together = sumOf(own.areas, (id) => sharePlanned(frozen, id, productId, bySize))
   return (own.used.value / used.value) * (planned / together)
 }
 

@@ -1,3 +1,4 @@
+import { sumOf } from '../quantity/counting'
 import type { Figure } from '../working/figures'
 import { isOver } from '../quantity/tolerance'
 import { dayText } from '../calendar/dayText'
@@ -35,7 +36,7 @@ export function nitrogenLaid(
   book: WorkingBook = closedWorkingBook,
 ): NitrogenLaid {
   const own = rows.filter(({ on }) => on.startsWith(year))
-  const kilograms = own.reduce((sum, { n }) => sum + (n ?? 0), 0)
+  const kilograms = sumOf(own, ({ n }) => n ?? 0)
   const thousands = sizeM2 / SQUARE_METRES_PER['1000 ft2']
   const units = kilograms / KILOGRAMS_PER.lb / thousands
   book.note(figure, () => [

@@ -1,3 +1,4 @@
+import { sumOf } from '../quantity/counting'
 import { amountFactor, type Quantity } from '../quantity/quantity'
 import type { AmountUnit } from '../quantity/units'
 
@@ -13,6 +14,6 @@ export function stillToBook(
   used: Quantity<AmountUnit>,
   booked: readonly { readonly amount: number }[],
 ): number | undefined {
-  const amount = -used.value * amountFactor(used.unit) - booked.reduce((sum, one) => sum + one.amount, 0)
+  const amount = -used.value * amountFactor(used.unit) - sumOf(booked, (one) => one.amount)
   return Math.abs(amount) < NOTHING ? undefined : amount
 }

@@ -1,6 +1,8 @@
 // @ts-check
 import { spawn } from 'node:child_process'
+import { createHash } from 'node:crypto'
 import { existsSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { setTimeout as wait } from 'node:timers/promises'
 import { isAlive } from './cluster.mjs'
@@ -44,6 +46,29 @@ export async function takeOver(data) {
     if (isAlive(notes.server)) process.kill(notes.server, 'SIGKILL')
   }
   return undefined
+}
+
+/**
+ * One starter at a time on one folder of data: a second one is told, instead of both making a cluster.
+ * @param {string} data
+ * @returns {() => void} lets go of it
+ */
+export function claimStart(data) {
+  const name = createHash('sha256').update(data).digest('hex').slice(0, 16)
+  const file = join(tmpdir(), `hectarum-start-${name}.pid`)
+  for (let tries = 0; ; tries++) {
+    try {
+      writeFileSync(file, String(process.pid), { flag: 'wx' })
+      const release = () => rmSync(file, { force: true })
+      process.once('exit', release)
+      return release
+    } catch (error) {
+      if (/** @type {NodeJS.ErrnoException} */ (error).code !== 'EEXIST' || tries > 0) throw error
+      if (isOurs(Number(readFileSync(file, 'utf8')), 'start.mjs'))
+        throw new Stop('Hectarum is being started already: another npm start is at it.')
+      rmSync(file, { force: true })
+    }
+  }
 }
 
 /**

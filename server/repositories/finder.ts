@@ -36,7 +36,9 @@ export function finderRepository({
            ${LIVE} AND deleted_at IS NULL ORDER BY lower(name) LIMIT :each)
          UNION ALL (SELECT 'job', '/jobs/' || id, site, purpose, coalesce(planned_for::text, '')
            FROM jobs WHERE ${LIVE} AND deleted_at IS NULL ORDER BY planned_for DESC NULLS FIRST LIMIT :each)
-         UNION ALL (SELECT 'record', '/records/' || id, site, products, finished_at::date::text
+         UNION ALL (SELECT 'record', '/records/' || id, site, products,
+           (finished_at AT TIME ZONE (SELECT time_zone FROM organizations
+             WHERE id = :organizationId))::date::text
            FROM records WHERE ${LIVE} ORDER BY finished_at DESC LIMIT :each)`,
         { type: QueryTypes.SELECT, replacements: { organizationId, search, each }, ...options },
       )

@@ -256,6 +256,37 @@ describe('running', () => {
     expect(done).toMatchObject({ status: 200, body: { record: { state: 'done' } } })
   })
 
+  test('what is found tells the crew’s own day, not that of Greenwich', async () => {
+    const run = await runJob(newJob({ site: 'Lantern Terrace' }))
+    await run.post(run.events)
+    await query(
+      served.databaseUrl,
+      `UPDATE organizations SET time_zone = 'America/Chicago' WHERE name = 'A crew of one'`,
+    )
+    await query(
+      served.databaseUrl,
+      `UPDATE records SET finished_at = '2026-05-07T03:00:00Z' WHERE id = '${run.applicationId}'`,
+    )
+    const found = (await client.get('/crew/find?q=lantern')).body as readonly { kind: string; day: string }[]
+    expect(found.find(({ kind }) => kind === 'record')?.day).toBe('2026-05-06')
+  })
+
+  test('a refused plan stays a draft that goes on saving', async () => {
+    const sheet = documentOf(newJob())
+    const products = sheet.products.map((one) => ({ ...one, rate: { ...one.rate, text: '9.9' } }))
+    const id = uuid()
+    const draft = newJob({ state: 'draft', applications: [{ id: uuid(), document: { ...sheet, products } }] })
+    await client.put(`/crew/jobs/${id}`, draft)
+    expect(
+      codeOf((await client.put(`/crew/jobs/${id}`, { ...draft, version: 1, state: 'planned' })).body),
+    ).toBe('not-ready')
+    const later = await client.put(`/crew/jobs/${id}`, { ...draft, version: 1, purpose: 'typed after it' })
+    expect(later).toMatchObject({
+      status: 200,
+      body: { state: 'draft', purpose: 'typed after it', version: 2 },
+    })
+  })
+
   test('a correction is an addition: the record follows, the first entry stays', async () => {
     const run = await runJob(newJob())
     await run.post(run.events)

@@ -122,7 +122,7 @@ test('opposite orders at once: no deadlock reaches anybody', async () => {
   }
 })
 
-test('connections killed under events: what was acknowledged is stored once, what is on record agrees', async () => {
+test('connections killed under events: what was acknowledged is stored once, the record agrees', async () => {
   const job = sampleCrew().jobs.find(({ purpose }) => purpose === 'Spring feed, front strips')
   const document = job?.applications[0]?.document
   if (!document) throw new Error('the sample has no such job')

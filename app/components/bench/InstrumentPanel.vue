@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { plural } from '#core/quantity/counting'
 import { DEVICE_UNITS, type DeviceReading } from '#core/devices/deviceLine'
 import { instrumentFor, practiceSeed } from '#core/practice/practiceDevice'
 import type { OfferedAct } from '#core/practice/practiceActs'
@@ -118,7 +119,7 @@ useScreenCommands(() =>
       <p class="soft small" role="status">
         {{ LINK_WORDS[link]
         }}<template v-if="unreadable > 0"
-          >; {{ unreadable }} unreadable {{ unreadable === 1 ? 'line' : 'lines' }} passed over</template
+          >; {{ unreadable }} unreadable {{ plural(unreadable, 'line') }} passed over</template
         >
       </p>
       <p v-if="fitting && target">

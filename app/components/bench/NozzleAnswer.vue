@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { plural } from '#core/quantity/counting'
 import { NOZZLE_LIMIT } from '#core/calibration/nozzleFlow'
 import type { ReadNozzles } from '#core/calibration/readBenchTest'
 import { formatFigure } from '#core/quantity/format'
@@ -89,7 +90,7 @@ const bars = computed(() => {
       </p>
       <p v-else-if="read.check.clean.length > 0" class="astray">
         <span aria-hidden="true">▲ </span>Clean and catch again:
-        {{ read.check.clean.length === 1 ? 'nozzle' : 'nozzles' }} {{ read.check.clean.join(', ') }}.
+        {{ plural(read.check.clean.length, 'nozzle') }} {{ read.check.clean.join(', ') }}.
       </p>
       <p v-else class="good">
         <span aria-hidden="true">● </span>All within {{ 100 * NOZZLE_LIMIT }} % of the mean.

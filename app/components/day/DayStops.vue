@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { plural } from '#core/quantity/counting'
 import type { MixStop, SharedMix } from '#core/job/route/sharedMix'
 import { formatFigure } from '#core/quantity/format'
 import { prettyUnits } from '#core/quantity/systems'
@@ -28,7 +29,7 @@ const words = ({ arrives, takes, makes }: MixStop, unit: string) =>
   `arrives with ${told(arrives)} ${unit}, ` +
   (makes.length === 0
     ? 'makes none'
-    : `makes ${makes.length === 1 ? 'load' : 'loads'} ${makes.map(({ number }) => number).join(', ')}`) +
+    : `makes ${plural(makes.length, 'load')} ${makes.map(({ number }) => number).join(', ')}`) +
   ', ' +
   `takes ${told(takes)}, drives on with`
 </script>

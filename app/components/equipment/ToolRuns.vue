@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { plural } from '#core/quantity/counting'
 import { v7 as uuid } from 'uuid'
 import { walkedTool, type ToolDocument } from '#core/calibration/equipmentDocument'
 import { RUNS_WANTED, toolWords, type TapedCourse, type ToolReading } from '#core/ground/toolCourse'
@@ -95,7 +96,7 @@ const add = () =>
       /></strong>
       <span v-if="course.runs.length < RUNS_WANTED" class="soft small">
         {{ RUNS_WANTED - course.runs.length }} more
-        {{ RUNS_WANTED - course.runs.length === 1 ? 'run' : 'runs' }} would show how steady it is.</span
+        {{ plural(RUNS_WANTED - course.runs.length, 'run') }} would show how steady it is.</span
       >
       <span v-else class="soft small">
         areas measured with it are good to {{ (400 * tool.scale).toFixed(1) }} %, give or take.</span

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { counted } from '#core/quantity/counting'
 import { prettyUnits } from '#core/quantity/systems'
 import type { Check } from '#core/rules/check'
 
@@ -16,10 +17,9 @@ const wrong = computed(() => sheet.value.problems.filter(({ kind }) => kind === 
 const summary = computed(() => {
   const count = (level: Check['level']) => sheet.value.checks.filter((check) => check.level === level).length
   const [stops, warnings] = [count('stop') + wrong.value.length, count('warn')]
-  const parts = [
-    stops > 0 && `${stops} ${stops === 1 ? 'stop' : 'stops'}`,
-    warnings > 0 && `${warnings} ${warnings === 1 ? 'warning' : 'warnings'}`,
-  ].filter(Boolean)
+  const parts = [stops > 0 && counted(stops, 'stop'), warnings > 0 && counted(warnings, 'warning')].filter(
+    Boolean,
+  )
   if (parts.length > 0) return parts.join(', ')
   return sheet.value.plan ? 'nothing in the way' : 'not worked out yet'
 })

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { plural } from '#core/quantity/counting'
 import type { MappedArea } from '#core/ground/siteMap'
 
 /** The plan as files of open formats. Map programs need a position; the table does not. */
@@ -17,7 +18,7 @@ const FORMATS = [
   <div class="space-y-2">
     <template v-if="anchored && located.length > 0">
       <p class="small">
-        {{ located.length }} {{ located.length === 1 ? 'area' : 'areas' }} with their sample places{{
+        {{ located.length }} {{ plural(located.length, 'area') }} with their sample places{{
           left > 0 ? `; ${left} known only by dimensions ${left === 1 ? 'is' : 'are'} left out` : ''
         }}.
       </p>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { plural } from '#core/quantity/counting'
 import type { Anchor } from '#core/ground/geodesy'
 import type { Ring } from '#core/ground/plane'
 import { formatDeviation } from '#core/quantity/format'
@@ -109,7 +110,7 @@ function take() {
     <template v-if="file">
       <p class="small">
         {{ file.kind }} file {{ file.name }}: {{ file.outlines.length }}
-        {{ file.outlines.length === 1 ? 'outline' : 'outlines'
+        {{ plural(file.outlines.length, 'outline')
         }}<template v-if="file.skipped > 0">; {{ file.skipped }} without an area left out</template>.
       </p>
       <ul>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { plural } from '#core/quantity/counting'
 import type { Anchor } from '#core/ground/geodesy'
 import { crossings } from '#core/ground/crossings'
 import { withoutSmallLoops } from '#core/ground/cutLoops'
@@ -59,7 +60,7 @@ function finish() {
         : `${track.value.points.length} positions walked, wobbles under ${SMOOTH_M} m left ` +
           'out' +
           (tidied.value.cut > 0
-            ? `, ${tidied.value.cut} small ${tidied.value.cut === 1 ? 'loop' : 'loops'} cut off`
+            ? `, ${tidied.value.cut} small ${plural(tidied.value.cut, 'loop')} cut off`
             : ''),
   })
 }
@@ -77,7 +78,7 @@ function finish() {
       >
       <span class="soft small ml-2"
         >{{ track.points.length }} positions, {{ track.corners.length }}
-        {{ track.corners.length === 1 ? 'corner' : 'corners'
+        {{ plural(track.corners.length, 'corner')
         }}<template v-if="error !== undefined"
           >, each off by about {{ shown.distance(error).figure }} {{ shown.distance(error).unit }}</template
         ></span

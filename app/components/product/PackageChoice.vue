@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { plural } from '#core/quantity/counting'
 import type { ProductDocument } from '#core/label/productDocument'
 import type { Entered } from '#core/quantity/entered'
 import { formatFigure } from '#core/quantity/format'
@@ -62,7 +63,7 @@ const perUnit = (row: (typeof rows.value)[number]) =>
       <li v-for="row in rows" :key="row.pack.id" class="rule-b py-1">
         {{ row.pack.size.text }} {{ row.pack.size.unit }}: {{ perUnit(row) }}, lasts
         <FigureText
-          :shown="{ figure: formatFigure(row.years), unit: row.years === 1 ? 'year' : 'years' }"
+          :shown="{ figure: formatFigure(row.years), unit: plural(row.years, 'year') }"
           :page="`package.${row.pack.id}`"
           label="How long a package lasts"
         />

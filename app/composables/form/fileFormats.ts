@@ -1,3 +1,4 @@
+import { counted, plural } from '#core/quantity/counting'
 import { v7 as uuid } from 'uuid'
 import { dayText } from '#core/calendar/dayText'
 import type { NamedCalibration } from '#core/calibration/calibrationRows'
@@ -42,7 +43,7 @@ export function calibrationsFound(items: readonly NamedCalibration[]): string {
     .toSorted()
   return (
     `${items.length} ` +
-    (items.length === 1 ? 'calibration' : 'calibrations') +
+    plural(items.length, 'calibration') +
     `${days.length > 0 ? `, ${dayText(days[0] ?? '')} to ${dayText(days.at(-1) ?? '')}` : ''}.`
   )
 }
@@ -60,7 +61,7 @@ export const shelfFormat = (system: () => UnitSystem): FileFormat<NamedProduct> 
 })
 
 export const productsFound = (items: readonly NamedProduct[]): string =>
-  `${items.length} ${items.length === 1 ? 'product' : 'products'}: ${items
+  `${counted(items.length, 'product')}: ${items
     .slice(0, 3)
     .map(({ name }) => name)
     .join(', ')}${items.length > 3 ? ' and more' : ''}.`

@@ -34,30 +34,37 @@ const filters = [
   ['done', 'done'],
   ['cancelled', 'cancelled'],
 ] as const
-const filtered = computed(() => words.value !== '' || state.value !== '')
+const empty = computed(() => {
+  if (rows.value.length > 0) return undefined
+  return words.value !== '' || state.value !== ''
+    ? { words: 'No job is like that.' }
+    : {
+        words: 'No jobs yet. A job starts with a lawn’s size and a label’s rate, and ends on record.',
+        action: 'Start the first job',
+      }
+})
 </script>
 
 <template>
-  <main class="page">
-    <div class="page-head">
-      <h1>Jobs</h1>
+  <ListPlace
+    name="Jobs"
+    :loading="loading"
+    :problem="problem"
+    :empty="empty"
+    :next="!!next"
+    @retry="more"
+    @more="more"
+    @act="startJob"
+  >
+    <template #head>
       <SearchField v-model="words" label="Find a job" />
       <select v-model="state" class="field state" aria-label="State">
         <option v-for="[value, text] in filters" :key="value" :value="value">{{ text }}</option>
       </select>
       <NuxtLink :to="`/days/${crew.today()}`" :prefetch="false" class="way-out">The day</NuxtLink>
       <UButton label="New job" color="primary" variant="solid" aria-keyshortcuts="n" @click="startJob" />
-    </div>
-    <p v-if="loading" class="soft py-6">Opening …</p>
-    <EmptyState v-else-if="problem" :words="problem" action="Try again" @act="more" />
-    <p v-else-if="rows.length === 0 && filtered" class="soft py-6">No job is like that.</p>
-    <EmptyState
-      v-else-if="rows.length === 0"
-      words="No jobs yet. A job starts with a lawn’s size and a label’s rate, and ends on record."
-      action="Start the first job"
-      @act="startJob"
-    />
-    <table v-else class="list mt-3">
+    </template>
+    <table class="list mt-3">
       <thead>
         <tr>
           <th scope="col">Day</th>
@@ -77,9 +84,8 @@ const filtered = computed(() => words.value !== '' || state.value !== '')
         </tr>
       </tbody>
     </table>
-    <UButton v-if="next" class="mt-4" label="More" @click="more" />
-    <JobImport />
-  </main>
+    <template #after><JobImport /></template>
+  </ListPlace>
 </template>
 
 <style scoped>

@@ -21,6 +21,14 @@ const found = computed(() => {
     return wanted.every((word) => said.includes(word))
   })
 })
+const empty = computed(() => {
+  if (library.products.length === 0)
+    return {
+      words: 'No products yet. Type one label and every job can take its rate and limits from it.',
+      action: 'Enter the first label',
+    }
+  return found.value.length === 0 ? { words: 'No product is like that.' } : undefined
+})
 const kinds = computed(() => [...new Set(found.value.map(({ document }) => document.kind))])
 const rate = ({
   document: {
@@ -37,9 +45,15 @@ useScreenCommands(() => [{ id: 'new-product', label: 'New product', key: 'a', ru
 </script>
 
 <template>
-  <main class="page">
-    <div class="page-head">
-      <h1>Products</h1>
+  <ListPlace
+    name="Products"
+    :loading="loading"
+    :problem="problem"
+    :empty="empty"
+    @retry="read"
+    @act="newProduct"
+  >
+    <template #head>
       <SearchField v-model="words" label="Find by name, kind, active" />
       <UButton
         label="New product"
@@ -48,16 +62,7 @@ useScreenCommands(() => [{ id: 'new-product', label: 'New product', key: 'a', ru
         aria-keyshortcuts="a"
         @click="newProduct"
       />
-    </div>
-    <EmptyState v-if="problem" :words="problem" action="Try again" @act="read" />
-    <p v-else-if="loading" class="soft py-6">Opening …</p>
-    <EmptyState
-      v-else-if="library.products.length === 0"
-      words="No products yet. Type one label and every job can take its rate and limits from it."
-      action="Enter the first label"
-      @act="newProduct"
-    />
-    <p v-else-if="found.length === 0" class="soft py-6">No product is like that.</p>
+    </template>
     <section v-for="kind in kinds" :key="kind" :aria-label="kind" class="mt-4">
       <h2 class="kind">{{ kind }}</h2>
       <table class="list">
@@ -98,14 +103,16 @@ useScreenCommands(() => [{ id: 'new-product', label: 'New product', key: 'a', ru
         </tbody>
       </table>
     </section>
-    <FileExchange
-      v-if="!problem && !loading"
-      :address="crewUrl('/products/file')"
-      :format="files"
-      :say="productsFound"
-      @taken="read"
-    />
-  </main>
+    <template #after>
+      <FileExchange
+        v-if="!problem && !loading"
+        :address="crewUrl('/products/file')"
+        :format="files"
+        :say="productsFound"
+        @taken="read"
+      />
+    </template>
+  </ListPlace>
 </template>
 
 <style scoped>

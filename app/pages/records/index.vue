@@ -42,42 +42,50 @@ const sorts = [
   ['oldest', 'oldest first'],
   ['site', 'by site'],
 ] as const
-const filtered = computed(
-  () => words.value !== '' || filter.verdict !== '' || filter.from !== '' || filter.to !== '',
-)
+const empty = computed(() => {
+  if (rows.value.length > 0) return undefined
+  const { verdict, from, to } = filter
+  return [words.value, verdict, from, to].some((asked) => asked !== '')
+    ? { words: 'No record is like that.' }
+    : {
+        words: 'Nothing on record yet. A record is what a run leaves when its outcome is logged.',
+        action: 'See the jobs',
+        to: '/jobs',
+      }
+})
 const exportUrl = (format: 'csv' | 'json') =>
   crewUrl(`/records/export?${new URLSearchParams({ ...asked.value, format })}`)
 </script>
 
 <template>
-  <main class="page">
-    <div class="page-head">
-      <h1>Records</h1>
+  <ListPlace
+    name="Records"
+    :loading="loading"
+    :problem="problem"
+    :empty="empty"
+    :next="!!next"
+    @retry="more"
+    @more="more"
+  >
+    <template #head>
       <a :href="exportUrl('csv')" download class="way-out">CSV</a>
       <a :href="exportUrl('json')" download class="way-out">JSON</a>
-    </div>
-    <div class="filters" role="search">
-      <SearchField v-model="words" label="Site, product, who, target" />
-      <select v-model="filter.verdict" class="field" aria-label="Verdict">
-        <option value="">every verdict</option>
-        <option v-for="(text, value) in VERDICTS" :key="value" :value="value">{{ text }}</option>
-      </select>
-      <DayField label="From" :day="filter.from" @change="filter.from = $event" />
-      <DayField label="To" :day="filter.to" @change="filter.to = $event" />
-      <select v-model="filter.sort" class="field" aria-label="Order">
-        <option v-for="[value, text] in sorts" :key="value" :value="value">{{ text }}</option>
-      </select>
-    </div>
-    <EmptyState v-if="problem" :words="problem" action="Try again" @act="more" />
-    <p v-else-if="loading" class="soft py-6">Opening …</p>
-    <p v-else-if="rows.length === 0 && filtered" class="soft py-6">No record is like that.</p>
-    <EmptyState
-      v-else-if="rows.length === 0"
-      words="Nothing on record yet. A record is what a run leaves when its outcome is logged."
-      action="See the jobs"
-      to="/jobs"
-    />
-    <table v-else class="list mt-2">
+    </template>
+    <template #filters>
+      <div class="filters" role="search">
+        <SearchField v-model="words" label="Site, product, who, target" />
+        <select v-model="filter.verdict" class="field" aria-label="Verdict">
+          <option value="">every verdict</option>
+          <option v-for="(text, value) in VERDICTS" :key="value" :value="value">{{ text }}</option>
+        </select>
+        <DayField label="From" :day="filter.from" @change="filter.from = $event" />
+        <DayField label="To" :day="filter.to" @change="filter.to = $event" />
+        <select v-model="filter.sort" class="field" aria-label="Order">
+          <option v-for="[value, text] in sorts" :key="value" :value="value">{{ text }}</option>
+        </select>
+      </div>
+    </template>
+    <table class="list mt-2">
       <thead>
         <tr>
           <th scope="col">Finished</th>
@@ -103,8 +111,7 @@ const exportUrl = (format: 'csv' | 'json') =>
         </tr>
       </tbody>
     </table>
-    <UButton v-if="next" class="mt-4" label="More" @click="more" />
-  </main>
+  </ListPlace>
 </template>
 
 <style scoped>

@@ -10,6 +10,15 @@ const words = ref('')
 const { rows, next, problem, loading, more } = usePaged<SiteRow, SitePage>(crewUrl('/sites'), () => ({
   q: words.value,
 }))
+const empty = computed(() => {
+  if (rows.value.length > 0) return undefined
+  return words.value === ''
+    ? {
+        words: 'No sites yet. A site holds the measured areas that every job draws on.',
+        action: 'Measure the first site',
+      }
+    : { words: `No site has “${words.value}” in its name or place.`, action: 'Make it' }
+})
 const newSite = () =>
   begin(
     { name: words.value, place: '', document: { schema: 1, contact: '', notices: '', water: '', notes: '' } },
@@ -19,27 +28,21 @@ useScreenCommands(() => [{ id: 'new-site', label: 'New site', key: 'a', run: new
 </script>
 
 <template>
-  <main class="page">
-    <div class="page-head">
-      <h1>Sites</h1>
+  <ListPlace
+    name="Sites"
+    :loading="loading"
+    :problem="problem"
+    :empty="empty"
+    :next="!!next"
+    @retry="more"
+    @more="more"
+    @act="newSite"
+  >
+    <template #head>
       <SearchField v-model="words" label="Find a site" />
       <UButton label="New site" color="primary" variant="solid" aria-keyshortcuts="a" @click="newSite" />
-    </div>
-    <EmptyState v-if="problem" :words="problem" action="Try again" @act="more" />
-    <p v-else-if="loading" class="soft py-6">Opening …</p>
-    <EmptyState
-      v-else-if="rows.length === 0 && words === ''"
-      words="No sites yet. A site holds the measured areas that every job draws on."
-      action="Measure the first site"
-      @act="newSite"
-    />
-    <EmptyState
-      v-else-if="rows.length === 0"
-      :words="`No site has “${words}” in its name or place.`"
-      action="Make it"
-      @act="newSite"
-    />
-    <table v-else class="list mt-3">
+    </template>
+    <table class="list mt-3">
       <thead>
         <tr>
           <th scope="col">Site</th>
@@ -65,6 +68,5 @@ useScreenCommands(() => [{ id: 'new-site', label: 'New site', key: 'a', run: new
         </tr>
       </tbody>
     </table>
-    <UButton v-if="next" class="mt-4" label="More" @click="more" />
-  </main>
+  </ListPlace>
 </template>

@@ -1,3 +1,4 @@
+import { plural, sumOf } from '../../quantity/counting'
 import { err, ok, type Result } from '../../result'
 import type { Position } from '../geodesy'
 import { MOST_POINTS, MOST_SHAPES, type FileProblem, type FoundGround, type FoundShape } from './foundGround'
@@ -16,9 +17,7 @@ export function checkedGround(ground: FoundGround, near?: Position): Result<Foun
       message:
         `This ${ground.kind} file holds no outline or ` +
         'track' +
-        (ground.skipped > 0
-          ? `, only ${ground.skipped} single ${ground.skipped === 1 ? 'place' : 'places'}`
-          : '') +
+        (ground.skipped > 0 ? `, only ${ground.skipped} single ${plural(ground.skipped, 'place')}` : '') +
         ': ' +
         'export the perimeter as a polygon or a track.',
     })
@@ -30,7 +29,7 @@ export function checkedGround(ground: FoundGround, near?: Position): Result<Foun
         'only those of this site.',
     })
   const rings = shapes.flatMap(({ places, holes }) => [places, ...holes])
-  const count = rings.reduce((sum, { length }) => sum + length, 0)
+  const count = sumOf(rings, ({ length }) => length)
   if (count > MOST_POINTS)
     return err({
       kind: 'tooManyPoints',

@@ -1,3 +1,4 @@
+import { sumOf } from '../../quantity/counting'
 import { wholeSteps } from '../../quantity/tolerance'
 import { packageSize } from '../../label/packageSize'
 import { priceOf, type Package } from '../../label/productDocument'
@@ -87,7 +88,7 @@ export function jobCost(
     }
   })
   const whole = costs.every(({ cost }) => cost !== undefined)
-    ? costs.reduce((sum, { cost }) => sum + (cost ?? 0), 0)
+    ? sumOf(costs, ({ cost }) => cost ?? 0)
     : undefined
   const thousands = plan.totals.size.value / SQUARE_METRES_PER['1000 ft2']
   const shareOf = (areaId: string, productId: string) => {
@@ -107,7 +108,7 @@ export function jobCost(
     cost:
       whole === undefined
         ? undefined
-        : costs.reduce((sum, { cost, productId }) => sum + (cost ?? 0) * shareOf(id, productId), 0),
+        : sumOf(costs, ({ cost, productId }) => (cost ?? 0) * shareOf(id, productId)),
   }))
   for (const { id, cost } of areas) {
     if (cost !== undefined)

@@ -1,3 +1,4 @@
+import { sumOf } from '../../quantity/counting'
 import { amountFactor, type Quantity } from '../../quantity/quantity'
 import type { AmountUnit } from '../../quantity/units'
 import type { MixStop, SharedMix } from './sharedMix'
@@ -19,12 +20,12 @@ export function mixBooking(mix: SharedMix, stop: MixStop, carried?: Quantity<Amo
   const { plan } = mix
   const unit = plan.totals.mix?.unit ?? 'gal'
   const arrives = carried ? (carried.value * amountFactor(carried.unit)) / amountFactor(unit) : stop.arrives
-  const made = arrives + stop.makes.reduce((sum, { carrier }) => sum + carrier.value, 0)
+  const made = arrives + sumOf(stop.makes, ({ carrier }) => carrier.value)
   const whole = plan.totals.mix?.value ?? 1
   return {
     made: { value: made, unit },
     putIn: plan.totals.products.map((total, i) => {
-      const fresh = stop.makes.reduce((sum, { products }) => sum + (products[i]?.measured.value ?? 0), 0)
+      const fresh = sumOf(stop.makes, ({ products }) => products[i]?.measured.value ?? 0)
       return {
         name: mix.request.products[i]?.name ?? '',
         amount: { value: fresh + (total.measured.value * arrives) / whole, unit: total.measured.unit },

@@ -1,3 +1,4 @@
+import { sumOf } from '../../quantity/counting'
 import { isUnder } from '../../quantity/tolerance'
 import { mixingOrder } from '../../plan/mixingOrder'
 import { planApplication } from '../../plan/planApplication'
@@ -166,7 +167,7 @@ function mixOf(key: string, own: readonly RouteApplication[]): SharedMix | undef
           {
             ...last,
             makes: [...last.makes, ...rest],
-            leaves: last.leaves + rest.reduce((sum, { carrier }) => sum + carrier.value, 0),
+            leaves: last.leaves + sumOf(rest, ({ carrier }) => carrier.value),
           },
         ]
       : stops

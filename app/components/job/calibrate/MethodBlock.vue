@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { plural } from '#core/quantity/counting'
 import { dayText } from '#core/calendar/dayText'
 import { courseIn } from '#core/job/links/calibrate'
 import { MASS_UNITS, SPEED_UNITS, VOLUME_UNITS } from '#core/quantity/units'
@@ -176,7 +177,7 @@ const sentence = computed(() => {
             ></template
           >
           <template v-if="sentence.pace"> at {{ sentence.pace.figure }} {{ sentence.pace.unit }}</template
-          >, {{ sentence.runs }} {{ sentence.runs === 1 ? 'run' : 'runs'
+          >, {{ sentence.runs }} {{ plural(sentence.runs, 'run')
           }}<template v-if="sentence.within">, within {{ sentence.within }}</template
           >.
           <span class="soft">{{ dayText(document[document.method].calibration.on) }}</span>

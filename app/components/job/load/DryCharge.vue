@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { plural } from '#core/quantity/counting'
 import { tubFillsOf } from '#core/plan/tubFills'
 import { showMeasured, showQuantity } from '#core/quantity/systems'
 import { checkpointWords } from './checkpointWords'
@@ -91,7 +92,7 @@ const DIRECTIONS = ['along the long side', 'across, at right angles']
             page="passes.light"
             label="Light passes"
         /></strong>
-        {{ light.passes === 1 ? 'pass' : 'passes'
+        {{ plural(light.passes, 'pass', 'passes')
         }}<template v-if="light.last < 0.995"
           >, the last one over {{ Math.round(light.last * 100) }} % of the ground</template
         >.

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { sumOf } from '#core/quantity/counting'
 import { v7 as uuid } from 'uuid'
 import { blankLawn } from '#core/draft/blankApplication'
 import { lawnFromArea } from '#core/draft/fromLibrary'
@@ -7,7 +8,7 @@ import { lawnFromArea } from '#core/draft/fromLibrary'
 const { document, sheet, set, locked, opened, problemAt } = useSheet()
 const crew = useCrewStore()
 const shown = useShown()
-const total = computed(() => sheet.value.lawns.reduce((sum, { size }) => sum + (size ?? 0), 0))
+const total = computed(() => sumOf(sheet.value.lawns, ({ size }) => size ?? 0))
 
 function addLawn() {
   const index = document.value.lawns.length
