@@ -72,6 +72,21 @@ test('a row of trays to an effective swath, taken over by the spreader', async (
   expectQuiet(watched)
 })
 
+test('a new calibration knows the nozzles of its machine, together and one by one', async () => {
+  const watched = await watchedPage(on.browser)
+  const { page } = watched
+  await page.goto(`${on.url}/equipment/${SAMPLE_EQUIPMENT.tow}`)
+  await press(page, 'New calibration')
+  await field(page, 'Nozzle set').waitFor()
+  const wide = Number(await field(page, 'Sprayed width').inputValue())
+  await field(page, 'How it is measured').selectOption('nozzle catch')
+  const apart = Number(await field(page, 'Nozzle spacing').inputValue())
+  const nozzles = await page.getByLabel(/^Nozzle \d+,/).count()
+  expect(nozzles).toBeGreaterThan(1)
+  expect(wide / apart).toBeCloseTo(nozzles, 6)
+  expectQuiet(watched)
+})
+
 test('on the phone: nozzles caught, a course timed', async () => {
   const watched = await watchedPage(on.browser, { width: 390, height: 844 })
   const { page } = watched

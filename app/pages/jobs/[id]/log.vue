@@ -34,6 +34,8 @@ async function open() {
   }
 }
 await open()
+/** A form that is open stays, with what was typed in it, whatever happens to the run elsewhere. */
+const doneBefore = run.value?.record?.state === 'done'
 useHead({ title: () => `Log the outcome · ${job.value?.site ?? ''}` })
 /** Whoever logged last on this device; else whoever is on the newest record. */
 const lastBy = useLocalStorage(`hectarum-by:${crew.organization?.id ?? ''}`, '')
@@ -77,7 +79,7 @@ async function startNow() {
 <template>
   <main class="mx-auto max-w-3xl px-5 py-5">
     <EmptyState v-if="problem" :words="problem" action="Back to the job" :to="`/jobs/${id}`" />
-    <template v-else-if="record?.state === 'done' && !overtaken">
+    <template v-else-if="doneBefore">
       <EmptyState
         words="This run is on record already."
         action="See the record"
