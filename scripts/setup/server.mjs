@@ -1,7 +1,7 @@
 // @ts-check
 import { spawn } from 'node:child_process'
 import { createHash } from 'node:crypto'
-import { existsSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import { existsSync, linkSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { setTimeout as wait } from 'node:timers/promises'
@@ -56,9 +56,24 @@ export async function takeOver(data) {
 export function claimStart(data) {
   const name = createHash('sha256').update(data).digest('hex').slice(0, 16)
   const file = join(tmpdir(), `hectarum-start-${name}.pid`)
+  // Linked with its number in it, so that nobody can read it while it is still empty.
+  const own = `${file}.${process.pid}`
+  writeFileSync(own, String(process.pid))
+  try {
+    return claim(file, own)
+  } finally {
+    rmSync(own, { force: true })
+  }
+}
+
+/**
+ * @param {string} file
+ * @param {string} own
+ */
+function claim(file, own) {
   for (let tries = 0; ; tries++) {
     try {
-      writeFileSync(file, String(process.pid), { flag: 'wx' })
+      linkSync(own, file)
       const release = () => rmSync(file, { force: true })
       process.once('exit', release)
       return release
