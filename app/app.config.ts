@@ -13,6 +13,10 @@ export default defineAppConfig({
       info: 'bark',
       secondary: 'bark',
     },
+    // The library's thinned words fall under AA on our tints.
+    alert: {
+      slots: { root: 'rounded-[3px]', title: 'text-(--ink)', description: 'opacity-100 text-(--ink)' },
+    },
     button: {
       slots: {
         base:

@@ -45,7 +45,7 @@ const OF_PLAN: Readonly<Record<PlanCheckCode, PlanRule>> = {
   'quick-nitrogen-high': {
     level: 'warn',
     looksAt: 'quick nitrogen of all products of the application',
-    limit: `${QUICK_N_LIMIT} lb/1000 sq ft in one go; a local rule may be lower`,
+    limit: `${QUICK_N_LIMIT} lb/1000 ft2 in one go; a local rule may be lower`,
     source: 'house limit; local rule may be lower',
     page: () => 'nutrients.n',
   },

@@ -89,7 +89,7 @@ test('a new crew from nothing to its first record, through its library', async (
   // What was made and what came back is a calibration of the sprayer.
   await press(page, 'Keep as a calibration')
   await expect.poll(() => field(page, 'How it is measured').inputValue()).toBe('job')
-  await page.getByText('Measured back on a job').waitFor()
+  expect(await field(page, 'Notes').inputValue()).toContain('Measured back on a job')
   expect(await field(page, 'Ground treated').inputValue()).not.toBe('')
 
   await page.goto(`${on.url}/sites`)

@@ -61,7 +61,7 @@ async function log(events: Parameters<typeof append>[0]) {
     await navigateTo(`/records/${application.value?.id}`)
   } catch (error) {
     overtaken.value = errorCode(error) === 'locked'
-    notice.say('Not logged; what you typed is still here.', errorText(error))
+    if (!overtaken.value) notice.say('Not logged yet; what you typed is still here.', errorText(error))
   } finally {
     saving.value = false
   }
@@ -89,6 +89,7 @@ async function startNow() {
     <template v-else-if="record">
       <UAlert
         v-if="overtaken"
+        role="alert"
         class="mb-3"
         color="warning"
         variant="subtle"
