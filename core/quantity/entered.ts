@@ -56,13 +56,39 @@ export const readSigned = <K extends Kind>(
   what: string,
 ): Result<Quantity<KindUnits[K]>, EnteredProblem> => readFigure(entered, kind, what)
 
+/**
+ * The last reading of each field. A label's lines are looked at for every lawn at every key, and say the same
+ * each time; the text is compared, for a form may write into its field.
+ */
+const LAST = new WeakMap<object, LastReading>()
+interface LastReading {
+  readonly text: string
+  readonly unit: string
+  readonly kind: Kind
+  readonly read: unknown
+}
+
+function parsedOnce<K extends Kind>(
+  entered: Entered<KindUnits[K]>,
+  kind: K,
+): ReturnType<typeof parseQuantity<K>> {
+  const { text, unit } = entered
+  const last = LAST.get(entered)
+  if (last?.text === text && last.unit === unit && last.kind === kind)
+    return last.read as ReturnType<typeof parseQuantity<K>>
+  const read = parseQuantity(text, kind, unit)
+  LAST.set(entered, { text, unit, kind, read })
+  return read
+}
+
 function readFigure<K extends Kind>(
-  { text, unit }: Entered<KindUnits[K]>,
+  entered: Entered<KindUnits[K]>,
   kind: K,
   what: string,
 ): Result<Quantity<KindUnits[K]>, EnteredProblem> {
+  const { text } = entered
   if (text.trim() === '') return err({ kind: 'missing', message: `${what} is still missing.` })
-  const read = parseQuantity(text, kind, unit)
+  const read = parsedOnce(entered, kind)
   if (!read.ok) return read
   if (Math.abs(read.value.value) > LARGEST)
     return err({
