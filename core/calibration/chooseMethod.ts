@@ -65,10 +65,11 @@ export function bySprayMethod<N extends SprayerCourse>(
 export type NozzleFacts = Pick<SprayerDocument['nozzles'], 'count' | 'spacing'>
 const NO_NOZZLES: NozzleFacts = { count: '', spacing: { text: '', unit: 'in' } }
 
-const isSpaced = (by: SprayMethod): boolean => by === 'nozzle catch' || by === '1/128 acre'
+/** Methods that ask how far apart the nozzles stand, not how wide all of them spray. */
+export const isSpaced = (by: SprayMethod): boolean => by === 'nozzle catch' || by === '1/128 acre'
 
 /** Width of all nozzles together, in the unit of their spacing; undefined where the machine does not say. */
-function sprayedWidth({ count, spacing }: NozzleFacts): Entered<LengthUnit> | undefined {
+export function sprayedWidth({ count, spacing }: NozzleFacts): Entered<LengthUnit> | undefined {
   const read = fieldReader().optional('', spacing, 'length', 'Nozzle spacing', 'above-zero')
   const many = Number(count)
   return read && Number.isInteger(many) && many > 0

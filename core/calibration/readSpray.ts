@@ -23,6 +23,7 @@ import {
 import { asEntered, sixDigits } from '../working/figureText'
 import { whole } from '../whole'
 import type { WorkingBook } from '../working/working'
+import { isSpaced } from './chooseMethod'
 import { sprayMethodOf, type SprayerCourse, type SprayRun } from './courseNote'
 import { rateOfFlows, type CaughtFlow } from './flowRate'
 import { knownAreaRate, type CourseRun } from './knownArea'
@@ -52,7 +53,7 @@ export function readSpray(
   book: WorkingBook,
 ): MeasuredCourse | undefined {
   const method = sprayMethodOf(note)
-  const spaced = method === 'nozzle catch' || method === '1/128 acre'
+  const spaced = isSpaced(method)
   const length =
     spaced || method === 'hose-end' || method === 'job'
       ? undefined

@@ -36,9 +36,12 @@ const wet = { treated: { value: 14_200, unit: 'ft2' }, putIn: [], left: { value:
 
 test('a wet job teaches its sprayer the carrier volume, over the width of all its nozzles', () => {
   const caught = { ...course, by: 'nozzle catch' as const }
+  // Seven were caught; a blank at the end of the list is none.
+  const catches = ['19', '19', '20', '19', '19', '20', '19', ''].map((text) => typed(text, 'fl oz' as const))
+  const catching = { time: typed('30', 's' as const), catches }
   const draft = spraying([], [], {
     source: machine,
-    calibration: { ...caught, width: typed('20', 'in'), count: '7', pressure: typed('40', 'psi') },
+    calibration: { ...caught, width: typed('20', 'in'), catching, pressure: typed('40', 'psi') },
   })
   const taught = learned(draft, { ...wet, made: { value: 20, unit: 'gal' } })
   expect(taught?.document.course).toMatchObject({ width: typed('140', 'in'), pressure: typed('40', 'psi') })

@@ -1,9 +1,11 @@
+import { isSpaced, sprayedWidth } from '../calibration/chooseMethod'
 import type { SpreaderCourse, SprayerCourse } from '../calibration/courseNote'
 import type { CalibrationDocument } from '../calibration/calibrationDocument'
 import type { Used } from './outcome'
-import { isMassUnit, isVolumeUnit, type AmountUnit, type LengthUnit } from '../quantity/units'
+import { isMassUnit, isVolumeUnit, type AmountUnit } from '../quantity/units'
 import type { Quantity } from '../quantity/quantity'
-import { readPositive, type Entered } from '../quantity/entered'
+import type { Entered } from '../quantity/entered'
+import { withoutTrailingBlanks } from '../quantity/readings'
 import type { ApplicationDraft } from '../draft/applicationDraft'
 
 /** What went in and came back on a finished job, as a calibration of the machine that did it. */
@@ -71,14 +73,17 @@ function spreadCourse(
 
 function sprayCourse({ spray }: JobDraft, used: Used, day: string, runId: string): SprayerCourse | undefined {
   const [start, left] = [used.made && inUnits(used.made, isVolumeUnit), inUnits(used.left, isVolumeUnit)]
-  const { by, width, pressure, nozzles, count } = spray.calibration
+  const { by, width, pressure, nozzles, count = '', catching } = spray.calibration
   if (by === 'hose-end' || !start || !left) return undefined
-  const spaced = by === 'nozzle catch' || by === '1/128 acre' || by === 'one nozzle'
+  // What was caught at single nozzles was measured by their spacing; a job sprays with all of them.
+  const caught = withoutTrailingBlanks(catching?.catches ?? [], 1).length
+  const single = by !== undefined && (isSpaced(by) || by === 'one nozzle')
+  const many = by === 'nozzle catch' ? String(caught) : count.trim() || '1'
   return {
     by: 'job',
     on: day,
     ...carried(spray),
-    ...(spaced && { width: timesOver(width, Number(count) || spray.calibration.catching?.catches.length) }),
+    ...(single && { width: sprayedWidth({ count: many, spacing: width }) ?? width }),
     ...(pressure && { pressure }),
     ...(nozzles && { nozzles }),
     ground: groundOf(used),
@@ -102,14 +107,6 @@ interface Carried {
 }
 
 const groundOf = ({ treated }: Used) => ({ text: String(treated.value), unit: treated.unit })
-
-/** A spacing as the width of all nozzles together. */
-function timesOver(spacing: Entered<LengthUnit>, count = 1): Entered<LengthUnit> {
-  const read = readPositive(spacing, 'length', 'Nozzle spacing')
-  return read.ok
-    ? { text: String(Number((read.value.value * count).toPrecision(12))), unit: read.value.unit }
-    : spacing
-}
 
 const inUnits = <U extends AmountUnit>(
   { value, unit }: Quantity<AmountUnit>,

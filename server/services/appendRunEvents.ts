@@ -87,13 +87,15 @@ async function newAmong(
   const fresh: NewRunEvent[] = []
   for (const event of events) {
     const stored = known.get(event.id)
+    // Sent twice in one go is sent once.
+    if (!stored && fresh.some((other) => sameContent(other, event))) continue
     if (stored ? !isSame(stored, event) : elsewhere.has(event.id) || places.has(placeOf(event)))
       throw failure(
         'taken',
         'Another event has this id, or this place in the sequence of its device: read the run again and ' +
           'send it with new ones.',
       )
-    if (stored || fresh.some(({ id }) => id === event.id)) continue
+    if (stored) continue
     places.add(placeOf(event))
     fresh.push(event)
   }

@@ -215,7 +215,7 @@ describe('running', () => {
     const other = await runJob(newJob())
     await other.post(other.events.slice(0, 2))
     expect(codeOf((await other.post([{ ...used, sequence: 9 }, run.events[0]!])).body)).toBe('taken')
-    await run.post([used, finished])
+    expect((await run.post([used, used, finished])).status).toBe(200)
     // A second tab puts the same run on record, with other figures: refused, and both sides agree still.
     const late = await run.post([
       {
