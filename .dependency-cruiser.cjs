@@ -44,7 +44,7 @@ module.exports = {
       name: 'core-stands-alone',
       severity: 'error',
       from: { path: '^core/', pathNot: '\\.test\\.ts$' },
-      to: { pathNot: '^core/|^node_modules/(polygon-clipping|saxes)/' },
+      to: { pathNot: '^core/|^node_modules/(clipper2-ts|saxes)/' },
     },
     {
       name: 'shared-above-core-only',

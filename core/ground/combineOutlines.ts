@@ -1,10 +1,7 @@
-import clipping from 'polygon-clipping'
 import { err, ok, type Result } from '../result'
-import { ringArea, type Point, type Ring } from './plane'
+import { subtract, unite, type NotCut, type Polygon } from './clipping'
+import { boundsOf, inside, ringArea, type Bounds, type Ring } from './plane'
 import { ringMeetings } from './ringMeetings'
-
-/** A piece of ground: its outline, then its holes. */
-export type Polygon = readonly Ring[]
 
 /** An exclusion that does not lie wholly on the lawn. */
 export interface Stray {
@@ -41,62 +38,6 @@ export const polygonArea = (polygons: readonly Polygon[]): number =>
     0,
   )
 
-type Pairs = [number, number][]
-/**
- * Coordinates are put on a grid of a thousandth of a millimetre before they are cut: sides of neighbours that
- * lie on each other up to the last digits of a double are what the library can't finish (1 in 800 of random
- * turned boxes fails without a grid, 1 in 20,000 with one of 0.1 mm). Where that is not enough a coarser one
- * is tried: a millimetre is still far below any tape.
- */
-const GRIDS_M = [1e-6, 1e-4, 3e-4, 1e-3] as const
-type Closing = (ring: Ring) => Pairs
-const closedOn =
-  (grid: number): Closing =>
-  (ring) =>
-    ring.map(([x, y]): [number, number] => [Math.round(x / grid) * grid, Math.round(y / grid) * grid])
-const open = (polygons: readonly (readonly Pairs[])[]): readonly Polygon[] =>
-  polygons.map((rings) => rings.map((ring) => ring.slice(0, -1).map(([x, y]): Point => [x, y])))
-const asPairs = (polygons: readonly Polygon[], closed: Closing): Pairs[][] =>
-  polygons.map((rings) => rings.map(closed))
-
-function attempt<T>(work: (closed: Closing) => T): Result<T, CombineError> {
-  for (const grid of GRIDS_M) {
-    try {
-      return ok(work(closedOn(grid)))
-    } catch {
-      // The library throws where rounding leaves an outline it can't finish; a user's drawing can cause that.
-    }
-  }
-  return err({ kind: 'notCombined' })
-}
-
-/** Union of rings, m. */
-export const uniteRings = (rings: readonly Ring[]): Result<readonly Polygon[], CombineError> => {
-  if (rings.length === 0) return ok([])
-  return attempt((closed) => {
-    const [first = [], ...rest] = rings.map((ring) => [closed(ring)])
-    return open(clipping.union(first, ...rest))
-  })
-}
-
-/** What two pieces of ground have in common. */
-export const intersect = (
-  one: readonly Polygon[],
-  other: readonly Polygon[],
-): Result<readonly Polygon[], CombineError> =>
-  one.length === 0 || other.length === 0
-    ? ok([])
-    : attempt((closed) => open(clipping.intersection(asPairs(one, closed), asPairs(other, closed))))
-
-/** What is left of one piece of ground when another is taken from it. */
-export const subtract = (
-  one: readonly Polygon[],
-  other: readonly Polygon[],
-): Result<readonly Polygon[], CombineError> =>
-  one.length === 0 || other.length === 0
-    ? ok(one)
-    : attempt((closed) => open(clipping.difference(asPairs(one, closed), asPairs(other, closed))))
-
 let last: {
   readonly added: readonly Ring[]
   readonly taken: readonly Ring[]
@@ -130,18 +71,143 @@ function combine(added: readonly Ring[], taken: readonly Ring[]): Result<Combine
   if (!ringMeetings([...added, ...taken]).ok) return err({ kind: 'tooComplex' })
   const lawn = uniteRings(added)
   if (!lawn.ok) return lawn
-  const away = uniteRings(taken)
+  const away = groupsBesideLawn(taken, lawn.value)
   if (!away.ok) return away
-  const net = subtract(lawn.value, away.value)
-  const beyond = subtract(away.value, lawn.value)
-  if (!net.ok) return net
-  if (!beyond.ok) return beyond
-  const strays =
-    polygonArea(beyond.value) > NOTHING_M2
-      ? taken.flatMap((ring, index) => strayOf(ring, index, lawn.value))
-      : []
+  const { within, across, outside } = away.value
+  const left = subtract(
+    lawn.value,
+    across.flatMap(({ ground }) => ground),
+  )
+  if (!left.ok) return left
+  const net = within.reduce(withHoles, left.value)
+  const strays = [
+    ...outside.flatMap(({ members }) =>
+      members.map(({ ring, index }): Stray => ({
+        index,
+        kind: 'outside',
+        beyond: ringArea(ring),
+        pieces: [[ring]],
+      })),
+    ),
+    ...across.flatMap(({ members }) =>
+      members.flatMap(({ ring, index }) => strayOf(ring, index, lawn.value)),
+    ),
+  ].toSorted((one, other) => one.index - other.index)
   const size = polygonArea(lawn.value)
-  return ok({ net: net.value, added: size, taken: size - polygonArea(net.value), strays })
+  return ok({ net, added: size, taken: size - polygonArea(net), strays })
+}
+
+/** Union of rings, m: group by group, since rings that lie apart have nothing to do with each other. */
+export function uniteRings(rings: readonly Ring[]): Result<readonly Polygon[], NotCut> {
+  const united: Polygon[] = []
+  for (const { members } of groupsOf(rings)) {
+    const ground = unite(members.map(({ ring }) => ring))
+    if (!ground.ok) return ground
+    united.push(...ground.value)
+  }
+  return ok(united)
+}
+
+interface Member {
+  readonly ring: Ring
+  /** Its place in the list it came from. */
+  readonly index: number
+}
+
+/** Rings whose boxes touch, directly or by way of others. */
+interface Group {
+  readonly members: readonly Member[]
+  readonly bounds: Bounds
+}
+
+/** Boxes nearer than this are taken to touch, m: rounding must not part what belongs together. */
+const TOUCHING_M = 1e-3
+
+const boxesTouch = (one: Bounds, other: Bounds): boolean =>
+  one.minX <= other.maxX + TOUCHING_M &&
+  other.minX <= one.maxX + TOUCHING_M &&
+  one.minY <= other.maxY + TOUCHING_M &&
+  other.minY <= one.maxY + TOUCHING_M
+
+const boxAround = (one: Bounds, other: Bounds): Bounds => ({
+  minX: Math.min(one.minX, other.minX),
+  maxX: Math.max(one.maxX, other.maxX),
+  minY: Math.min(one.minY, other.minY),
+  maxY: Math.max(one.maxY, other.maxY),
+})
+
+/** Boxes of groups end apart, so that whatever lies in one has nothing to do with the others. */
+function groupsOf(rings: readonly Ring[]): readonly Group[] {
+  let groups: Group[] = []
+  for (const [index, ring] of rings.entries()) {
+    const own = boundsOf(ring)
+    if (!own) continue
+    let joined: Group = { members: [{ ring, index }], bounds: own }
+    // A box that has grown may reach others: once more until it reaches none.
+    for (let reached = true; reached;) {
+      const touched = groups.filter(({ bounds }) => boxesTouch(bounds, joined.bounds))
+      reached = touched.length > 0
+      groups = groups.filter((group) => !touched.includes(group))
+      joined = {
+        members: [...touched.flatMap(({ members }) => members), ...joined.members],
+        bounds: touched.reduce((box, { bounds }) => boxAround(box, bounds), joined.bounds),
+      }
+    }
+    groups.push(joined)
+  }
+  return groups
+}
+
+interface TakenGroup extends Group {
+  readonly ground: readonly Polygon[]
+}
+
+interface GroupsBesideLawn {
+  /** Wholly on the lawn and without holes of their own: holes in it, nothing has to be cut. */
+  readonly within: readonly TakenGroup[]
+  readonly across: readonly TakenGroup[]
+  readonly outside: readonly TakenGroup[]
+}
+
+function groupsBesideLawn(
+  taken: readonly Ring[],
+  lawn: readonly Polygon[],
+): Result<GroupsBesideLawn, NotCut> {
+  const sideBoxes = lawn.flatMap((polygon) => polygon.flatMap(sideBounds))
+  const found: Record<keyof GroupsBesideLawn, TakenGroup[]> = { within: [], across: [], outside: [] }
+  for (const group of groupsOf(taken)) {
+    const ground = unite(group.members.map(({ ring }) => ring))
+    if (!ground.ok) return ground
+    found[placeOf(group, ground.value, lawn, sideBoxes)].push({ ...group, ground: ground.value })
+  }
+  return ok(found)
+}
+
+function placeOf(
+  { members, bounds }: Group,
+  ground: readonly Polygon[],
+  lawn: readonly Polygon[],
+  sideBoxes: readonly Bounds[],
+): keyof GroupsBesideLawn {
+  if (sideBoxes.some((side) => boxesTouch(side, bounds))) return 'across'
+  if (!lawn.some((polygon) => lies(members[0]!.ring, polygon))) return 'outside'
+  return ground.every(({ length }) => length === 1) ? 'within' : 'across'
+}
+
+const sideBounds = (ring: Ring): readonly Bounds[] =>
+  ring.map(([ax, ay], i) => {
+    const [bx, by] = ring[(i + 1) % ring.length]!
+    return { minX: Math.min(ax, bx), maxX: Math.max(ax, bx), minY: Math.min(ay, by), maxY: Math.max(ay, by) }
+  })
+
+/** Whether a ring that crosses no side of a polygon lies on it. */
+const lies = (ring: Ring, [outline, ...holes]: Polygon): boolean =>
+  outline !== undefined && inside(ring[0]!, outline) && !holes.some((hole) => inside(ring[0]!, hole))
+
+function withHoles(net: readonly Polygon[], { members, ground }: TakenGroup): readonly Polygon[] {
+  return net.map((polygon) =>
+    lies(members[0]!.ring, polygon) ? [...polygon, ...ground.flatMap((one) => one)] : polygon,
+  )
 }
 
 function strayOf(ring: Ring, index: number, lawn: readonly Polygon[]): readonly Stray[] {

@@ -1,5 +1,6 @@
 import { drawsFrom } from '../quantity/draws'
-import { combineOutlines, type Polygon } from './combineOutlines'
+import type { Polygon } from './clipping'
+import { combineOutlines } from './combineOutlines'
 import { boundsOf, inside, type Point, type Ring } from './plane'
 
 export const FEWEST_SAMPLES = 10

@@ -1,6 +1,6 @@
 import { err, ok, type Result } from '../result'
 import type { AreaDocument } from './areaDocument'
-import { intersect, subtract, type Polygon } from './combineOutlines'
+import { intersect, subtract, type Polygon } from './clipping'
 import { toMillimetre } from './editOutline'
 import type { LawnPart, MeasuredWith } from './fieldNotes'
 import { boundsOf, distance, ringArea, type Point, type Ring } from './plane'

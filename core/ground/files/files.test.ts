@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import type { Polygon } from '../combineOutlines'
+import type { Polygon } from '../clipping'
 import { polygonArea } from '../combineOutlines'
 import { ringToPlan, toEarth, type Position } from '../geodesy'
 import { ringArea, type Ring } from '../plane'

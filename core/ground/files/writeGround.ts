@@ -1,4 +1,4 @@
-import type { Polygon } from '../combineOutlines'
+import type { Polygon } from '../clipping'
 import { ringToEarth, toEarth, type Anchor, type Position } from '../geodesy'
 import { signedArea, type Point } from '../plane'
 

@@ -150,7 +150,9 @@ describe('properties', () => {
     fc.assert(
       fc.property(straight, ({ name, ...one }) => {
         const drawn = METHODS[name].rings(one).reduce((sum, ring) => sum + ringArea(ring), 0)
-        expect(drawn / METHODS[name].area(one)).toBeCloseTo(1, 9)
+        const told = METHODS[name].area(one)
+        // Two equal triangles on one side of their diagonal leave no ground: nothing is drawn for nothing.
+        expect(Math.abs(drawn - told)).toBeLessThanOrEqual(1e-9 * Math.max(1, told))
       }),
     )
   })

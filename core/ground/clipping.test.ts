@@ -1,0 +1,118 @@
+import fc from 'fast-check'
+import other from 'polygon-clipping'
+import { expect, test } from 'vitest'
+import { subtract, unite, type Polygon } from './clipping'
+import { combineOutlines, polygonArea } from './combineOutlines'
+import type { Point, Ring } from './plane'
+
+const blob = fc
+  .record({
+    x: fc.integer({ min: 0, max: 60 }),
+    y: fc.integer({ min: 0, max: 60 }),
+    radii: fc.array(fc.integer({ min: 1000, max: 9000 }), { minLength: 3, maxLength: 24 }),
+  })
+  .map(({ x, y, radii }): Ring =>
+    radii.map((r, i): Point => {
+      const at = (2 * Math.PI * i) / radii.length
+      return [Math.round(x * 1000 + r * Math.cos(at)) / 1000, Math.round(y * 1000 + r * Math.sin(at)) / 1000]
+    }),
+  )
+/** Boxes on a grid share sides and corners with their neighbours as often as not. */
+const box = fc
+  .tuple(fc.nat(11), fc.nat(11), fc.integer({ min: 1, max: 5 }), fc.integer({ min: 1, max: 5 }))
+  .map(([x, y, w, h]): Ring => [
+    [x * 5, y * 5],
+    [x * 5 + w * 5, y * 5],
+    [x * 5 + w * 5, y * 5 + h * 5],
+    [x * 5, y * 5 + h * 5],
+  ])
+const rings = fc.array(fc.oneof(blob, box), { minLength: 1, maxLength: 12 })
+
+type Pairs = [number, number][]
+const closed = (ring: Ring): Pairs => [...ring, ring[0]!].map(([x, y]): [number, number] => [x, y])
+const asOther = (list: readonly Ring[]): Pairs[][] => list.map((ring) => [closed(ring)])
+const areaOf = (pieces: readonly (readonly Pairs[])[]) =>
+  polygonArea(pieces.map((ringList): Polygon => ringList.map((ring) => ring.slice(0, -1))))
+
+/** What the other engine makes of the same ground, m2; undefined where it gives up. */
+function otherwise(added: readonly Ring[], taken: readonly Ring[]) {
+  try {
+    const [lawn, away] = [asOther(added), asOther(taken)]
+    return {
+      net: areaOf(other.difference(lawn, away)),
+      beyond: taken.map((ring) => areaOf(other.difference([[closed(ring)]], lawn))),
+      size: areaOf(other.union(lawn)),
+    }
+  } catch {
+    return undefined
+  }
+}
+
+test('an engine written by others gives the same ground, holes, touching sides and strays, to a millionth', () => {
+  fc.assert(
+    fc.property(rings, rings, (added, taken) => {
+      const expected = otherwise(added, taken)
+      if (!expected) return
+      const found = combineOutlines(added, taken)
+      if (!found.ok) throw new Error(found.error.kind)
+      const within = 1e-6 * expected.size
+      expect(Math.abs(polygonArea(found.value.net) - expected.net)).toBeLessThanOrEqual(within)
+      expect(Math.abs(found.value.added - expected.size)).toBeLessThanOrEqual(within)
+      const strays = expected.beyond.flatMap((beyond, index) => (beyond > 2e-3 ? [{ index, beyond }] : []))
+      for (const { index, beyond } of strays) {
+        const stray = found.value.strays.find((one) => one.index === index)
+        expect(Math.abs((stray?.beyond ?? 0) - beyond)).toBeLessThanOrEqual(within)
+      }
+    }),
+    { numRuns: 400 },
+  )
+})
+
+test('what lies further out than a site reaches is refused, not rounded', () => {
+  const far: Ring = [
+    [0, 0],
+    [2e6, 0],
+    [0, 5],
+  ]
+  expect(unite([far])).toEqual({ ok: false, error: { kind: 'notCombined' } })
+  expect(subtract([[far]], [[far]])).toMatchObject({ ok: false })
+})
+
+test('an island in a hole of the exclusions stays lawn', () => {
+  const square = (from: number, to: number): Ring => [
+    [from, from],
+    [to, from],
+    [to, to],
+    [from, to],
+  ]
+  // A path round a plot, as four strips: 16 x 16 less 12 x 12 is taken from 40 x 40.
+  const strips: readonly Ring[] = [
+    [
+      [12, 12],
+      [28, 12],
+      [28, 14],
+      [12, 14],
+    ],
+    [
+      [12, 26],
+      [28, 26],
+      [28, 28],
+      [12, 28],
+    ],
+    [
+      [12, 12],
+      [14, 12],
+      [14, 28],
+      [12, 28],
+    ],
+    [
+      [26, 12],
+      [28, 12],
+      [28, 28],
+      [26, 28],
+    ],
+  ]
+  const found = combineOutlines([square(0, 40)], strips)
+  expect(found.ok && polygonArea(found.value.net)).toBeCloseTo(1600 - (256 - 144), 6)
+  expect(found.ok && found.value.net).toHaveLength(2)
+})
