@@ -48,7 +48,7 @@ function otherwise(added: readonly Ring[], taken: readonly Ring[]) {
   }
 }
 
-test('an engine written by others gives the same ground, holes, touching sides and strays, to a millionth', () => {
+test('another engine gives the same ground, holes, touching sides and strays, to a millionth', () => {
   fc.assert(
     fc.property(rings, rings, (added, taken) => {
       const expected = otherwise(added, taken)

@@ -112,12 +112,12 @@ interface Member {
   readonly ring: Ring
   /** Its place in the list it came from. */
   readonly index: number
+  readonly bounds: Bounds
 }
 
-/** Rings whose boxes touch, directly or by way of others. */
+/** Rings whose boxes touch, directly or by way of others: their boxes together are one connected place. */
 interface Group {
   readonly members: readonly Member[]
-  readonly bounds: Bounds
 }
 
 /** Boxes nearer than this are taken to touch, m: rounding must not part what belongs together. */
@@ -129,31 +129,14 @@ const boxesTouch = (one: Bounds, other: Bounds): boolean =>
   one.minY <= other.maxY + TOUCHING_M &&
   other.minY <= one.maxY + TOUCHING_M
 
-const boxAround = (one: Bounds, other: Bounds): Bounds => ({
-  minX: Math.min(one.minX, other.minX),
-  maxX: Math.max(one.maxX, other.maxX),
-  minY: Math.min(one.minY, other.minY),
-  maxY: Math.max(one.maxY, other.maxY),
-})
-
-/** Boxes of groups end apart, so that whatever lies in one has nothing to do with the others. */
 function groupsOf(rings: readonly Ring[]): readonly Group[] {
   let groups: Group[] = []
   for (const [index, ring] of rings.entries()) {
-    const own = boundsOf(ring)
-    if (!own) continue
-    let joined: Group = { members: [{ ring, index }], bounds: own }
-    // A box that has grown may reach others: once more until it reaches none.
-    for (let reached = true; reached;) {
-      const touched = groups.filter(({ bounds }) => boxesTouch(bounds, joined.bounds))
-      reached = touched.length > 0
-      groups = groups.filter((group) => !touched.includes(group))
-      joined = {
-        members: [...touched.flatMap(({ members }) => members), ...joined.members],
-        bounds: touched.reduce((box, { bounds }) => boxAround(box, bounds), joined.bounds),
-      }
-    }
-    groups.push(joined)
+    const bounds = boundsOf(ring)
+    if (!bounds) continue
+    const touched = groups.filter(({ members }) => members.some((one) => boxesTouch(one.bounds, bounds)))
+    const members = [...touched.flatMap((group) => group.members), { ring, index, bounds }]
+    groups = [...groups.filter((group) => !touched.includes(group)), { members }]
   }
   return groups
 }
@@ -184,12 +167,12 @@ function groupsBesideLawn(
 }
 
 function placeOf(
-  { members, bounds }: Group,
+  { members }: Group,
   ground: readonly Polygon[],
   lawn: readonly Polygon[],
   sideBoxes: readonly Bounds[],
 ): keyof GroupsBesideLawn {
-  if (sideBoxes.some((side) => boxesTouch(side, bounds))) return 'across'
+  if (sideBoxes.some((side) => members.some(({ bounds }) => boxesTouch(side, bounds)))) return 'across'
   if (!lawn.some((polygon) => lies(members[0]!.ring, polygon))) return 'outside'
   return ground.every(({ length }) => length === 1) ? 'within' : 'across'
 }

@@ -61,12 +61,17 @@ const pairKey = (one: number, other: number) => `${one} ${other}`
 
 function crossingPairs(rings: readonly Ring[]): Result<ReadonlyMap<string, RingMeeting>, TooComplex> {
   const found = new Map<string, RingMeeting>()
-  let [active, crossings, looks]: [Side[], number, number] = [[], 0, 0]
-  for (const side of rings.flatMap(sidesOf).toSorted((one, other) => one.minX - other.minX)) {
-    active = active.filter(({ maxX }) => maxX > side.minX)
+  const active: Side[] = []
+  let [crossings, looks] = [0, 0]
+  for (const side of rings.flatMap(sidesOf).sort((one, other) => one.minX - other.minX)) {
+    let kept = 0
     looks += active.length
     for (const other of active) {
-      if (other.ring === side.ring || other.minY >= side.maxY || other.maxY <= side.minY) continue
+      // What ends before this side is met by none that follow: it is left out as the list is gone through.
+      if (other.maxX <= side.minX) continue
+      active[kept] = other
+      kept += 1
+      if (other.minY >= side.maxY || other.maxY <= side.minY || other.ring === side.ring) continue
       const at = properCrossing(side, other)
       if (!at) continue
       crossings += 1
@@ -75,6 +80,7 @@ function crossingPairs(rings: readonly Ring[]): Result<ReadonlyMap<string, RingM
       if (crossings > MOST_CROSSINGS) return err({ kind: 'tooComplex', at })
     }
     if (looks > MOST_LOOKS) return err({ kind: 'tooComplex', at: side.a })
+    active.length = kept
     active.push(side)
   }
   return ok(found)
