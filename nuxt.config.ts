@@ -1,3 +1,4 @@
+import { buildThreads } from './scripts/setup/threads.mjs'
 import { version } from './package.json'
 
 export default defineNuxtConfig({
@@ -29,6 +30,9 @@ export default defineNuxtConfig({
     preset: 'node-server',
     errorHandler: '~~/server/http/errorHandler.ts',
     compressPublicAssets: { gzip: true, brotli: true },
+    hooks: {
+      compiled: (nitro) => buildThreads(nitro.options.output.serverDir),
+    },
   },
   vite: { worker: { format: 'es' } },
   typescript: {

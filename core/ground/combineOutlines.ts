@@ -59,8 +59,17 @@ export function combineOutlines(
   const before = last.find((one) => same(one.added, added) && same(one.taken, taken))
   if (before) return before.result
   const result = combine(added, taken)
-  last = [{ added, taken, result }, ...last.slice(0, KEPT - 1)]
+  rememberCombined(added, taken, result)
   return result
+}
+
+/** Keeps what was worked out for rings, here or on another thread. */
+export function rememberCombined(
+  added: readonly Ring[],
+  taken: readonly Ring[],
+  result: Result<CombinedOutlines, CombineError>,
+): void {
+  last = [{ added, taken, result }, ...last.slice(0, KEPT - 1)]
 }
 
 function combine(added: readonly Ring[], taken: readonly Ring[]): Result<CombinedOutlines, CombineError> {

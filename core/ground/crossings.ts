@@ -35,6 +35,11 @@ export function crossings(ring: Ring): readonly Crossing[] {
   return found
 }
 
+/** Keeps what was found for a ring on another thread. */
+export const rememberCrossings = (ring: Ring, found: readonly Crossing[]): void => {
+  known.set(ring, found)
+}
+
 /** The same, up to a number of one's own, worked out anew. */
 export function firstCrossings(ring: Ring, most: number): readonly Crossing[] {
   if (ring.length <= 3) return []

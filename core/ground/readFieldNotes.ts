@@ -6,6 +6,7 @@ import type { WorkingBook } from '../working/working'
 import { combineOutlines, type CombinedOutlines } from './combineOutlines'
 import { lapsed, type FieldNotes } from './fieldNotes'
 import type { GroundPart } from './groundPart'
+import { isAwaited } from './largeGround'
 import { netArea, type GroundErrors } from './netArea'
 import type { Ring } from './plane'
 import { readInstrument } from './readInstrument'
@@ -22,6 +23,8 @@ export interface MeasuredGround {
   readonly outlines: CombinedOutlines | undefined
   /** Exclusions that do not lie on the lawn, by the id of their part. */
   readonly strays: readonly GroundStray[]
+  /** It is large and still being worked out elsewhere: ask again when that has answered. */
+  readonly awaited?: true
 }
 
 export interface GroundStray {
@@ -41,6 +44,15 @@ export interface NotesPlace {
   readonly day: string
 }
 
+const UNKNOWN: MeasuredGround = {
+  size: undefined,
+  sd: undefined,
+  errors: undefined,
+  parts: [],
+  outlines: undefined,
+  strays: [],
+}
+
 /** Reads and measures field notes; what is wrong lands in the reader's problems. */
 export function readFieldNotes(
   notes: FieldNotes,
@@ -48,6 +60,10 @@ export function readFieldNotes(
   fields: FieldReader,
   book: WorkingBook,
 ): MeasuredGround {
+  if (isAwaited(notes, day)) {
+    fields.missing(`${path}.parts`, `The outlines of ${name} are being measured.`)
+    return { ...UNKNOWN, awaited: true }
+  }
   const instrument = readInstrument(notes, path, fields)
   const read = notes.parts.map((part, i) => {
     if (lapsed(part, day)) return 'lapsed' as const
@@ -61,14 +77,7 @@ export function readFieldNotes(
   })
   const slope = notes.slope && fields.optional(`${path}.slope`, notes.slope, 'percent', 'Slope', 'zero-too')
   const parts = read.filter((part) => part !== undefined && part !== 'lapsed')
-  const bare: MeasuredGround = {
-    size: undefined,
-    sd: undefined,
-    errors: undefined,
-    parts,
-    outlines: undefined,
-    strays: [],
-  }
+  const bare: MeasuredGround = { ...UNKNOWN, parts }
   if (read.includes(undefined)) return bare
   const combined = combinedOf(parts)
   if (combined === 'failed') {

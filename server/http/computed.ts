@@ -12,13 +12,13 @@ import { readBodyAs } from './readBody'
 export const computed = <S extends v.GenericSchema, Answer>(
   schema: S,
   answer: (request: v.InferOutput<S>) => Result<Answer, readonly ComputeIssue[]>,
-): EventHandler =>
-  defineEventHandler(async (event) => {
-    const answered = answer(await readBodyAs(event, schema))
-    if (!answered.ok)
-      throw failure(
-        answered.error[0]?.code ?? 'impossible',
-        answered.error.map(({ path, message, at }) => ({ path, message, ...(at && { at }) })),
-      )
-    return answered.value
-  })
+): EventHandler => defineEventHandler(async (event) => answered(answer(await readBodyAs(event, schema))))
+
+/** The answer of the core, or its reasons as a failure. */
+export function answered<Answer>(result: Result<Answer, readonly ComputeIssue[]>): Answer {
+  if (result.ok) return result.value
+  throw failure(
+    result.error[0]?.code ?? 'impossible',
+    result.error.map(({ path, message, at }) => ({ path, message, ...(at && { at }) })),
+  )
+}

@@ -12,7 +12,12 @@ export async function readBodyAs<S extends v.GenericSchema>(
   event: H3Event,
   schema: S,
 ): Promise<v.InferOutput<S>> {
-  const parsed = v.safeParse(schema, await readJson(event))
+  return typedAs(schema, await readJson(event))
+}
+
+/** What a schema makes of a body. Fails with `invalid` and the path of each field. */
+export function typedAs<S extends v.GenericSchema>(schema: S, body: unknown): v.InferOutput<S> {
+  const parsed = v.safeParse(schema, body)
   if (parsed.success) return parsed.output
   throw failure('invalid', parsed.issues.map(issueOf))
 }

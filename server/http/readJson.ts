@@ -6,8 +6,12 @@ import { unstorablePath } from './storable'
 export const LARGEST_BODY = 1_048_576
 
 /** Reads a body as strict JSON, whatever its content type. Fails with `too-large` before `invalid`. */
-export async function readJson(event: H3Event): Promise<unknown> {
-  const text = decode(await readBytes(event, LARGEST_BODY))
+export const readJson = async (event: H3Event): Promise<unknown> =>
+  jsonIn(await readBytes(event, LARGEST_BODY))
+
+/** What bytes hold as strict JSON. Fails with `invalid`. */
+export function jsonIn(bytes: Uint8Array): unknown {
+  const text = decode(bytes)
   const body = parse(text)
   // Only an escape can bring in what is no text: without one nothing needs to be looked through.
   const path = ESCAPED.test(text) ? unstorablePath(body) : undefined
@@ -19,7 +23,7 @@ export async function readJson(event: H3Event): Promise<unknown> {
 const ESCAPED = /\\u(?:0000|[dD][89a-fA-F])/
 const strict = new TextDecoder('utf-8', { fatal: true })
 
-function decode(bytes: Buffer): string {
+function decode(bytes: Uint8Array): string {
   try {
     return strict.decode(bytes)
   } catch {

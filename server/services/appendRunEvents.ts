@@ -18,6 +18,7 @@ import type { NewRunEvent, Run } from '#shared/schemas/run'
 import { failure } from '../http/failure'
 import type { Repositories } from '../repositories/forOrganization'
 import type { RecordFields } from '../repositories/records'
+import { groundAhead, lawnsOf } from './groundThread'
 import { jobContext, type CrewRules } from './jobContext'
 import { notingRefusal } from './notingRefusal'
 import { refuseStops, refuseUnready } from './refuseStops'
@@ -147,6 +148,7 @@ async function freeze(
 ): Promise<FrozenPlan> {
   const index = job.applications.indexOf(application)
   const context = await jobContext(repositories, job, day, house, rules ?? { local: [], mixes: [] })
+  await groundAhead(lawnsOf(job.applications), day)
   const open = job.applications.filter(({ state }) => state !== 'done')
   const book = openWorkingBook()
   const worked = workOutJob({ applications: open, ...context }, book, open.indexOf(application))[

@@ -5,6 +5,7 @@ import type { LocalRule, MixNote } from '#core/rules/localRule'
 import { plannedRows } from '#core/rules/plannedRows'
 import type { PlannedRow } from '#core/season/ledger'
 import type { Job } from '#shared/schemas/job'
+import { groundAhead, lawnsOf } from './groundThread'
 import type { Repositories } from '../repositories/forOrganization'
 
 /** The crew's own rules; the sample's past is made without them. */
@@ -49,16 +50,17 @@ export async function plannedOnSite(
   house: House,
 ): Promise<readonly PlannedRow[]> {
   const found = await jobs.plannedOnSite(siteId, daysAfter(day, -LEDGER_DAYS), daysAfter(day, PLANNED_DAYS))
-  return found
+  const others = found
     .filter(({ id }) => id !== except)
-    .flatMap((job) => {
-      const on = job.plannedFor < day ? day : job.plannedFor
-      const worked = workOutJob({ applications: job.applications, day: on, house })
-      return job.applications.flatMap(({ id, document, state }, index) => {
-        const { request, plan } = worked[index] ?? {}
-        return state !== 'done' && request && plan
-          ? plannedRows({ applicationId: id, draft: document, request, plan, on }, 'job', 'before')
-          : []
-      })
+    .map((job) => ({ job, on: job.plannedFor < day ? day : job.plannedFor }))
+  for (const { job, on } of others) await groundAhead(lawnsOf(job.applications), on)
+  return others.flatMap(({ job, on }) => {
+    const worked = workOutJob({ applications: job.applications, day: on, house })
+    return job.applications.flatMap(({ id, document, state }, index) => {
+      const { request, plan } = worked[index] ?? {}
+      return state !== 'done' && request && plan
+        ? plannedRows({ applicationId: id, draft: document, request, plan, on }, 'job', 'before')
+        : []
     })
+  })
 }

@@ -5,6 +5,7 @@ import { closedWorkingBook } from '#core/working/working'
 import type { Area, SaveArea } from '#shared/schemas/ground'
 import { failure } from '../http/failure'
 import type { Repositories } from '../repositories/forOrganization'
+import { groundAhead } from './groundThread'
 import { saveRow } from './saveRow'
 
 /** Measures the area again on the server, and keeps every size it has had. Run it inside a transaction. */
@@ -14,6 +15,7 @@ export async function saveArea(
   input: SaveArea,
   today: string,
 ): Promise<Area> {
+  await groundAhead([input.document], today)
   const { size, sd } = readArea(input.document, input.name, today, fieldReader(), closedWorkingBook)
   if (!(await sites.find(input.siteId))) throw failure('not-found', 'There is no such site.')
   const before = await areas.find(id)

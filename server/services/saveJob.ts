@@ -5,6 +5,7 @@ import { sameContent } from '#core/sameContent'
 import type { Job, SaveJob } from '#shared/schemas/job'
 import { failure } from '../http/failure'
 import type { Repositories } from '../repositories/forOrganization'
+import { groundAhead, lawnsOf } from './groundThread'
 import { jobContext, type CrewRules } from './jobContext'
 import { notingRefusal } from './notingRefusal'
 import { refuseStops, refuseUnready } from './refuseStops'
@@ -18,6 +19,8 @@ export interface PlanHouse {
   readonly today: string
   readonly house: House
   readonly rules?: CrewRules
+  /** Aborts when whoever asked has gone. */
+  readonly request?: AbortSignal
 }
 
 /**
@@ -33,6 +36,8 @@ export async function saveJob(
   of: PlanHouse,
 ): Promise<Job> {
   const { version, applications, ...fields } = input
+  if (input.state === 'planned')
+    await groundAhead(lawnsOf(applications), workDay(input.plannedFor, of.today), of.request)
   return notingRefusal(repositories, applications[0]?.id ?? id, () =>
     repositories.transaction(async (inside) => {
       const stored = await inside.jobs.find(id, 'lock')

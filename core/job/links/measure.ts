@@ -43,7 +43,7 @@ function readOnce(lawn: AreaDraft, index: number, day: string): ReturnType<typeo
   const known = readings(lawn)
   const key = `${index} ${day}`
   const found = known.get(key) ?? readArea(lawn, index, day)
-  known.set(key, found)
+  if (!found.measured.awaited) known.set(key, found)
   return found
 }
 

@@ -1,6 +1,7 @@
 import { SaveJobSchema } from '#shared/schemas/job'
 import { readBodyAs, readId } from '../../../../http/readBody'
 import { organizationOf, repositoriesOf } from '../../../../http/repositoriesOf'
+import { requestSignal } from '../../../../http/requestSignal'
 import { todayFor } from '../../../../services/clock'
 import { saveJob } from '../../../../services/saveJob'
 
@@ -13,5 +14,6 @@ export default defineEventHandler(async (event) => {
     today: todayFor(organization),
     house,
     rules: { local, mixes },
+    request: requestSignal(event),
   })
 })

@@ -4,7 +4,9 @@ import type { JobFile } from '#shared/schemas/job'
 import { failure } from '../../../../../http/failure'
 import { readId } from '../../../../../http/readBody'
 import { organizationOf, repositoriesOf } from '../../../../../http/repositoriesOf'
+import { requestSignal } from '../../../../../http/requestSignal'
 import { todayFor } from '../../../../../services/clock'
+import { groundAhead, lawnsOf } from '../../../../../services/groundThread'
 
 /** One job as a file: what was entered, and what it comes to; what was begun as it was frozen. */
 export default defineEventHandler(async (event): Promise<JobFile> => {
@@ -12,6 +14,7 @@ export default defineEventHandler(async (event): Promise<JobFile> => {
   const job = await repositoriesOf(event).jobs.find(readId(event))
   if (!job) throw failure('not-found', 'There is no such job.')
   const day = workDay(job.plannedFor, todayFor(organization))
+  await groundAhead(lawnsOf(job.applications), day, requestSignal(event))
   const worked = workOutJob({ applications: job.applications, day, house: organization.settings.house })
   setResponseHeaders(event, {
     'content-type': 'application/json; charset=utf-8',

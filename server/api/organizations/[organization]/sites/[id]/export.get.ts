@@ -1,7 +1,9 @@
 import { failure } from '../../../../../http/failure'
 import { readId } from '../../../../../http/readBody'
 import { organizationOf, repositoriesOf } from '../../../../../http/repositoriesOf'
+import { requestSignal } from '../../../../../http/requestSignal'
 import { todayFor } from '../../../../../services/clock'
+import { groundAhead } from '../../../../../services/groundThread'
 import { SITE_FORMATS, siteFile } from '../../../../../services/siteExport'
 
 /** The areas of a site as GeoJSON, KML, GPX or CSV. */
@@ -14,12 +16,14 @@ export default defineEventHandler(async (event) => {
   const { sites, areas } = repositoriesOf(event)
   const site = await sites.find(id)
   if (!site) throw failure('not-found', 'There is no such site.')
-  const { type, text } = siteFile(
-    site,
-    await areas.list({ siteId: id }),
-    format,
-    todayFor(organizationOf(event)),
+  const today = todayFor(organizationOf(event))
+  const rows = await areas.list({ siteId: id })
+  await groundAhead(
+    rows.map(({ document }) => document),
+    today,
+    requestSignal(event),
   )
+  const { type, text } = siteFile(site, rows, format, today)
   const name =
     site.name
       .normalize('NFKD')
