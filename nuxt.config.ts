@@ -2,7 +2,7 @@ import { buildThreads } from './scripts/setup/threads.mjs'
 import { version } from './package.json'
 
 export default defineNuxtConfig({
-  modules: ['@nuxt/ui', '@pinia/nuxt', '@nuxt/eslint'],
+  modules: ['@nuxt/ui', '@pinia/nuxt', '@nuxt/eslint', 'nuxt-auth-utils'],
   // With ssr off, Nuxt 4.4's development server looks for its entry only under the environment API.
   $development: { experimental: { viteEnvironmentApi: true } },
   ssr: false,
@@ -23,7 +23,18 @@ export default defineNuxtConfig({
   // The theme switch is ours: three classes, paper the one without a name.
   colorMode: { preference: 'paper', fallback: 'paper', classSuffix: '', storageKey: 'hectarum-theme' },
   ui: { fonts: false },
-  runtimeConfig: { version },
+  runtimeConfig: {
+    version,
+    session: {
+      name: 'hectarum-session',
+      password: '',
+      maxAge: 30 * 24 * 3600,
+      sessionHeader: false,
+      cookie: { httpOnly: true, sameSite: 'strict', path: '/', secure: false },
+    },
+  },
+  // Who is signed in is asked for by our own route: the library's would fetch at every start.
+  auth: { loadStrategy: 'none' },
   experimental: { appManifest: false },
   compatibilityDate: '2026-11-01',
   nitro: {

@@ -1,8 +1,9 @@
+import { needsCounterSign } from '../people/roles'
 import { closedWorkingBook, type WorkingBook } from '../working/working'
 import { skewText } from './eventTime'
 import { outcomeOf, type ProductOutcome, type Used } from './outcome'
 import type { OutcomeProblem } from './outcomeProblem'
-import type { AmountCorrection, Correction, FrozenPlan, RunDetails, RunEvent } from './runEvent'
+import type { AmountCorrection, Correction, EventPerson, FrozenPlan, RunDetails, RunEvent } from './runEvent'
 
 /** A correction as the record shows it: what stood there, what stands there now, why, when. */
 export interface CorrectionShown {
@@ -11,6 +12,8 @@ export interface CorrectionShown {
   readonly now: Correction['now']
   readonly reason: string
   readonly at: string
+  /** Who corrected it, where people sign in. */
+  readonly by?: string
 }
 
 /** What the events of one application come to. */
@@ -28,6 +31,11 @@ export interface RunRecord {
   readonly gaps: readonly string[]
   /** What to say of a device whose clock was off. */
   readonly skew?: string
+  /** Who was signed in when it was finished. */
+  readonly person?: EventPerson
+  /** Finished by one who is still learning: a licensed person has yet to put their name to it. */
+  readonly awaitsCounterSign?: true
+  readonly counterSigned?: { readonly name: string; readonly licence: string; readonly at: string }
 }
 
 /**
@@ -47,6 +55,8 @@ export function foldRun(
   let finishedAt: string | undefined
   let used: Used | undefined
   let details: RunDetails | undefined
+  let person: EventPerson | undefined
+  let counterSigned: RunRecord['counterSigned']
   const corrections: CorrectionShown[] = []
   for (const event of ordered) {
     switch (event.kind) {
@@ -62,6 +72,7 @@ export function foldRun(
       case 'finished':
         finishedAt ??= event.at
         details = event.payload
+        person = event.person
         state = 'done'
         break
       case 'corrected': {
@@ -72,11 +83,16 @@ export function foldRun(
           now: payload.now,
           reason: payload.reason,
           at: event.at,
+          ...(event.person && { by: event.person.name }),
         })
         used = used && correctUsed(used, payload)
         details = details && correctDetails(details, payload)
         break
       }
+      case 'countersigned':
+        if (event.person && !counterSigned)
+          counterSigned = { name: event.person.name, licence: event.person.licence, at: event.at }
+        break
       default:
         return event satisfies never
     }
@@ -95,6 +111,9 @@ export function foldRun(
     problems: outcome && !outcome.ok ? outcome.error : [],
     gaps: gapsOf(ordered),
     ...(skew !== undefined && { skew }),
+    ...(person && { person }),
+    ...(person && needsCounterSign(person.role) && !counterSigned && { awaitsCounterSign: true as const }),
+    ...(counterSigned && { counterSigned }),
   }
 }
 

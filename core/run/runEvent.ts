@@ -1,4 +1,5 @@
 import type { WorkedApplication } from '../job/workOutJob'
+import type { Role } from '../people/roles'
 import type { Plan } from '../plan/plan'
 import type { PlanRequest } from '../plan/planRequest'
 import type { Quantity } from '../quantity/quantity'
@@ -72,6 +73,16 @@ export interface AmountCorrection extends Because {
 /** A correction names one entry, its new value and the reason; the entry it corrects stays. */
 export type Correction = DetailCorrection | TreatedCorrection | AmountCorrection
 
+/** A person as they were when they wrote something down. */
+export interface EventPerson {
+  readonly id: string
+  readonly name: string
+  readonly licence: string
+  /** Last day of the licence, or blank. */
+  readonly licenceEnds: string
+  readonly role: Role
+}
+
 /** Where and in which order an event was written down: ordered by (counter, device), never by the clock. */
 interface EventStamp {
   readonly id: string
@@ -84,6 +95,8 @@ interface EventStamp {
   readonly at: string
   /** The device's own time, where its clock was found to be off; ISO instant. */
   readonly deviceAt?: string
+  /** Who was signed in when it was sent; absent where nobody is asked to sign in. */
+  readonly person?: EventPerson
 }
 
 export type RunEventBody =
@@ -92,5 +105,7 @@ export type RunEventBody =
   | { readonly kind: 'used'; readonly payload: Used }
   | { readonly kind: 'finished'; readonly payload: RunDetails }
   | { readonly kind: 'corrected'; readonly payload: Correction }
+  /** A licensed person stands by what another carried out: the server puts the name in. */
+  | { readonly kind: 'countersigned'; readonly payload: Readonly<Record<string, never>> }
 
 export type RunEvent = EventStamp & RunEventBody

@@ -8,13 +8,14 @@ import {
 } from 'sequelize'
 import type { JobState } from '#core/job/chain'
 import type { ApplicationDraft } from '#core/draft/applicationDraft'
-import type { RunEventBody } from '#core/run/runEvent'
+import type { EventPerson, RunEventBody } from '#core/run/runEvent'
 import type { RunRecord } from '#core/run/foldRun'
 import type { UnitSystem } from '#core/quantity/systems'
 import type { Organization } from '#shared/schemas/organization'
 import type { RecordRow } from '#shared/schemas/run'
 import { AttachmentModel, defineAttachments } from './attachmentModel'
 import { figure, key, text } from './columns'
+import { definePeople, InvitationModel, MembershipModel, PersonModel, SessionModel } from './peopleModels'
 import {
   AreaModel,
   AreaSizeModel,
@@ -43,6 +44,8 @@ export class OrganizationModel extends Model<
   declare clockShift: string
   declare settings: CreationOptional<object>
   declare version: CreationOptional<number>
+  /** It has people: nobody else opens it. */
+  declare peopled: CreationOptional<boolean>
   declare createdAt: CreationOptional<Date>
 }
 
@@ -91,6 +94,8 @@ export class RunEventModel extends Model<
   declare receivedAt: CreationOptional<Date>
   /** As the device told it; `at` is the server's reckoning. */
   declare deviceAt: CreationOptional<Date | null>
+  /** Who was signed in on the device; null where nobody is asked to. */
+  declare person: CreationOptional<EventPerson | null>
 }
 
 export class RecordModel extends Model<InferAttributes<RecordModel>, InferCreationAttributes<RecordModel>> {
@@ -126,6 +131,10 @@ export interface Models {
   readonly stockMovements: typeof StockMovementModel
   readonly laidDown: typeof LaidDownModel
   readonly attachments: typeof AttachmentModel
+  readonly people: typeof PersonModel
+  readonly memberships: typeof MembershipModel
+  readonly sessions: typeof SessionModel
+  readonly invitations: typeof InvitationModel
 }
 
 /** Binds the models to one connection. */
@@ -143,6 +152,7 @@ export function defineModels(sequelize: Sequelize): Models {
       clockShift: { type: DataTypes.BIGINT, allowNull: false },
       settings: DataTypes.JSONB,
       version: DataTypes.INTEGER,
+      peopled: DataTypes.BOOLEAN,
       createdAt: DataTypes.DATE,
     },
     options('organizations'),
@@ -188,6 +198,7 @@ export function defineModels(sequelize: Sequelize): Models {
       at: DataTypes.DATE,
       receivedAt: DataTypes.DATE,
       deviceAt: DataTypes.DATE,
+      person: DataTypes.JSONB,
     },
     options('run_events'),
   )
@@ -211,6 +222,7 @@ export function defineModels(sequelize: Sequelize): Models {
     options('records'),
   )
   defineLibrary(options)
+  definePeople(options)
   defineAttachments(options)
   return {
     organizations: OrganizationModel,
@@ -228,5 +240,9 @@ export function defineModels(sequelize: Sequelize): Models {
     stockMovements: StockMovementModel,
     laidDown: LaidDownModel,
     attachments: AttachmentModel,
+    people: PersonModel,
+    memberships: MembershipModel,
+    sessions: SessionModel,
+    invitations: InvitationModel,
   }
 }

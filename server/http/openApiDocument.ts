@@ -25,6 +25,7 @@ import { ImportProductsSchema } from '#shared/schemas/productFile'
 import { RemoveSchema, LIBRARY_KINDS, type LibraryKind } from '#shared/schemas/library'
 import { NewRunEventsSchema } from '#shared/schemas/run'
 import { LIBRARY } from '../services/library'
+import { peoplePaths } from './peoplePaths'
 
 const json = (schema: GenericSchema) => {
   const { $schema: _, ...plain } = toJsonSchema(schema, { errorMode: 'ignore' })
@@ -62,6 +63,7 @@ export const openApiDocument = (version: string) => ({
     },
     ...computePaths(),
     '/api/openapi.json': { get: { summary: 'This document', responses: { 200: answer('OpenAPI 3.1') } } },
+    ...peoplePaths({ body, answer, errors, id }),
     '/api/organizations': {
       get: {
         summary: 'The organization in hand and the others',

@@ -13,4 +13,4 @@ export function organizationOf(event: H3Event): Organization {
 
 /** The repositories of this request's organization. */
 export const repositoriesOf = (event: H3Event): Repositories =>
-  forOrganization(currentDatabase().database, organizationOf(event).id)
+  forOrganization(currentDatabase().database, organizationOf(event).id, undefined, event.context.person)

@@ -1,5 +1,5 @@
-import { isIP } from 'node:net'
 import { PICTURE_TYPES, type PictureType } from '#shared/schemas/picture'
+import { isOurName } from '../http/access'
 import { COMPUTING_ROUTES } from '../http/computingRoutes'
 import { failure } from '../http/failure'
 
@@ -40,20 +40,4 @@ function hostOf(origin: string): string {
   } catch {
     return ''
   }
-}
-
-function isOurName(host: string): boolean {
-  const name = host
-    .replace(/:\d+$/, '')
-    .replace(/^\[|\]$/g, '')
-    .toLowerCase()
-  return (
-    isIP(name) !== 0 ||
-    name === 'localhost' ||
-    (process.env.HECTARUM_HOSTS ?? '')
-      .toLowerCase()
-      .split(',')
-      .map((one) => one.trim())
-      .includes(name)
-  )
 }

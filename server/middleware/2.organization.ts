@@ -1,37 +1,72 @@
 import * as v from 'valibot'
 import { Uuid } from '#shared/schemas/texts'
 import { currentDatabase } from '../database/current'
+import { deedOf, isAtHome, refuseDeed } from '../http/access'
 import { COMPUTING_ROUTES } from '../http/computingRoutes'
 import { failure } from '../http/failure'
+import { dropSession, sessionIdOf } from '../http/session'
 import { organizationsRepository } from '../repositories/organizations'
-import { ORGANIZATION_COOKIE } from '../http/organizationCookie'
+import { peopleRepository } from '../repositories/people'
 
 /** What belongs to a crew lies under its id; these words there are not ids. */
-const CREW_PATH = /^\/api\/organizations\/([^/]+)\/./
-const LISTS = '/api/organizations'
+const CREW_PATH = /^\/api\/organizations\/([^/]+)(\/.+)/
+/** Whoever is not signed in yet may ask here. */
+const FOR_ANYBODY = /^\/api\/(health|people\/|organizations$)/
+
+/** A session ends when it was not used for so long, ms; how often its use is written down. */
+const SESSION_MS = 30 * 24 * 3600 * 1000
+const SEEN_EVERY_MS = 10 * 60 * 1000
 
 /**
- * Finds the organization a request is for and puts it on the event: the one its path names, and no other.
- * Only the list of crews looks at the cookie, which remembers which one was open last.
+ * Finds out who asks, and the organization a request is for: the one its path names, and no other. A crew
+ * with people is there for them alone, each as far as their role goes; one without is open to whoever sits at
+ * this machine. To everybody else a crew does not exist.
  */
 export default defineEventHandler(async (event) => {
   const path = event.path.split('?')[0] ?? ''
-  if (!path.startsWith('/api/') || COMPUTING_ROUTES.has(path)) return
+  if (!path.startsWith('/api/') || COMPUTING_ROUTES.has(path) || path === '/api/health') return
   const prepared = currentDatabase()
   if (prepared.state() === 'starting')
     throw failure('starting', 'The database is being prepared; try again in a moment.')
-  const named = CREW_PATH.exec(path)?.[1]
-  if (named === undefined && path !== LISTS) return
-  const organizations = organizationsRepository(prepared.database)
-  if (named !== undefined) {
-    const organization = v.is(Uuid, named) ? await organizations.find(named.toLowerCase()) : undefined
-    if (!organization) throw failure('not-found', 'There is no such crew: it may have been opened afresh.')
-    event.context.organization = organization
+  const people = peopleRepository(prepared.database)
+  await recognize()
+  const { person } = event.context
+  const [, named, below = ''] = CREW_PATH.exec(path) ?? []
+  if (named === undefined) {
+    if (!person && !isAtHome(event) && !FOR_ANYBODY.test(path)) throw failure('sign-in', 'Sign in first.')
     return
   }
-  const all = await organizations.all()
-  const last = getCookie(event, ORGANIZATION_COOKIE)
-  const open = all.find(({ id }) => id === last) ?? all.find(({ kind }) => kind === 'sample') ?? all[0]
-  if (!open) throw failure('starting', 'There is no organization yet; try again in a moment.')
-  event.context.organization = open
+  const organization = v.is(Uuid, named)
+    ? await organizationsRepository(prepared.database).find(named.toLowerCase())
+    : undefined
+  if (!person && !(isAtHome(event) && organization?.peopled !== true))
+    throw failure('sign-in', 'Sign in first: this crew is open to its people only.')
+  const role = organization && (await roleIn(organization))
+  if (!organization || !role)
+    throw failure('not-found', 'There is no such crew: it may have been opened afresh, or you left it.')
+  refuseDeed(role, deedOf(event.method, below))
+  event.context.organization = organization
+  event.context.role = role
+
+  /** Who the session of the cookie belongs to, while it lasts. */
+  async function recognize(): Promise<void> {
+    const sessionId = await sessionIdOf(event)
+    const session = sessionId && v.is(Uuid, sessionId) ? await people.session(sessionId) : undefined
+    if (!session) return
+    const idle = Date.now() - session.seenAt.getTime()
+    if (idle > SESSION_MS) {
+      await people.endSession(session.id)
+      await dropSession(event)
+      return
+    }
+    if (idle > SEEN_EVERY_MS) await people.seen(session.id)
+    event.context.person = await people.find(session.personId)
+    event.context.sessionId = session.id
+  }
+
+  async function roleIn({ id, kind, peopled }: NonNullable<typeof organization>) {
+    if (peopled) return person && people.roleIn(id, person.id)
+    // The sample is for everybody who may come in at all; a crew of nobody only for who sits here.
+    return isAtHome(event) || kind === 'sample' ? ('owner' as const) : undefined
+  }
 })

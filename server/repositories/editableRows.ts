@@ -6,6 +6,7 @@ import {
   type ModelStatic,
   type WhereOptions,
 } from 'sequelize'
+import { noteHistory } from './history'
 import type { Scope } from './scope'
 
 /**
@@ -38,11 +39,12 @@ interface EditableAttributes {
  * @param plain turns a model's row into typed data; @param order columns the list is sorted by, the id last
  */
 export function editableRows<M extends Model & EditableAttributes, Row, Fields extends object>(
-  { organizationId, options }: Scope,
+  scope: Scope,
   model: ModelStatic<M>,
   plain: (row: M) => Row,
   order: readonly string[],
 ): EditableRows<Row, Fields> {
+  const { organizationId, options } = scope
   const scoped = (where: object) => ({ organizationId, ...where }) as unknown as WhereOptions<Attributes<M>>
   const one = async (where: object, lock?: 'lock') => {
     const row = await model.findOne({
@@ -52,11 +54,16 @@ export function editableRows<M extends Model & EditableAttributes, Row, Fields e
     })
     return row ? plain(row) : undefined
   }
-  const write = async (fields: object, where: object) => {
+  const write = async (
+    fields: object,
+    where: { readonly id: string } & Readonly<Record<string, unknown>>,
+    what: 'changed' | 'deleted' | 'brought back',
+  ) => {
     const [count] = await model.update({ ...fields, updatedAt: new Date() } as never, {
       where: scoped(where),
       ...options,
     })
+    if (count === 1) await noteHistory(scope, model.tableName, where.id, what)
     return count === 1
   }
   return {
@@ -75,11 +82,12 @@ export function editableRows<M extends Model & EditableAttributes, Row, Fields e
         { organizationId, id, version: 1, ...fields } as unknown as CreationAttributes<M>,
         options,
       )
+      await noteHistory(scope, model.tableName, id, 'made')
     },
     update: (id, version, fields) =>
-      write({ ...fields, version: version + 1 }, { id, version, deletedAt: null }),
+      write({ ...fields, version: version + 1 }, { id, version, deletedAt: null }, 'changed'),
     remove: (id, version) =>
-      write({ version: version + 1, deletedAt: new Date() }, { id, version, deletedAt: null }),
-    restore: (id) => write({ deletedAt: null }, { id, deletedAt: { [Op.ne]: null } }),
+      write({ version: version + 1, deletedAt: new Date() }, { id, version, deletedAt: null }, 'deleted'),
+    restore: (id) => write({ deletedAt: null }, { id, deletedAt: { [Op.ne]: null } }, 'brought back'),
   }
 }

@@ -21,7 +21,9 @@ import {
 import { recordsRepository, type RecordsRepository } from './records'
 import { refusalsRepository, type RefusalsRepository } from './refusals'
 import { runsRepository, type RunsRepository } from './runs'
-import type { Scope } from './scope'
+import { historyRepository, type HistoryRepository } from './history'
+import { membersRepository, type MembersRepository } from './members'
+import type { Actor, Scope } from './scope'
 import { withRetries } from './withRetries'
 import { areasRepository, sitesRepository, type AreasRepository, type SitesRepository } from './sites'
 
@@ -45,20 +47,25 @@ export interface Repositories {
   readonly finder: FinderRepository
   readonly attachments: AttachmentsRepository
   readonly refusals: RefusalsRepository
+  readonly members: MembersRepository
+  readonly history: HistoryRepository
 }
 
 export function forOrganization(
   database: Database,
   organizationId: string,
   transaction?: Transaction,
+  actor?: Actor,
 ): Repositories {
-  const scope: Scope = { database, organizationId, options: { transaction: transaction ?? null } }
+  const scope: Scope = { database, organizationId, options: { transaction: transaction ?? null }, actor }
   return {
     transaction: (work) =>
       transaction
-        ? work(forOrganization(database, organizationId, transaction))
+        ? work(forOrganization(database, organizationId, transaction, actor))
         : withRetries(() =>
-            database.sequelize.transaction((inner) => work(forOrganization(database, organizationId, inner))),
+            database.sequelize.transaction((inner) =>
+              work(forOrganization(database, organizationId, inner, actor)),
+            ),
           ),
     sites: sitesRepository(scope),
     areas: areasRepository(scope),
@@ -74,5 +81,7 @@ export function forOrganization(
     finder: finderRepository(scope),
     attachments: attachmentsRepository(scope),
     refusals: refusalsRepository(scope),
+    members: membersRepository(scope),
+    history: historyRepository(scope),
   }
 }

@@ -3,6 +3,7 @@ import type { JobState } from '#core/job/chain'
 import type { ApplicationDraft } from '#core/draft/applicationDraft'
 import type { Job, JobApplication, JobRow } from '#shared/schemas/job'
 import type { JobModel } from '../database/models'
+import { noteHistory } from './history'
 import { prefixSearch, type PageWanted, type Scope } from './scope'
 
 /** The columns of a job that a person changes. */
@@ -57,11 +58,12 @@ const UNDATED = 'infinity'
 /** What comes after the place a page ended at. */
 const BEYOND = `AND (coalesce(planned_for, '${UNDATED}'), id) < (CAST(:at AS date), CAST(:id AS uuid))`
 
-export function jobsRepository({
-  database: { models, sequelize },
-  organizationId,
-  options,
-}: Scope): JobsRepository {
+export function jobsRepository(scope: Scope): JobsRepository {
+  const {
+    database: { models, sequelize },
+    organizationId,
+    options,
+  } = scope
   const { jobs, applications } = models
   const replaceApplications = async (jobId: string, list: readonly ApplicationFields[]) => {
     await applications.destroy({
@@ -93,11 +95,16 @@ export function jobsRepository({
     )
     return new Map(rows.map(({ id, state, frozen }) => [id, { state, frozen }]))
   }
-  const write = async (fields: object, where: object) => {
+  const write = async (
+    fields: object,
+    where: { readonly id: string } & Readonly<Record<string, unknown>>,
+    what: 'changed' | 'deleted' | 'brought back',
+  ) => {
     const [count] = await jobs.update(
       { ...fields, updatedAt: new Date() },
       { where: { organizationId, ...where }, ...options },
     )
+    if (count === 1) await noteHistory(scope, 'jobs', where.id, what)
     return count === 1
   }
   /** Rows with their applications, in the order of the rows, however many in three questions. */
@@ -218,21 +225,23 @@ export function jobsRepository({
     insert: async (id, fields, list) => {
       await jobs.create({ organizationId, id, ...columns(fields), version: 1 }, options)
       await replaceApplications(id, list)
+      await noteHistory(scope, 'jobs', id, 'made')
     },
     update: async (id, version, fields, list) => {
       const written = await write(
         { ...columns(fields), version: version + 1 },
         { id, version, deletedAt: null },
+        'changed',
       )
       if (written) await replaceApplications(id, list)
       return written
     },
     setState: async (id, state) => {
-      await write({ state }, { id })
+      await write({ state }, { id }, 'changed')
     },
     remove: (id, version) =>
-      write({ version: version + 1, deletedAt: new Date() }, { id, version, deletedAt: null }),
-    restore: (id) => write({ deletedAt: null }, { id, deletedAt: { [Op.ne]: null } }),
+      write({ version: version + 1, deletedAt: new Date() }, { id, version, deletedAt: null }, 'deleted'),
+    restore: (id) => write({ deletedAt: null }, { id, deletedAt: { [Op.ne]: null } }, 'brought back'),
   }
 }
 

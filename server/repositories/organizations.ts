@@ -20,7 +20,7 @@ export interface OrganizationsRepository {
   /** Makes a crew of one's own; a repeat of the same id changes nothing. */
   readonly create: (organization: NewOrganization, timeZone: string) => Promise<Organization>
   readonly createSample: (
-    organization: Omit<Organization, 'kind' | 'version'>,
+    organization: Omit<Organization, 'kind' | 'version' | 'peopled'>,
     transaction: Transaction,
   ) => Promise<void>
   /** Takes the sample off the list, so that a fresh one may be made. */
@@ -83,6 +83,7 @@ const plain = ({
   timeZone,
   clockShift,
   settings,
+  peopled,
 }: OrganizationModel): Organization => ({
   id,
   version,
@@ -93,4 +94,5 @@ const plain = ({
   timeZone,
   clockShift: Number(clockShift),
   settings: v.parse(SettingsSchema, settings ?? {}),
+  peopled: peopled ?? false,
 })

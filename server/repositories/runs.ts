@@ -85,7 +85,7 @@ export function runsRepository({
   }
 }
 
-const plain = ({ id, deviceId, sequence, counter, kind, payload, at, deviceAt }: RunEventModel) =>
+const plain = ({ id, deviceId, sequence, counter, kind, payload, at, deviceAt, person }: RunEventModel) =>
   ({
     id,
     deviceId,
@@ -95,4 +95,5 @@ const plain = ({ id, deviceId, sequence, counter, kind, payload, at, deviceAt }:
     payload,
     at: at.toISOString(),
     ...(deviceAt && { deviceAt: deviceAt.toISOString() }),
+    ...(person && { person }),
   }) as RunEvent

@@ -3,6 +3,12 @@ import type { Database } from '../database/connection'
 
 export type { Transaction }
 
+/** Whose name stands on what is changed. */
+export interface Actor {
+  readonly id: string
+  readonly name: string
+}
+
 /**
  * What every repository works in: one database, one organization, and the transaction in hand if there is
  * one.
@@ -11,6 +17,8 @@ export interface Scope {
   readonly database: Database
   readonly organizationId: string
   readonly options: { readonly transaction: Transaction | null }
+  /** Who asks; undefined where nobody signs in. */
+  readonly actor?: Actor | undefined
 }
 
 /** A place in a sorted list, after which the next page begins: the value sorted by, and the id. */

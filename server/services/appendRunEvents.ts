@@ -7,7 +7,9 @@ import { foldRun, type RunRecord } from '#core/run/foldRun'
 import { freezePlan } from '#core/run/freezePlan'
 import { laidDown, ledgerChange } from '#core/run/laidDown'
 import { reentryEnds } from '#core/run/reentry'
-import type { FrozenPlan, RunEvent } from '#core/run/runEvent'
+import { licenceStanding } from '#core/people/licence'
+import { needsCounterSign } from '#core/people/roles'
+import type { EventPerson, FrozenPlan, RunEvent } from '#core/run/runEvent'
 import { worstVerdict } from '#core/run/verdict'
 import { stillToBook } from '#core/stock/stillToBook'
 import { openWorkingBook } from '#core/working/working'
@@ -33,6 +35,8 @@ export interface RunHouse {
   readonly rules?: CrewRules
   /** The organization's now, ISO instant: no event is later than its receipt. */
   readonly received: string
+  /** Who sends them, where people sign in: the name stands on each event. */
+  readonly person?: EventPerson
 }
 
 /**
@@ -56,12 +60,13 @@ export async function appendRunEvents(
       const before = await inside.runs.events(applicationId)
       const fresh = await newAmong(inside, applicationId, before, events)
       refuseAgain(before, fresh)
+      refuseCounterSign(before, fresh, of)
       const timed = fresh.map((event) => atServerTime(event, sentAt, of.received))
       const planned = timed.find(({ kind }) => kind === 'planned')
       const frozen = planned && (await freeze(inside, job, application, of.dayOf(planned.at), of))
       await inside.runs.append(
         applicationId,
-        timed.map((event) => withPayload(event, frozen)),
+        timed.map((event) => ({ ...withPayload(event, frozen), ...(of.person && { person: of.person }) })),
       )
       const stored = await inside.runs.events(applicationId)
       const record = foldRun(stored)
@@ -122,6 +127,25 @@ function refuseAgain(before: readonly RunEvent[], fresh: readonly NewRunEvent[])
     throw failure('locked', 'This run has begun already, here or on another device: open it again.')
 }
 
+/** A licensed person other than the one who did the work puts their name to it, once it is finished. */
+function refuseCounterSign(
+  before: readonly RunEvent[],
+  fresh: readonly NewRunEvent[],
+  { person, dayOf, received }: RunHouse,
+): void {
+  if (!fresh.some(({ kind }) => kind === 'countersigned')) return
+  const finished = before.find(({ kind }) => kind === 'finished')
+  if (!finished) throw failure('invalid', 'Only a finished run is counter-signed.')
+  if (!person || needsCounterSign(person.role) || finished.person?.id === person.id)
+    throw failure('not-allowed', 'Somebody else counter-signs this: a licensed owner or technician.')
+  const standing = licenceStanding(person.licence, person.licenceEnds, dayOf(received))
+  if (standing === 'none' || standing === 'ended')
+    throw failure(
+      'not-ready',
+      'Counter-signing needs a licence that is valid today: put yours in under People.',
+    )
+}
+
 /** The server's time counts; the device's own is kept beside it where the two differ. */
 function atServerTime(event: NewRunEvent, sentAt: string | undefined, received: string): TimedEvent {
   const at = eventTime(event.at, sentAt, received)
@@ -132,7 +156,7 @@ function atServerTime(event: NewRunEvent, sentAt: string | undefined, received: 
 type TimedEvent = NewRunEvent & { readonly deviceAt?: string }
 
 function withPayload(event: TimedEvent, frozen: FrozenPlan | undefined): RunEvent {
-  if (event.kind === 'started') return { ...event, payload: {} }
+  if (event.kind === 'started' || event.kind === 'countersigned') return { ...event, payload: {} }
   if (event.kind !== 'planned') return event as RunEvent
   if (!frozen) throw new Error('a plan was not frozen before its event')
   return { ...event, payload: frozen }

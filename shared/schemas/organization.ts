@@ -7,6 +7,7 @@ import {
   type LocalRule,
   type MixNote,
 } from '#core/rules/localRule'
+import type { Role } from '#core/people/roles'
 import { UNIT_SYSTEMS, type UnitSystem } from '#core/quantity/systems'
 import { Line, Notes, Uuid, Version } from './texts'
 
@@ -128,6 +129,8 @@ export interface Organization {
   readonly timeZone: string
   /** Milliseconds its clock runs ahead of the real one; the sample's is shifted, an own crew's is 0. */
   readonly clockShift: number
+  /** It has people, who sign in; else it is open to whoever sits at this machine, and to nobody else. */
+  readonly peopled: boolean
   readonly settings: Omit<Settings, 'house' | 'local' | 'mixes'> & {
     readonly house: House
     readonly local: readonly LocalRule[]
@@ -138,5 +141,7 @@ export interface Organization {
 /** The organization in hand and those one can change to. */
 export interface OrganizationChoice {
   readonly current: Organization
+  /** What whoever asks may do in it. */
+  readonly role: Role
   readonly all: readonly { readonly id: string; readonly name: string; readonly kind: Organization['kind'] }[]
 }

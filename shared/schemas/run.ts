@@ -69,6 +69,7 @@ export const NewRunEventSchema = v.variant('kind', [
   v.strictObject({ ...stamp, kind: v.literal('used'), payload: Used }),
   v.strictObject({ ...stamp, kind: v.literal('finished'), payload: Details }),
   v.strictObject({ ...stamp, kind: v.literal('corrected'), payload: Corrected }),
+  v.strictObject({ ...stamp, kind: v.literal('countersigned') }),
 ])
 export type NewRunEvent = v.InferOutput<typeof NewRunEventSchema>
 

@@ -1,11 +1,10 @@
 import { v7 as uuid } from 'uuid'
 import pg from 'pg'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
-import { sampleCrew } from '../../demo/sampleCrew'
-import type { ApplicationDraft } from '../../core/draft/applicationDraft'
 import type { Job, SaveJob } from '../../shared/schemas/job'
 import type { NewRunEvent, RecordPage, Run } from '../../shared/schemas/run'
 import { clientOf, type Client } from '../support/client'
+import { documentOf, newJob, runEvents, sample, stamp } from '../support/jobs'
 import { query, serve, type Served } from '../support/serve'
 
 let served: Served
@@ -20,28 +19,6 @@ beforeAll(async () => {
 })
 afterAll(() => served.stop())
 
-const sample = sampleCrew().jobs.find(({ purpose }) => purpose === 'Spring feed, front strips')
-  ?.applications[0]
-/** This crew has none of the sample's library. */
-const withoutSources = ({ lawns, products, ...document }: ApplicationDraft): ApplicationDraft => ({
-  ...document,
-  lawns: lawns.map(({ source: _, ...lawn }) => lawn),
-  products: products.map(({ source: _, ...product }) => product),
-})
-const documentOf = (job: SaveJob): ApplicationDraft => job.applications[0]?.document as ApplicationDraft
-const newJob = (fields: Partial<SaveJob> = {}): SaveJob => {
-  if (!sample) throw new Error('no sample job')
-  return {
-    version: 0,
-    site: 'Cooperage Row',
-    siteId: null,
-    purpose: 'feed',
-    plannedFor: '2026-05-06',
-    state: 'planned',
-    applications: [{ id: uuid(), document: withoutSources(sample.document) }],
-    ...fields,
-  }
-}
 const codeOf = (body: unknown) => (body as { error: { code: string } }).error.code
 
 describe('saving', () => {
@@ -105,36 +82,12 @@ describe('saving', () => {
   })
 })
 
-const stamp = (sequence: number, deviceId: string) => ({
-  id: uuid(),
-  deviceId,
-  sequence,
-  counter: sequence,
-  at: '2026-05-06T12:00:00.000Z',
-})
 async function runJob(job: SaveJob, left = 3) {
   const id = uuid()
   const device = uuid()
   await client.put(`/crew/jobs/${id}`, job)
   const productId = documentOf(job).products[0]?.id ?? ''
-  const events: NewRunEvent[] = [
-    { kind: 'planned', ...stamp(1, device) },
-    { kind: 'started', ...stamp(2, device) },
-    {
-      kind: 'used',
-      ...stamp(3, device),
-      payload: {
-        treated: { value: 3930, unit: 'ft2' },
-        putIn: [{ productId, amount: { value: 16.35, unit: 'lb' } }],
-        left: { value: left, unit: 'lb' },
-      },
-    },
-    {
-      kind: 'finished',
-      ...stamp(4, device),
-      payload: { by: 'T. Arkwright', licence: '', target: '', weather: '', remarks: '' },
-    },
-  ]
+  const events = runEvents(device, productId, left)
   return {
     id,
     device,

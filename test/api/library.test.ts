@@ -434,7 +434,9 @@ test('every route answers another crew with 404 for what is not its own', async 
     'calibrations.post': { calibrations: [{ id: uuid(), document: aCalibration('').document }] },
   }
   let walked = 0
-  for (const file of files.filter((name) => name.includes('[id]'))) {
+  // People, invitations and history are walked where people are told apart (people.test).
+  const rows = files.filter((name) => name.includes('[id]') && !/^(people|invitations|history)/.test(name))
+  for (const file of rows) {
     const [, route = '', method = ''] = /^(.*?)(?:\/index)?\.(get|put|post|delete)\.ts$/.exec(file) ?? []
     expect(method, file).not.toBe('')
     // A PUT makes a row of one's own: that it leaves the other's alone is asserted for itself below.

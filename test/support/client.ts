@@ -11,7 +11,7 @@ export interface Answer {
  * the crew that is open in it.
  */
 export function clientOf(url: string) {
-  let cookie = ''
+  const cookies = new Map<string, string>()
   const openCrew = async () => {
     const { body } = await request('GET', '/api/organizations')
     return (body as OrganizationChoice).current.id
@@ -31,14 +31,16 @@ export function clientOf(url: string) {
       method,
       headers: {
         ...(body === undefined ? {} : { 'content-type': 'application/json' }),
-        ...(cookie && { cookie }),
+        ...(cookies.size > 0 && {
+          cookie: [...cookies].map(([name, value]) => `${name}=${value}`).join('; '),
+        }),
         ...headers,
       },
       ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
     })
-    const set = answer.headers.get('set-cookie')
-    if (set) {
-      cookie = set.split(';')[0] ?? ''
+    for (const set of answer.headers.getSetCookie()) {
+      const [, name, value] = /^([^=]+)=([^;]*)/.exec(set) ?? []
+      if (name && value !== undefined) cookies.set(name, value)
     }
     const text = await answer.text()
     return {

@@ -33,7 +33,11 @@ export async function query(url: string, sql: string, values: unknown[] = []): P
   }
 }
 
-export async function serve(databaseUrl?: string): Promise<Served> {
+/** @param more what its environment holds besides: a name of its own opens it to other machines */
+export async function serve(
+  databaseUrl?: string,
+  more: Readonly<Record<string, string>> = {},
+): Promise<Served> {
   const database = databaseUrl ?? (await freshDatabase())
   const port = await freePort()
   const url = `http://127.0.0.1:${port}`
@@ -47,6 +51,7 @@ export async function serve(databaseUrl?: string): Promise<Served> {
       HOST: '127.0.0.1',
       NITRO_PORT: String(port),
       NITRO_HOST: '127.0.0.1',
+      ...more,
     },
     stdio: ['ignore', 'pipe', 'pipe'],
   })

@@ -1,5 +1,6 @@
 import type { Organization } from '#shared/schemas/organization'
 import { currentDatabase } from '../../database/current'
+import { isAtHome } from '../../http/access'
 import { failure } from '../../http/failure'
 import { keepOrganization } from '../../http/organizationCookie'
 import { organizationsRepository } from '../../repositories/organizations'
@@ -7,6 +8,7 @@ import { reopenSample } from '../../services/seedSample'
 
 /** Opens the sample afresh on its morning; the old one is kept, but no longer offered. */
 export default defineEventHandler(async (event): Promise<Organization> => {
+  if (!event.context.person && !isAtHome(event)) throw failure('sign-in', 'Sign in first.')
   const { database } = currentDatabase()
   await reopenSample(database)
   const sample = (await organizationsRepository(database).all()).find(({ kind }) => kind === 'sample')

@@ -5,6 +5,7 @@ import { trials } from './004-trials'
 import { drivingOrder } from './005-driving-order'
 import { refusals } from './006-refusals'
 import { deviceTime } from './007-device-time'
+import { people } from './008-people'
 import type { Migration } from './migration'
 
 /**
@@ -19,4 +20,5 @@ export const MIGRATIONS: readonly Migration[] = [
   drivingOrder,
   refusals,
   deviceTime,
+  people,
 ]

@@ -1,4 +1,5 @@
 import { NewRunEventsSchema } from '#shared/schemas/run'
+import { personOf } from '../../../../../http/personOf'
 import { readBodyAs, readId } from '../../../../../http/readBody'
 import { organizationOf, repositoriesOf } from '../../../../../http/repositoriesOf'
 import { appendRunEvents } from '../../../../../services/appendRunEvents'
@@ -12,6 +13,7 @@ export default defineEventHandler(async (event) => {
     house: organization.settings.house,
     rules: organization.settings,
     received: nowFor(organization).toISOString(),
+    ...personOf(event),
     dayOf: (instant) => dayFor(organization, new Date(instant)),
   })
 })

@@ -4,9 +4,10 @@ import { repositoriesOf } from '../../../../../http/repositoriesOf'
 
 export default defineEventHandler(async (event) => {
   const id = readId(event)
-  const { jobs } = repositoriesOf(event)
-  await jobs.restore(id)
-  const job = await jobs.find(id)
+  const job = await repositoriesOf(event).transaction(async ({ jobs }) => {
+    await jobs.restore(id)
+    return jobs.find(id)
+  })
   if (!job) throw failure('not-found', 'There is no such job.')
   return job
 })

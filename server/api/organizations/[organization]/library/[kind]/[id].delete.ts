@@ -7,6 +7,6 @@ export default defineEventHandler(async (event) => {
   const rows = libraryKindOf(event)
   const id = readId(event)
   const { version } = await readBodyAs(event, RemoveSchema)
-  await rows.remove(repositoriesOf(event), id, version)
+  await repositoriesOf(event).transaction((inside) => rows.remove(inside, id, version))
   return { id }
 })

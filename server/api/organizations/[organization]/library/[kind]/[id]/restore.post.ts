@@ -8,7 +8,7 @@ export default defineEventHandler(async (event) => {
   const rows = libraryKindOf(event)
   const id = readId(event)
   const repositories = repositoriesOf(event)
-  await rows.restore(repositories, id)
+  await repositories.transaction((inside) => rows.restore(inside, id))
   const row = await rows.find(repositories, id)
   if (!row) throw failure('not-found', `There is no such ${rows.what}.`)
   return row
