@@ -64,6 +64,18 @@ export default defineAppConfig({
         title: 'font-serif text-xl',
       },
     },
+    formField: {
+      slots: { label: 'font-normal text-[13px] text-(--soft)', help: 'text-[13px]', error: 'text-(--stop)' },
+    },
+    input: {
+      slots: { base: 'rounded-[3px] text-[15px]' },
+      variants: { variant: { outline: 'bg-(--sheet) ring-(--field-rule) text-(--ink)' } },
+    },
+    select: {
+      slots: { base: 'rounded-[3px] text-[15px]' },
+      variants: { variant: { outline: 'bg-(--sheet) ring-(--field-rule) text-(--ink)' } },
+    },
+    table: { slots: { td: 'text-(--ink)' } },
     commandPalette: { slots: { input: 'text-base' } },
   },
 })

@@ -5,10 +5,11 @@ import { join } from 'node:path'
 import { ensureBuilt } from './setup/build.mjs'
 import { openCluster } from './setup/cluster.mjs'
 import { ensurePostgres } from './setup/debian.mjs'
-import { dumpDatabase, schemaStanding } from './setup/dump.mjs'
+import { countPeople, dumpDatabase, schemaStanding } from './setup/dump.mjs'
 import { checkGivenDatabase } from './setup/givenDatabase.mjs'
 import { checkNode, ensurePackages } from './setup/packages.mjs'
 import { runMain, say, step, Stop } from './setup/say.mjs'
+import { secretsOf } from './setup/secrets.mjs'
 import { claimStart, superviseServer, takeOver } from './setup/server.mjs'
 import { portState, readSettings } from './setup/settings.mjs'
 
@@ -28,8 +29,23 @@ await runMain(async () => {
   const cluster = settings.databaseUrl ? undefined : await openCluster(settings)
   if (!cluster) mkdirSync(data, { recursive: true })
   const databaseUrl = cluster?.url ?? settings.databaseUrl ?? ''
+  if (settings.beyond && (await countPeople(databaseUrl)) === 0) {
+    await cluster?.stop()
+    throw new Stop(
+      'HOST or HECTARUM_HOSTS lets other machines in, and nobody signs in yet. Start once without them, ' +
+        'begin a crew, and become its owner under Settings, People.',
+    )
+  }
   await dumpBeforeMigrating(databaseUrl, data)
-  const server = superviseServer({ data, host, port, databaseUrl })
+  const secrets = secretsOf(data)
+  const server = superviseServer({
+    data,
+    host,
+    port,
+    databaseUrl,
+    secrets,
+    ...(settings.tls && { tls: settings.tls }),
+  })
   let stopping = false
   const stop = async () => {
     if (stopping) return
@@ -45,7 +61,10 @@ await runMain(async () => {
   try {
     await server.healthy()
     release()
-    say(`\nHectarum is at ${server.address}  (Ctrl-C stops it)\n`)
+    say(`\nHectarum is at ${server.address}  (Ctrl-C stops it)`)
+    if ((await countPeople(databaseUrl)) === 0)
+      say(`Nobody signs in yet. Code for the first owner of a crew of yours: ${secrets.ownerCode}`)
+    say('')
     await server.gaveUp
   } catch (error) {
     if (stopping) return

@@ -14,7 +14,8 @@ const commands = useCommands({
   },
 })
 useCommandKeys(commands)
-await crew.load()
+const own = useSelfStore()
+await Promise.all([crew.load(), own.load()])
 const printing = computed(() => useRoute().meta.bare === true)
 </script>
 

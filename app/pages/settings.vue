@@ -7,7 +7,11 @@ import type { Organization, SaveOrganization, Settings } from '#shared/schemas/o
 /** What a crew settles once: name, licence, clock, currency, house rules. It saves itself as it is typed. */
 useHead({ title: 'Settings · Hectarum' })
 const crew = useCrewStore()
-const zones = Intl.supportedValuesOf('timeZone')
+const own = useSelfStore()
+/** The one that is set may be an older name, which a browser does not list. */
+const zones = computed(() => [
+  ...new Set([crew.organization?.timeZone ?? '', ...Intl.supportedValuesOf('timeZone')].filter(Boolean)),
+])
 
 interface Entries {
   readonly version: number
@@ -120,6 +124,7 @@ useScreenCommands(() => [{ id: 'save', label: 'Save the settings now', key: 'ctr
       <h1>Settings</h1>
       <SaveMark :state="saveState" />
     </header>
+    <p v-if="!own.may('govern')" class="mt-2">Owners of the crew change these.</p>
     <p v-if="loadProblem" role="alert">{{ loadProblem }}</p>
     <ConflictBar
       v-if="draft && saveState.kind === 'conflict'"
@@ -130,80 +135,84 @@ useScreenCommands(() => [{ id: 'save', label: 'Save the settings now', key: 'ctr
       @keep="keepMine"
       @take="takeTheirs"
     />
-    <form v-if="draft" class="mt-3 max-w-4xl space-y-5" @submit.prevent="save">
-      <section class="grid gap-3 sm:grid-cols-2" aria-label="The crew">
-        <LabelledField v-slot="{ id }" label="Name of the crew"
-          ><input
-            :id="id"
-            :value="draft.name"
-            @input="change({ name: text($event) })"
-            class="field"
-            maxlength="120"
-        /></LabelledField>
-        <LabelledField v-slot="{ id }" label="Licence number, as on records"
-          ><input
-            :id="id"
-            :value="draft.licence"
-            @input="change({ licence: text($event) })"
-            class="field"
-            maxlength="200"
-        /></LabelledField>
-        <LabelledField v-slot="{ id }" label="Units to begin with"
-          ><select
-            :id="id"
-            :value="draft.units"
-            @change="change({ units: text($event) as Organization['units'] })"
-            class="field"
-          >
-            <option v-for="system in UNIT_SYSTEMS" :key="system" :value="system">
-              {{ SYSTEM_UNITS[system].name }}
-            </option>
-          </select></LabelledField
-        >
-        <LabelledField v-slot="{ id }" label="Time zone"
-          ><select
-            :id="id"
-            :value="draft.timeZone"
-            @change="change({ timeZone: text($event) })"
-            class="field"
-          >
-            <option v-for="zone in zones" :key="zone">{{ zone }}</option>
-          </select></LabelledField
-        >
-        <LabelledField v-slot="{ id }" label="Currency, three letters"
-          ><input
-            :id="id"
-            :value="draft.currency"
-            @input="change({ currency: text($event) })"
-            class="field"
-            maxlength="3"
-        /></LabelledField>
-        <LabelledField v-slot="{ id }" label="Poison centre or emergency line"
-          ><input
-            :id="id"
-            :value="draft.poisonCentre"
-            @input="change({ poisonCentre: text($event) })"
-            class="field"
-            maxlength="200"
-        /></LabelledField>
-      </section>
-      <section aria-labelledby="house-title">
-        <h2 id="house-title">House rules</h2>
-        <p class="soft small">The label and local rules stand above these.</p>
-        <div class="mt-2 grid gap-3 sm:grid-cols-2">
-          <LabelledField v-for="[name, label] in HOUSE" :key="name" v-slot="{ id }" :label="label"
+    <form v-if="draft" class="mt-3 max-w-4xl" @submit.prevent="save">
+      <fieldset :disabled="!own.may('govern')" class="space-y-5">
+        <section class="grid gap-3 sm:grid-cols-2" aria-label="The crew">
+          <LabelledField v-slot="{ id }" label="Name of the crew"
             ><input
               :id="id"
-              :value="draft[name]"
+              :value="draft.name"
+              @input="change({ name: text($event) })"
               class="field"
-              @input="change({ [name]: text($event) })"
-              inputmode="decimal"
-              maxlength="8"
+              maxlength="120"
           /></LabelledField>
-        </div>
-      </section>
-      <LocalRules :model-value="draft.local" @update:model-value="change({ local: $event })" />
-      <MixNotes :model-value="draft.mixes" @update:model-value="change({ mixes: $event })" />
+          <LabelledField v-slot="{ id }" label="Licence number, as on records"
+            ><input
+              :id="id"
+              :value="draft.licence"
+              @input="change({ licence: text($event) })"
+              class="field"
+              maxlength="200"
+          /></LabelledField>
+          <LabelledField v-slot="{ id }" label="Units to begin with"
+            ><select
+              :id="id"
+              :value="draft.units"
+              @change="change({ units: text($event) as Organization['units'] })"
+              class="field"
+            >
+              <option v-for="system in UNIT_SYSTEMS" :key="system" :value="system">
+                {{ SYSTEM_UNITS[system].name }}
+              </option>
+            </select></LabelledField
+          >
+          <LabelledField v-slot="{ id }" label="Time zone"
+            ><select
+              :id="id"
+              :value="draft.timeZone"
+              @change="change({ timeZone: text($event) })"
+              class="field"
+            >
+              <option v-for="zone in zones" :key="zone">{{ zone }}</option>
+            </select></LabelledField
+          >
+          <LabelledField v-slot="{ id }" label="Currency, three letters"
+            ><input
+              :id="id"
+              :value="draft.currency"
+              @input="change({ currency: text($event) })"
+              class="field"
+              maxlength="3"
+          /></LabelledField>
+          <LabelledField v-slot="{ id }" label="Poison centre or emergency line"
+            ><input
+              :id="id"
+              :value="draft.poisonCentre"
+              @input="change({ poisonCentre: text($event) })"
+              class="field"
+              maxlength="200"
+          /></LabelledField>
+        </section>
+        <section aria-labelledby="house-title">
+          <h2 id="house-title">House rules</h2>
+          <p class="soft small">The label and local rules stand above these.</p>
+          <div class="mt-2 grid gap-3 sm:grid-cols-2">
+            <LabelledField v-for="[name, label] in HOUSE" :key="name" v-slot="{ id }" :label="label"
+              ><input
+                :id="id"
+                :value="draft[name]"
+                class="field"
+                @input="change({ [name]: text($event) })"
+                inputmode="decimal"
+                maxlength="8"
+            /></LabelledField>
+          </div>
+        </section>
+        <LocalRules :model-value="draft.local" @update:model-value="change({ local: $event })" />
+        <MixNotes :model-value="draft.mixes" @update:model-value="change({ mixes: $event })" />
+      </fieldset>
     </form>
+    <PeopleSection class="mt-8 max-w-4xl" />
+    <WholeCrew v-if="crew.organization?.kind === 'own' && own.may('govern')" class="mt-8 max-w-4xl" />
   </main>
 </template>

@@ -23,6 +23,11 @@ export const useCrewStore = defineStore('crew', () => {
     }
   }
 
+  /** Nobody is signed in any more: nothing of the crew stays on the screen. */
+  function leave() {
+    choice.value = undefined
+  }
+
   /** The organization as it was just stored. */
   function take(organization: Organization) {
     if (choice.value) choice.value = { ...choice.value, current: organization }
@@ -87,6 +92,7 @@ export const useCrewStore = defineStore('crew', () => {
     organization,
     units,
     load,
+    leave,
     take,
     change,
     start,

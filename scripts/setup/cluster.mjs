@@ -1,6 +1,6 @@
 // @ts-check
 import { spawn, spawnSync } from 'node:child_process'
-import { createHash, randomBytes } from 'node:crypto'
+import { createHash } from 'node:crypto'
 import {
   chmodSync,
   chownSync,
@@ -19,6 +19,7 @@ import { setTimeout as wait } from 'node:timers/promises'
 import { mustRun } from './command.mjs'
 import { postgresBin, postgresVersions } from './debian.mjs'
 import { PROJECT } from './paths.mjs'
+import { secretsOf } from './secrets.mjs'
 import { say, step, Stop } from './say.mjs'
 import { freePort } from './settings.mjs'
 
@@ -42,7 +43,7 @@ const isRoot = process.getuid?.() === 0
 export async function openCluster(settings) {
   const account = databaseAccount()
   const data = usableFolder(settings, account)
-  const password = secretOf(data)
+  const { password } = secretsOf(data)
   const folder = join(data, 'cluster')
   if (!existsSync(join(folder, 'PG_VERSION')))
     await step('Making the private database cluster', () => makeCluster(data, folder, password, account))
@@ -135,16 +136,6 @@ function prepareFolder(data, account) {
         ? 'it is not a folder'
         : message
   }
-}
-
-/** The database role's password, made once, readable by us alone. @param {string} data */
-function secretOf(data) {
-  const file = join(data, 'secret.json')
-  if (existsSync(file)) return /** @type {string} */ (JSON.parse(readFileSync(file, 'utf8')).password)
-  const password = randomBytes(24).toString('base64url')
-  writeFileSync(`${file}.new`, JSON.stringify({ password }), { mode: 0o600 })
-  renameSync(`${file}.new`, file)
-  return password
 }
 
 /**

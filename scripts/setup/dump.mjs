@@ -37,6 +37,24 @@ export const loadDump = (file, url) =>
   )
 
 /**
+ * How many people can sign in; none in a database from before there were any.
+ * @param {string} url
+ */
+export async function countPeople(url) {
+  const { default: pg } = await import('pg')
+  const client = new pg.Client({ connectionString: url })
+  await client.connect()
+  try {
+    const { rows } = await client.query(`SELECT to_regclass('public.people') IS NOT NULL AS there`)
+    if (!rows[0]?.there) return 0
+    const counted = await client.query('SELECT count(*)::int AS n FROM people')
+    return Number(counted.rows[0]?.n ?? 0)
+  } finally {
+    await client.end()
+  }
+}
+
+/**
  * How far a database's schema is behind this version: migrations it has, and migrations there are. Undefined
  * for one that holds nothing yet.
  * @param {string} url

@@ -2,6 +2,8 @@
 import { spawn } from 'node:child_process'
 import { createHash } from 'node:crypto'
 import { existsSync, linkSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import { get as httpGet } from 'node:http'
+import { get as httpsGet } from 'node:https'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { setTimeout as wait } from 'node:timers/promises'
@@ -102,10 +104,14 @@ function isOurs(pid, program) {
 
 /**
  * Runs the server and starts it again, with back-off, for as long as nobody stops it.
- * @param {{ data: string, host: string, port: number, databaseUrl: string }} settings
+ * @param {{
+ *   data: string, host: string, port: number, databaseUrl: string, secrets: import("./secrets.mjs").Secrets
+ *,
+ *   tls?: { cert: string, key: string }
+ * }} settings
  */
-export function superviseServer({ data, host, port, databaseUrl }) {
-  const address = `http://${host.includes(':') ? `[${host}]` : host}:${port}`
+export function superviseServer({ data, host, port, databaseUrl, secrets, tls }) {
+  const address = `${tls ? 'https' : 'http'}://${host.includes(':') ? `[${host}]` : host}:${port}`
   let stopping = false
   /** @type {import('node:child_process').ChildProcess | undefined} */
   let child
@@ -127,6 +133,9 @@ export function superviseServer({ data, host, port, databaseUrl }) {
         PORT: String(port),
         NITRO_HOST: host,
         NITRO_PORT: String(port),
+        NUXT_SESSION_PASSWORD: secrets.session,
+        HECTARUM_OWNER_CODE: secrets.ownerCode,
+        ...(tls && { NITRO_SSL_CERT: tls.cert, NITRO_SSL_KEY: tls.key }),
       },
       stdio: 'inherit',
     })
@@ -164,14 +173,22 @@ export function superviseServer({ data, host, port, databaseUrl }) {
 /** @param {string} address */
 async function untilHealthy(address) {
   for (let tries = 0; tries < 600; tries++) {
-    const ok = await fetch(`${address}/api/health`).then(
-      (answer) => answer.ok,
-      () => false,
-    )
+    const ok = await isHealthy(address)
     if (ok) return
     await wait(100)
   }
   throw new Stop(
     'The server runs but does not become healthy within a minute; what it printed above says why.',
   )
+}
+
+/** Asked on this machine: our own certificate need not be known to it. @param {string} address */
+function isHealthy(address) {
+  const ask = address.startsWith('https:') ? httpsGet : httpGet
+  return new Promise((resolve) => {
+    ask(`${address}/api/health`, { rejectUnauthorized: false }, (answer) => {
+      answer.resume()
+      resolve(answer.statusCode === 200)
+    }).once('error', () => resolve(false))
+  })
 }

@@ -2,6 +2,7 @@ import type { GenericSchema } from 'valibot'
 import {
   ChangeMemberSchema,
   ChangePassphraseSchema,
+  DeleteCrewSchema,
   FirstOwnerSchema,
   JoinSchema,
   NewInvitationSchema,
@@ -47,6 +48,10 @@ export function peoplePaths({ body, answer, errors, id }: Writing): Described {
     },
     [`${crew}/invitations`]: { post: takes('an invitation with its code', NewInvitationSchema, 403, 422) },
     [`${crew}/invitations/{id}`]: { parameters: [id], delete: tells('an invitation withdrawn') },
+    [`${crew}/whole`]: {
+      get: tells('everything of the crew, a line of JSON for each row'),
+      delete: takes('the crew gone for good', DeleteCrewSchema, 403, 409),
+    },
     [`${crew}/history/{id}`]: { parameters: [id], get: tells('who changed one thing, and when') },
   }
 }

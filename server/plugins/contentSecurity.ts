@@ -1,4 +1,5 @@
 import { createHash } from 'node:crypto'
+import { isEncrypted } from '../http/access'
 
 /**
  * The shell's own inline scripts are let through by their hash; nothing else inline, nothing from elsewhere.
@@ -36,6 +37,8 @@ export default defineNitroPlugin((nitro) => {
   nitro.hooks.hook('request', (event) => {
     const { res } = event.node
     for (const [name, value] of ON_EVERY_ANSWER) res.setHeader(name, value)
+    // A browser that came by https once does not come without again.
+    if (isEncrypted(event)) res.setHeader('strict-transport-security', 'max-age=31536000')
     if (event.path.startsWith('/api/')) res.setHeader('cache-control', 'no-store')
   })
   if (import.meta.dev) {

@@ -24,6 +24,7 @@ import { runsRepository, type RunsRepository } from './runs'
 import { historyRepository, type HistoryRepository } from './history'
 import { membersRepository, type MembersRepository } from './members'
 import type { Actor, Scope } from './scope'
+import { wholeCrewRepository, type WholeCrewRepository } from './wholeCrew'
 import { withRetries } from './withRetries'
 import { areasRepository, sitesRepository, type AreasRepository, type SitesRepository } from './sites'
 
@@ -49,6 +50,7 @@ export interface Repositories {
   readonly refusals: RefusalsRepository
   readonly members: MembersRepository
   readonly history: HistoryRepository
+  readonly wholeCrew: WholeCrewRepository
 }
 
 export function forOrganization(
@@ -83,5 +85,6 @@ export function forOrganization(
     refusals: refusalsRepository(scope),
     members: membersRepository(scope),
     history: historyRepository(scope),
+    wholeCrew: wholeCrewRepository(scope),
   }
 }

@@ -39,6 +39,9 @@ export type SavePerson = v.InferOutput<typeof SavePersonSchema>
 export const NewInvitationSchema = v.strictObject({ id: Uuid, role: v.picklist(ROLES) })
 export const ChangeMemberSchema = v.strictObject({ role: v.picklist(ROLES) })
 
+/** A crew is deleted by repeating its name. */
+export const DeleteCrewSchema = v.strictObject({ name: v.pipe(v.string(), v.maxLength(200)) })
+
 /** A person as the crew and the person see them; never what they sign in with. */
 export interface Person {
   readonly id: string

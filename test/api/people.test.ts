@@ -254,6 +254,50 @@ test('what changed and who changed it is kept with each thing, a line for a stre
   await expect(query(databaseUrl, 'DELETE FROM history')).rejects.toThrow(/append-only/)
 })
 
+test('a crew is exported whole and deleted whole, by its owner and by its name', async () => {
+  const id = uuid()
+  const own = clients.get('technician')!
+  await own.post('/api/organizations', { id, name: 'Short-lived', units: 'us-1000' })
+  const crew = `/api/organizations/${id}`
+  const siteId = uuid()
+  await own.put(`${crew}/library/sites/${siteId}`, aSite('Gone soon'))
+  const job = newJob()
+  await own.put(`${crew}/jobs/${uuid()}`, job)
+  const events = runEvents(uuid(), documentOf(job).products[0]!.id)
+  await own.post(`${crew}/applications/${job.applications[0]!.id}/events`, { events })
+
+  const lines = ((await own.get(`${crew}/whole`)).body as string)
+    .trim()
+    .split('\n')
+    .map((line) => JSON.parse(line) as { table?: string })
+  expect(lines[0]).toEqual({ format: 'crew', schema: 1, name: 'Short-lived' })
+  expect(lines.at(-1)).toEqual({ rows: lines.length - 2 })
+  const tables = lines.map(({ table }) => table)
+  for (const table of [
+    'organizations',
+    'memberships',
+    'sites',
+    'jobs',
+    'applications',
+    'run_events',
+    'history',
+  ])
+    expect(tables, table).toContain(table)
+
+  expect((await own.delete(`${crew}/whole`, { name: 'Something else' })).status).toBe(400)
+  const deleted = await own.delete(`${crew}/whole`, { name: 'Short-lived' })
+  expect(deleted.status).toBe(200)
+  expect((await own.get(`${crew}/jobs`)).status).toBe(404)
+  const { rows } = await query(
+    databaseUrl,
+    'SELECT count(*)::int AS n FROM run_events WHERE organization_id = $1',
+    [id],
+  )
+  expect(rows[0]).toEqual({ n: 0 })
+  // The others are all there.
+  expect((await own.get(at('/jobs'))).status).toBe(200)
+})
+
 test('an apprentice runs what others planned; a licensed person puts a name to it', async () => {
   const [technician, apprentice] = [clients.get('technician')!, clients.get('apprentice')!]
   const job = newJob()

@@ -1,6 +1,7 @@
 import { clientOf } from '../support/client'
 import { spawn, spawnSync, type ChildProcess } from 'node:child_process'
-import { chmodSync, mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import { chmodSync, mkdirSync, mkdtempSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs'
+import { get } from 'node:https'
 import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -173,6 +174,32 @@ describe('one start after another on the same data', () => {
   })
 })
 
+test('https by an authority of one’s own: a phone that has it installed finds nothing wrong', async () => {
+  const data = join(root, 'encrypted')
+  const env = { ...process.env, HECTARUM_DATA: data }
+  const made = spawnSync(process.execPath, ['scripts/authority.mjs', '127.0.0.1'], { cwd: PROJECT, env })
+  expect(made.status, made.stderr.toString()).toBe(0)
+  const tls = (name: string) => join(data, 'tls', name)
+  expect(statSync(tls('authority.key')).mode & 0o077).toBe(0)
+  const started = start({
+    HECTARUM_DATA: data,
+    HECTARUM_TLS_CERT: tls('server.crt'),
+    HECTARUM_TLS_KEY: tls('server.key'),
+  })
+  await until('healthy', async () => started.printed().includes('Hectarum is at https://'), 60)
+  expect(started.printed()).toMatch(/Code for the first owner[^:]*: \w{4}-\w{4}-\w{4}/)
+  const asked = (ca?: Buffer) =>
+    new Promise<string>((resolve) => {
+      get(`https://127.0.0.1:${port}/api/health`, ca ? { ca } : {}, ({ headers }) =>
+        resolve(String(headers['strict-transport-security'])),
+      ).once('error', ({ message }) => resolve(message))
+    })
+  expect(await asked(readFileSync(tls('authority.crt')))).toBe('max-age=31536000')
+  expect(await asked()).toMatch(/certificate|issuer/)
+  started.child.kill('SIGINT')
+  await started.ended
+})
+
 describe('refused in one sentence, before anything is changed', () => {
   const refused = async (env: Record<string, string>) => {
     const started = start({ HECTARUM_DATA: join(root, 'refused'), ...env })
@@ -197,7 +224,8 @@ describe('refused in one sentence, before anything is changed', () => {
 
   test.each<[string, Record<string, string>, RegExp]>([
     ['a port that is none', { PORT: 'x' }, /must be a number from 1 to 65535/],
-    ['open to the network without saying so', { HOST: '0.0.0.0' }, /HECTARUM_OPEN=1/],
+    ['other machines let in while nobody signs in', { HOST: '0.0.0.0' }, /become its owner under Settings/],
+    ['a certificate without its key', { HECTARUM_TLS_CERT: 'server.crt' }, /go together/],
     ['a database address that is none', { DATABASE_URL: 'mysql://x' }, /must look like postgres/],
     [
       'a database that does not answer',

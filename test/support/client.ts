@@ -6,6 +6,10 @@ export interface Answer {
   readonly headers: Headers
 }
 
+/** A file of lines of JSON is no JSON itself. */
+const isLines = ({ headers }: Response): boolean =>
+  headers.get('content-type')?.startsWith('application/x-ndjson') ?? false
+
 /**
  * A small client of the API with a cookie jar, as another browser would be. What lies under /crew belongs to
  * the crew that is open in it.
@@ -45,7 +49,7 @@ export function clientOf(url: string) {
     const text = await answer.text()
     return {
       status: answer.status,
-      body: text === '' ? undefined : JSON.parse(text),
+      body: text === '' ? undefined : isLines(answer) ? text : JSON.parse(text),
       headers: answer.headers,
     }
   }

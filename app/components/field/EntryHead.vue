@@ -10,6 +10,7 @@ const props = defineProps<{
   namePath?: string
   placeholder: string
   what: string
+  rowId: string
   fresh: boolean
   saveState: SaveState
   draft: object
@@ -18,6 +19,7 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ remove: []; keep: []; take: [] }>()
 const { set } = useForm()
+const own = useSelfStore()
 const input = useTemplateRef('input')
 onMounted(() => {
   if (props.fresh && props.name === '') input.value?.focus()
@@ -51,7 +53,8 @@ onMounted(() => {
         <p class="small flex flex-wrap items-baseline gap-x-4">
           <slot name="about" />
           <SaveMark :state="saveState" />
-          <button type="button" class="plain-button way-out" @click="emit('remove')">Delete</button>
+          <UButton v-if="own.may('govern')" label="Delete" variant="link" size="sm" @click="emit('remove')" />
+          <HistoryFold :row-id="rowId" />
         </p>
       </div>
       <slot />

@@ -8,6 +8,7 @@ import type { JobDraft } from '~/composables/job/useJobDraft'
 /** Where, what for, when; how it stands; and the one thing to do next. */
 const props = defineProps<{
   draft: JobDraft
+  jobId: string
   state: JobState
   saveState: SaveState
   action: string
@@ -23,6 +24,7 @@ const emit = defineEmits<{
   repeat: []
   remove: []
 }>()
+const own = useSelfStore()
 const listId = useId()
 const sites = shallowRef<SitePage['rows']>([])
 const WAIT_MS = 120
@@ -98,9 +100,14 @@ function name(typed: string) {
           Repeat
         </button>
         <a v-if="draft.version > 0" :href="file" download class="way-out">JSON</a>
-        <button v-if="!locked" type="button" class="plain-button way-out" @click="emit('remove')">
-          Delete
-        </button>
+        <UButton
+          v-if="!locked && own.may('govern')"
+          label="Delete"
+          variant="link"
+          size="sm"
+          @click="emit('remove')"
+        />
+        <HistoryFold v-if="draft.version > 0" :row-id="jobId" />
       </div>
     </div>
     <UButton label="Load sheet" @click="emit('loadSheet')" />

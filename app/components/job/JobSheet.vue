@@ -30,7 +30,8 @@ const emit = defineEmits<{
 
 const application = computed(() => props.draft.applications[props.index] ?? props.draft.applications[0]!)
 const own = computed(() => props.states[props.index] ?? 'planned')
-const locked = computed(() => props.state === 'running' || props.state === 'done')
+const person = useSelfStore()
+const locked = computed(() => props.state === 'running' || props.state === 'done' || !person.may('work'))
 const library = useLibraryStore()
 const { withAreas } = useFromLibrary()
 const changeAll = (applications: JobDraft['applications'], rest: Partial<JobDraft> = {}) =>
@@ -171,6 +172,7 @@ useScreenCommands(() => [
     <header class="head">
       <JobHead
         :draft="draft"
+        :job-id="id"
         :state="state"
         :save-state="saveState"
         :action="mainAction.label"

@@ -1,6 +1,9 @@
 <script setup lang="ts">
 import { showQuantity } from '#core/quantity/systems'
 import { areaSi } from '#core/quantity/quantity'
+import { dayText } from '#core/calendar/dayText'
+import { licenceStanding } from '#core/people/licence'
+import type { EventPerson } from '#core/run/runEvent'
 import type { CorrectionShown, RunRecord } from '#core/run/foldRun'
 import { rateLawns } from '../run/rateLawns'
 
@@ -13,6 +16,14 @@ const crew = useCrewStore()
 const shown = useShown()
 const when = (instant: string | undefined) =>
   instant ? instantText(instant, crew.organization?.timeZone) : 'not entered'
+/** Who was signed in, and how their licence stood on the day it was finished. */
+const personText = ({ name, role, licence, licenceEnds }: EventPerson) => {
+  const day = calendarDay(props.record.finishedAt ?? crew.now(), crew.organization?.timeZone)
+  const standing = licenceStanding(licence, licenceEnds, day)
+  const told = standing === 'none' ? 'no licence noted' : `licence ${licence}`
+  const ended = standing === 'ended' ? `, which had ended on ${dayText(licenceEnds)}` : ''
+  return `${name}, ${role}, ${told}${ended}`
+}
 const FIELDS: Readonly<Record<string, string>> = {
   treated: 'Lawn treated',
   left: 'Left',
@@ -75,6 +86,17 @@ const lawns = computed(() => {
       <dd>{{ record.details?.by || 'not entered' }}</dd>
       <dt>Licence</dt>
       <dd>{{ record.details?.licence || 'not entered' }}</dd>
+      <template v-if="record.person"
+        ><dt>Entered by</dt>
+        <dd>{{ personText(record.person) }}</dd></template
+      >
+      <template v-if="record.counterSigned"
+        ><dt>Counter-signed by</dt>
+        <dd>
+          {{ record.counterSigned.name }}, licence {{ record.counterSigned.licence }},
+          {{ when(record.counterSigned.at) }}
+        </dd></template
+      >
       <dt>Lawns</dt>
       <dd>{{ lawns }}</dd>
       <template v-if="record.frozen.checkPlots"
@@ -117,10 +139,15 @@ const lawns = computed(() => {
         <li v-for="(correction, i) in record.corrections" :key="i" class="rule-b py-1.5">
           <strong>{{ fieldName(correction.field) }}</strong>: <s>{{ entry(correction.was) }}</s> →
           {{ entry(correction.now) }}. {{ correction.reason }}
-          <span class="soft small">{{ when(correction.at) }}</span>
+          <span class="soft small"
+            >{{ correction.by ? `${correction.by}, ` : '' }}{{ when(correction.at) }}</span
+          >
         </li>
       </ol>
     </section>
+    <p v-if="record.awaitsCounterSign" role="status">
+      An apprentice carried this out: a licensed person has yet to counter-sign it.
+    </p>
     <p v-if="record.skew" class="small">{{ record.skew }}</p>
     <p v-if="record.gaps.length > 0" role="alert">
       Some entries of another device have not arrived yet; this record may change.

@@ -5,6 +5,7 @@ import { SYSTEM_UNITS, UNIT_SYSTEMS } from '#core/quantity/systems'
 /** The places that work, whose data this is, units, theme, and where the keys are. */
 const emit = defineEmits<{ find: []; keys: []; newCrew: [] }>()
 const crew = useCrewStore()
+const own = useSelfStore()
 const route = useRoute()
 const colorMode = useColorMode()
 /** On a phone the switches wait behind one word. */
@@ -49,6 +50,12 @@ const sampleDay = computed(() =>
           <option v-for="one in crew.choice?.all ?? []" :key="one.id" :value="one.id">{{ one.name }}</option>
           <option value="new">Start an empty crew …</option>
         </select>
+        <p v-if="own.person && !own.open">
+          <NuxtLink to="/you" class="way-out">{{ own.person.name }}</NuxtLink><span class="soft"
+            >, {{ crew.choice?.role }}</span
+          >
+        </p>
+        <p v-else class="soft">open at this machine, no sign-in</p>
         <p class="soft">
           <strong v-if="sampleDay" class="sample">{{ sampleDay }}</strong>{{ ' '
           }}<NuxtLink to="/settings" class="way-out">Settings</NuxtLink>

@@ -8,7 +8,10 @@ import type { JobDraft } from './useJobDraft'
 export function useNewJob() {
   const crew = useCrewStore()
   const { withAreas } = useFromLibrary()
+  const person = useSelfStore()
+  const notice = useNotice()
   const begin = async (draft: JobDraft) => {
+    if (!person.may('work')) return notice.say('Owners and technicians of this crew make jobs.')
     const id = uuid()
     await keepDraft(draftKey(crew.organization?.id, id), draft)
     await navigateTo(`/jobs/${id}`)

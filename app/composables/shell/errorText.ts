@@ -1,4 +1,4 @@
-import type { ErrorBody, ErrorCode } from '#shared/errorCodes'
+import type { ErrorBody, ErrorCode, ErrorIssue } from '#shared/errorCodes'
 
 interface FetchFailure {
   readonly data?: ErrorBody & { readonly current?: unknown }
@@ -17,3 +17,7 @@ export function errorText(error: unknown): string {
   if (issue) return issue.path === '' ? issue.message : `${issue.path}: ${issue.message}`
   return 'The server does not answer. What you typed is kept on this device.'
 }
+
+/** What is wrong, field by field. */
+export const errorIssues = (error: unknown): readonly ErrorIssue[] =>
+  (error as FetchFailure).data?.error?.issues ?? []

@@ -64,6 +64,7 @@ useScreenCommands(() => [{ id: 'copy', label: 'Copy this product', key: 'c', run
 <template>
   <main v-if="draft">
     <EntryHead
+      :row-id="id"
       :name="draft.name"
       name-path="name"
       placeholder="Name, as on the label"

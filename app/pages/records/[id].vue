@@ -13,6 +13,8 @@ const problem = ref<string>()
 const correcting = ref(false)
 const keep = useKeepCalibration()
 const crew = useCrewStore()
+const own = useSelfStore()
+const notice = useNotice()
 
 async function open() {
   try {
@@ -53,6 +55,17 @@ const calibration = computed(() => {
     : undefined
 })
 
+const { load: loadRun, append } = useRun(() => stored.value?.applicationId ?? '')
+async function counterSign() {
+  try {
+    await loadRun()
+    await append([{ kind: 'countersigned' }])
+    await open()
+  } catch (error) {
+    notice.say('Not counter-signed.', errorText(error))
+  }
+}
+
 const print = () => window.print()
 useScreenCommands(() => [
   { id: 'print', label: 'Print', key: 'p', run: print },
@@ -77,7 +90,14 @@ useScreenCommands(() => [
         label="Keep as a calibration"
         @click="keep(calibration.equipmentId, calibration.document)"
       />
-      <UButton label="Correct" @click="correcting = true" />
+      <UButton
+        v-if="record?.awaitsCounterSign && own.may('work')"
+        label="Counter-sign"
+        color="primary"
+        variant="solid"
+        @click="counterSign"
+      />
+      <UButton v-if="own.may('run')" label="Correct" @click="correcting = true" />
       <UButton label="Print" color="primary" variant="solid" aria-keyshortcuts="p" @click="print" />
     </div>
     <RecordSheet v-if="record" :record="record" />

@@ -43,12 +43,23 @@ export const people: Migration = {
     'CREATE INDEX history_of_row ON history (organization_id, row_id, id DESC)',
     'CREATE TRIGGER history_append_only BEFORE UPDATE OR DELETE ON history FOR EACH ROW EXECUTE ' +
       'FUNCTION refuse_change()',
+    // A crew may be deleted whole by its owner, in the transaction that names it; nothing else passes.
+    `CREATE OR REPLACE FUNCTION refuse_change() RETURNS trigger LANGUAGE plpgsql AS $$
+      BEGIN
+        IF TG_OP = 'DELETE'
+          AND OLD.organization_id::text = current_setting('hectarum.deleting_crew', true) THEN
+          RETURN OLD;
+        END IF;
+        RAISE EXCEPTION '% is append-only', TG_TABLE_NAME USING ERRCODE = 'restrict_violation';
+      END $$`,
     'ALTER TABLE organizations ADD COLUMN peopled boolean NOT NULL DEFAULT false',
     'ALTER TABLE run_events ADD COLUMN person jsonb',
     'ALTER TABLE run_events DROP CONSTRAINT run_events_kind_check, ADD CONSTRAINT run_events_kind_check ' +
       `CHECK (kind IN ('planned', 'started', 'used', 'finished', 'corrected', 'countersigned'))`,
   ]),
   down: run([
+    `CREATE OR REPLACE FUNCTION refuse_change() RETURNS trigger LANGUAGE plpgsql AS $$
+      BEGIN RAISE EXCEPTION '% is append-only', TG_TABLE_NAME USING ERRCODE = 'restrict_violation'; END $$`,
     'ALTER TABLE run_events DISABLE TRIGGER run_events_append_only',
     `DELETE FROM run_events WHERE kind = 'countersigned'`,
     'ALTER TABLE run_events ENABLE TRIGGER run_events_append_only',

@@ -100,6 +100,7 @@ useScreenCommands(() =>
 <template>
   <main v-if="draft">
     <EntryHead
+      :row-id="id"
       :name="draft.name"
       name-path="name"
       :placeholder="`Name of the ${WORDS[kind]}`"

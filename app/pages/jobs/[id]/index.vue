@@ -8,6 +8,7 @@ import type { JobDraft } from '~/composables/job/useJobDraft'
 const route = useRoute()
 const id = String(route.params.id)
 const crew = useCrewStore()
+const own = useSelfStore()
 const library = useLibraryStore()
 const notice = useNotice()
 const { newApplication } = useNewJob()
@@ -50,8 +51,11 @@ async function plan() {
 }
 
 async function run() {
-  if (state.value !== 'running') await save()
-  if (state.value !== 'running' && saveState.value.kind !== 'saved') return
+  // Who only carries out what others planned has nothing to save.
+  if (state.value !== 'running' && own.may('work')) {
+    await save()
+    if (saveState.value.kind !== 'saved') return
+  }
   try {
     await start()
     await navigateTo(`/jobs/${id}/log?a=${index.value + 1}`)

@@ -19,6 +19,7 @@ const saving = ref(false)
 const overtaken = ref(false)
 const notice = useNotice()
 const crew = useCrewStore()
+const own = useSelfStore()
 const booking = shallowRef<MixBooking>()
 
 async function open() {
@@ -47,8 +48,8 @@ if (lastBy.value === '')
   )
 const known = computed(() =>
   knownDetails(application.value?.document, job.value?.purpose ?? '', {
-    by: lastBy.value || newestBy.value,
-    licence: crew.organization?.licence ?? '',
+    by: own.person?.name ?? (lastBy.value || newestBy.value),
+    licence: own.person?.licence || (crew.organization?.licence ?? ''),
   }),
 )
 const record = computed(() => run.value?.record ?? undefined)

@@ -57,6 +57,7 @@ const nozzles = computed(() =>
 <template>
   <main v-if="draft && course">
     <EntryHead
+      :row-id="id"
       :name="`Calibration of ${machine?.name ?? 'the equipment'}`"
       placeholder=""
       what="calibration"

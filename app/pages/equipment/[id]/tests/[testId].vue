@@ -101,6 +101,7 @@ const keep = () =>
 <template>
   <main v-if="draft">
     <EntryHead
+      :row-id="id"
       :name="`${what} of ${machine?.name ?? 'the equipment'}`"
       placeholder=""
       what="test"

@@ -65,6 +65,7 @@ useHead({ title: () => `${draft.value?.name || 'New area'} · Hectarum` })
 <template>
   <main v-if="draft">
     <EntryHead
+      :row-id="id"
       :name="draft.name"
       name-path="name"
       placeholder="Name of the area"

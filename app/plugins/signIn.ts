@@ -1,0 +1,17 @@
+import { isDoor } from '~/composables/shell/doors'
+
+/**
+ * Wherever a request is told to sign in first, the page for that opens; what was typed waits on this device,
+ * and the way leads back to where one was.
+ */
+export default defineNuxtPlugin(() => {
+  const router = useRouter()
+  globalThis.$fetch = $fetch.create({
+    onResponseError: async ({ request, response }) => {
+      const { path, fullPath } = router.currentRoute.value
+      const asked = typeof request === 'string' ? request : request.url
+      if (response.status !== 401 || isDoor(path) || asked.includes('/api/people/')) return
+      await router.push({ path: '/sign-in', query: fullPath === '/' ? {} : { next: fullPath } })
+    },
+  })
+})

@@ -1,0 +1,27 @@
+import { defineStore } from 'pinia'
+import { mayDo, type Deed } from '#core/people/roles'
+import type { Person, Self } from '#shared/schemas/people'
+
+/** Who is at this screen, and what they may do in the crew in hand. */
+export const useSelfStore = defineStore('self', () => {
+  const crew = useCrewStore()
+  const self = shallowRef<Self>()
+  const person = computed(() => self.value?.person ?? undefined)
+  /** Nobody is asked to sign in for the crew in hand. */
+  const open = computed(() => crew.organization?.peopled !== true)
+  const may = (deed: Deed): boolean => mayDo(crew.choice?.role ?? 'viewer', deed)
+
+  async function load() {
+    self.value = await $fetch<Self>('/api/people/me').catch(() => undefined)
+  }
+  function take(person: Person) {
+    if (self.value) self.value = { ...self.value, person }
+  }
+  async function signOut(where: 'here' | 'everywhere') {
+    await $fetch('/api/people/sign-out', { method: 'POST', body: { where } })
+    self.value = undefined
+    crew.leave()
+    await navigateTo('/sign-in')
+  }
+  return { self, person, open, may, load, take, signOut }
+})
