@@ -23,6 +23,7 @@ await runMain(async () => {
 
   // With scripts ignored nothing has prepared Nuxt's types yet.
   count(await runs('Preparing types', ['nuxt', 'prepare']))
+  count(await runs('Dependencies', ['node', 'scripts/dependencies.mjs']))
   count(await runs('Format', ['prettier', '--check', '.']))
   count(await runs('Lint', ['eslint', '.', '--max-warnings', '0']))
   count(await runs('Types', ['vue-tsc', '-b', '--noEmit']))
