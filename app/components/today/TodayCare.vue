@@ -1,11 +1,19 @@
 <script setup lang="ts">
+import { licenceStanding } from '#core/people/licence'
 import { dayText } from '#core/calendar/dayText'
 import type { Today } from '#shared/schemas/today'
 
 /** Who may go back when, and what needs looking after: calibrations, stock. */
 const props = defineProps<{ today: Today }>()
 const crew = useCrewStore()
+const own = useSelfStore()
 const shown = useShown()
+/** Reminded of before it ends, and from then on. */
+const licence = computed(() => {
+  if (!own.person || own.open) return undefined
+  const standing = licenceStanding(own.person.licence, own.person.licenceEnds, crew.today())
+  return standing === 'ends-soon' ? 'ends on' : standing === 'ended' ? 'ended on' : undefined
+})
 const until = (instant: string) => instantText(instant, crew.organization?.timeZone).replace(/ \d{4}/, '')
 const hours = (instant: string) => {
   const minutes = Math.max(0, Math.round((Date.parse(instant) - Date.parse(props.today.now)) / 60_000))
@@ -27,6 +35,13 @@ const hours = (instant: string) => {
           >
         </li>
       </ul>
+    </section>
+    <section v-if="licence" aria-labelledby="licence-title">
+      <h2 id="licence-title">Your licence</h2>
+      <p>
+        <span class="warn" aria-hidden="true">▲</span> It {{ licence }}
+        <NuxtLink to="/you" class="way-out">{{ dayText(own.person?.licenceEnds ?? '') }}</NuxtLink>
+      </p>
     </section>
     <section aria-labelledby="stale-title">
       <h2 id="stale-title">Calibrations to renew</h2>
