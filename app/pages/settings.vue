@@ -123,6 +123,7 @@ useScreenCommands(() => [{ id: 'save', label: 'Save the settings now', key: 'ctr
     <header class="flex flex-wrap items-baseline gap-x-4">
       <h1>Settings</h1>
       <SaveMark :state="saveState" />
+      <HistoryFold v-if="crew.organization" :row-id="crew.organization.id" />
     </header>
     <p v-if="!own.may('govern')" class="mt-2">Owners of the crew change these.</p>
     <p v-if="loadProblem" role="alert">{{ loadProblem }}</p>

@@ -54,18 +54,10 @@ export const useCrewStore = defineStore('crew', () => {
   ): Promise<void> {
     const current = organization.value
     if (!current) return
-    const { version, name, licence, units: own, timeZone, settings } = current
     try {
-      await $fetch(crewUrl('/settings'), {
+      await $fetch<unknown>(crewUrl('/mixes'), {
         method: 'PUT',
-        body: {
-          version,
-          name,
-          licence,
-          units: own,
-          timeZone,
-          settings: { ...settings, mixes: withJarTests(settings.mixes, found, uuid) },
-        },
+        body: { version: current.version, mixes: withJarTests(current.settings.mixes, found, uuid) },
       })
     } catch (error) {
       if (errorCode(error) !== 'changed-elsewhere' || again === 'no more') throw error

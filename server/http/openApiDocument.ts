@@ -16,6 +16,7 @@ import { JobFileSchema, SaveDaySchema, SaveJobSchema } from '#shared/schemas/job
 import {
   ChooseOrganizationSchema,
   NewOrganizationSchema,
+  SaveMixesSchema,
   SaveOrganizationSchema,
 } from '#shared/schemas/organization'
 import { PlanRequestSchema } from '#shared/schemas/plan'
@@ -91,6 +92,13 @@ export const openApiDocument = (version: string) => ({
         summary: 'Name, licence, clock and house rules',
         requestBody: body(SaveOrganizationSchema),
         responses: { 200: answer('saved'), ...errors(400, 409) },
+      },
+    },
+    '/api/organizations/{organization}/mixes': {
+      put: {
+        summary: 'Note what the crew found of pairs of products',
+        requestBody: body(SaveMixesSchema),
+        responses: { 200: answer('the crew'), ...errors(400, 409) },
       },
     },
     '/api/organizations/sample': {

@@ -140,6 +140,9 @@ export async function join(
     const { organizationId, id, role } = found
     if (person && hash) await makePerson(database, person, hash, transaction)
     const personId = person?.id ?? self!.id
+    // Taking up a lesser invitation by mistake would cost an owner the crew.
+    if (await peopleRepository(database, transaction).roleIn(organizationId, personId))
+      throw failure('taken', 'You belong to this crew already: an owner changes what you may do.')
     const { members } = forOrganization(database, organizationId, transaction)
     await members.put(personId, role)
     await members.takeUp(id)

@@ -1,7 +1,7 @@
 import { v7 as uuid } from 'uuid'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { ROLES, mayDo, type Role } from '../../core/people/roles'
-import type { Organization } from '../../shared/schemas/organization'
+import type { Organization, OrganizationChoice } from '../../shared/schemas/organization'
 import type { CrewPeople, HistoryLine, MadeInvitation, Person, Self } from '../../shared/schemas/people'
 import { deedOf } from '../../server/http/access'
 import type { NewRunEvent, Run } from '../../shared/schemas/run'
@@ -212,6 +212,23 @@ test('an invitation is taken up once; withdrawn or old it is gone', async () => 
   expect((await join(fresh.code, 'new.comer')).status).toBe(409)
   const stored = await query(databaseUrl, 'SELECT code_hash FROM invitations')
   expect(JSON.stringify(stored.rows)).not.toContain(fresh.code)
+})
+
+test('an owner who opens a lesser invitation by mistake stays owner', async () => {
+  const { body } = await owner.post(at('/invitations'), { id: uuid(), role: 'viewer' })
+  const { code } = body as MadeInvitation
+  expect((await owner.post('/api/people/join', { code })).status).toBe(409)
+  expect(((await owner.get('/api/organizations')).body as OrganizationChoice).role).toBe('owner')
+})
+
+test('technicians note jar tests, and nothing else of the settings', async () => {
+  const technician = clients.get('technician')!
+  const { version } = (await technician.get(at('/settings'))).body as Organization
+  const mixes = [{ id: uuid(), a: 'Iron', b: 'Feed', verdict: 'mixes', words: '' }]
+  const noted = await technician.put(at('/mixes'), { version, mixes })
+  expect(noted).toMatchObject({ status: 200, body: { name: 'Green Crew', settings: { mixes } } })
+  const lines = (await technician.get(at(`/history/${crewId}`))).body as HistoryLine[]
+  expect(lines[0]).toMatchObject({ what: 'changed' })
 })
 
 test('who leaves is out at once; the last owner stays', async () => {
