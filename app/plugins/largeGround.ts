@@ -1,11 +1,5 @@
 import * as Comlink from 'comlink'
-import {
-  isWorkedOut,
-  rememberGround,
-  workOutElsewhere,
-  type LargeGround,
-  type WorkedGround,
-} from '#core/ground/largeGround'
+import { isWorkedOut, workOutElsewhere, type LargeGround, type WorkedGround } from '#core/ground/largeGround'
 import type { LargeGroundWork } from '../workers/largeGround.worker'
 
 /** Longer than this nobody waits for a figure. */
@@ -21,6 +15,8 @@ export default defineNuxtPlugin(() => {
 
   async function workThrough() {
     busy = true
+    // The engine comes when it is wanted: the first page does without.
+    const { rememberGround } = await import('#core/ground/workOutGround')
     const worker = new Worker(new URL('../workers/largeGround.worker.ts', import.meta.url), {
       type: 'module',
     })

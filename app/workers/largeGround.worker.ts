@@ -1,5 +1,5 @@
 import * as Comlink from 'comlink'
-import { workOutGround } from '#core/ground/largeGround'
+import { workOutGround } from '#core/ground/workOutGround'
 
 /** Large outlines are joined and cut here, away from the page. */
 const work = { workOutGround }

@@ -1,4 +1,6 @@
-import { Clipper64, ClipType, FillRule, PolyTree64, type Path64, type PolyPath64 } from 'clipper2-ts'
+// From their own files: the whole package would bring what we don't use into every page.
+import { ClipType, FillRule, type Path64 } from 'clipper2-ts/dist/Core.js'
+import { Clipper64, PolyTree64, type PolyPath64 } from 'clipper2-ts/dist/Engine.js'
 import { err, ok, type Result } from '../result'
 import { signedArea, type Point, type Ring } from './plane'
 

@@ -1,11 +1,6 @@
 import { sumOf } from '../quantity/counting'
-import {
-  combineOutlines,
-  rememberCombined,
-  type CombinedOutlines,
-  type CombineError,
-} from './combineOutlines'
-import { crossings, rememberCrossings, type Crossing } from './crossings'
+import type { CombinedOutlines, CombineError } from './combineOutlines'
+import type { Crossing } from './crossings'
 import { lapsed, type FieldNotes } from './fieldNotes'
 import type { Ring } from './plane'
 import type { Result } from '../result'
@@ -37,25 +32,13 @@ export function largeGround({ parts }: FieldNotes, day: string): LargeGround | u
   return sumOf([...ground.added, ...ground.taken], ({ length }) => length) > FEW_CORNERS ? ground : undefined
 }
 
-/** Works large ground out: on a thread or worker of its own, since this is what holds others up. */
-export function workOutGround({ added, taken }: LargeGround): WorkedGround {
-  const found = [...added, ...taken].map(crossings)
-  const whole = added.length > 0 && found.every(({ length }) => length === 0)
-  return { crossings: found, combined: whole ? combineOutlines(added, taken) : undefined }
-}
-
 const workedOut = new WeakSet<Ring>()
 
 export const isWorkedOut = ({ added, taken }: LargeGround): boolean =>
   [...added, ...taken].every((ring) => workedOut.has(ring))
 
-/** Keeps what was worked out elsewhere, so that reading the same rings here costs nothing. */
-export function rememberGround({ added, taken }: LargeGround, worked: WorkedGround): void {
-  for (const [index, ring] of [...added, ...taken].entries()) {
-    rememberCrossings(ring, worked.crossings[index] ?? [])
-    workedOut.add(ring)
-  }
-  if (worked.combined) rememberCombined(added, taken, worked.combined)
+export const noteWorkedOut = ({ added, taken }: LargeGround): void => {
+  for (const ring of [...added, ...taken]) workedOut.add(ring)
 }
 
 let elsewhere: ((ground: LargeGround) => void) | undefined

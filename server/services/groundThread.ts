@@ -3,13 +3,8 @@ import { availableParallelism } from 'node:os'
 import { Piscina } from 'piscina'
 import type { ApplicationDraft } from '#core/draft/applicationDraft'
 import type { FieldNotes } from '#core/ground/fieldNotes'
-import {
-  isWorkedOut,
-  largeGround,
-  rememberGround,
-  type LargeGround,
-  type WorkedGround,
-} from '#core/ground/largeGround'
+import { isWorkedOut, largeGround, type LargeGround, type WorkedGround } from '#core/ground/largeGround'
+import { rememberGround } from '#core/ground/workOutGround'
 import { failure } from '../http/failure'
 import type * as tasks from '../threads/ground'
 

@@ -1,5 +1,6 @@
 import { isError } from 'h3'
-import { workOutGround, type LargeGround, type WorkedGround } from '#core/ground/largeGround'
+import type { LargeGround, WorkedGround } from '#core/ground/largeGround'
+import { workOutGround } from '#core/ground/workOutGround'
 import type { ErrorBody } from '#shared/errorCodes'
 import { MeasureRequestSchema } from '#shared/schemas/compute/measure'
 import { answered } from '../http/computed'
