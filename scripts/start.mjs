@@ -61,8 +61,9 @@ await runMain(async () => {
   try {
     await server.healthy()
     release()
+    const people = await countPeople(databaseUrl)
     say(`\nHectarum is at ${server.address}  (Ctrl-C stops it)`)
-    if ((await countPeople(databaseUrl)) === 0)
+    if (people === 0)
       say(`Nobody signs in yet. Code for the first owner of a crew of yours: ${secrets.ownerCode}`)
     say('')
     await server.gaveUp
