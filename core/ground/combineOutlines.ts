@@ -107,7 +107,7 @@ function combine(added: readonly Ring[], taken: readonly Ring[]): Result<Combine
 }
 
 /** Union of rings, m: group by group, since rings that lie apart have nothing to do with each other. */
-export function uniteRings(rings: readonly Ring[]): Result<readonly Polygon[], NotCut> {
+function uniteRings(rings: readonly Ring[]): Result<readonly Polygon[], NotCut> {
   const united: Polygon[] = []
   for (const { members } of groupsOf(rings)) {
     const ground = unite(members.map(({ ring }) => ring))

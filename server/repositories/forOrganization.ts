@@ -24,6 +24,7 @@ import { runsRepository, type RunsRepository } from './runs'
 import { historyRepository, type HistoryRepository } from './history'
 import { membersRepository, type MembersRepository } from './members'
 import type { Actor, Scope } from './scope'
+import { settingsRepository, type SettingsRepository } from './settings'
 import { wholeCrewRepository, type WholeCrewRepository } from './wholeCrew'
 import { withRetries } from './withRetries'
 import { areasRepository, sitesRepository, type AreasRepository, type SitesRepository } from './sites'
@@ -48,6 +49,7 @@ export interface Repositories {
   readonly finder: FinderRepository
   readonly attachments: AttachmentsRepository
   readonly refusals: RefusalsRepository
+  readonly settings: SettingsRepository
   readonly members: MembersRepository
   readonly history: HistoryRepository
   readonly wholeCrew: WholeCrewRepository
@@ -83,6 +85,7 @@ export function forOrganization(
     finder: finderRepository(scope),
     attachments: attachmentsRepository(scope),
     refusals: refusalsRepository(scope),
+    settings: settingsRepository(scope),
     members: membersRepository(scope),
     history: historyRepository(scope),
     wholeCrew: wholeCrewRepository(scope),

@@ -8,18 +8,14 @@ const MOST_LINES = 100
 
 export interface HistoryRepository {
   readonly of: (rowId: string) => Promise<readonly HistoryLine[]>
-  /** For what is no row of the library or job: settings, people. */
-  readonly note: (kind: string, rowId: string, what: HistoryLine['what']) => Promise<void>
 }
 
-export function historyRepository(scope: Scope): HistoryRepository {
-  const {
-    database: { sequelize },
-    organizationId,
-    options,
-  } = scope
+export function historyRepository({
+  database: { sequelize },
+  organizationId,
+  options,
+}: Scope): HistoryRepository {
   return {
-    note: (kind, rowId, what) => noteHistory(scope, kind, rowId, what),
     of: async (rowId) => {
       const rows = await sequelize.query<{ what: HistoryLine['what']; person: string; at: Date }>(
         `SELECT what, person, at FROM history WHERE organization_id = :organizationId AND row_id = :rowId

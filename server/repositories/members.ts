@@ -1,6 +1,7 @@
 import { Op } from 'sequelize'
 import type { Role } from '#core/people/roles'
 import type { Member, OpenInvitation } from '#shared/schemas/people'
+import { noteHistory } from './history'
 import type { Scope } from './scope'
 
 /** The people of one crew, and those invited. */
@@ -16,13 +17,14 @@ export interface MembersRepository {
   readonly takeUp: (invitationId: string) => Promise<void>
 }
 
-export function membersRepository({
-  database: {
-    models: { memberships, people, invitations, organizations },
-  },
-  organizationId,
-  options,
-}: Scope): MembersRepository {
+export function membersRepository(scope: Scope): MembersRepository {
+  const {
+    database: {
+      models: { memberships, people, invitations, organizations },
+    },
+    organizationId,
+    options,
+  } = scope
   const lock = options.transaction ? { lock: options.transaction.LOCK.UPDATE } : {}
   return {
     list: async () => {
@@ -46,12 +48,14 @@ export function membersRepository({
     put: async (personId, role) => {
       await memberships.upsert({ organizationId, personId, role, endedAt: null }, options)
       await organizations.update({ peopled: true }, { where: { id: organizationId }, ...options })
+      await noteHistory(scope, 'memberships', personId, `as ${role}`)
     },
     end: async (personId) => {
       const [count] = await memberships.update(
         { endedAt: new Date() },
         { where: { organizationId, personId, endedAt: null }, ...options },
       )
+      if (count === 1) await noteHistory(scope, 'memberships', personId, 'taken out')
       return count === 1
     },
     invitations: async () => {

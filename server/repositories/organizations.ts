@@ -1,11 +1,6 @@
 import { Op, type Transaction } from 'sequelize'
 import * as v from 'valibot'
-import {
-  SettingsSchema,
-  type NewOrganization,
-  type Organization,
-  type SaveOrganization,
-} from '#shared/schemas/organization'
+import { SettingsSchema, type NewOrganization, type Organization } from '#shared/schemas/organization'
 import type { Database } from '../database/connection'
 import type { OrganizationModel } from '../database/models'
 
@@ -25,7 +20,6 @@ export interface OrganizationsRepository {
   ) => Promise<void>
   /** Takes the sample off the list, so that a fresh one may be made. */
   readonly retireSample: (transaction: Transaction) => Promise<void>
-  readonly update: (id: string, input: SaveOrganization) => Promise<boolean>
 }
 
 export function organizationsRepository({ models }: Database): OrganizationsRepository {
@@ -41,18 +35,18 @@ export function organizationsRepository({ models }: Database): OrganizationsRepo
             ['id', 'ASC'],
           ],
         })
-      ).map(plain),
+      ).map(plainOrganization),
     count: () => organizations.count({ where: live }),
     find: async (id) => {
       const row = await organizations.findOne({ where: { id, ...live } })
-      return row ? plain(row) : undefined
+      return row ? plainOrganization(row) : undefined
     },
     create: async ({ id, name, units }, timeZone) => {
       const [row] = await organizations.findOrCreate({
         where: { id },
         defaults: { id, name, units, kind: 'own', licence: '', timeZone, clockShift: '0' },
       })
-      return plain(row)
+      return plainOrganization(row)
     },
     createSample: async ({ clockShift, ...organization }, transaction) => {
       await organizations.create(
@@ -63,17 +57,11 @@ export function organizationsRepository({ models }: Database): OrganizationsRepo
     retireSample: async (transaction) => {
       await organizations.update({ kind: 'retired' }, { where: { kind: 'sample' }, transaction })
     },
-    update: async (id, { version, ...fields }) => {
-      const [count] = await organizations.update(
-        { ...fields, version: version + 1 },
-        { where: { id, version, ...live } },
-      )
-      return count === 1
-    },
   }
 }
 
-const plain = ({
+/** A row as plain typed data; settings written before a part was thought of get its default. */
+export const plainOrganization = ({
   id,
   version,
   name,

@@ -143,7 +143,8 @@ export async function join(
     // Taking up a lesser invitation by mistake would cost an owner the crew.
     if (await peopleRepository(database, transaction).roleIn(organizationId, personId))
       throw failure('taken', 'You belong to this crew already: an owner changes what you may do.')
-    const { members } = forOrganization(database, organizationId, transaction)
+    const actor = { id: personId, name: person?.name ?? self!.name }
+    const { members } = forOrganization(database, organizationId, transaction, actor)
     await members.put(personId, role)
     await members.takeUp(id)
     return { personId, organizationId }

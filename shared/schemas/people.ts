@@ -85,7 +85,8 @@ export interface Self {
 
 /** A line of what happened to a thing. */
 export interface HistoryLine {
-  readonly what: 'made' | 'changed' | 'deleted' | 'brought back'
+  /** Of a person in the crew: what they became. */
+  readonly what: 'made' | 'changed' | 'deleted' | 'brought back' | 'taken out' | `as ${Role}`
   readonly person: string
   readonly at: string
 }

@@ -241,6 +241,11 @@ test('who leaves is out at once; the last owner stays', async () => {
   expect((await owner.delete(at(`/people/${self.id}`), {})).status).toBe(409)
   expect((await owner.delete(at(`/people/${person?.id}`), {})).status).toBe(200)
   expect((await leaving.get(at('/jobs'))).status).toBe(404)
+  const lines = (await owner.get(at(`/history/${person?.id}`))).body as HistoryLine[]
+  expect(lines.map(({ what, person: by }) => `${what} by ${by}`)).toEqual([
+    'taken out by Rosa Field',
+    'as technician by The technician',
+  ])
 })
 
 test('a person belongs to several crews, in each with a role of its own', async () => {

@@ -7,6 +7,7 @@ import type { CrewPeople, MadeInvitation, Member } from '#shared/schemas/people'
 
 /** Who belongs to the crew, what each may do, and who is asked to join. */
 const crew = useCrewStore()
+const own = useSelfStore()
 const notice = useNotice()
 const people = shallowRef<CrewPeople>({ members: [], invitations: [] })
 const made = shallowRef<MadeInvitation>()
@@ -70,7 +71,9 @@ const licenceText = ({ licence, licenceEnds }: Member) => {
         />
       </template>
       <template #leave-cell="{ row }">
+        <HistoryFold :row-id="row.original.id" />
         <UButton
+          v-if="row.original.id !== own.person?.id"
           label="Take out"
           variant="link"
           size="sm"

@@ -17,7 +17,7 @@ watch(open, async (now) => {
   }
 })
 const lineText = ({ what, person, at }: HistoryLine) =>
-  `${instantText(at, crew.organization?.timeZone)}: ${what} by ${person || 'somebody at this machine'}`
+  `${instantText(at, crew.organization?.timeZone)}: ${what}, by ${person || 'somebody at this machine'}`
 </script>
 
 <template>

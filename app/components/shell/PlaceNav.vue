@@ -55,7 +55,7 @@ const sampleDay = computed(() =>
             >, {{ crew.choice?.role }}</span
           >
         </p>
-        <p v-else class="soft">open at this machine, no sign-in</p>
+        <p v-else class="soft">open here, no sign-in</p>
         <p class="soft">
           <strong v-if="sampleDay" class="sample">{{ sampleDay }}</strong>{{ ' '
           }}<NuxtLink to="/settings" class="way-out">Settings</NuxtLink>

@@ -24,7 +24,8 @@ export default defineEventHandler(async (event): Promise<Organization> => {
   if (!there && (await organizations.count()) >= MOST_CREWS)
     throw failure('locked', `This server keeps at most ${MOST_CREWS} crews.`)
   const made = await organizations.create(input, Intl.DateTimeFormat().resolvedOptions().timeZone)
-  if (person && !there) await forOrganization(database, made.id).members.put(person.id, 'owner')
+  if (person && !there)
+    await forOrganization(database, made.id, undefined, person).members.put(person.id, 'owner')
   keepOrganization(event, made.id)
   setResponseStatus(event, 201)
   return (await organizations.find(made.id)) ?? made

@@ -6,8 +6,8 @@ import { saveOrganization } from '../../../services/saveOrganization'
 /** What the crew found of pairs of products. */
 export default defineEventHandler(async (event): Promise<Organization> => {
   const { version, mixes } = await readBodyAs(event, SaveMixesSchema)
-  const { id, name, licence, units, timeZone, settings } = organizationOf(event)
-  return saveOrganization(repositoriesOf(event), id, {
+  const { name, licence, units, timeZone, settings } = organizationOf(event)
+  return saveOrganization(repositoriesOf(event), {
     version,
     name,
     licence,

@@ -1,10 +1,10 @@
 import { SaveOrganizationSchema, type Organization } from '#shared/schemas/organization'
 import { readBodyAs } from '../../../http/readBody'
-import { organizationOf, repositoriesOf } from '../../../http/repositoriesOf'
+import { repositoriesOf } from '../../../http/repositoriesOf'
 import { saveOrganization } from '../../../services/saveOrganization'
 
 /** Name, licence, clock and house rules of the organization in hand. */
 export default defineEventHandler(async (event): Promise<Organization> => {
   const input = await readBodyAs(event, SaveOrganizationSchema)
-  return saveOrganization(repositoriesOf(event), organizationOf(event).id, input)
+  return saveOrganization(repositoriesOf(event), input)
 })
