@@ -27,13 +27,13 @@ export async function jobContext(
   house: House,
   { local, mixes }: CrewRules,
 ): Promise<Pick<JobQuestion, 'day' | 'house' | 'library' | 'ledger' | 'planned'>> {
-  const [products, calibrations, areas, ledger, planned] = await Promise.all([
-    repositories.products.list(),
-    repositories.calibrations.list(),
-    siteId === null ? [] : repositories.areas.list({ siteId }),
-    siteId === null ? [] : repositories.ledger.ofSite(siteId, daysAfter(day, -LEDGER_DAYS), day),
-    siteId === null ? [] : plannedOnSite(repositories, siteId, id, day, house),
-  ])
+  // One after the other: within a transaction there is one connection for all.
+  const products = await repositories.products.list()
+  const calibrations = await repositories.calibrations.list()
+  const areas = siteId === null ? [] : await repositories.areas.list({ siteId })
+  const ledger =
+    siteId === null ? [] : await repositories.ledger.ofSite(siteId, daysAfter(day, -LEDGER_DAYS), day)
+  const planned = siteId === null ? [] : await plannedOnSite(repositories, siteId, id, day, house)
   const library: JobLibrary = { areas, products, calibrations, local, mixes }
   return { day, house, library, ledger, planned }
 }

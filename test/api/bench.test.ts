@@ -8,7 +8,8 @@ import type { CalibrationFile } from '../../shared/schemas/calibrationFile'
 import type { Calibration } from '../../shared/schemas/equipment'
 import { clientOf, type Client } from '../support/client'
 import { aSprayer, aSpreader } from '../support/rows'
-import { serve, type Served } from '../support/serve'
+import { serve } from '../support/serve'
+import type { Served } from '../support/server'
 
 let served: Served
 let sample: Client

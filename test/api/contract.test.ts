@@ -1,6 +1,7 @@
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { clientOf, type Client } from '../support/client'
-import { serve, type Served } from '../support/serve'
+import { serve } from '../support/serve'
+import type { Served } from '../support/server'
 
 let served: Served
 let client: Client

@@ -4,7 +4,8 @@ import { afterAll, beforeAll, expect, test } from 'vitest'
 import { JobFileSchema, type Job, type JobFile } from '../../shared/schemas/job'
 import type { Plan } from '../../core/plan/plan'
 import { clientOf, type Client } from '../support/client'
-import { serve, type Served } from '../support/serve'
+import { serve } from '../support/serve'
+import type { Served } from '../support/server'
 
 let served: Served
 let sample: Client

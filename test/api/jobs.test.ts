@@ -5,7 +5,8 @@ import type { Job, SaveJob } from '../../shared/schemas/job'
 import type { NewRunEvent, RecordPage, Run } from '../../shared/schemas/run'
 import { clientOf, type Client } from '../support/client'
 import { documentOf, newJob, runEvents, sample, stamp } from '../support/jobs'
-import { query, serve, type Served } from '../support/serve'
+import { query, serve } from '../support/serve'
+import type { Served } from '../support/server'
 
 let served: Served
 let client: Client

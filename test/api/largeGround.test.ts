@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, expect, test } from 'vitest'
-import { serve, type Served } from '../support/serve'
+import { serve } from '../support/serve'
+import type { Served } from '../support/server'
 
 let served: Served
 beforeAll(async () => {

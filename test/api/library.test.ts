@@ -14,7 +14,8 @@ import type { Found, Today } from '../../shared/schemas/today'
 import { clientOf, type Client } from '../support/client'
 import { aCalibration, anArea, aProduct, aSite, aSprayer, aSpreader, aTrial } from '../support/rows'
 import { spreaderCourse, spreading } from '../support/documents'
-import { query, serve, type Served } from '../support/serve'
+import { query, serve } from '../support/serve'
+import type { Served } from '../support/server'
 
 let served: Served
 let sample: Client

@@ -3,7 +3,8 @@ import { LIBRARY_KINDS } from '../../shared/schemas/library'
 import fc from 'fast-check'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { clientOf, type Client } from '../support/client'
-import { serve, type Served } from '../support/serve'
+import { serve } from '../support/serve'
+import type { Served } from '../support/server'
 
 let served: Served
 let client: Client

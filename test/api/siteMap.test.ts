@@ -9,7 +9,8 @@ import { named, typed } from '../../demo/typed'
 import type { Area, AreaSize, SaveArea, Site } from '../../shared/schemas/ground'
 import { clientOf, type Client } from '../support/client'
 import { anArea, aSite } from '../support/rows'
-import { serve, type Served } from '../support/serve'
+import { serve } from '../support/serve'
+import type { Served } from '../support/server'
 
 let served: Served
 let client: Client

@@ -6,7 +6,8 @@ import type { ErrorBody } from '../../shared/errorCodes'
 import type { NewRunEvent, Run } from '../../shared/schemas/run'
 import { clientOf, type Answer, type Client } from '../support/client'
 import { documents } from '../support/hostile'
-import { query, serve, type Served } from '../support/serve'
+import { query, serve } from '../support/serve'
+import type { Served } from '../support/server'
 import { aSite } from '../support/rows'
 
 /** `npm run torture` goes round this many times oftener than `npm test` does. */

@@ -1,7 +1,8 @@
 import type { Browser } from 'playwright-core'
 import { afterAll, beforeAll } from 'vitest'
 import { openBrowser } from './browser'
-import { serve, type Served } from './serve'
+import { serve } from './serve'
+import type { Served } from './server'
 
 /**
  * A server on fresh sample data and a browser, up for all tests of one file.
