@@ -22,6 +22,11 @@ const LOOKS = Object.fromEntries(
   ].map((rule) => [`vue/${rule}`, 'off']),
 )
 
+/** What the component library has is never made by hand; the trade's own drawings and print sheets are. */
+const HAND_MADE = ['input', 'select', 'textarea', 'button', 'table', 'datalist', 'dialog']
+const OWN_DRAWINGS = ['app/components/job/load/LoadTable.vue', 'app/components/job/load/LoadSheet.vue']
+const LIBRARY = 'the component library has it: a field of components/field, UButton, ULink or RowTable.'
+
 export default withNuxt(
   { ignores: ['.output/**', '.nuxt/**', '.data/**', 'docs/**'] },
   {
@@ -33,6 +38,32 @@ export default withNuxt(
       ...LOOKS,
       'vue/multi-word-component-names': 'off',
       'vue/require-default-prop': 'off',
+    },
+  },
+  {
+    files: ['app/**/*.vue', 'app/**/*.ts'],
+    ignores: OWN_DRAWINGS,
+    rules: {
+      'vue/no-restricted-html-elements': [
+        'error',
+        ...HAND_MADE.map((element) => ({ element, message: LIBRARY })),
+      ],
+      'vue/no-restricted-static-attribute': [
+        'error',
+        ...['button', 'checkbox', 'radio', 'listbox', 'combobox', 'table'].map((value) => ({
+          key: 'role',
+          value,
+          message: LIBRARY,
+        })),
+        ...HAND_MADE.map((value) => ({ key: 'is', value, element: 'component', message: LIBRARY })),
+      ],
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: `CallExpression[callee.name=/^(h|createElement)$/][arguments.0.value=/^(${HAND_MADE.join('|')})$/]`,
+          message: LIBRARY,
+        },
+      ],
     },
   },
   {

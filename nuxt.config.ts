@@ -72,6 +72,11 @@ export default defineNuxtConfig({
     provider: 'none',
     fallbackToApi: false,
     serverBundle: 'local',
-    clientBundle: { scan: true, includeCustomCollections: true, sizeLimitKb: 256 },
+    // The places name their icons in a module.
+    clientBundle: {
+      scan: { globInclude: ['app/**/*.{vue,ts}'] },
+      includeCustomCollections: true,
+      sizeLimitKb: 256,
+    },
   },
 })

@@ -1,7 +1,17 @@
 /**
- * Nuxt UI made ours: square, flat, hairlines instead of rings and shadows. Colours are the roles of
- * assets/theme.css.
+ * Nuxt UI made ours: square, flat, hairlines instead of rings and shadows, room for a thumb where there is no
+ * mouse. Colours are the roles of assets/theme.css.
  */
+const field =
+  'rounded-[3px] text-[15px] min-h-9 pointer-coarse:min-h-11 pointer-coarse:text-base ' +
+  'disabled:opacity-100 disabled:bg-(--paper) disabled:text-(--soft) disabled:ring-(--rule)'
+const outline = 'bg-(--sheet) ring-(--field-rule) text-(--ink)'
+const floating = 'bg-(--sheet) rounded-[3px] shadow-none ring-1 ring-(--rule-strong)'
+const item = 'text-[15px] items-center pointer-coarse:min-h-11'
+/** Words that are chosen from a list show in full, however narrow their field. */
+const list =
+  `${floating} w-auto min-w-(--reka-select-trigger-width) max-w-[92vw] ` + 'max-h-[min(24rem,60dvh)]'
+
 export default defineAppConfig({
   ui: {
     colors: {
@@ -24,9 +34,13 @@ export default defineAppConfig({
           'aria-disabled:cursor-not-allowed focus-visible:outline-2',
       },
       variants: {
-        size: { md: { base: 'px-3.5 py-2 text-[15px]' }, sm: { base: 'px-2.5 py-1.5 text-[14px]' } },
+        size: {
+          md: { base: 'px-3.5 py-2 text-[15px] pointer-coarse:min-h-11', leadingIcon: 'size-[18px]' },
+          sm: { base: 'px-2.5 py-1.5 text-[14px] pointer-coarse:min-h-10', leadingIcon: 'size-4' },
+        },
       },
       compoundVariants: [
+        { square: true, size: 'md', class: 'p-2 justify-center min-w-9 pointer-coarse:min-w-11' },
         // The library's paler hover falls under AA with white on it.
         {
           color: 'primary',
@@ -42,11 +56,49 @@ export default defineAppConfig({
         {
           color: 'neutral',
           variant: 'link',
-          class: 'text-(--ink) underline underline-offset-2 decoration-(--rule-strong) px-0',
+          class:
+            'text-(--ink) hover:text-(--action) font-semibold underline underline-offset-[3px] ' +
+            'decoration-1 px-0 py-0.5 min-h-6 text-start',
         },
       ],
       defaultVariants: { color: 'neutral', variant: 'outline' },
     },
+    calendar: { slots: { heading: 'font-serif' } },
+    checkbox: {
+      slots: {
+        root: 'items-center pointer-coarse:min-h-10',
+        base: 'rounded-[2px] ring-(--field-rule) bg-(--sheet)',
+        indicator: 'bg-(--ink) text-(--paper)',
+        label: 'font-normal text-[15px]',
+      },
+      defaultVariants: { color: 'neutral' },
+    },
+    checkboxGroup: {
+      slots: { legend: 'font-normal text-[13px] text-(--soft)', fieldset: 'flex-wrap gap-x-4 gap-y-1' },
+      defaultVariants: { color: 'neutral' },
+    },
+    commandPalette: { slots: { input: 'text-base' } },
+    dropdownMenu: {
+      slots: { content: `${floating} min-w-52`, item, group: 'p-1' },
+    },
+    formField: {
+      slots: {
+        label: 'font-normal text-[13px] leading-[1.35] text-(--soft)',
+        container: 'mt-0.5',
+        help: 'mt-0.5 text-[13px]',
+        error: 'mt-0.5 text-[13px] font-semibold text-(--stop)',
+      },
+    },
+    input: { slots: { base: field }, variants: { variant: { outline } } },
+    inputMenu: {
+      slots: {
+        base: field,
+        content: `${floating} w-auto min-w-(--reka-combobox-trigger-width) max-w-[92vw]`,
+        item,
+      },
+      variants: { variant: { outline } },
+    },
+    inputNumber: { slots: { base: field }, variants: { variant: { outline } } },
     modal: {
       slots: { content: 'bg-(--sheet)', title: 'font-serif text-xl' },
       variants: {
@@ -57,6 +109,30 @@ export default defineAppConfig({
         { scrollable: false, fullscreen: false, class: { content: 'top-[12vh] translate-y-0' } },
       ],
     },
+    navigationMenu: {
+      slots: {
+        link:
+          'text-[15px] font-normal gap-3 text-(--ink) rounded-none border-l-3 border-transparent ' +
+          'hover:bg-(--tint) focus-visible:outline-2 focus-visible:-outline-offset-2 ' +
+          'focus-visible:outline-(--action) before:hidden data-active:border-(--ink) ' +
+          'data-active:bg-(--tint) data-active:font-semibold',
+        linkLeadingIcon: 'size-[18px] text-(--ink)',
+      },
+      defaultVariants: { color: 'neutral' },
+    },
+    popover: { slots: { content: floating } },
+    radioGroup: {
+      slots: {
+        legend: 'mb-0.5 font-normal text-[13px] text-(--soft)',
+        fieldset: 'flex-wrap gap-x-4 gap-y-1',
+        item: 'items-center pointer-coarse:min-h-10',
+        base: 'ring-(--field-rule) bg-(--sheet)',
+        label: 'font-normal text-[15px]',
+      },
+      defaultVariants: { color: 'neutral' },
+    },
+    select: { slots: { base: field, content: list, item }, variants: { variant: { outline } } },
+    selectMenu: { slots: { base: field, content: floating, item }, variants: { variant: { outline } } },
     slideover: {
       slots: {
         content: 'shadow-none ring-0 border-l border-(--rule-strong) bg-(--sheet)',
@@ -64,18 +140,14 @@ export default defineAppConfig({
         title: 'font-serif text-xl',
       },
     },
-    formField: {
-      slots: { label: 'font-normal text-[13px] text-(--soft)', help: 'text-[13px]', error: 'text-(--stop)' },
+    table: {
+      slots: {
+        th: 'px-3 py-2 text-[13px] font-normal text-(--soft) first:ps-0 last:pe-0',
+        td: 'px-3 py-2 text-[15px] text-(--ink) whitespace-normal first:ps-0 last:pe-0',
+        tbody: 'divide-y divide-(--rule)',
+        separator: 'bg-(--rule-strong)',
+      },
     },
-    input: {
-      slots: { base: 'rounded-[3px] text-[15px]' },
-      variants: { variant: { outline: 'bg-(--sheet) ring-(--field-rule) text-(--ink)' } },
-    },
-    select: {
-      slots: { base: 'rounded-[3px] text-[15px]' },
-      variants: { variant: { outline: 'bg-(--sheet) ring-(--field-rule) text-(--ink)' } },
-    },
-    table: { slots: { td: 'text-(--ink)' } },
-    commandPalette: { slots: { input: 'text-base' } },
+    textarea: { slots: { base: field }, variants: { variant: { outline } } },
   },
 })

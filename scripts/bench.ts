@@ -150,7 +150,7 @@ async function keystrokes(chrome: Browser) {
     }),
   })
   if (!answer.ok) throw new Error(await answer.text())
-  await page.goto(`http://127.0.0.1:${port}/jobs/${id}`)
+  await page.goto(`http://127.0.0.1:${port}/jobs/${id}?link=rate`)
   const rate = page.getByRole('textbox', { name: 'Rate' }).first()
   await rate.waitFor()
   const times = await rate.evaluate(async (element) => {

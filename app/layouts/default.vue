@@ -1,6 +1,10 @@
 <script setup lang="ts">
+import PlaceNav from '~/components/shell/PlaceNav.vue'
+import ThumbBar from '~/components/shell/ThumbBar.vue'
+
 /** The shell: places on the left, the screen in hand, and what can be reached from anywhere. */
 const crew = useCrewStore()
+const phone = usePhone()
 const open = reactive({ palette: false, keys: false, newCrew: false })
 const commands = useCommands({
   palette: () => {
@@ -21,7 +25,8 @@ const printing = computed(() => useRoute().meta.bare === true)
 
 <template>
   <div class="shell" :class="{ bare: printing }">
-    <PlaceNav
+    <component
+      :is="phone ? ThumbBar : PlaceNav"
       v-if="!printing"
       class="no-print"
       @find="open.palette = true"
@@ -48,7 +53,7 @@ const printing = computed(() => useRoute().meta.bare === true)
 <style scoped>
 .shell {
   display: grid;
-  grid-template-columns: 168px minmax(0, 1fr);
+  grid-template-columns: 172px minmax(0, 1fr);
   min-height: 100dvh;
   background: var(--paper);
 }
@@ -58,6 +63,10 @@ const printing = computed(() => useRoute().meta.bare === true)
 @media (max-width: 760px) {
   .shell {
     display: block;
+    padding-bottom: var(--thumb-bar);
+  }
+  .shell.bare {
+    padding-bottom: 0;
   }
 }
 @media print {

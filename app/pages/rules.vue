@@ -75,7 +75,7 @@ const house = computed(() => {
     </p>
     <p class="small mt-2 max-w-3xl">
       <strong>This house:</strong> {{ house.join('; ') }}.
-      <NuxtLink to="/settings" class="way-out">Settings</NuxtLink>
+      <NuxtLink to="/settings/house" class="way-out">Settings</NuxtLink>
     </p>
     <div class="filters" role="search"><SearchField v-model="words" label="Rule, limit, source" /></div>
     <p v-if="problem" class="small" role="alert">What was stopped lately can’t be told: {{ problem }}</p>

@@ -75,7 +75,7 @@ const young = computed(() => counts.value !== undefined && counts.value.jobs ===
       <h2 id="first-title">From nothing to the first record</h2>
       <ol>
         <li v-for="step in steps" :key="step.action" class="rule-b step">
-          <span aria-hidden="true">{{ step.done ? '✓' : '○' }}</span><span
+          <UIcon :name="step.done ? 'i-lucide-circle-check' : 'i-lucide-circle-dashed'" class="size-5" /><span
             >{{ step.words }}<span v-if="step.done" class="sr-only"> Done.</span></span
           >
           <UButton
@@ -120,5 +120,11 @@ const young = computed(() => counts.value !== undefined && counts.value.jobs ===
   padding: 9px 0;
   align-items: center;
   max-width: 760px;
+}
+@media (max-width: 760px) {
+  .head {
+    padding: 10px 16px 6px;
+    align-items: center;
+  }
 }
 </style>

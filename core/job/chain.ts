@@ -35,6 +35,24 @@ export function chainOf(sheet: WorkedApplication, state: JobState, today: string
   }))
 }
 
+/** Where a sheet opens: at the first link that lacks something, else at its answer, the loads. */
+export function opensOn(links: readonly ChainLink[]): LinkName {
+  return links.find(({ path }) => path !== undefined)?.name ?? 'load'
+}
+
+/** The link on which a field of the sheet stands, by its path; undefined for what is no field of a link. */
+export function linkAt(path: string): LinkName | undefined {
+  return PLACES_OF_FIELDS.find(([, pattern]) => pattern.test(path))?.[0]
+}
+
+const PLACES_OF_FIELDS: readonly (readonly [LinkName, RegExp])[] = [
+  ['measure', /^lawns/],
+  ['rate', /^products/],
+  ['load', /^(spray\.(tank|dead|agitate|loads|shared)|spread\.reserve)/],
+  ['walk', /^(day|fate)\b|^spread\.(passes|dial)/],
+  ['calibrate', /^(spray|spread)\b/],
+]
+
 interface LinkReading {
   readonly whole: boolean
   readonly detail: string

@@ -17,7 +17,7 @@ import { labelScale } from '../label/labelScale'
 import { openWorkingBook } from '../working/working'
 import { isReady, workOutApplication } from './workOutJob'
 import { blankApplication } from '../draft/blankApplication'
-import { chainOf } from './chain'
+import { chainOf, linkAt, opensOn } from './chain'
 import type { ApplicationDraft, ProductDraft } from '../draft/applicationDraft'
 
 const TODAY = '2026-05-06'
@@ -93,6 +93,7 @@ test('a blank sheet asks for everything in the order of the chain, and nothing i
   ])
   expect(sheet.problems.every(({ kind }) => kind === 'missing')).toBe(true)
   expect(isReady(sheet)).toBe(false)
+  expect(opensOn(chainOf(sheet, 'draft', TODAY))).toBe('measure')
   expect(chainOf(sheet, 'draft', TODAY).map(({ state }) => state)).toEqual([
     'here',
     'to-come',
@@ -244,4 +245,18 @@ test('every sample job passes its schema, has its figures, and its working ends 
     expect(sheet.plan?.totals.products).toHaveLength(document.products.length)
     for (const page of sheet.plan?.working ?? []) expect(page.lines.at(-1), page.figure).toMatch(/\d/)
   }
+})
+
+test('a sheet opens on the first link that lacks something, else on its loads', () => {
+  const whole = workOutApplication(dry(), TODAY)
+  expect(opensOn(chainOf(whole, 'draft', TODAY))).toBe('load')
+  expect(
+    ['lawns.0.parts', 'products.1.rate', 'spray.tank', 'spread.reserve', 'spread.passes', 'fate.water'].map(
+      linkAt,
+    ),
+  ).toEqual(['measure', 'rate', 'load', 'load', 'walk', 'walk'])
+  expect(['spray.calibration.length', 'spread.speedToday', 'spray.equipment'].map(linkAt)).toEqual(
+    Array.from({ length: 3 }, () => 'calibrate'),
+  )
+  expect(linkAt('plannedFor')).toBeUndefined()
 })

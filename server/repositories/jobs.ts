@@ -137,6 +137,31 @@ export function jobsRepository(scope: Scope): JobsRepository {
     })
     return job ? (await withApplications([job]))[0] : undefined
   }
+  /** What each of them puts down, for its line in a list; the documents stay where they are. */
+  async function withProducts(rows: readonly JobRowFields[]): Promise<readonly JobRow[]> {
+    if (rows.length === 0) return []
+    const found = await sequelize.query<{ job_id: string; method: 'spread' | 'spray'; products: string }>(
+      `SELECT job_id, document->>'method' AS method,
+         coalesce((SELECT string_agg(product->>'name', ' + ' ORDER BY place)
+           FROM jsonb_array_elements(document->'products') WITH ORDINALITY AS list (product, place)
+           WHERE product->>'name' <> ''), '') AS products
+       FROM applications WHERE organization_id = :organizationId AND job_id IN (:ids)
+       ORDER BY job_id, position`,
+      {
+        type: QueryTypes.SELECT,
+        replacements: { organizationId, ids: rows.map(({ id }) => id) },
+        ...options,
+      },
+    )
+    return rows.map((row) => {
+      const own = found.filter(({ job_id }) => job_id === row.id)
+      return {
+        ...row,
+        methods: own.map(({ method }) => method),
+        products: own.map(({ products }) => products),
+      }
+    })
+  }
   return {
     page: async ({ words, states, siteId }, { limit, after }) => {
       const search = prefixSearch(words)
@@ -161,27 +186,29 @@ export function jobsRepository(scope: Scope): JobsRepository {
           ...options,
         },
       )
-      return rows.map(({ site_id, planned_for, updated_at, ...row }) => ({
-        ...row,
-        siteId: site_id,
-        plannedFor: planned_for ?? '',
-        updatedAt: updated_at.toISOString(),
-      }))
+      return withProducts(
+        rows.map(({ site_id, planned_for, updated_at, ...row }) => ({
+          ...row,
+          siteId: site_id,
+          plannedFor: planned_for ?? '',
+          updatedAt: updated_at.toISOString(),
+        })),
+      )
     },
-    between: async (from, to, states) =>
-      (
-        await jobs.findAll({
-          where: {
-            organizationId,
-            deletedAt: null,
-            plannedFor: { [Op.between]: [from, to] },
-            state: { [Op.in]: states },
-          },
-          order: [['plannedFor', 'ASC'], BY_DRIVE, ['id', 'ASC']],
-          limit: 200,
-          ...options,
-        })
-      ).map(jobRow),
+    between: async (from, to, states) => {
+      const rows = await jobs.findAll({
+        where: {
+          organizationId,
+          deletedAt: null,
+          plannedFor: { [Op.between]: [from, to] },
+          state: { [Op.in]: states },
+        },
+        order: [['plannedFor', 'ASC'], BY_DRIVE, ['id', 'ASC']],
+        limit: 200,
+        ...options,
+      })
+      return withProducts(rows.map(jobRow))
+    },
     count: () => jobs.count({ where: { organizationId, deletedAt: null }, ...options }),
     ofDay: async (day) =>
       withApplications(
@@ -247,6 +274,8 @@ export function jobsRepository(scope: Scope): JobsRepository {
 
 type RunOfApplication = Required<Pick<JobApplication, 'state' | 'frozen'>>
 
+type JobRowFields = Omit<JobRow, 'methods' | 'products'>
+
 interface RawJobRow {
   id: string
   site: string
@@ -262,7 +291,7 @@ const columns = ({ plannedFor, ...fields }: JobFields) => ({
   plannedFor: plannedFor === '' ? null : plannedFor,
 })
 
-const jobRow = ({ id, site, siteId, purpose, plannedFor, state, updatedAt }: JobModel): JobRow => ({
+const jobRow = ({ id, site, siteId, purpose, plannedFor, state, updatedAt }: JobModel): JobRowFields => ({
   id,
   site,
   siteId,

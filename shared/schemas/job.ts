@@ -85,6 +85,10 @@ export interface JobRow {
   readonly plannedFor: string
   readonly state: JobState
   readonly updatedAt: string
+  /** How its applications are carried, in their order. */
+  readonly methods: readonly ('spread' | 'spray')[]
+  /** The products of each application, by name. */
+  readonly products: readonly string[]
 }
 
 export interface JobPage {

@@ -484,6 +484,11 @@ test(
   async () => {
     const jobs = (await sample.get('/crew/jobs?state=planned&q=marlow')).body as JobPage
     const job = (await sample.get(`/crew/jobs/${jobs.rows[0]?.id}`)).body as Job
+    // Its line in a list tells what it puts down, application by application.
+    expect(jobs.rows[0]?.methods).toEqual(job.applications.map(({ document }) => document.method))
+    expect(jobs.rows[0]?.products).toEqual(
+      job.applications.map(({ document }) => document.products.map(({ name }) => name).join(' + ')),
+    )
     const save = (version: number, applications: Job['applications']) =>
       sample.put(`/crew/jobs/${job.id}`, {
         version,

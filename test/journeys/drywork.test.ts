@@ -2,6 +2,7 @@ import type { Page } from 'playwright-core'
 import { expect, test } from 'vitest'
 import { SAMPLE_JOBS } from '../../demo/sampleLinks'
 import { expectAccessible, expectQuiet, watchedPage } from '../support/browser'
+import { inUnits, openLink } from '../support/hands'
 import { stage } from '../support/stage'
 
 const on = stage()
@@ -14,14 +15,17 @@ test('a granule from tape to record: metric figures, two passes', async () => {
   const watched = await watchedPage(on.browser)
   const { page } = watched
   await page.goto(`${on.url}/jobs`)
-  await page.getByRole('radio', { name: '100 m²' }).click()
+  await inUnits(page, '100 m²')
   await page.getByRole('button', { name: 'New job' }).click()
   await page.getByLabel('Site', { exact: true }).fill('A court of its own')
-  await page.getByRole('radio', { name: 'spread dry' }).check()
+  await openLink(page, 'Rate')
+  await page.getByRole('radio', { name: 'spread dry' }).click()
+  await openLink(page, 'Measure')
   await field(page, 'Length').fill('25.6')
   await field(page, 'Width').fill('9.45')
   await page.getByText('242', { exact: false }).first().waitFor()
 
+  await openLink(page, 'Calibrate')
   await field(page, 'Course length').fill('20')
   await field(page, 'Swath').fill('3.2')
   await field(page, 'Run 1: weighed in').fill('9')
@@ -30,6 +34,7 @@ test('a granule from tape to record: metric figures, two passes', async () => {
   await page.getByText('What is left must be less than what was weighed in.').first().waitFor()
   await field(page, 'Run 1: weighed back').fill('8.5')
   await field(page, 'Speed').fill('5')
+  await openLink(page, 'Rate')
   await field(page, 'Rate').fill('1.7')
   // 0.5 kg on 64 m2 is 0.781 kg/100 m2 a pass; 0.85 is wanted: 8 % short, put right at 4.6 km/h.
   await page.getByText(/walk at 4\.60 km/).waitFor()
@@ -37,11 +42,13 @@ test('a granule from tape to record: metric figures, two passes', async () => {
   await expect.poll(() => page.getByText(/walk at 4\.60 km/).count()).toBe(0)
   // 1.7 kg x 2.4192 = 4.1126 kg
   await expect.poll(() => totals(page).innerText()).toContain('4.11')
+  await openLink(page, 'Load')
   await page.getByText('across, at right angles').waitFor()
   await expectAccessible(page)
 
   await page.getByRole('button', { name: 'Plan this job' }).click()
   await page.getByRole('button', { name: 'Start run' }).click()
+  await page.getByRole('button', { name: 'Log the outcome' }).click()
   await page.getByLabel('Left in the hopper', { exact: true }).fill('0.1')
   await page.getByText('good, within 5 %').waitFor()
   await page.getByRole('button', { name: 'Put it on record' }).click()

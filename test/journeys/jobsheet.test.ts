@@ -10,6 +10,7 @@ import {
   SAMPLE_SITES,
 } from '../../demo/sampleLinks'
 import { expectAccessible, expectQuiet, saved, watchedPage } from '../support/browser'
+import { inUnits, openLink } from '../support/hands'
 import { stage } from '../support/stage'
 
 const on = stage()
@@ -28,6 +29,7 @@ const LIBRARY = [
   '/products',
   `/products/${SAMPLE_PRODUCTS.fungicide}`,
   '/settings',
+  '/settings/local',
   '/rules',
 ]
 
@@ -53,10 +55,11 @@ test('a stop is cleared in one press; figures follow in place, in any units', as
   expect(await page.getByText(/1 stop/).count()).toBe(0)
   await saved(page)
 
-  await page.getByRole('radio', { name: '100 m²' }).click()
+  await inUnits(page, '100 m²')
   await expect.poll(() => foot.innerText()).toContain('339')
+  await openLink(page, 'Rate')
   expect(await page.getByRole('textbox', { name: 'Rate' }).first().inputValue()).toBe('5')
-  await page.getByRole('radio', { name: '1,000 ft²' }).click()
+  await inUnits(page, '1,000 ft²')
 
   await foot.getByRole('button', { name: /Chelated iron/ }).click()
   await page.getByText('together = 18.2425 fl oz').waitFor()
@@ -74,6 +77,7 @@ test('what is typed wrong is told at its field and kept through a reload; nothin
   const watched = await watchedPage(on.browser)
   const { page } = watched
   await page.goto(job(SAMPLE_JOBS.replan))
+  await openLink(page, 'Rate')
   const rate = page.getByRole('textbox', { name: 'Rate' })
   await rate.fill('2,5')
   await rate.blur()
@@ -81,8 +85,10 @@ test('what is typed wrong is told at its field and kept through a reload; nothin
     .getByText(/could be read two ways/)
     .first()
     .waitFor()
+  await openLink(page, 'Load')
   await page.getByText('What to measure stands here').waitFor()
   await saved(page)
+  await openLink(page, 'Rate')
   await page.reload()
   await expect.poll(() => page.getByRole('textbox', { name: 'Rate' }).inputValue()).toBe('2,5')
   await page.getByRole('textbox', { name: 'Rate' }).fill('300')

@@ -2,6 +2,7 @@ import type { Page } from 'playwright-core'
 import { expect, test } from 'vitest'
 import { SAMPLE_JOBS, SAMPLE_PRODUCTS, SAMPLE_SITES } from '../../demo/sampleLinks'
 import { expectAccessible, expectQuiet, watchedPage } from '../support/browser'
+import { changeCrew, fromMenu, openLink, pick } from '../support/hands'
 import { stage } from '../support/stage'
 
 const on = stage()
@@ -15,7 +16,7 @@ test('a new crew from nothing to its first record, through its library', async (
   const watched = await watchedPage(on.browser)
   const { page } = watched
   await page.goto(`${on.url}/today`)
-  await page.getByLabel('Crew', { exact: true }).selectOption('new')
+  await changeCrew(page, 'Start an empty crew …')
   await field(page, 'Name of the crew').fill('Birch and Daughter')
   await press(page, 'Start')
   await page.getByText('From nothing to the first record').waitFor()
@@ -54,7 +55,7 @@ test('a new crew from nothing to its first record, through its library', async (
   await page.goto(`${on.url}/products`)
   await press(page, 'New product')
   await field(page, 'Name of the product').fill('Iron of ours')
-  await field(page, 'Form').selectOption('solution')
+  await pick(field(page, 'Form'), 'solution')
   await field(page, 'Usual rate').fill('3.4 fl oz per 1,000 sq ft')
   await field(page, 'Highest').fill('5 fl oz/1000 ft2')
   await field(page, 'at the latest').fill('4 weeks')
@@ -67,11 +68,13 @@ test('a new crew from nothing to its first record, through its library', async (
   await page.goto(`${on.url}/sites`)
   await page.getByRole('link', { name: 'Creek House' }).click()
   await press(page, 'New job here')
+  await openLink(page, 'Rate')
   await field(page, 'Product 1').fill('Iron of ours')
   // The only sprayer, its tank and its calibration come along: 3.4 x 2.6535 = 9.0219 fl oz
   await expect.poll(() => page.getByLabel('Totals').innerText()).toContain('9.02')
   await press(page, 'Plan this job')
   await press(page, 'Start run')
+  await press(page, 'Log the outcome')
   await field(page, 'Spray left in tank, hose and boom').fill('4 fl oz')
   // The same log in a second tab, with another figure: one of the two is the record, the other is told.
   const second = await page.context().newPage()
@@ -88,7 +91,7 @@ test('a new crew from nothing to its first record, through its library', async (
   await second.close()
   // What was made and what came back is a calibration of the sprayer.
   await press(page, 'Keep as a calibration')
-  await expect.poll(() => field(page, 'How it is measured').inputValue()).toBe('job')
+  await expect.poll(() => field(page, 'How it is measured').innerText()).toContain('measured back on a job')
   expect(await field(page, 'Notes').inputValue()).toContain('Measured back on a job')
   expect(await field(page, 'Ground treated').inputValue()).not.toBe('')
 
@@ -148,7 +151,7 @@ test(
     const { page } = watched
     await page.goto(`${on.url}/sites/${SAMPLE_SITES.saltings}`)
     await page.getByText('Put down here').waitFor()
-    await press(page, 'Delete')
+    await fromMenu(page, /More of this/, 'Delete')
     await page.waitForURL(/\/sites$/)
     await page.getByText('The site is deleted.').waitFor()
     expect(await page.getByRole('link', { name: 'The Saltings' }).count()).toBe(0)
@@ -159,12 +162,12 @@ test(
     await page.goto(`${on.url}/records`)
     await page.getByRole('searchbox').fill('iron salt')
     await page.waitForURL(/q=iron/)
-    await expect.poll(() => page.getByRole('row').count()).toBe(4)
+    await expect.poll(() => page.getByRole('row').count()).toBe(5)
     await page.reload()
-    await expect.poll(() => page.getByRole('row').count()).toBe(4)
+    await expect.poll(() => page.getByRole('row').count()).toBe(5)
     await page.getByLabel('To', { exact: true }).fill('30 May 2025')
     await page.getByLabel('To', { exact: true }).blur()
-    await expect.poll(() => page.getByRole('row').count()).toBe(2)
+    await expect.poll(() => page.getByRole('row').count()).toBe(3)
     const [download] = await Promise.all([
       page.waitForEvent('download'),
       page.getByRole('link', { name: 'CSV' }).click(),

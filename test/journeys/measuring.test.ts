@@ -4,6 +4,7 @@ import { CEMETERY_PNG } from '../../demo/cemeteryPicture'
 import { SAMPLE_SITES } from '../../demo/sampleLinks'
 import { named } from '../../demo/typed'
 import { expectAccessible, expectQuiet, saved, watchedPage } from '../support/browser'
+import { pick } from '../support/hands'
 import { stage } from '../support/stage'
 
 const on = stage()
@@ -46,10 +47,10 @@ test(
     await page.getByRole('button', { name: /2\.61 ft a pace, 4 runs within 0\.6 %/ }).waitFor()
     await saved(page)
     await newArea(page, `/sites/${SAMPLE_SITES.saltings}`, 'Creek strip')
-    await field(page, 'Measured with').selectOption({ label: 'paces' })
-    await field(page, 'Whose stride').selectOption({ label: 'Taped stride' })
+    await pick(field(page, 'Measured with'), 'paces')
+    await pick(field(page, 'Whose stride'), 'Taped stride')
     await page.getByText('2.61 ft a pace, 4 runs').waitFor()
-    await field(page, 'Measured as').selectOption({ label: 'offsets from a baseline' })
+    await pick(field(page, 'Measured as'), 'offsets from a baseline')
     await field(page, 'Step along the line').fill('5 paces')
     // Typed one after the other: Enter goes on and makes the next.
     await page.getByLabel(/^Width 1,/).click()
@@ -58,7 +59,8 @@ test(
       await page.keyboard.press('Enter')
     }
     await press(page, 'Take the last away')
-    await field(page, 'Worked by').selectOption({ index: 2 })
+    await field(page, 'Worked by').click()
+    await page.getByRole('option', { name: /^simpson/ }).click()
     // 5 paces of 100 / mean of 38.5, 38, 38.4, 38.3 ft = 13.058 ft;
     // Simpson 13.058 / 3 x (20 + 18 + 4 x 50 + 2 x 29) = 1288.4 ft2
     await page.getByRole('button', { name: /^Net area 1,290/ }).click()
@@ -83,7 +85,7 @@ test(
     const watched = await watchedPage(on.browser, { width: 390, height: 844 })
     const { page } = watched
     await newArea(page, SCHOOL, 'Back lawn')
-    await field(page, 'Measured as').selectOption({ label: 'outline: drawn, walked, traced, file' })
+    await pick(field(page, 'Measured as'), 'outline: drawn, walked, traced, file')
     await press(page, 'Walk it')
     await press(page, 'Walk with the stand-in')
     await page.getByText(/^(?:[5-9]|\d\d+) positions/).waitFor()
@@ -108,7 +110,7 @@ test(
     await saved(page)
     await page.reload()
     expect(await net(page)).toBe(walked)
-    expect(await field(page, 'The outline was').inputValue()).toBe('walked')
+    expect(await field(page, 'The outline was').innerText()).toContain('walked')
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
     expectQuiet(watched)
   },
@@ -138,7 +140,7 @@ test(
     await page.getByText(/One pixel is .* cm/).waitFor()
     await kept
     await newArea(page, siteUrl, 'Lawn')
-    await field(page, 'Measured as').selectOption({ label: 'outline: drawn, walked, traced, file' })
+    await pick(field(page, 'Measured as'), 'outline: drawn, walked, traced, file')
     await press(page, 'Draw')
     for (const [x, y] of [
       [0.3, 0.3],
@@ -149,7 +151,7 @@ test(
       await pressPlan(page, x, y)
     await pressPlan(page, 0.3, 0.3)
     await page.getByRole('button', { name: /^Net area/ }).waitFor()
-    expect(await field(page, 'The outline was').inputValue()).toBe('traced')
+    expect(await field(page, 'The outline was').innerText()).toContain('traced')
     const drawn = await net(page)
     await page.getByRole('button', { name: /^Net area/ }).click()
     await page.getByText(/scale of the picture, 120 ft between its two points/).waitFor()

@@ -4,6 +4,7 @@ import { expect, test } from 'vitest'
 import type { OrganizationChoice } from '../../shared/schemas/organization'
 import { expectAccessible, expectQuiet, watchedPage } from '../support/browser'
 import { newJob } from '../support/jobs'
+import { changeCrew } from '../support/hands'
 import { stage } from '../support/stage'
 
 const CODE = 'AAAA-BBBB-CCCC'
@@ -19,11 +20,11 @@ const saved = (page: Page) =>
 
 async function beOwner(page: Page, crew: string, name: string): Promise<void> {
   await page.goto(`${on.url}/records`)
-  await page.getByLabel('Crew', { exact: true }).selectOption('new')
+  await changeCrew(page, 'Start an empty crew …')
   await page.getByLabel('Name of the crew').fill(crew)
   await press(page, 'Start')
   await page.waitForURL('**/today')
-  await page.goto(`${on.url}/settings`)
+  await page.goto(`${on.url}/settings/people`)
   await page.getByLabel('Your name, as on records').fill(name)
   await page.getByLabel('Name to sign in with').fill(name)
   await passphrase(page).fill('too short')
@@ -44,7 +45,7 @@ async function beOwner(page: Page, crew: string, name: string): Promise<void> {
 }
 
 async function invited(page: Page, role: string): Promise<string> {
-  await page.goto(`${on.url}/settings`)
+  await page.goto(`${on.url}/settings/people`)
   await page.getByRole('combobox', { name: 'Invite as' }).click()
   await page.getByRole('option', { name: role }).click()
   await press(page, 'Make an invitation')
@@ -89,6 +90,7 @@ test('first owner, invitation on a phone, an apprentice’s run, the counter-sig
   await page.getByRole('textbox', { name: 'Purpose' }).waitFor()
   expect(await page.getByRole('textbox', { name: 'Purpose' }).isDisabled()).toBe(true)
   await press(page, 'Start run')
+  await press(page, 'Log the outcome')
   await page.getByLabel('Left in the hopper', { exact: true }).fill('3')
   expect(await page.getByLabel('Done by').inputValue()).toBe('Ali Learner')
   await press(page, 'Put it on record')
@@ -133,8 +135,8 @@ test('signed out, a deep link asks and leads back; two crews in two tabs stay ap
   await second.goto(`${on.url}/today`)
   await page.goto(`${on.url}/settings`)
   await page.getByLabel('Licence number, as on records').waitFor()
-  await second.getByLabel('Crew', { exact: true }).selectOption({ label: 'Tamsin Point Grounds' })
-  await second.getByText('sample data').waitFor()
+  await changeCrew(second, 'Tamsin Point Grounds')
+  await second.getByText(/sample data/).waitFor()
   await page.getByLabel('Licence number, as on records').fill('BLUE-1')
   await saved(page)
   await second.goto(`${on.url}/settings`)

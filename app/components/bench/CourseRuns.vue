@@ -11,7 +11,7 @@ const props = defineProps<{
   fields: readonly RunField[]
   path: string
 }>()
-const { set, locked } = useForm()
+const { set, locked, go } = useForm()
 const crew = useCrewStore()
 type Run = Readonly<Partial<Record<RunField['name'], Entered<KindUnits[RunField['kind']]>>>>
 const UNITS = { mass: MASS_UNITS, volume: VOLUME_UNITS, stopwatch: STOPWATCH_UNITS }
@@ -38,12 +38,15 @@ function add() {
     props.fields[0]?.kind === 'mass' && last?.left?.text && last.start
       ? { start: { ...last.start, text: last.left.text, unit: last.left.unit } }
       : {}
+  const place = props.runs.length
+  const [field] = props.fields.filter(({ name }) => !(name in again))
   set(props.path, [...props.runs, { ...fresh, ...again, id: uuid() }])
+  if (field) void go(`${props.path}.${place}.${field.name}`)
 }
 </script>
 
 <template>
-  <div class="grid grid-cols-2 gap-2">
+  <div class="fields">
     <template v-for="(run, i) in runs" :key="run.id">
       <FormQuantity
         v-for="field in fields"
@@ -57,14 +60,9 @@ function add() {
     </template>
   </div>
   <div v-if="!locked" class="flex gap-4">
-    <button type="button" class="plain-button way-out small" @click="add">Add a run</button>
-    <button
-      v-if="runs.length > 1"
-      type="button"
-      class="plain-button way-out small"
-      @click="set(path, runs.slice(0, -1))"
-    >
+    <UButton variant="link" size="sm" @click="add">Add a run</UButton>
+    <UButton v-if="runs.length > 1" variant="link" size="sm" @click="set(path, runs.slice(0, -1))">
       Remove the last run
-    </button>
+    </UButton>
   </div>
 </template>

@@ -82,7 +82,7 @@ useScreenCommands(() =>
     :class="{ holding: chosen }"
   >
     <h2 id="instruments-title">Instruments</h2>
-    <div class="grid grid-cols-2 gap-2">
+    <div class="fields">
       <ChoiceField
         label="Read from"
         :value="chosen"

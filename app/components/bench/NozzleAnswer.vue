@@ -17,6 +17,12 @@ const perMinute = (flow: number) => {
   const unit = props.trial.catches[0]?.unit ?? 'fl oz'
   return { figure: formatFigure((flow * 60) / CUBIC_METRES_PER[unit]), unit: `${unit} / min` }
 }
+const COLUMNS = [
+  { key: 'nozzle', head: 'Nozzle' },
+  { key: 'flow', head: 'Flow', numeric: true },
+  { key: 'off', head: 'off the mean', numeric: true },
+  { key: 'is', head: 'It is' },
+] as const
 const WORDS = {
   right: 'right',
   high: 'high: clean, try again',
@@ -86,39 +92,34 @@ const bars = computed(() => {
         <FigureText :shown="perMinute(read.check.total)" />.
       </p>
       <p v-if="read.check.replace === 'set'" class="stop">
-        <span aria-hidden="true">■ </span>At least one is worn by more than 10 %: replace the set.
+        <UIcon name="i-lucide-octagon-x" class="me-1 align-[-2px]" />At least one is worn by more than 10 %:
+        replace the set.
       </p>
       <p v-else-if="read.check.clean.length > 0" class="astray">
-        <span aria-hidden="true">▲ </span>Clean and catch again:
+        <UIcon name="i-lucide-triangle-alert" class="me-1 align-[-2px]" />Clean and catch again:
         {{ plural(read.check.clean.length, 'nozzle') }} {{ read.check.clean.join(', ') }}.
       </p>
       <p v-else class="good">
-        <span aria-hidden="true">● </span>All within {{ 100 * NOZZLE_LIMIT }} % of the mean.
+        <UIcon name="i-lucide-circle-check" class="me-1 align-[-2px]" />All within {{ 100 * NOZZLE_LIMIT }} %
+        of the mean.
       </p>
       <p v-if="trial.dripping?.trim()" class="astray">
-        <span aria-hidden="true">▲ </span>Dripping: {{ trial.dripping }}. A check valve that drips spots the
-        lawn at every stop: clean or change it.
+        <UIcon name="i-lucide-triangle-alert" class="me-1 align-[-2px]" />Dripping: {{ trial.dripping }}. A
+        check valve that drips spots the lawn at every stop: clean or change it.
       </p>
       <BoomReply :asked="read.asked" :fan="read.fan" :trial="trial" />
       <BenchChart v-if="bars" :option="bars" label="Each nozzle against the mean, with the limits" />
-      <table class="list small">
-        <thead>
-          <tr>
-            <th scope="col">Nozzle</th>
-            <th scope="col" class="num">Flow</th>
-            <th scope="col" class="num">off the mean</th>
-            <th scope="col">It is</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="(nozzle, i) in read.check.nozzles" :key="i">
-            <th scope="row">{{ i + 1 }}</th>
-            <td class="num"><FigureText :shown="perMinute(nozzle.flow)" /></td>
-            <td class="num">{{ (100 * nozzle.off).toFixed(1) }} %</td>
-            <td>{{ WORDS[nozzle.state] }}</td>
-          </tr>
-        </tbody>
-      </table>
+      <RowTable
+        caption="Each nozzle"
+        :rows="read.check.nozzles.map((nozzle, i) => ({ ...nozzle, number: i + 1 }))"
+        :columns="COLUMNS"
+        :key-of="({ number }) => String(number)"
+      >
+        <template #nozzle="{ row }">{{ row.number }}</template>
+        <template #flow="{ row }"><FigureText :shown="perMinute(row.flow)" /></template>
+        <template #off="{ row }">{{ (100 * row.off).toFixed(1) }} %</template>
+        <template #is="{ row }">{{ WORDS[row.state] }}</template>
+      </RowTable>
     </template>
   </section>
 </template>

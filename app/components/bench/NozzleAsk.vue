@@ -88,22 +88,15 @@ const wrong = (path: string) => (problemAt(path)?.kind === 'wrong' ? problemAt(p
       :problem="wrong('document.ask.pressure')"
       @change="put({ pressure: $event })"
     />
-    <LabelledField v-slot="{ id }" label="Specific gravity">
-      <input
-        :id="id"
-        class="field"
-        :value="ask.gravity"
-        placeholder="1, water"
-        inputmode="decimal"
-        autocomplete="off"
-        :disabled="locked"
-        :aria-invalid="wrong('document.ask.gravity') ? 'true' : undefined"
-        @input="put({ gravity: ($event.target as HTMLInputElement).value })"
-      />
-      <p v-if="wrong('document.ask.gravity')" class="problem small" role="alert">
-        {{ wrong('document.ask.gravity') }}
-      </p>
-    </LabelledField>
+    <TextField
+      label="Specific gravity"
+      :text="ask.gravity"
+      placeholder="1, water"
+      inputmode="decimal"
+      :locked="locked"
+      :problem="wrong('document.ask.gravity')"
+      @change="put({ gravity: $event })"
+    />
     <FormQuantity
       path="document.pressure.now"
       label="Pressure now"
@@ -146,11 +139,3 @@ const wrong = (path: string) => (problemAt(path)?.kind === 'wrong' ? problemAt(p
     />
   </div>
 </template>
-
-<style scoped>
-.problem {
-  color: var(--stop);
-  font-weight: 600;
-  margin-top: 2px;
-}
-</style>

@@ -72,7 +72,7 @@ const addTime = () => set('document.course.times', [...props.trial.course.times,
         />
       </div>
       <p v-if="!locked" class="small">
-        <button type="button" class="plain-button way-out" @click="addTime">Another run</button>
+        <UButton variant="link" size="sm" @click="addTime">Another run</UButton>
       </p>
     </li>
     <li>

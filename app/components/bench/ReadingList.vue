@@ -66,19 +66,20 @@ function paste(event: ClipboardEvent, i: number) {
     <div ref="box" class="cells">
       <label v-for="(entered, i) in list" :key="i" class="cell">
         <span class="soft small" aria-hidden="true">{{ nameOf(i) }}</span>
-        <input
-          class="field"
-          :class="{ missing: problems[i]?.kind === 'missing' }"
-          :value="entered.text"
+        <UInput
+          :model-value="entered.text"
           :data-path="place(i)"
           :data-kind="kind"
+          :data-missing="problems[i]?.kind === 'missing' ? '' : undefined"
           :aria-label="`${one} ${nameOf(i)}, ${unitText(entered.unit)}`"
           :aria-invalid="problems[i]?.kind === 'wrong' ? 'true' : undefined"
+          :color="problems[i]?.kind === 'wrong' ? 'error' : undefined"
+          :highlight="problems[i]?.kind === 'wrong'"
           :disabled="locked"
           inputmode="text"
           autocomplete="off"
           enterkeyhint="next"
-          @input="put(i, ($event.target as HTMLInputElement).value)"
+          @update:model-value="put(i, $event)"
           @keydown.enter.prevent="next(i)"
           @paste="paste($event, i)"
         />
@@ -86,27 +87,20 @@ function paste(event: ClipboardEvent, i: number) {
     </div>
     <p v-if="wrong" class="problem small" role="alert">{{ wrong.message }}</p>
     <p class="row small">
-      <select
-        class="field unit-of"
-        :value="unit"
+      <USelect
+        :model-value="unit"
+        :items="units.map((value) => ({ label: unitText(value), value }))"
         :aria-label="`Unit of the ${one.toLowerCase()}s`"
         :disabled="locked"
-        @change="setUnit(($event.target as HTMLSelectElement).value)"
-      >
-        <option v-for="choice in units" :key="choice" :value="choice">{{ unitText(choice) }}</option>
-      </select>
+        @update:model-value="setUnit"
+      />
       <template v-if="!locked">
-        <button type="button" class="plain-button way-out" @click="next(list.length - 1)">
+        <UButton variant="link" size="sm" @click="next(list.length - 1)">
           {{ group ? 'Another triangle' : 'Another' }}
-        </button>
-        <button
-          v-if="list.length > (group ?? 1)"
-          type="button"
-          class="plain-button way-out"
-          @click="dropLast"
-        >
+        </UButton>
+        <UButton v-if="list.length > (group ?? 1)" variant="link" size="sm" @click="dropLast">
           Take the last away
-        </button>
+        </UButton>
       </template>
     </p>
   </fieldset>
@@ -130,10 +124,6 @@ function paste(event: ClipboardEvent, i: number) {
   align-items: center;
   gap: 3px;
 }
-.missing:not(:focus) {
-  border-color: var(--action);
-  border-style: dashed;
-}
 .problem {
   color: var(--stop);
   font-weight: 600;
@@ -144,8 +134,5 @@ function paste(event: ClipboardEvent, i: number) {
   gap: 4px 14px;
   align-items: center;
   margin-top: 4px;
-}
-.unit-of {
-  width: auto;
 }
 </style>

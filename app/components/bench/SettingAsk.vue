@@ -20,6 +20,7 @@ const FINDS = [
   { value: 'rate', text: 'the rate at a setting' },
   { value: 'speed', text: 'the pace for both' },
 ] as const
+const PASSES = [1, 2, 3, 4].map((count) => ({ value: count, text: String(count) }))
 const answered = computed(() => answer(closedWorkingBook))
 const reply = computed(() => (answered.value?.ok ? replyWords(ask.find, answered.value.value) : undefined))
 const refusal = computed(
@@ -39,19 +40,19 @@ const speedHint = computed(() =>
 <template>
   <section aria-labelledby="ask-title" class="mt-6 space-y-2">
     <h2 id="ask-title">Ask its curve</h2>
-    <div class="grid grid-cols-2 gap-2">
-      <label class="block"
-        ><span class="soft small block">What I want to know</span
-        ><select v-model="ask.find" class="field">
-          <option v-for="find in FINDS" :key="find.value" :value="find.value">{{ find.text }}</option>
-        </select></label
-      >
-      <label class="block"
-        ><span class="soft small block">Product</span
-        ><select v-model="ask.product" class="field">
-          <option v-for="name in products" :key="name" :value="name">{{ name }}</option>
-        </select></label
-      >
+    <div class="fields">
+      <ChoiceField
+        label="What I want to know"
+        :value="ask.find"
+        :choices="FINDS"
+        @change="ask.find = $event"
+      />
+      <ChoiceField
+        label="Product"
+        :value="ask.product"
+        :choices="products.map((name) => ({ value: name, text: name }))"
+        @change="ask.product = $event"
+      />
       <QuantityField
         v-if="ask.find !== 'rate'"
         path="ask.rate"
@@ -61,16 +62,14 @@ const speedHint = computed(() =>
         :units="MASS_RATES"
         @change="ask.rate = $event"
       />
-      <label v-if="ask.find !== 'setting'" class="block"
-        ><span class="soft small block">Setting</span
-        ><input v-model="ask.setting" class="field" inputmode="decimal" autocomplete="off"
-      /></label>
-      <label class="block"
-        ><span class="soft small block">Passes</span
-        ><select v-model.number="ask.passes" class="field">
-          <option v-for="count in 4" :key="count" :value="count">{{ count }}</option>
-        </select></label
-      >
+      <TextField
+        v-if="ask.find !== 'setting'"
+        label="Setting"
+        :text="ask.setting"
+        inputmode="decimal"
+        @change="ask.setting = $event"
+      />
+      <ChoiceField label="Passes" :value="ask.passes" :choices="PASSES" @change="ask.passes = $event" />
       <QuantityField
         v-if="ask.find !== 'speed'"
         path="ask.speed"

@@ -51,7 +51,7 @@ function stopped(text: string) {
 
 <template>
   <div v-if="note.timed" class="space-y-2">
-    <div class="grid grid-cols-2 gap-2">
+    <div class="fields">
       <FormQuantity
         :path="`${path}.timed.length`"
         label="Timed over"
@@ -75,19 +75,17 @@ function stopped(text: string) {
       <span class="soft small">{{ ADVICE[runAdvice(read).advice] }}</span>
     </p>
     <p v-if="!locked" class="flex gap-4">
-      <button
-        type="button"
-        class="plain-button way-out small"
+      <UButton
+        variant="link"
+        size="sm"
         @click="put({ ...note.timed, times: [...note.timed.times, { text: '', unit: 's' }] })"
       >
         Another time
-      </button>
-      <button type="button" class="plain-button way-out small" @click="put(undefined)">
-        Type the speed instead
-      </button>
+      </UButton>
+      <UButton variant="link" size="sm" @click="put(undefined)"> Type the speed instead </UButton>
     </p>
   </div>
-  <div v-else class="grid grid-cols-2 items-end gap-2">
+  <div v-else class="fields items-end">
     <FormQuantity
       :path="`${path}.speed`"
       label="Speed"
@@ -96,7 +94,7 @@ function stopped(text: string) {
       :units="SPEED_UNITS"
     />
     <p v-if="!locked" class="pb-1">
-      <button type="button" class="plain-button way-out small" @click="begin">Time it on a course</button>
+      <UButton variant="link" size="sm" @click="begin">Time it on a course</UButton>
     </p>
   </div>
 </template>

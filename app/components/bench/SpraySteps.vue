@@ -42,7 +42,7 @@ const course = computed(() => {
   <ol class="steps">
     <li>
       <h3>{{ words.ready }}</h3>
-      <div class="grid grid-cols-2 gap-2">
+      <div class="fields">
         <FormQuantity
           v-if="words.length"
           :path="`${path}.length`"
@@ -102,7 +102,7 @@ const course = computed(() => {
     <li>
       <h3>{{ words.run }}</h3>
       <template v-if="method === 'nozzle catch' && note.catching">
-        <div class="grid grid-cols-2 gap-2">
+        <div class="fields">
           <FormQuantity
             :path="`${path}.catching.time`"
             label="Caught for"
@@ -125,7 +125,7 @@ const course = computed(() => {
         />
       </template>
       <CourseRuns v-else :runs="note.runs" :fields="words.fields" :path="`${path}.runs`" />
-      <div v-if="method === 'one nozzle' && note.catching" class="grid grid-cols-2 gap-2">
+      <div v-if="method === 'one nozzle' && note.catching" class="fields">
         <FormQuantity
           :path="`${path}.catching.time`"
           label="Caught for, if other"
@@ -137,7 +137,7 @@ const course = computed(() => {
     </li>
     <li v-if="method === 'hose-end' && note.covered">
       <h3>Time how long a known piece of lawn takes</h3>
-      <div class="grid grid-cols-2 gap-2">
+      <div class="fields">
         <FormQuantity
           :path="`${path}.covered.ground`"
           label="Ground covered"

@@ -8,7 +8,6 @@ const props = defineProps<{ note: SpreaderCourse; path: string; product?: string
 const { set, locked } = useForm()
 const crew = useCrewStore()
 const library = useLibraryStore()
-const productList = useId()
 const method = computed(() => spreadMethodOf(props.note))
 const words = computed(() => SPREAD_WORDS[method.value])
 const methods = SPREAD_METHODS.map((value) => ({ value, text: SPREAD_WORDS[value].text }))
@@ -25,7 +24,7 @@ const methods = SPREAD_METHODS.map((value) => ({ value, text: SPREAD_WORDS[value
   <ol class="steps">
     <li>
       <h3>{{ words.ready }}</h3>
-      <div class="grid grid-cols-2 gap-2">
+      <div class="fields">
         <FormQuantity
           v-if="method === 'known area' || method === 'catch'"
           :path="`${path}.length`"
@@ -56,16 +55,15 @@ const methods = SPREAD_METHODS.map((value) => ({ value, text: SPREAD_WORDS[value
           :text="note.passes ?? '1'"
         />
         <FormText :path="`${path}.setting`" label="Setting" :text="note.setting" />
-        <FormText
+        <NameField
           :path="`${path}.product`"
           label="Product in the hopper"
           :text="note.product"
+          :names="library.products"
           :placeholder="product"
-          :list="productList"
+          :locked="locked"
+          @change="set(`${path}.product`, $event)"
         />
-        <datalist :id="productList">
-          <option v-for="one in library.products" :key="one.id" :value="one.name" />
-        </datalist>
       </div>
     </li>
     <li>

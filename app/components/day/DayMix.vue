@@ -9,6 +9,12 @@ const siteOf = (number: number) =>
 const ordered = computed(() =>
   props.mix.order.flatMap((id) => props.mix.request.products.filter((product) => product.id === id)),
 )
+const columns = computed(() => [
+  { key: 'load', head: 'Load' },
+  { key: 'site', head: 'made at' },
+  ...ordered.value.map(({ id, name }) => ({ key: id, head: name ?? '', numeric: true })),
+  { key: 'fill', head: 'fill to', numeric: true },
+])
 </script>
 
 <template>
@@ -17,45 +23,27 @@ const ordered = computed(() =>
       <h2>One mix for {{ mix.stops.length }} sites</h2>
       <slot name="action" />
     </div>
-    <table class="list">
-      <thead>
-        <tr>
-          <th scope="col">Load</th>
-          <th scope="col">made at</th>
-          <th v-for="product in ordered" :key="product.id" scope="col" class="num">{{ product.name }}</th>
-          <th scope="col" class="num">fill to</th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="load in mix.plan.loads" :key="load.number">
-          <th scope="row"><span class="load">Load </span>{{ load.number }}</th>
-          <td data-label="made at">{{ siteOf(load.number) }}</td>
-          <td v-for="product in ordered" :key="product.id" class="num" :data-label="product.name">
-            <strong
-              ><FigureText
-                :shown="
-                  showMeasured(
-                    load.products.find(({ id }) => id === product.id)!.measured,
-                    product.measureStep,
-                  )
-                "
-                :page="`products.${product.id}.measured`"
-                :label="product.name"
-            /></strong>
-          </td>
-          <td class="num" data-label="fill to">
-            <FigureText :shown="showQuantity(load.carrier)" page="loads.count" label="Loads" />
-          </td>
-        </tr>
-      </tbody>
-    </table>
+    <RowTable
+      caption="Loads of the mix"
+      stacked
+      :rows="mix.plan.loads"
+      :columns="columns"
+      :key-of="({ number }) => String(number)"
+    >
+      <template #load="{ row }">Load {{ row.number }}</template>
+      <template #site="{ row }">{{ siteOf(row.number) }}</template>
+      <template v-for="product in ordered" :key="product.id" #[product.id]="{ row }"
+        ><strong
+          ><FigureText
+            :shown="
+              showMeasured(row.products.find(({ id }) => id === product.id)!.measured, product.measureStep)
+            "
+            :page="`products.${product.id}.measured`"
+            :label="product.name" /></strong
+      ></template>
+      <template #fill="{ row }"
+        ><FigureText :shown="showQuantity(row.carrier)" page="loads.count" label="Loads"
+      /></template>
+    </RowTable>
   </section>
 </template>
-
-<style scoped>
-@media (min-width: 761px) {
-  .load {
-    display: none;
-  }
-}
-</style>

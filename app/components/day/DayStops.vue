@@ -13,13 +13,6 @@ const props = defineProps<{
   stopped: ReadonlyMap<string, readonly string[]>
 }>()
 const emit = defineEmits<{ move: [index: number, way: -1 | 1] }>()
-const STATES: Readonly<Record<Job['state'], string>> = {
-  draft: '○ draft',
-  planned: '● planned',
-  running: '▶ running',
-  done: '✓ done',
-  cancelled: '– cancelled',
-}
 const stopsOf = (jobId: string) =>
   props.mixes.flatMap(({ stops, unit }) =>
     stops.filter((stop) => stop.jobId === jobId).map((stop) => ({ stop, unit })),
@@ -31,7 +24,7 @@ const words = ({ arrives, takes, makes }: MixStop, unit: string) =>
     ? 'makes none'
     : `makes ${plural(makes.length, 'load')} ${makes.map(({ number }) => number).join(', ')}`) +
   ', ' +
-  `takes ${told(takes)}, drives on with`
+  `takes ${told(takes)} ${unit}, drives on with`
 </script>
 
 <template>
@@ -59,19 +52,14 @@ const words = ({ arrives, takes, makes }: MixStop, unit: string) =>
             }}
           </p>
         </div>
-        <span class="small whitespace-nowrap">{{ STATES[job.state] }}</span>
+        <StateMark class="small" :level="JOB_MARKS[job.state]" :words="job.state" />
         <span class="no-print small flex gap-3 moves">
-          <button type="button" class="plain-button way-out" :disabled="i === 0" @click="emit('move', i, -1)">
+          <UButton variant="link" size="sm" :disabled="i === 0" @click="emit('move', i, -1)">
             Earlier<span class="sr-only">, {{ job.site }}</span>
-          </button>
-          <button
-            type="button"
-            class="plain-button way-out"
-            :disabled="i === jobs.length - 1"
-            @click="emit('move', i, 1)"
-          >
+          </UButton>
+          <UButton variant="link" size="sm" :disabled="i === jobs.length - 1" @click="emit('move', i, 1)">
             Later<span class="sr-only">, {{ job.site }}</span>
-          </button>
+          </UButton>
         </span>
         <div class="along">
           <p v-for="{ stop, unit } in stopsOf(job.id)" :key="stop.applicationId" class="small">
@@ -82,11 +70,11 @@ const words = ({ arrives, takes, makes }: MixStop, unit: string) =>
               :label="`Drives on from ${job.site}`"
             />
           </p>
-          <p v-if="unready.some(({ id }) => id === job.id)" class="small short">
-            ▲ Something on its sheet is still missing: it is not in the sums.
+          <p v-if="unready.some(({ id }) => id === job.id)" class="small">
+            <StateMark level="warn" words="Something on its sheet is still missing: it is not in the sums." />
           </p>
-          <p v-for="message in stopped.get(job.id)" :key="message" class="small stopped">
-            ■ {{ prettyUnits(message) }}
+          <p v-for="message in stopped.get(job.id)" :key="message" class="small">
+            <StateMark level="stop" :words="prettyUnits(message)" />
           </p>
         </div>
       </li>
@@ -108,14 +96,6 @@ const words = ({ arrives, takes, makes }: MixStop, unit: string) =>
 .stop button:disabled {
   opacity: 0.45;
   cursor: default;
-}
-.stopped {
-  color: var(--stop);
-  font-weight: 600;
-}
-.short {
-  color: var(--warn);
-  font-weight: 600;
 }
 @media (max-width: 760px) {
   .stop {

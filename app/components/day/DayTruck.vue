@@ -20,6 +20,11 @@ const machines = computed(() => [
       .filter(Boolean),
   ),
 ])
+const COLUMNS = [
+  { key: 'product', head: 'Product' },
+  { key: 'take', head: 'take', numeric: true },
+  { key: 'hand', head: 'on hand', numeric: true },
+] as const
 const short = computed(() => props.needs.filter((need) => need.short > 0))
 const takeWords = (need: RouteNeed) => {
   const { open = 0, full = 0, pack } = need.take ?? {}
@@ -38,37 +43,30 @@ const of = ({ dimension }: RouteNeed, amount: number) => shown.stock({ dimension
   <div class="space-y-5">
     <section aria-labelledby="truck-title">
       <h2 id="truck-title">On the truck</h2>
-      <table class="list">
-        <thead>
-          <tr>
-            <th scope="col">Product</th>
-            <th scope="col" class="num">take</th>
-            <th scope="col" class="num">on hand</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="need in needs" :key="`${need.name}-${need.dimension}`">
-            <th scope="row">
-              {{ need.name }}<span v-if="need.take" class="soft small block">{{ takeWords(need) }}</span>
-            </th>
-            <td class="num" data-label="take">
-              <strong class="figure"
-                ><FigureText
-                  :shown="of(need, need.amount)"
-                  :page="`day.${need.sourceId ?? need.name}`"
-                  :label="need.name"
-              /></strong>
-            </td>
-            <td class="num" data-label="on hand">
-              <FigureText v-if="need.onHand !== undefined" :shown="of(need, need.onHand)" /><span
-                v-else
-                class="soft"
-                >not booked</span
-              >
-            </td>
-          </tr>
-        </tbody>
-      </table>
+      <RowTable
+        caption="What goes on the truck"
+        :rows="needs"
+        :columns="COLUMNS"
+        :key-of="({ name, dimension }) => `${name}-${dimension}`"
+      >
+        <template #product="{ row }"
+          >{{ row.name }}<span v-if="row.take" class="soft small block">{{ takeWords(row) }}</span></template
+        >
+        <template #take="{ row }"
+          ><strong class="figure"
+            ><FigureText
+              :shown="of(row, row.amount)"
+              :page="`day.${row.sourceId ?? row.name}`"
+              :label="row.name" /></strong
+        ></template>
+        <template #hand="{ row }"
+          ><FigureText v-if="row.onHand !== undefined" :shown="of(row, row.onHand)" /><span
+            v-else
+            class="soft"
+            >not booked</span
+          ></template
+        >
+      </RowTable>
       <p v-if="spray > 0" class="mt-2">
         Finished spray of the day
         <strong
@@ -89,7 +87,7 @@ const of = ({ dimension }: RouteNeed, amount: number) => shown.stock({ dimension
       <h2 id="buy-title">To buy first</h2>
       <ul>
         <li v-for="need in short" :key="need.name" class="rule-b py-1">
-          <span class="short">▲</span> {{ need.name }}:
+          <UIcon name="i-lucide-triangle-alert" class="short" /> {{ need.name }}:
           <strong
             ><FigureText
               :shown="of(need, need.short)"

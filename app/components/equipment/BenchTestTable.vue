@@ -51,9 +51,9 @@ const rows = computed(() =>
       </li>
     </ul>
     <p class="mt-1">
-      <button type="button" class="plain-button way-out" @click="emit('begin')">
+      <UButton variant="link" size="sm" @click="emit('begin')">
         {{ kind === 'pattern' ? 'New tray test' : 'New nozzle check' }}
-      </button>
+      </UButton>
     </p>
   </section>
 </template>

@@ -12,6 +12,13 @@ import type { Calibration } from '#shared/schemas/equipment'
 const props = defineProps<{ calibrations: readonly Calibration[]; equipmentId: string }>()
 const crew = useCrewStore()
 const shown = useShown()
+const columns = [
+  { key: 'day', head: 'Day' },
+  { key: 'age', head: 'Age', from: 'laptop' },
+  { key: 'with', head: 'With', from: 'laptop' },
+  { key: 'gives', head: 'One pass gives', numeric: true },
+  { key: 'speed', head: 'Speed', numeric: true, from: 'laptop' },
+] as const
 const limit = computed(
   () => crew.organization?.settings.house.calibrationDays ?? DEFAULT_HOUSE.calibrationDays,
 )
@@ -54,39 +61,26 @@ const rows = computed(() =>
     <p v-if="rows.length === 0" class="soft py-2">
       None yet. A taped course and two or three runs tell what one pass puts down.
     </p>
-    <table v-else class="list">
-      <thead>
-        <tr>
-          <th scope="col">Day</th>
-          <th scope="col">With</th>
-          <th scope="col" class="num">One pass gives</th>
-          <th scope="col">Speed</th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="row in rows" :key="row.id">
-          <th scope="row" class="whitespace-nowrap">
-            <NuxtLink :to="`/equipment/${equipmentId}/calibrations/${row.id}`" class="way-out">{{
-              dayText(row.on)
-            }}</NuxtLink><span class="small block" :class="row.fresh ? 'soft' : 'stale'"
-              ><template v-if="!row.fresh">▲ </template>{{ row.age }}</span
-            >
-          </th>
-          <td>
-            {{ row.with }}<span class="soft small block">{{ row.how }}</span>
-          </td>
-          <td class="num" data-label="one pass">
-            <FigureText v-if="row.gives" :shown="row.gives" /><span v-else class="soft">not worked out</span>
-          </td>
-          <td class="whitespace-nowrap"><FigureText v-if="row.speed" :shown="row.speed" /></td>
-        </tr>
-      </tbody>
-    </table>
+    <RowTable
+      v-else
+      caption="Calibrations, newest first"
+      :rows="rows"
+      :columns="columns"
+      :key-of="({ id }) => id"
+      :to="({ id }) => `/equipment/${equipmentId}/calibrations/${id}`"
+    >
+      <template #day="{ row }">{{ dayText(row.on) }}</template>
+      <template #under="{ row }">{{ row.with }}</template>
+      <template #age="{ row }"><StateMark :level="row.fresh ? 'good' : 'warn'" :words="row.age" /></template>
+      <template #with="{ row }"
+        >{{ row.with }}<span class="soft small block">{{ row.how }}</span></template
+      >
+      <template #gives="{ row }"
+        ><FigureText v-if="row.gives" :shown="row.gives" /><span v-else class="soft"
+          >not worked out</span
+        ></template
+      >
+      <template #speed="{ row }"><FigureText v-if="row.speed" :shown="row.speed" /></template>
+    </RowTable>
   </section>
 </template>
-
-<style scoped>
-.stale {
-  color: var(--warn);
-}
-</style>

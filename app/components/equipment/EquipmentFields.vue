@@ -21,7 +21,7 @@ const width = computed(() =>
 </script>
 
 <template>
-  <div class="grid grid-cols-2 gap-2 sm:grid-cols-3">
+  <div class="fields">
     <template v-if="document.kind === 'spreader'">
       <FormChoice
         path="document.type"

@@ -45,7 +45,7 @@ const add = () =>
       Tape a level length on the grass you work on, walk it at your working pace, and note what you
       {{ kind === 'stride' ? 'count' : 'read' }}; part of a pace counts as a part.
     </p>
-    <div class="grid grid-cols-2 gap-2 sm:grid-cols-3">
+    <div class="fields">
       <QuantityField
         path="document.course.distance"
         label="Taped length"
@@ -63,7 +63,7 @@ const add = () =>
         @change="put({ on: $event })"
       />
     </div>
-    <div class="grid grid-cols-3 gap-2 sm:grid-cols-4">
+    <div class="fields">
       <FormQuantity
         v-for="(run, i) in course.runs"
         :key="run.id"
@@ -74,17 +74,17 @@ const add = () =>
       />
     </div>
     <p v-if="!locked" class="small flex flex-wrap gap-4">
-      <button type="button" class="plain-button way-out" @click="add">
+      <UButton variant="link" size="sm" @click="add">
         {{ course.runs.length === 0 ? 'First run' : 'Another run' }}
-      </button>
-      <button
+      </UButton>
+      <UButton
         v-if="course.runs.length > 0"
-        type="button"
-        class="plain-button way-out"
+        variant="link"
+        size="sm"
         @click="put({ runs: course.runs.slice(0, -1) })"
       >
         Take the last away
-      </button>
+      </UButton>
     </p>
     <p v-if="earlier" class="soft small">Noted earlier, without runs: {{ earlier }}.</p>
     <p v-if="tool" role="status">

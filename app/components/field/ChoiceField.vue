@@ -1,30 +1,36 @@
 <script setup lang="ts" generic="V extends string | number">
-/** A choice among a few words; a native select, so that it works by key, by voice and with gloves. */
+import type { Choice } from '~/composables/form/useChoices'
+
+/** A choice among a few words. */
+defineOptions({ inheritAttrs: false })
+const { whole, inner } = useFieldAttrs()
 const props = defineProps<{
   label: string
   value: V
-  choices: readonly { readonly value: V; readonly text: string }[]
+  choices: readonly Choice<V>[]
   path?: string
   locked?: boolean
+  bare?: boolean
+  hint?: string
 }>()
 const emit = defineEmits<{ change: [value: V] }>()
-function choose(index: number) {
-  const choice = props.choices[index]
-  if (choice) emit('change', choice.value)
-}
+const { items, chosen, take } = useChoices<V>(
+  () => props.choices,
+  () => props.value,
+  (value) => emit('change', value),
+)
 </script>
 
 <template>
-  <LabelledField v-slot="{ id }" :label="label">
-    <select
-      :id="id"
-      class="field"
-      :value="value"
+  <LabelledField :label="label" :bare="bare" :hint="hint" v-bind="whole">
+    <USelect
+      :model-value="chosen"
+      :items="items"
       :data-path="path"
       :disabled="locked"
-      @change="choose(($event.target as HTMLSelectElement).selectedIndex)"
-    >
-      <option v-for="choice in choices" :key="choice.value" :value="choice.value">{{ choice.text }}</option>
-    </select>
+      class="w-full"
+      v-bind="inner"
+      @update:model-value="take"
+    />
   </LabelledField>
 </template>

@@ -5,6 +5,11 @@ import { differences, pathWords } from '~/composables/form/differences'
 const props = defineProps<{ what: string; mine: object; theirs: object; frozen?: string }>()
 const emit = defineEmits<{ keep: []; take: [] }>()
 const MOST = 8
+const COLUMNS = [
+  { key: 'field', head: 'Field' },
+  { key: 'mine', head: 'mine' },
+  { key: 'theirs', head: 'theirs' },
+] as const
 // Only what can be edited counts; the stored row carries more.
 const rows = computed(() =>
   differences(
@@ -24,22 +29,19 @@ const rows = computed(() =>
     <p v-else>
       <strong>This {{ what }} was changed elsewhere</strong> since you opened it.
     </p>
-    <table v-if="rows.length > 0" class="small mt-1">
-      <thead>
-        <tr>
-          <th scope="col">Field</th>
-          <th scope="col">mine</th>
-          <th scope="col">theirs</th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="row in rows.slice(0, MOST)" :key="row.path">
-          <th scope="row">{{ pathWords(row.path) }}</th>
-          <td>{{ row.mine }}</td>
-          <td>{{ row.theirs }}</td>
-        </tr>
-      </tbody>
-    </table>
+    <RowTable
+      v-if="rows.length > 0"
+      class="max-w-3xl"
+      caption="What differs"
+      stacked
+      :rows="rows.slice(0, MOST)"
+      :columns="COLUMNS"
+      :key-of="({ path }) => path"
+    >
+      <template #field="{ row }">{{ pathWords(row.path) }}</template>
+      <template #mine="{ row }">{{ row.mine }}</template>
+      <template #theirs="{ row }">{{ row.theirs }}</template>
+    </RowTable>
     <p v-if="rows.length > MOST" class="small soft">and {{ rows.length - MOST }} more</p>
     <div class="mt-2 flex gap-2">
       <UButton v-if="!frozen" label="Keep mine" size="sm" @click="emit('keep')" />
@@ -47,19 +49,3 @@ const rows = computed(() =>
     </div>
   </section>
 </template>
-
-<style scoped>
-.conflict {
-  background: var(--dry-tint);
-}
-th,
-td {
-  text-align: left;
-  padding: 1px 18px 1px 0;
-  font-weight: 400;
-  overflow-wrap: anywhere;
-}
-thead th {
-  color: var(--soft);
-}
-</style>

@@ -1,61 +1,59 @@
 <script setup lang="ts">
+import { parseDate } from '@internationalized/date'
 import { dayText } from '#core/calendar/dayText'
 import { parseDay } from '#core/calendar/parseDay'
 
-/** A calendar day, shown and typed without doubt: 6 May 2026. */
+/** A calendar day: typed as it is said (6 May, tomorrow), or pressed on the calendar beside it. */
 const props = defineProps<{ label: string; day: string; path?: string; locked?: boolean; bare?: boolean }>()
 const emit = defineEmits<{ change: [day: string] }>()
 const crew = useCrewStore()
-const id = useId()
 const typed = ref<string>()
 const problem = ref<string>()
+const open = ref(false)
 const text = computed(() => typed.value ?? (props.day === '' ? '' : dayText(props.day)))
+const shownMonth = computed(() => parseDate(props.day || crew.today()))
 
 function settle() {
   if (typed.value === undefined) return
   const blank = typed.value.trim() === ''
   const read = parseDay(typed.value, Number(crew.today().slice(0, 4)))
   problem.value = blank || read.ok ? undefined : read.error.message
-  if (blank || read.ok) {
-    typed.value = undefined
-    emit('change', read.ok ? read.value : '')
-  }
+  if (blank || read.ok) take(read.ok ? read.value : '')
+}
+function take(day: string) {
+  typed.value = undefined
+  problem.value = undefined
+  open.value = false
+  emit('change', day)
 }
 </script>
 
 <template>
-  <div class="min-w-0">
-    <label :for="id" :class="bare ? 'sr-only' : 'soft small block'">{{ label }}</label>
-    <input
-      :id="id"
-      :class="bare ? 'bare-day' : 'field'"
-      :value="text"
-      :data-path="path"
-      :disabled="locked"
-      :placeholder="bare ? 'no day yet' : 'e.g. 6 May'"
-      autocomplete="off"
-      maxlength="40"
-      :aria-invalid="problem ? 'true' : undefined"
-      :aria-describedby="problem ? `${id}-note` : undefined"
-      @input="typed = ($event.target as HTMLInputElement).value"
-      @blur="settle"
-    />
-    <p v-if="problem" :id="`${id}-note`" class="small" style="color: var(--stop)" role="alert">
-      {{ problem }}
-    </p>
-  </div>
+  <LabelledField :label="label" :problem="problem" :bare="bare" style="min-width: 11.5rem">
+    <UFieldGroup class="w-full">
+      <UInput
+        :model-value="text"
+        :data-path="path"
+        :disabled="locked"
+        placeholder="e.g. 6 May"
+        autocomplete="off"
+        maxlength="40"
+        class="w-full"
+        @update:model-value="typed = $event"
+        @blur="settle"
+      />
+      <UPopover v-if="!locked" v-model:open="open">
+        <UButton icon="i-lucide-calendar" :aria-label="`Calendar for ${label}`" />
+        <template #content>
+          <UCalendar
+            class="p-2"
+            :model-value="day ? parseDate(day) : undefined"
+            :default-placeholder="shownMonth"
+            :week-starts-on="1"
+            @update:model-value="take(String($event ?? ''))"
+          />
+        </template>
+      </UPopover>
+    </UFieldGroup>
+  </LabelledField>
 </template>
-
-<style scoped>
-.bare-day {
-  background: transparent;
-  border: 0;
-  border-bottom: 1px dashed transparent;
-  width: 8.5em;
-  min-height: 24px;
-  color: var(--soft);
-}
-.bare-day:hover:not(:disabled) {
-  border-bottom-color: var(--rule-strong);
-}
-</style>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { DropdownMenuItem } from '@nuxt/ui'
 import type { SaveState } from '~/composables/form/useDraft'
 
 /**
@@ -20,10 +21,23 @@ const props = defineProps<{
 const emit = defineEmits<{ remove: []; keep: []; take: [] }>()
 const { set } = useForm()
 const own = useSelfStore()
+const history = ref(false)
 const input = useTemplateRef('input')
 onMounted(() => {
-  if (props.fresh && props.name === '') input.value?.focus()
+  if (props.fresh && props.name === '') input.value?.textareaRef?.focus()
 })
+const actions = computed<DropdownMenuItem[]>(() => [
+  {
+    label: 'History',
+    icon: 'i-lucide-history',
+    onSelect: () => {
+      history.value = true
+    },
+  },
+  ...(own.may('govern')
+    ? [{ label: 'Delete', icon: 'i-lucide-trash-2', onSelect: () => emit('remove') }]
+    : []),
+])
 </script>
 
 <template>
@@ -36,29 +50,34 @@ onMounted(() => {
         <h1 v-if="namePath === undefined">{{ name }}</h1>
         <template v-else>
           <h1 class="sr-only">{{ name || placeholder }}</h1>
-          <textarea
+          <UTextarea
             ref="input"
-            rows="1"
-            class="name title"
+            :rows="1"
+            autoresize
+            variant="none"
+            class="w-full"
+            :ui="{ base: 'name title' }"
             :aria-label="`Name of the ${what}`"
             :placeholder="placeholder"
-            :value="name"
+            :model-value="name"
             :data-path="namePath"
             maxlength="200"
             autocomplete="off"
             @keydown.enter.prevent
-            @input="set(namePath, ($event.target as HTMLTextAreaElement).value.replaceAll('\n', ' '))"
+            @update:model-value="set(namePath, $event.replaceAll('\n', ' '))"
           />
         </template>
         <p class="small flex flex-wrap items-baseline gap-x-4">
           <slot name="about" />
           <SaveMark :state="saveState" />
-          <UButton v-if="own.may('govern')" label="Delete" variant="link" size="sm" @click="emit('remove')" />
-          <HistoryFold :row-id="rowId" />
         </p>
       </div>
       <slot />
+      <UDropdownMenu :items="actions" :content="{ align: 'end' }">
+        <UButton icon="i-lucide-ellipsis" :aria-label="`More of this ${what}`" />
+      </UDropdownMenu>
     </div>
+    <HistoryList v-if="history" v-model:open="history" :row-id="rowId" />
     <ConflictBar
       v-if="saveState.kind === 'conflict'"
       :what="what"
@@ -75,26 +94,15 @@ onMounted(() => {
 .head {
   padding: 10px 24px 10px;
 }
-.name {
-  background: transparent;
-  border: 0;
-  border-bottom: 1px dashed transparent;
+.head :deep(.name) {
   font-size: 25px;
   line-height: 1.25;
-  font-weight: 600;
-  width: 100%;
-  display: block;
-  resize: none;
-  field-sizing: content;
-  overflow: hidden;
+  padding: 0;
+  min-height: 34px;
+  background: transparent;
 }
-.name::placeholder {
-  color: var(--soft);
-  opacity: 1;
-}
-.name:hover,
-.name:placeholder-shown {
-  border-bottom-color: var(--rule-strong);
+.head :deep(.name:placeholder-shown) {
+  border-bottom: 1px dashed var(--rule-strong);
 }
 @media (max-width: 760px) {
   .head {

@@ -8,11 +8,11 @@ const working = useWorkingStore()
 </script>
 
 <template>
-  <button v-if="page" type="button" class="plain-button working" @click="working.show(page)">
+  <ULink raw v-if="page" class="working" @click="working.show(page)">
     <span v-if="label" class="sr-only">{{ label }} </span>{{ shown.figure
     }}<span class="unit">{{ shown.unit }}</span
     ><span class="sr-only">, show working</span>
-  </button>
+  </ULink>
   <span v-else
     >{{ shown.figure }}<span class="unit">{{ shown.unit }}</span></span
   >

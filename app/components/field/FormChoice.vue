@@ -1,10 +1,12 @@
 <script setup lang="ts" generic="V extends string | number">
+import type { Choice } from '~/composables/form/useChoices'
+
 /** A choice among a few words, bound by its path. */
 defineProps<{
   path: string
   label: string
   value: V
-  choices: readonly { readonly value: V; readonly text: string }[]
+  choices: readonly Choice<V>[]
 }>()
 const { set, locked } = useForm()
 </script>

@@ -10,9 +10,9 @@ const toggle = () => (open.value ? opened.delete(props.section) : opened.add(pro
   <div>
     <div class="flex items-start gap-2">
       <div class="min-w-0 flex-1"><slot name="line" /></div>
-      <button type="button" class="plain-button fold small" :aria-expanded="open" @click="toggle">
+      <ULink raw class="fold small" :aria-expanded="open" @click="toggle">
         {{ open ? 'done' : 'edit' }}<span class="sr-only"> {{ words }}</span>
-      </button>
+      </ULink>
     </div>
     <div v-if="open" class="mt-2"><slot /></div>
   </div>

@@ -5,16 +5,16 @@ const { set, locked } = useForm()
 </script>
 
 <template>
-  <LabelledField v-slot="{ id }" :label="label">
-    <textarea
-      :id="id"
-      class="field"
-      rows="2"
-      :value="text"
+  <LabelledField :label="label">
+    <UTextarea
+      :model-value="text"
       :data-path="path"
       :disabled="locked"
+      :rows="2"
+      autoresize
       maxlength="4000"
-      @input="set(path, ($event.target as HTMLTextAreaElement).value)"
+      class="w-full"
+      @update:model-value="set(path, $event)"
     />
   </LabelledField>
 </template>

@@ -1,22 +1,16 @@
 <script setup lang="ts">
 /** A line of text of a form, bound by its path. */
-defineProps<{ path: string; label: string; text: string; placeholder?: string; list?: string }>()
+defineProps<{ path: string; label: string; text: string; placeholder?: string }>()
 const { set, locked } = useForm()
 </script>
 
 <template>
-  <LabelledField v-slot="{ id }" :label="label">
-    <input
-      :id="id"
-      class="field"
-      :value="text"
-      :data-path="path"
-      :placeholder="placeholder"
-      :list="list"
-      :disabled="locked"
-      maxlength="200"
-      autocomplete="off"
-      @input="set(path, ($event.target as HTMLInputElement).value)"
-    />
-  </LabelledField>
+  <TextField
+    :label="label"
+    :text="text"
+    :path="path"
+    :placeholder="placeholder"
+    :locked="locked"
+    @change="set(path, $event)"
+  />
 </template>

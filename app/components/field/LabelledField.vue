@@ -1,12 +1,19 @@
 <script setup lang="ts">
-/** A label above its field; the field takes the id it is given. */
-defineProps<{ label: string }>()
-const id = useId()
+/** A label above its field, and below it what is wrong or what helps. */
+defineProps<{ label: string; problem?: string; hint?: string; bare?: boolean }>()
 </script>
 
 <template>
-  <div class="min-w-0">
-    <label :for="id" class="soft small block truncate">{{ label }}</label>
-    <slot :id="id" />
-  </div>
+  <UFormField
+    :label="label"
+    :error="problem"
+    :help="hint"
+    :ui="bare ? { labelWrapper: 'sr-only' } : undefined"
+    class="min-w-0"
+  >
+    <slot />
+    <template v-if="problem" #error="{ error }"
+      ><span role="alert">{{ error }}</span></template
+    >
+  </UFormField>
 </template>

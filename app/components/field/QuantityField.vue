@@ -20,7 +20,6 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ change: [entered: Entered<KindUnits[K]>] }>()
 
-const id = useId()
 const focused = ref(false)
 const shownProblem = computed(() => (focused.value ? undefined : props.problem))
 const choices = computed(() => {
@@ -28,8 +27,12 @@ const choices = computed(() => {
   return listed.includes(props.entered.unit) ? listed : [props.entered.unit, ...listed]
 })
 
-const type = (event: Event) =>
-  emit('change', { text: (event.target as HTMLInputElement).value, unit: props.entered.unit })
+const unitItems = computed(() =>
+  choices.value.map((unit) => ({ label: unitText(unit), value: String(unit) })),
+)
+/** Figure and unit are never cut off: the field asks for the room that both need. */
+const room = computed(() => `${Math.max(9, unitText(props.entered.unit).length * 0.5 + 8)}em`)
+const type = (text: string) => emit('change', { text, unit: props.entered.unit })
 
 /** "3 L" in a gallon field becomes 3 in a litre field; feet and inches stay as typed. */
 function settle() {
@@ -44,85 +47,49 @@ function settle() {
 </script>
 
 <template>
-  <div class="min-w-0">
-    <label :for="id" class="soft small block truncate">{{ label }}</label>
-    <div class="relative flex items-stretch">
-      <input
-        :id="id"
-        class="field"
-        :class="{ missing }"
-        :value="entered.text"
+  <LabelledField :label="label" :problem="shownProblem" :hint="hint" :style="{ minWidth: room }">
+    <UFieldGroup class="w-full">
+      <UInput
+        :model-value="entered.text"
         :data-path="path"
         :data-kind="kind"
+        :data-missing="missing ? '' : undefined"
         :disabled="locked"
         inputmode="text"
         autocomplete="off"
         spellcheck="false"
-        :style="{
-          paddingRight: `${unitText(entered.unit).length * 0.4 + (choices.length > 1 ? 1.9 : 0.9)}em`,
-        }"
-        :aria-invalid="shownProblem ? 'true' : undefined"
-        :aria-describedby="shownProblem || hint ? `${id}-note` : undefined"
-        @input="type"
+        class="min-w-0 flex-1"
+        @update:model-value="type"
         @focus="focused = true"
         @blur="settle"
       />
-      <select
+      <USelect
         v-if="choices.length > 1 && !locked"
-        class="unit-pick"
-        tabindex="-1"
+        :model-value="String(entered.unit)"
+        :items="unitItems"
         :aria-label="`Unit of ${label}`"
-        :value="entered.unit"
-        @change="
-          emit('change', {
-            text: entered.text,
-            unit: ($event.target as HTMLSelectElement).value as KindUnits[K],
-          })
-        "
-      >
-        <option v-for="unit in choices" :key="unit" :value="unit">{{ unitText(unit) }}</option>
-      </select>
-      <span v-else class="unit-fixed" aria-hidden="true">{{ unitText(entered.unit) }}</span>
-    </div>
-    <p v-if="shownProblem" :id="`${id}-note`" class="problem small" role="alert">{{ shownProblem }}</p>
-    <p v-else-if="hint" :id="`${id}-note`" class="soft small">{{ hint }}</p>
-  </div>
+        tabindex="-1"
+        class="unit-box"
+        @update:model-value="emit('change', { text: entered.text, unit: $event as KindUnits[K] })"
+      />
+      <span v-else class="unit-box fixed-unit" aria-hidden="true">{{ unitText(entered.unit) }}</span>
+    </UFieldGroup>
+  </LabelledField>
 </template>
 
 <style scoped>
-.unit-fixed,
-.unit-pick {
-  position: absolute;
-  right: 1px;
-  top: 1px;
-  bottom: 1px;
-  font-size: 12.5px;
+.unit-box {
+  flex: none;
+  font-size: 13px;
   color: var(--soft);
+}
+.fixed-unit {
   display: flex;
   align-items: center;
-  padding: 0 7px;
-  pointer-events: none;
-}
-.unit-pick {
-  pointer-events: auto;
-  background: transparent;
-  border: 0;
-  text-align: right;
-  cursor: pointer;
-  padding: 0 2px;
-  max-width: 70%;
-}
-.unit-pick option {
-  background: var(--sheet);
-  color: var(--ink);
-}
-.field.missing:not(:focus) {
-  border-color: var(--action);
-  border-style: dashed;
-}
-.problem {
-  color: var(--stop);
-  font-weight: 600;
-  margin-top: 2px;
+  padding: 0 9px;
+  border: var(--rule-width) solid var(--field-rule);
+  border-left: 0;
+  border-radius: 0 3px 3px 0;
+  white-space: nowrap;
 }
 </style>

@@ -11,19 +11,14 @@ const take = useDebounceFn((text: string) => {
 </script>
 
 <template>
-  <input
-    class="field search"
+  <UInput
     type="search"
+    icon="i-lucide-search"
     :aria-label="label"
     :placeholder="label"
-    :value="words"
+    :model-value="words"
     autocomplete="off"
-    @input="take(($event.target as HTMLInputElement).value)"
+    class="w-full max-w-72"
+    @update:model-value="take"
   />
 </template>
-
-<style scoped>
-.search {
-  max-width: 280px;
-}
-</style>

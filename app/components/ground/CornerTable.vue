@@ -22,6 +22,12 @@ const rows = computed(() =>
     .map((side, i) => ({ i, side, at: props.points[i]! }))
     .slice(from.value, from.value + PAGE),
 )
+const columns = computed(() => [
+  { key: 'corner', head: 'Corner' },
+  { key: 'at', head: 'East, north, m', numeric: true },
+  { key: 'side', head: `Side to the next, ${unitText(unit.value)}`, numeric: true },
+  { key: 'acts', head: '' },
+])
 const leg = ref('')
 const turn = ref('90')
 const problem = ref('')
@@ -67,85 +73,72 @@ function nudge(event: KeyboardEvent, i: number) {
 
 <template>
   <div class="corners">
-    <table v-if="points.length > 1" class="list">
-      <thead>
-        <tr>
-          <th scope="col">Corner</th>
-          <th scope="col" class="num">East, north, m</th>
-          <th scope="col" class="num">Side to the next, {{ unitText(unit) }}</th>
-          <th scope="col" />
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="{ i, side, at } in rows" :key="i">
-          <th scope="row">
-            <button
-              type="button"
-              class="plain-button way-out"
-              :aria-label="`Corner ${i + 1}: arrow keys move it by 10 cm, with Shift by 1 m`"
-              @keydown="nudge($event, i)"
-            >
-              {{ i + 1 }}
-            </button>
-          </th>
-          <td class="num soft">{{ at[0].toFixed(2) }}, {{ at[1].toFixed(2) }}</td>
-          <td class="num">
-            <input
-              class="field side"
-              :value="told(side)"
-              :aria-label="`Side ${i + 1}`"
-              autocomplete="off"
-              @change="setSide(i, ($event.target as HTMLInputElement).value)"
-            />
-          </td>
-          <td class="small acts">
-            <button
-              type="button"
-              class="plain-button way-out"
-              :aria-label="`New corner in side ${i + 1}`"
-              @click="emit('change', splitSide(points, i))"
-            >
-              + corner
-            </button>
-            <button
-              v-if="points.length > 3"
-              type="button"
-              class="plain-button way-out"
-              :aria-label="`Remove corner ${i + 1}`"
-              @click="emit('change', withoutCorner(points, i))"
-            >
-              remove
-            </button>
-          </td>
-        </tr>
-      </tbody>
-    </table>
-    <p v-if="points.length > PAGE" class="small row">
-      <button type="button" class="plain-button way-out" :disabled="from === 0" @click="from -= PAGE">
-        Before
-      </button>
-      <span>corners {{ from + 1 }} to {{ Math.min(from + PAGE, points.length) }} of {{ points.length }}</span>
-      <button
-        type="button"
-        class="plain-button way-out"
-        :disabled="from + PAGE >= points.length"
-        @click="from += PAGE"
+    <RowTable
+      v-if="points.length > 1"
+      caption="Corners and sides"
+      stacked
+      :rows="rows"
+      :columns="columns"
+      :key-of="({ i }) => String(i)"
+    >
+      <template #corner="{ row }"
+        ><UButton
+          variant="link"
+          size="sm"
+          :aria-label="`Corner ${row.i + 1}: arrow keys move it by 10 cm, with Shift by 1 m`"
+          @keydown="nudge($event, row.i)"
+          >{{ row.i + 1 }}</UButton
+        ></template
       >
+      <template #at="{ row }"
+        ><span class="soft">{{ row.at[0].toFixed(2) }}, {{ row.at[1].toFixed(2) }}</span></template
+      >
+      <template #side="{ row }"
+        ><UInput
+          class="side"
+          :model-value="told(row.side)"
+          :aria-label="`Side ${row.i + 1}`"
+          autocomplete="off"
+          @change="setSide(row.i, ($event.target as HTMLInputElement).value)"
+      /></template>
+      <template #acts="{ row }"
+        ><span class="acts small"
+          ><UButton
+            variant="link"
+            size="sm"
+            :aria-label="`New corner in side ${row.i + 1}`"
+            @click="emit('change', splitSide(points, row.i))"
+            >+ corner</UButton
+          ><UButton
+            v-if="points.length > 3"
+            variant="link"
+            size="sm"
+            :aria-label="`Remove corner ${row.i + 1}`"
+            @click="emit('change', withoutCorner(points, row.i))"
+            >remove</UButton
+          ></span
+        ></template
+      >
+    </RowTable>
+    <p v-if="points.length > PAGE" class="small row">
+      <UButton variant="link" size="sm" :disabled="from === 0" @click="from -= PAGE"> Before </UButton>
+      <span>corners {{ from + 1 }} to {{ Math.min(from + PAGE, points.length) }} of {{ points.length }}</span>
+      <UButton variant="link" size="sm" :disabled="from + PAGE >= points.length" @click="from += PAGE">
         After
-      </button>
+      </UButton>
     </p>
     <form class="row" @submit.prevent="addLeg">
-      <label class="small"
-        ><span class="soft block">Next side</span
-        ><input v-model="leg" class="field short" placeholder="34'6&quot;" autocomplete="off"
-      /></label>
-      <label class="small"
-        ><span class="soft block">Turn right by, °</span
-        ><input v-model="turn" class="field short" autocomplete="off"
-      /></label>
-      <button type="submit" class="plain-button way-out small">
+      <TextField
+        class="short"
+        label="Next side"
+        :text="leg"
+        placeholder="34'6&quot;"
+        @change="leg = $event"
+      />
+      <TextField class="short" label="Turn right by, °" :text="turn" @change="turn = $event" />
+      <UButton type="submit" variant="link" size="sm">
         {{ points.length === 0 ? 'First side, to the north' : 'Add this side' }}
-      </button>
+      </UButton>
     </form>
     <p v-if="problem" class="problem small" role="alert">{{ problem }}</p>
   </div>

@@ -9,14 +9,16 @@ import type { GroundStray } from '#core/ground/readFieldNotes'
  * they stand.
  */
 const props = defineProps<{ notes: FieldNotes; path: string; strays?: readonly GroundStray[] }>()
-const { set, locked } = useForm()
+const { set, locked, go } = useForm()
 const crew = useCrewStore()
 const editor = useOutlineEditor()
 
 function addPart(sign: LawnPart['sign'], shape: LawnPart['shape'] = 'rectangle') {
   const part = blankPart(uuid(), sign, shape, crew.units)
+  const place = props.notes.parts.length
   set(`${props.path}.parts`, [...props.notes.parts, part])
-  if (shape === 'outline') editor?.begin(part.id, 'draw')
+  if (shape === 'outline') return editor?.begin(part.id, 'draw')
+  return go(`${props.path}.parts.${place}.shape`)
 }
 const dropPart = (id: string) =>
   set(
@@ -39,17 +41,13 @@ const dropPart = (id: string) =>
       @drop="dropPart(part.id)"
     />
     <div v-if="!locked" class="small flex flex-wrap gap-x-4">
-      <button type="button" class="plain-button way-out" @click="addPart('add')">Add a shape</button>
-      <button type="button" class="plain-button way-out" @click="addPart('subtract')">
-        Take a shape away
-      </button>
+      <UButton variant="link" size="sm" @click="addPart('add')">Add a shape</UButton>
+      <UButton variant="link" size="sm" @click="addPart('subtract')"> Take a shape away </UButton>
       <template v-if="editor">
-        <button type="button" class="plain-button way-out" @click="addPart('add', 'outline')">
-          Add an outline
-        </button>
-        <button type="button" class="plain-button way-out" @click="addPart('subtract', 'outline')">
+        <UButton variant="link" size="sm" @click="addPart('add', 'outline')"> Add an outline </UButton>
+        <UButton variant="link" size="sm" @click="addPart('subtract', 'outline')">
           Take an outline away
-        </button>
+        </UButton>
       </template>
     </div>
   </div>

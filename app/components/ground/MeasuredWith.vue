@@ -65,35 +65,22 @@ const changeTool = (id: string) =>
       kind="percent"
       :entered="notes.slope ?? { text: '', unit: '%' }"
     />
-    <LabelledField v-slot="{ id }" label="Measured with">
-      <select
-        :id="id"
-        class="field"
-        :value="notes.instrument"
-        :data-path="`${path}.instrument`"
-        :disabled="locked"
-        @change="
-          put({
-            instrument: instruments[($event.target as HTMLSelectElement).selectedIndex]?.value ?? 'tape',
-          })
-        "
-      >
-        <option v-for="choice in instruments" :key="choice.value" :value="choice.value">
-          {{ choice.text }}
-        </option>
-      </select>
-    </LabelledField>
-    <LabelledField v-if="kind" v-slot="{ id }" :label="kind === 'stride' ? 'Whose stride' : 'Which wheel'">
-      <select
-        :id="id"
-        class="field"
-        :value="notes.tool?.id ?? ''"
-        :disabled="locked"
-        @change="changeTool(($event.target as HTMLSelectElement).value)"
-      >
-        <option v-for="choice in choices" :key="choice.value" :value="choice.value">{{ choice.text }}</option>
-      </select>
-    </LabelledField>
+    <ChoiceField
+      label="Measured with"
+      :path="`${path}.instrument`"
+      :value="notes.instrument"
+      :choices="instruments"
+      :locked="locked"
+      @change="put({ instrument: $event })"
+    />
+    <ChoiceField
+      v-if="kind"
+      :label="kind === 'stride' ? 'Whose stride' : 'Which wheel'"
+      :value="notes.tool?.id ?? ''"
+      :choices="choices"
+      :locked="locked"
+      @change="changeTool"
+    />
     <p v-if="kind" class="soft small whole">
       <template v-if="read && notes.tool"
         >{{ toolWords(read, notes.tool.course.distance.unit)
@@ -106,14 +93,9 @@ const changeTool = (id: string) =>
         ><NuxtLink to="/equipment" class="way-out">Calibrate a {{ kind }}</NuxtLink> over a taped length: a
         guessed one is the commonest source of error.</template
       >
-      <button
-        v-if="newer && !locked"
-        type="button"
-        class="plain-button way-out"
-        @click="changeTool(newer.id)"
-      >
+      <UButton v-if="newer && !locked" variant="link" size="sm" @click="changeTool(newer.id)">
         Calibrated anew since: use the newer
-      </button>
+      </UButton>
     </p>
   </div>
 </template>

@@ -31,46 +31,41 @@ const problem = computed(() => problemAt(`${props.path}.outline`))
           ? 'No corners yet.'
           : `${outline.points.length} corners${outline.origin ? `; ${outline.origin}` : ''}.`
       }}</span>
-      <button
-        type="button"
-        class="plain-button way-out"
+      <UButton
+        variant="link"
+        size="sm"
         :aria-pressed="inHand && editor.task.value === 'draw'"
         @click="editor.begin(part.id, 'draw')"
       >
         {{ outline.points.length > 0 ? 'Draw anew' : 'Draw' }}
-      </button>
-      <button
-        type="button"
-        class="plain-button way-out"
+      </UButton>
+      <UButton
+        variant="link"
+        size="sm"
         :aria-pressed="inHand && editor.task.value === 'walk'"
         @click="editor.begin(part.id, 'walk')"
       >
         Walk it
-      </button>
-      <button
-        type="button"
-        class="plain-button way-out"
+      </UButton>
+      <UButton
+        variant="link"
+        size="sm"
         :aria-pressed="inHand && editor.task.value === 'file'"
         @click="editor.begin(part.id, 'file')"
       >
         From a file
-      </button>
-      <button
+      </UButton>
+      <UButton
         v-if="outline.points.length > 0 && !inHand"
-        type="button"
-        class="plain-button way-out"
+        variant="link"
+        size="sm"
         @click="editor.begin(part.id, 'edit')"
       >
         Change its corners
-      </button>
-      <button
-        type="button"
-        class="plain-button way-out"
-        :aria-expanded="showCorners"
-        @click="showCorners = !showCorners"
-      >
+      </UButton>
+      <UButton variant="link" size="sm" :aria-expanded="showCorners" @click="showCorners = !showCorners">
         {{ showCorners ? 'Hide sides' : 'Type its sides' }}
-      </button>
+      </UButton>
       <slot />
     </p>
     <CornerTable

@@ -39,17 +39,7 @@ function change(next: OutlineNote['from']) {
 </script>
 
 <template>
-  <LabelledField v-slot="{ id }" label="The outline was">
-    <select
-      :id="id"
-      class="field"
-      :value="from"
-      :disabled="locked"
-      @change="change(($event.target as HTMLSelectElement).value as OutlineNote['from'])"
-    >
-      <option v-for="way in ways" :key="way.value" :value="way.value">{{ way.text }}</option>
-    </select>
-  </LabelledField>
+  <ChoiceField label="The outline was" :value="from" :choices="ways" :locked="locked" @change="change" />
   <FormQuantity
     v-if="part.outline && (from === 'walked' || from === 'imported')"
     :path="`${path}.outline.pointError`"

@@ -29,6 +29,10 @@ const blank = computed(() => ({ text: '', unit: SYSTEM_UNITS[crew.units].length 
 const rules = computed(() =>
   (method.value?.rules ?? []).map(({ rule, assumes }) => ({ value: rule, text: `${rule}: ${assumes}` })),
 )
+const shapes = METHOD_GROUPS.map(({ name, shapes: list }) => [
+  { type: 'label' as const, label: name },
+  ...list.map(({ value, text }) => ({ label: text, value })),
+])
 const problem = computed(() => problemAt(props.path) ?? problemAt(`${props.path}.list`))
 
 /** Another way of measuring: its own readings; those of the same name stay. */
@@ -65,21 +69,15 @@ function changeShape(shape: LawnPart['shape']) {
         :value="part.sign"
         :choices="signs"
       />
-      <LabelledField v-slot="{ id }" label="Measured as" class="method">
-        <select
-          :id="id"
-          class="field"
-          :value="part.shape"
+      <LabelledField label="Measured as" class="method">
+        <USelect
+          :model-value="part.shape"
+          :items="shapes"
           :data-path="`${path}.shape`"
           :disabled="locked"
-          @change="changeShape(($event.target as HTMLSelectElement).value as LawnPart['shape'])"
-        >
-          <optgroup v-for="group in METHOD_GROUPS" :key="group.name" :label="group.name">
-            <option v-for="shape in group.shapes" :key="shape.value" :value="shape.value">
-              {{ shape.text }}
-            </option>
-          </optgroup>
-        </select>
+          class="w-full"
+          @update:model-value="changeShape($event as LawnPart['shape'])"
+        />
       </LabelledField>
       <FormQuantity
         v-if="part.shape === 'known'"
@@ -142,23 +140,21 @@ function changeShape(shape: LawnPart['shape']) {
       <RadiiForms v-if="part.shape === 'radii'" :part="part" />
     </template>
     <OutlinePart v-if="part.shape === 'outline'" :part="part" :path="path">
-      <button v-if="!only" type="button" class="plain-button way-out" @click="emit('drop')">
-        Remove this shape
-      </button>
+      <UButton v-if="!only" variant="link" size="sm" @click="emit('drop')"> Remove this shape </UButton>
     </OutlinePart>
     <p v-if="problem && problem.kind === 'wrong'" class="problem small" role="alert">{{ problem.message }}</p>
     <p v-if="stray" class="astray small" role="status">
-      <span aria-hidden="true">▲ </span>{{ stray.message }}
+      <UIcon name="i-lucide-triangle-alert" class="me-1 align-[-2px]" />{{ stray.message }}
     </p>
     <p v-if="!only && !locked && part.shape !== 'outline'" class="small">
-      <button type="button" class="plain-button way-out" @click="emit('drop')">Remove this shape</button>
+      <UButton variant="link" size="sm" @click="emit('drop')">Remove this shape</UButton>
     </p>
   </div>
 </template>
 
 <style scoped>
 .method {
-  grid-column: span 2;
+  flex: 2 1 300px;
 }
 .part {
   padding: 6px 0;

@@ -1,18 +1,9 @@
 <script setup lang="ts">
-import type { ChainLink } from '#core/job/chain'
+import type { ChainLink, LinkName } from '#core/job/chain'
 
-/** The one chain as a measuring tape: done, here, to come. A link takes you to what it lacks. */
-const props = defineProps<{ links: readonly ChainLink[] }>()
-const current = computed(() => props.links.find(({ state }) => state === 'here'))
-const emit = defineEmits<{ go: [link: ChainLink] }>()
-const NAMES: Readonly<Record<ChainLink['name'], string>> = {
-  measure: 'Measure',
-  calibrate: 'Calibrate',
-  rate: 'Rate',
-  load: 'Load',
-  walk: 'Walk',
-  log: 'Log',
-}
+/** The one chain as a measuring tape: done, here, to come. A press opens a link. */
+defineProps<{ links: readonly ChainLink[]; open: LinkName }>()
+const emit = defineEmits<{ open: [link: ChainLink] }>()
 const WORDS: Readonly<Record<ChainLink['state'], string>> = {
   done: 'done',
   here: 'here now',
@@ -21,25 +12,24 @@ const WORDS: Readonly<Record<ChainLink['state'], string>> = {
 </script>
 
 <template>
-  <nav aria-label="Where this job stands">
+  <nav aria-label="The chain of this job">
     <ol class="tape">
-      <li v-for="link in links" :key="link.name" :class="link.state">
-        <button
-          type="button"
-          class="plain-button"
-          :aria-current="link.state === 'here' ? 'step' : undefined"
-          @click="emit('go', link)"
+      <li v-for="(link, i) in links" :key="link.name" :class="[link.state, link.name === open ? 'open' : '']">
+        <ULink
+          raw
+          class="link"
+          :aria-current="link.name === open ? 'true' : undefined"
+          :aria-keyshortcuts="String(i + 1)"
+          @click="emit('open', link)"
         >
           <span class="name"
-            >{{ NAMES[link.name] }} <span v-if="link.state === 'done'" aria-hidden="true">✓</span></span
+            >{{ LINK_NAMES[link.name]
+            }}<UIcon v-if="link.state === 'done'" name="i-lucide-check" class="tick" /></span
           ><span class="sr-only">, {{ WORDS[link.state] }}: </span>
           <span class="detail small">{{ link.detail }}</span>
-        </button>
+        </ULink>
       </li>
     </ol>
-    <p v-if="current" class="current small" aria-hidden="true">
-      <strong>{{ NAMES[current.name] }}</strong>: {{ current.detail }}
-    </p>
   </nav>
 </template>
 
@@ -47,6 +37,7 @@ const WORDS: Readonly<Record<ChainLink['state'], string>> = {
 .tape {
   display: flex;
   border-bottom: var(--rule-width) solid var(--ink);
+  border-right: 1.5px solid var(--ink);
 }
 li {
   flex: 1 1 0;
@@ -59,14 +50,19 @@ li {
   background-repeat: repeat-x;
   background-position: left bottom;
 }
-li button {
+.link {
   display: block;
   width: 100%;
+  text-align: start;
   padding: 0 8px 2px;
-  min-height: 40px;
+  min-height: 42px;
 }
-li.here {
-  background-color: var(--action-tint);
+li:hover {
+  background-color: var(--tint);
+}
+li.open {
+  background-color: var(--ink);
+  color: var(--paper);
 }
 li.to-come .name {
   font-weight: 400;
@@ -75,7 +71,14 @@ li.to-come .name {
 .name {
   display: block;
   font-weight: 600;
-  line-height: 1.3;
+  line-height: 1.35;
+}
+.tick {
+  width: 15px;
+  height: 15px;
+  margin-left: 5px;
+  vertical-align: -2px;
+  color: var(--good);
 }
 .detail {
   display: block;
@@ -84,24 +87,9 @@ li.to-come .name {
   text-overflow: ellipsis;
   white-space: nowrap;
 }
-.current {
-  display: none;
-}
-@media (max-width: 640px) {
-  li button {
-    padding: 0 4px 2px;
-    min-height: 34px;
-  }
-  .name {
-    font-size: 13px;
-  }
-  .name span,
-  .detail {
-    display: none;
-  }
-  .current {
-    display: block;
-    padding-top: 4px;
-  }
+li.open .name,
+li.open .detail,
+li.open .tick {
+  color: inherit;
 }
 </style>

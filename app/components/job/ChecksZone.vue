@@ -8,10 +8,10 @@ const { sheet, locked } = useSheet()
 const { go, follow } = useRemedies()
 const library = useLibraryStore()
 const working = useWorkingStore()
-const MARKS: Readonly<Record<Check['level'], { readonly sign: string; readonly word: string }>> = {
-  stop: { sign: '■', word: 'Stop' },
-  warn: { sign: '▲', word: 'Warning' },
-  note: { sign: '●', word: 'Note' },
+const MARKS: Readonly<Record<Check['level'], { readonly icon: string; readonly word: string }>> = {
+  stop: { icon: 'i-lucide-octagon-x', word: 'Stop' },
+  warn: { icon: 'i-lucide-triangle-alert', word: 'Warning' },
+  note: { icon: 'i-lucide-info', word: 'Note' },
 }
 const wrong = computed(() => sheet.value.problems.filter(({ kind }) => kind === 'wrong'))
 const summary = computed(() => {
@@ -33,14 +33,14 @@ const summary = computed(() => {
     </div>
     <ul>
       <li v-for="problem in wrong" :key="problem.path" class="rule-b check stop">
-        <span class="sign" aria-hidden="true">■</span>
+        <UIcon name="i-lucide-octagon-x" class="sign" />
         <div>
           <p><span class="sr-only">Stop: </span>{{ problem.message }}</p>
-          <button type="button" class="plain-button way-out" @click="go(problem.path)">Put it right</button>
+          <UButton variant="link" size="sm" @click="go(problem.path)">Put it right</UButton>
         </div>
       </li>
       <li v-if="library.ledgerState === 'missing' && !locked" class="rule-b check warn">
-        <span class="sign" aria-hidden="true">▲</span>
+        <UIcon name="i-lucide-triangle-alert" class="sign" />
         <p>
           <span class="sr-only">Warning: </span>What lies on these lawns could not be read: intervals and
           limits of the year are not checked here. The server asks them again before a run.
@@ -52,7 +52,7 @@ const summary = computed(() => {
         class="rule-b check"
         :class="check.level"
       >
-        <span class="sign" aria-hidden="true">{{ MARKS[check.level].sign }}</span>
+        <UIcon :name="MARKS[check.level].icon" class="sign" />
         <div class="min-w-0">
           <p :id="`check-${i}`">
             <span class="sr-only">{{ MARKS[check.level].word }}: </span>{{ prettyUnits(check.message) }}
@@ -61,26 +61,26 @@ const summary = computed(() => {
             {{ check.source
             }}<template v-if="check.working">
               ·
-              <button
-                type="button"
-                class="plain-button why"
+              <ULink
+                raw
+                class="why"
                 :aria-describedby="`check-${i}`"
                 @click="working.show(typeof check.working === 'string' ? check.working : `check.${i}`)"
               >
                 working
-              </button></template
+              </ULink></template
             >
           </p>
           <div v-if="!locked" class="flex flex-wrap gap-x-4">
-            <button
+            <UButton
               v-for="remedy in check.remedies"
               :key="remedy.label"
-              type="button"
-              class="plain-button way-out"
+              variant="link"
+              size="sm"
               @click="follow(remedy)"
             >
               {{ prettyUnits(remedy.label) }}
-            </button>
+            </UButton>
           </div>
         </div>
       </li>
@@ -88,7 +88,7 @@ const summary = computed(() => {
         v-if="sheet.plan && wrong.length === 0 && sheet.checks.length === 0 && library.ledgerState === 'read'"
         class="rule-b check good"
       >
-        <span class="sign" aria-hidden="true">✓</span>
+        <UIcon name="i-lucide-circle-check" class="sign" />
         <p>Inside every limit that has been entered.</p>
       </li>
     </ul>
@@ -105,8 +105,8 @@ const summary = computed(() => {
 <style scoped>
 .check {
   display: grid;
-  grid-template-columns: 20px 1fr;
-  gap: 4px;
+  grid-template-columns: 18px 1fr;
+  gap: 7px;
   padding: 8px 0;
   line-height: 1.35;
 }
@@ -116,8 +116,9 @@ const summary = computed(() => {
   min-height: 24px;
 }
 .sign {
-  font-size: 13px;
-  line-height: 1.6;
+  width: 17px;
+  height: 17px;
+  margin-top: 2px;
 }
 .stop .sign {
   color: var(--stop);
@@ -125,7 +126,9 @@ const summary = computed(() => {
 .warn .sign {
   color: var(--warn);
 }
-.note .sign,
+.note .sign {
+  color: var(--soft);
+}
 .good .sign {
   color: var(--good);
 }

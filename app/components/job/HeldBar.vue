@@ -16,7 +16,7 @@ const { go, follow } = useRemedies()
     </div>
     <ul>
       <li v-for="(hold, i) in holds" :key="i" class="flex flex-wrap items-baseline gap-x-3">
-        <span><span aria-hidden="true" class="sign">■</span> {{ prettyUnits(hold.message) }}</span>
+        <span><UIcon name="i-lucide-octagon-x" class="sign" /> {{ prettyUnits(hold.message) }}</span>
         <UButton
           v-if="hold.index !== index"
           :label="`In application ${hold.index + 1}`"

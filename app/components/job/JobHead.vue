@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { DropdownMenuItem } from '@nuxt/ui'
 import type { JobState } from '#core/job/chain'
 import type { SitePage } from '#shared/schemas/ground'
 import { useDebounceFn } from '@vueuse/core'
@@ -11,7 +12,6 @@ const props = defineProps<{
   jobId: string
   state: JobState
   saveState: SaveState
-  action: string
   locked: boolean
   whatIf: string
   file: string
@@ -19,14 +19,12 @@ const props = defineProps<{
 const emit = defineEmits<{
   change: [fields: Partial<JobDraft>]
   site: [id: string, name: string]
-  act: []
-  loadSheet: []
   repeat: []
   remove: []
 }>()
 const own = useSelfStore()
-const listId = useId()
 const sites = shallowRef<SitePage['rows']>([])
+const history = ref(false)
 const WAIT_MS = 120
 
 /** What is found late still counts for the name that stands there. */
@@ -41,6 +39,7 @@ const siteCalled = (typed: string) =>
   sites.value.find((one) => one.name.toLowerCase() === typed.trim().toLowerCase())
 const lookSoon = useDebounceFn(look, WAIT_MS)
 onMounted(() => look(''))
+const names = computed(() => sites.value.map(({ name: called, place }) => ({ name: called, about: place })))
 
 /** Naming a saved site brings its areas; any other name is a place of its own. */
 function name(typed: string) {
@@ -49,112 +48,156 @@ function name(typed: string) {
   emit('change', { site: typed, ...(site ? {} : { siteId: null }) })
   void lookSoon(typed)
 }
+/** The first letters of one site alone, and Enter, mean that site. */
+function settle() {
+  const typed = props.draft.site.trim().toLowerCase()
+  if (typed === '' || props.draft.siteId !== null) return
+  const starting = sites.value.filter((one) => one.name.toLowerCase().startsWith(typed))
+  const [only] = starting
+  if (only && starting.length === 1) emit('site', only.id, only.name)
+}
+
+const actions = computed<DropdownMenuItem[]>(() => [
+  { label: 'What if', icon: 'i-lucide-columns-2', to: props.whatIf },
+  ...(props.draft.siteId
+    ? [{ label: 'The site', icon: 'i-lucide-map', to: `/sites/${props.draft.siteId}` }]
+    : []),
+  ...(props.draft.plannedFor
+    ? [{ label: 'The day', icon: 'i-lucide-route', to: `/days/${props.draft.plannedFor}` }]
+    : []),
+  { label: 'Load sheet', icon: 'i-lucide-printer', to: `/jobs/${props.jobId}/load-sheet` },
+  ...(props.draft.version > 0
+    ? [
+        { label: 'Repeat', icon: 'i-lucide-copy', onSelect: () => emit('repeat') },
+        { label: 'JSON', icon: 'i-lucide-file-output', to: props.file, external: true, download: '' },
+        {
+          label: 'History',
+          icon: 'i-lucide-history',
+          onSelect: () => {
+            history.value = true
+          },
+        },
+      ]
+    : []),
+  ...(!props.locked && own.may('govern')
+    ? [{ label: 'Delete', icon: 'i-lucide-trash-2', onSelect: () => emit('remove') }]
+    : []),
+])
 </script>
 
 <template>
-  <div class="flex flex-wrap items-center gap-x-4 gap-y-2">
-    <div class="naming min-w-0 flex-1">
+  <div class="job-head">
+    <div class="line">
       <h1 class="sr-only">{{ draft.site || 'New job' }}</h1>
-      <div class="flex flex-wrap items-baseline gap-x-3">
-        <input
-          class="title-field title"
-          aria-label="Site"
-          placeholder="Site or customer"
-          :value="draft.site"
-          :disabled="locked"
-          data-path="site"
-          maxlength="200"
-          :list="listId"
-          autocomplete="off"
-          @input="name(($event.target as HTMLInputElement).value)"
-        />
-        <datalist :id="listId">
-          <option v-for="site in sites" :key="site.id" :value="site.name">{{ site.place }}</option>
-        </datalist>
-        <input
-          class="title-field soft flex-1"
-          aria-label="Purpose"
-          placeholder="what for"
-          :value="draft.purpose"
-          :disabled="locked"
-          maxlength="200"
-          @input="emit('change', { purpose: ($event.target as HTMLInputElement).value })"
-        />
-      </div>
-      <div class="small flex flex-wrap items-baseline gap-x-3">
-        <DayField
-          bare
-          label="Day"
-          :day="draft.plannedFor"
-          :locked="locked"
-          @change="emit('change', { plannedFor: $event })"
-        />
-        <span>{{ state }}</span>
-        <SaveMark :state="saveState" />
-        <NuxtLink v-if="draft.siteId" :to="`/sites/${draft.siteId}`" class="way-out">The site</NuxtLink>
-        <NuxtLink v-if="draft.plannedFor" :to="`/days/${draft.plannedFor}`" :prefetch="false" class="way-out"
-          >The day</NuxtLink
-        >
-        <NuxtLink :to="whatIf" :prefetch="false" class="way-out">What if</NuxtLink>
-        <button v-if="draft.version > 0" type="button" class="plain-button way-out" @click="emit('repeat')">
-          Repeat
-        </button>
-        <a v-if="draft.version > 0" :href="file" download class="way-out">JSON</a>
-        <UButton
-          v-if="!locked && own.may('govern')"
-          label="Delete"
-          variant="link"
-          size="sm"
-          @click="emit('remove')"
-        />
-        <HistoryFold v-if="draft.version > 0" :row-id="jobId" />
+      <NameField
+        bare
+        class="site"
+        label="Site"
+        placeholder="Site or customer"
+        :text="draft.site"
+        :names="names"
+        :locked="locked"
+        path="site"
+        variant="none"
+        :ui="{ base: 'site-input', trailing: 'hidden' }"
+        @change="name"
+        @keydown.enter="settle"
+      />
+      <div class="acts">
+        <slot />
+        <UDropdownMenu :items="actions" :content="{ align: 'end' }">
+          <UButton icon="i-lucide-ellipsis" aria-label="More of this job" />
+        </UDropdownMenu>
       </div>
     </div>
-    <UButton label="Load sheet" @click="emit('loadSheet')" />
-    <UButton
-      :label="action"
-      color="primary"
-      variant="solid"
-      data-main-action
-      aria-keyshortcuts="Control+Enter"
-      @click="emit('act')"
-    />
+    <div class="facts">
+      <TextField
+        bare
+        class="purpose"
+        label="Purpose"
+        placeholder="what for"
+        variant="none"
+        :ui="{ base: 'plain-input' }"
+        :text="draft.purpose"
+        :locked="locked"
+        @change="emit('change', { purpose: $event })"
+      />
+      <DayField
+        bare
+        label="Day"
+        class="day"
+        :day="draft.plannedFor"
+        :locked="locked"
+        @change="emit('change', { plannedFor: $event })"
+      />
+      <span class="small">{{ state }}</span>
+      <SaveMark :state="saveState" />
+    </div>
+    <HistoryList v-if="history" v-model:open="history" :row-id="jobId" />
   </div>
 </template>
 
 <style scoped>
-.title-field {
-  background: transparent;
-  border: 0;
-  border-bottom: 1px dashed transparent;
-  padding: 0;
-  font: inherit;
-  color: inherit;
-  min-width: 0;
-  min-height: 24px;
+.line {
+  display: flex;
+  align-items: center;
+  gap: 16px;
 }
-.title-field.title {
-  field-sizing: content;
-  min-width: 200px;
+.site {
+  flex: 1 1 auto;
+  min-width: 0;
+}
+.job-head :deep(.site-input) {
   font-family: var(--font-serif);
   font-weight: 600;
   font-size: 25px;
   line-height: 1.2;
-  max-width: 100%;
+  padding: 0;
+  min-height: 36px;
+  text-overflow: ellipsis;
+  background: transparent;
+  color: var(--ink);
 }
-.title-field.soft {
+.job-head :deep(.plain-input) {
+  padding: 0;
+  min-height: 28px;
   color: var(--soft);
+  background: transparent;
 }
-.title-field::placeholder {
-  color: var(--soft);
-  opacity: 1;
+.job-head :deep(.site-input:placeholder-shown),
+.job-head :deep(.plain-input:placeholder-shown) {
+  border-bottom: 1px dashed var(--rule-strong);
 }
-.title-field:hover:not(:disabled),
-.title-field:placeholder-shown {
-  border-bottom-color: var(--rule-strong);
+.acts {
+  display: flex;
+  gap: 8px;
+  flex: none;
+}
+.facts {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 2px 14px;
+}
+.purpose {
+  flex: 0 1 320px;
+}
+.day {
+  flex: none;
+  width: 190px;
 }
 @media (max-width: 760px) {
-  .naming {
+  .line {
+    position: sticky;
+    top: 0;
+    z-index: 20;
+    background: var(--paper);
+    min-height: 56px;
+  }
+  .job-head :deep(.site-input) {
+    font-size: 20px;
+  }
+  .purpose {
     flex-basis: 100%;
   }
 }

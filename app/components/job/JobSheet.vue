@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { chainOf, type ChainLink, type JobState } from '#core/job/chain'
+import { CHAIN, chainOf, opensOn, type ChainLink, type JobState, type LinkName } from '#core/job/chain'
 import { heldBy } from '#core/job/heldBy'
 import type { FrozenPlan } from '#core/run/runEvent'
 import type { JobApplication } from '#shared/schemas/job'
@@ -48,8 +48,12 @@ const context = provideSheet({
   frozen: () => props.frozen[application.value.id],
   planFor: (planned) => emit('change', { plannedFor: planned }),
   putEarlier: () => emit('move', -1),
+  open: (link) => {
+    open.value = link
+  },
 })
 const { sheet, visit, day, go, opened } = context
+const phone = usePhone()
 const chain = computed(() =>
   chainOf(
     sheet.value,
@@ -100,6 +104,12 @@ onMounted(() => {
   if (props.draft.version === 0) document.querySelector<HTMLElement>('[data-path="site"]')?.focus()
 })
 
+/** Whether a machine could be named that stands in the library. */
+const hasMachines = computed(() => {
+  const { method, [method]: carried } = application.value.document
+  const kind = method === 'spread' ? 'spreader' : 'sprayer'
+  return carried.equipment === '' && library.equipment.some(({ document }) => document.kind === kind)
+})
 /** Enter settles a field and goes on to the next one that is missing. */
 async function nextMissing(event: KeyboardEvent) {
   if (
@@ -113,15 +123,20 @@ async function nextMissing(event: KeyboardEvent) {
   event.target.blur()
   await nextTick()
   const missing = sheet.value.problems[0]
+  // Which machine comes before the readings of its course: a calibrated one needs none.
+  const machine = `${application.value.document.method}.equipment`
+  if (missing?.path.includes('.calibration.') && hasMachines.value && event.target.dataset.path !== machine)
+    return go(machine)
   if (missing) return go(missing.path)
   document.querySelector<HTMLElement>('[data-main-action]')?.focus()
 }
 
+const logPlace = computed(() =>
+  own.value === 'done' ? `/records/${application.value.id}` : `/jobs/${props.id}/log?a=${props.index + 1}`,
+)
 const mainAction = computed(() => {
-  if (own.value === 'running')
-    return { label: 'Log the outcome', act: () => navigateTo(`/jobs/${props.id}/log?a=${props.index + 1}`) }
-  if (own.value === 'done')
-    return { label: 'See the record', act: () => navigateTo(`/records/${application.value.id}`) }
+  if (own.value === 'running') return { label: 'Log the outcome', act: () => navigateTo(logPlace.value) }
+  if (own.value === 'done') return { label: 'See the record', act: () => navigateTo(logPlace.value) }
   if (props.state === 'draft' || props.state === 'cancelled')
     return { label: 'Plan this job', act: () => actUnlessHeld('Not planned yet', () => emit('plan')) }
   return {
@@ -130,19 +145,13 @@ const mainAction = computed(() => {
   }
 })
 const goFirst = () => sheet.value.problems[0] && go(sheet.value.problems[0].path)
-const followLink = (link: ChainLink) =>
-  link.path
-    ? go(link.path)
-    : go(
-        {
-          measure: 'lawns.0',
-          calibrate: `${application.value.document.method}.calibration`,
-          rate: 'products.0.rate',
-          load: 'spray.tank',
-          walk: 'spray.speedToday',
-          log: '',
-        }[link.name],
-      )
+/** The open link; it stands in the address once it was chosen, so that a view can be kept and sent. */
+const route = useRoute()
+const open = ref<LinkName>(CHAIN.find((name) => name === route.query.link) ?? opensOn(chain.value))
+function openLink(link: Pick<ChainLink, 'name'>) {
+  open.value = link.name
+  void navigateTo({ query: { ...route.query, link: link.name } }, { replace: true })
+}
 const openLoadSheet = () => navigateTo(`/jobs/${props.id}/load-sheet`)
 
 useScreenCommands(() => [
@@ -164,6 +173,12 @@ useScreenCommands(() => [
   ...(locked.value
     ? []
     : [{ id: 'add-application', label: 'Add an application', key: 'a', run: () => emit('add') }]),
+  ...CHAIN.map((name, i) => ({
+    id: `link-${name}`,
+    label: `Open ${LINK_NAMES[name]}`,
+    key: String(i + 1),
+    run: () => openLink({ name }),
+  })),
 ])
 </script>
 
@@ -175,17 +190,26 @@ useScreenCommands(() => [
         :job-id="id"
         :state="state"
         :save-state="saveState"
-        :action="mainAction.label"
         :locked="locked"
         :what-if="`/jobs/${id}/what-if?a=${index + 1}`"
         :file="crewUrl(`/jobs/${id}/file`)"
         @change="emit('change', $event)"
         @site="takeSite"
-        @act="mainAction.act"
-        @load-sheet="openLoadSheet"
         @repeat="repeatJob(draft)"
         @remove="emit('remove')"
-      />
+      >
+        <template v-if="!phone">
+          <UButton label="Load sheet" icon="i-lucide-printer" @click="openLoadSheet" />
+          <UButton
+            :label="mainAction.label"
+            color="primary"
+            variant="solid"
+            data-main-action
+            aria-keyshortcuts="Control+Enter"
+            @click="mainAction.act"
+          />
+        </template>
+      </JobHead>
       <HeldBar
         v-if="pressed && holds.length > 0"
         :what="pressed"
@@ -194,25 +218,56 @@ useScreenCommands(() => [
         @choose="emit('choose', $event)"
         @close="pressed = undefined"
       />
-      <ChainTape class="mt-2" :links="chain" @go="followLink" />
+      <ChainTape v-if="!phone" class="mt-2" :links="chain" :open="open" @open="openLink" />
     </header>
-    <ApplicationStrip
-      :applications="draft.applications"
-      :states="states"
-      :index="index"
-      :locked="locked"
-      @choose="emit('choose', $event)"
-      @add="emit('add')"
-      @move="emit('move', $event)"
-      @drop="emit('drop')"
-    />
     <slot />
     <div class="zones">
-      <div class="zone space-y-4"><GroundList /><ProductList /><MethodBlock /><ConditionFields /></div>
-      <div class="zone"><LoadsZone :application-id="application.id" :version="draft.version" /></div>
-      <div class="zone"><ChecksZone /></div>
+      <div class="so-far">
+        <ApplicationList
+          :applications="draft.applications"
+          :states="states"
+          :index="index"
+          :locked="locked"
+          @choose="emit('choose', $event)"
+          @add="emit('add')"
+          @move="emit('move', $event)"
+          @drop="emit('drop')"
+        />
+        <SheetSoFar :links="chain" :open="open" @open="openLink">
+          <template v-if="phone" #default="{ link }">
+            <div :id="`link-${link}`" class="here">
+              <OpenLink
+                :link="link"
+                :state="own"
+                :application-id="application.id"
+                :version="draft.version"
+                :log="logPlace"
+              />
+            </div>
+          </template>
+        </SheetSoFar>
+      </div>
+      <section v-if="!phone" :id="`link-${open}`" class="here" :aria-label="LINK_NAMES[open]">
+        <OpenLink
+          :link="open"
+          :state="own"
+          :application-id="application.id"
+          :version="draft.version"
+          :log="logPlace"
+        />
+      </section>
+      <div class="checks"><ChecksZone /></div>
     </div>
-    <TotalsFoot class="totals" />
+    <TotalsFoot class="totals">
+      <UButton
+        v-if="phone"
+        :label="mainAction.label"
+        color="primary"
+        variant="solid"
+        data-main-action
+        @click="mainAction.act"
+      />
+    </TotalsFoot>
   </div>
 </template>
 
@@ -223,63 +278,81 @@ useScreenCommands(() => [
   height: 100dvh;
 }
 .head {
-  padding: 14px 24px 0;
+  padding: 12px 24px 0;
   border-bottom: var(--rule-width) solid var(--rule);
 }
 .zones {
   flex: 1;
   min-height: 0;
   display: grid;
-  grid-template-columns: 318px minmax(0, 1fr) 262px;
+  grid-template-columns: 258px minmax(0, 1fr) 262px;
 }
-.zone {
+.zones > * {
   overflow-y: auto;
-  padding: 12px 18px;
   min-width: 0;
 }
-.zone:first-child {
-  padding-left: 24px;
+.so-far {
+  border-right: var(--rule-width) solid var(--rule);
 }
-.zone + .zone {
+.here {
+  padding: 14px 24px 24px;
+}
+.checks {
   border-left: var(--rule-width) solid var(--rule);
+  padding: 12px 18px;
 }
-@media (max-width: 1100px) {
+@media (max-width: 1150px) {
   .zones {
-    grid-template-columns: 300px minmax(0, 1fr);
-    overflow-y: auto;
+    grid-template-columns: 206px minmax(0, 1fr) 216px;
   }
-  .zone {
-    overflow: visible;
+  .here {
+    padding: 14px 18px 20px;
   }
-  .zone:last-child {
+  .checks {
+    padding: 12px 14px;
+  }
+}
+@media (max-width: 900px) {
+  .zones {
+    grid-template-columns: 220px minmax(0, 1fr);
+  }
+  .zones > .checks {
+    display: contents;
+  }
+  .zones > .checks > * {
     grid-column: 1 / -1;
-    border-left: 0;
     border-top: var(--rule-width) solid var(--rule);
-    padding-left: 24px;
+    padding: 12px 24px;
   }
 }
 @media (max-width: 760px) {
   .sheet {
     height: auto;
-    min-height: 100dvh;
+    min-height: calc(100dvh - var(--thumb-bar));
   }
   .head {
-    padding: 12px 16px 0;
+    padding: 0 16px 8px;
   }
   .zones {
     display: block;
   }
-  .zone,
-  .zone + .zone,
-  .zone:first-child,
-  .zone:last-child {
-    padding: 14px 16px;
-    border-left: 0;
-    border-top: var(--rule-width) solid var(--rule);
+  .zones > .so-far,
+  .zones > .checks {
+    overflow: visible;
+    border: 0;
+  }
+  .here {
+    padding: 4px 16px 20px;
+    background: var(--sheet);
+    border-left: 3px solid var(--ink);
+  }
+  .zones > .checks {
+    padding: 16px;
   }
   .totals {
     position: sticky;
-    bottom: 0;
+    bottom: var(--thumb-bar);
+    z-index: 10;
   }
 }
 </style>

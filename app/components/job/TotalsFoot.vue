@@ -8,6 +8,7 @@ import { showQuantity, unitText, type Shown } from '#core/quantity/systems'
 const { sheet, document } = useSheet()
 const shown = useShown()
 const working = useWorkingStore()
+const phone = usePhone()
 
 interface Total {
   readonly label: string
@@ -86,14 +87,10 @@ const totals = computed<readonly Total[]>(() => {
       </div>
     </dl>
     <p v-else class="soft">Totals stand here.</p>
-    <button
-      type="button"
-      class="plain-button small whitespace-nowrap"
-      aria-keyshortcuts="w"
-      @click="working.show()"
-    >
+    <ULink v-if="!phone" raw class="small whitespace-nowrap" aria-keyshortcuts="w" @click="working.show()">
       Show working <kbd>W</kbd>
-    </button>
+    </ULink>
+    <slot />
   </footer>
 </template>
 
@@ -123,7 +120,7 @@ dt {
 @media (max-width: 900px) {
   .foot {
     padding: 8px 16px;
-    align-items: flex-end;
+    align-items: center;
   }
   /* Positioned, so that what is read aloud only scrolls with it. */
   dl {

@@ -203,7 +203,7 @@ function settle() {
     />
     <p v-else-if="editor.task.value === 'draw'" class="small soft">
       Press on the plan for each corner; press the first one again, or twice on the last, to close it.
-      <button type="button" class="plain-button way-out" @click="settle">Leave it</button>
+      <UButton variant="link" size="sm" @click="settle">Leave it</UButton>
     </p>
     <p v-else class="small soft">
       <template v-if="live && live.length >= 3"

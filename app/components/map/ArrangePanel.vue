@@ -43,15 +43,15 @@ function nudge(event: KeyboardEvent) {
     <p v-if="loose.length === 0" class="soft small">Every area of this site lies where it is.</p>
     <ul>
       <li v-for="area in loose" :key="area.id" class="py-1">
-        <button
-          type="button"
-          class="plain-button way-out"
+        <UButton
+          variant="link"
+          size="sm"
           :aria-pressed="area.id === selected"
           @click="emit('select', area.id)"
           @keydown="area.id === selected && nudge($event)"
         >
           {{ area.name || 'Unnamed area' }}
-        </button>
+        </UButton>
       </li>
     </ul>
     <p v-if="chosen" class="flex flex-wrap gap-2">

@@ -35,7 +35,7 @@ const FORMATS = [
     </template>
     <p v-else-if="!anchored" class="small">
       Map files need to know where the plan lies.
-      <button type="button" class="plain-button way-out" @click="emit('anchor')">Anchor the plan</button>
+      <UButton variant="link" size="sm" @click="emit('anchor')">Anchor the plan</UButton>
     </p>
     <p v-else class="small soft">
       No area is drawn, walked, traced or imported yet: those known only by their dimensions have no position

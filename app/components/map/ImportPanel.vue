@@ -26,7 +26,7 @@ const { file, problem, busy, chosen, tolerance, prepared, tooMany, open, cancel 
 )
 const names = reactive(new Map<number, string>())
 const over = ref(false)
-const input = useTemplateRef('input')
+const WOBBLES = TOLERANCES.map((value) => ({ value, text: value === 0 ? 'none' : `${value} m` }))
 
 watch(prepared, (now) =>
   emit(
@@ -38,7 +38,7 @@ onScopeDispose(() => emit('preview', []))
 const nameOf = (index: number) =>
   names.get(index) ?? (file.value?.outlines[index]?.name || `Outline ${index + 1}`)
 function choose(index: number, on: boolean) {
-  if (props.one) chosen.value = [index]
+  if (props.one) chosen.value = on ? [index] : []
   else
     chosen.value = on
       ? [...chosen.value, index].toSorted((a, b) => a - b)
@@ -85,26 +85,20 @@ function take() {
     @drop.prevent="drop"
   >
     <p class="row">
-      <UButton label="Choose a file" @click="input?.click()" />
+      <FilePick
+        label="File of outlines"
+        words="Choose a file"
+        accept=".geojson,.json,.kml,.gpx"
+        variant="outline"
+        @file="open"
+      />
       <span class="soft small"
         >or drop it here: GeoJSON, KML or GPX, up to 10 MB and 200,000 points. Nothing leaves this machine
         until you take it.</span
       >
-      <input
-        ref="input"
-        type="file"
-        class="sr-only"
-        accept=".geojson,.json,.kml,.gpx"
-        aria-label="File of outlines"
-        tabindex="-1"
-        @change="
-          ($event.target as HTMLInputElement).files?.[0] &&
-          open(($event.target as HTMLInputElement).files![0]!)
-        "
-      />
     </p>
     <p v-if="busy" role="status" class="small">
-      Reading … <button type="button" class="plain-button way-out" @click="cancel">Cancel</button>
+      Reading … <UButton variant="link" size="sm" @click="cancel">Cancel</UButton>
     </p>
     <p v-if="problem" class="problem small" role="alert">{{ problem }}</p>
     <template v-if="file">
@@ -115,21 +109,18 @@ function take() {
       </p>
       <ul>
         <li v-for="(outline, i) in file.outlines" :key="i" class="rule-b">
-          <input
-            :id="`ring-${i}`"
-            :type="one ? 'radio' : 'checkbox'"
-            name="ring"
-            :checked="chosen.includes(i)"
-            @change="choose(i, ($event.target as HTMLInputElement).checked)"
-          />
-          <label :for="`ring-${i}`" class="min-w-0">
+          <TickField
+            :label="outline.name || `Outline ${i + 1}`"
+            :ticked="chosen.includes(i)"
+            @change="choose(i, $event)"
+          >
             {{ outline.name || `Outline ${i + 1}` }}
             <span class="soft small block"
               >{{ outline.corners.toLocaleString('en') }} points{{
                 outline.holes > 0 ? `, ${outline.holes} holes` : ''
               }}{{ outline.gap > 1 ? `; closed over ${Math.round(outline.gap)} m` : '' }}</span
             >
-          </label>
+          </TickField>
           <FigureText :shown="shown.size(outline.areaM2)" />
           <p v-if="prepared.get(i) && chosen.includes(i)" class="soft small whole">
             <template v-if="prepared.get(i)!.corners < prepared.get(i)!.cornersBefore"
@@ -140,25 +131,23 @@ function take() {
               It crosses itself: smooth more, or mend it on the plan.</span
             >
           </p>
-          <input
+          <TextField
             v-if="!one && chosen.includes(i)"
-            class="field whole"
-            :value="nameOf(i)"
-            :aria-label="`Name of outline ${i + 1}`"
-            maxlength="200"
-            @input="names.set(i, ($event.target as HTMLInputElement).value)"
+            class="whole"
+            bare
+            :label="`Name of outline ${i + 1}`"
+            :text="nameOf(i)"
+            @change="names.set(i, $event)"
           />
         </li>
       </ul>
       <p class="row small">
-        <label
-          >Leave out wobbles under
-          <select v-model.number="tolerance" class="field short">
-            <option v-for="one_ in TOLERANCES" :key="one_" :value="one_">
-              {{ one_ === 0 ? 'none' : `${one_} m` }}
-            </option>
-          </select></label
-        >
+        <ChoiceField
+          label="Leave out wobbles under"
+          :value="tolerance"
+          :choices="WOBBLES"
+          @change="tolerance = $event"
+        />
       </p>
       <p v-if="tooMany" class="problem small" role="alert">
         More than {{ MOST_CORNERS.toLocaleString('en') }} corners are left: smooth more.
@@ -173,7 +162,7 @@ function take() {
         />
       </p>
     </template>
-    <button type="button" class="plain-button way-out small" @click="emit('stop')">Not now</button>
+    <UButton variant="link" size="sm" @click="emit('stop')">Not now</UButton>
   </section>
 </template>
 
@@ -195,17 +184,13 @@ function take() {
 }
 li {
   display: grid;
-  grid-template-columns: 20px 1fr auto;
+  grid-template-columns: 1fr auto;
   gap: 4px 8px;
   align-items: baseline;
   padding: 5px 0;
 }
 .whole {
-  grid-column: 2 / -1;
-}
-.short {
-  width: auto;
-  display: inline-block;
+  grid-column: 1 / -1;
 }
 .problem {
   color: var(--stop);

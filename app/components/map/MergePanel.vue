@@ -11,6 +11,7 @@ const crew = useCrewStore()
 const shown = useShown()
 const firstId = ref(props.stored[0]?.id ?? '')
 const secondId = ref(props.stored[1]?.id ?? '')
+const choices = computed(() => props.stored.map(({ id, name }) => ({ value: id, text: name })))
 const pair = computed(() => {
   const [first, second] = [firstId.value, secondId.value].map((id) =>
     props.stored.find((area) => area.id === id),
@@ -28,18 +29,8 @@ const pair = computed(() => {
 
 <template>
   <div class="space-y-2">
-    <label class="block"
-      ><span class="soft small block">Keep</span
-      ><select v-model="firstId" class="field">
-        <option v-for="area in stored" :key="area.id" :value="area.id">{{ area.name }}</option>
-      </select></label
-    >
-    <label class="block"
-      ><span class="soft small block">and take into it</span
-      ><select v-model="secondId" class="field">
-        <option v-for="area in stored" :key="area.id" :value="area.id">{{ area.name }}</option>
-      </select></label
-    >
+    <ChoiceField label="Keep" :value="firstId" :choices="choices" @change="firstId = $event" />
+    <ChoiceField label="and take into it" :value="secondId" :choices="choices" @change="secondId = $event" />
     <p v-if="pair?.size" class="small">
       Together <FigureText :shown="shown.size(pair.size)" />. What grows there is told by
       {{ pair.first.name }}; past records stay with the area they were made for.

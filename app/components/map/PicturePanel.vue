@@ -21,7 +21,6 @@ const emit = defineEmits<{ change: [picture: MapPicture | undefined]; pick: [] }
 const crew = useCrewStore()
 const problem = ref('')
 const busy = ref(false)
-const input = useTemplateRef('input')
 const reader = computed(() => {
   const fields = fieldReader()
   return {
@@ -30,8 +29,7 @@ const reader = computed(() => {
   }
 })
 
-async function bring(file: File | undefined) {
-  if (!file) return
+async function bring(file: File) {
   problem.value = ''
   if (file.size > LARGEST_PICTURE)
     problem.value =
@@ -69,30 +67,26 @@ async function bring(file: File | undefined) {
 const put = (fields: Partial<MapPicture>) => {
   if (props.picture) emit('change', { ...props.picture, ...fields })
 }
-const figure = (event: Event, least: number, most: number) =>
-  Math.min(most, Math.max(least, Number((event.target as HTMLInputElement).value) || 0))
+const PLACES = [
+  ['turn', 'Turned, °', 360],
+  ['x', 'East, m', 1e6],
+  ['y', 'North, m', 1e6],
+] as const
 </script>
 
 <template>
   <div class="space-y-2">
     <p class="flex flex-wrap items-center gap-2">
-      <UButton
-        :label="picture ? 'Another picture' : 'Choose a picture'"
+      <FilePick
+        label="Picture of the site"
+        :words="picture ? 'Another picture' : 'Choose a picture'"
+        accept="image/png,image/jpeg"
         :color="picture ? 'neutral' : 'primary'"
         :variant="picture ? 'outline' : 'solid'"
         :loading="busy"
-        @click="input?.click()"
+        @file="bring"
       />
       <UButton v-if="picture" label="Take it away" @click="emit('change', undefined)" />
-      <input
-        ref="input"
-        type="file"
-        class="sr-only"
-        accept="image/png,image/jpeg"
-        aria-label="Picture of the site"
-        tabindex="-1"
-        @change="bring(($event.target as HTMLInputElement).files?.[0])"
-      />
     </p>
     <p class="soft small">
       A photo from above or a scanned plan, PNG or JPEG up to 10 MB. It must show the ground straight from
@@ -123,47 +117,26 @@ const figure = (event: Event, least: number, most: number) =>
         {{ (200 * reader.scale.scale).toFixed(1) }} %, give or take.
       </p>
       <p v-else class="small soft">No scale yet: it is shown {{ UNSCALED_M }} m wide.</p>
-      <label class="block"
-        ><span class="soft small block">How clear, {{ picture.opacity }} %</span
-        ><input
-          type="range"
-          class="range w-full"
-          min="10"
-          max="100"
-          step="5"
-          :value="picture.opacity"
-          @input="put({ opacity: figure($event, 0, 100) })"
-      /></label>
-      <div class="grid grid-cols-3 gap-2">
-        <label class="block"
-          ><span class="soft small block">Turned, °</span
-          ><input
-            type="number"
-            class="field"
-            min="-360"
-            max="360"
-            step="1"
-            :value="picture.turn"
-            @change="put({ turn: figure($event, -360, 360) })"
-        /></label>
-        <label class="block"
-          ><span class="soft small block">East, m</span
-          ><input
-            type="number"
-            class="field"
-            step="1"
-            :value="picture.x"
-            @change="put({ x: figure($event, -1e6, 1e6) })"
-        /></label>
-        <label class="block"
-          ><span class="soft small block">North, m</span
-          ><input
-            type="number"
-            class="field"
-            step="1"
-            :value="picture.y"
-            @change="put({ y: figure($event, -1e6, 1e6) })"
-        /></label>
+      <LabelledField :label="`How clear, ${picture.opacity} %`">
+        <USlider
+          :min="10"
+          :max="100"
+          :step="5"
+          :model-value="picture.opacity"
+          @update:model-value="put({ opacity: Number($event) })"
+        />
+      </LabelledField>
+      <div class="fields">
+        <LabelledField v-for="[name, label, most] in PLACES" :key="name" :label="label">
+          <UInputNumber
+            :model-value="picture[name]"
+            :min="-most"
+            :max="most"
+            :step="1"
+            :format-options="{ maximumFractionDigits: 3, useGrouping: false }"
+            @update:model-value="put({ [name]: $event ?? 0 })"
+          />
+        </LabelledField>
       </div>
       <p class="soft small">
         Then open an area, add an outline and draw it over the picture: it is kept as traced, with the
@@ -174,9 +147,6 @@ const figure = (event: Event, least: number, most: number) =>
 </template>
 
 <style scoped>
-.range {
-  accent-color: var(--action);
-}
 .problem {
   color: var(--stop);
   font-weight: 600;

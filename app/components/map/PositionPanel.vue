@@ -47,19 +47,26 @@ function here() {
   <form class="space-y-2" @submit.prevent="save">
     <p class="small">The plan’s zero (0 m east, 0 m north) lies at:</p>
     <div class="flex gap-2">
-      <label class="block flex-1"
-        ><span class="soft small block">Latitude, °</span
-        ><input v-model="lat" class="field" placeholder="39.0213" autocomplete="off"
-      /></label>
-      <label class="block flex-1"
-        ><span class="soft small block">Longitude, °</span
-        ><input v-model="lon" class="field" placeholder="-76.4107" autocomplete="off"
-      /></label>
+      <TextField
+        class="flex-1"
+        label="Latitude, °"
+        :text="lat"
+        placeholder="39.0213"
+        @change="lat = $event"
+      />
+      <TextField
+        class="flex-1"
+        label="Longitude, °"
+        :text="lon"
+        placeholder="-76.4107"
+        @change="lon = $event"
+      />
     </div>
-    <label class="block"
-      ><span class="soft small block">The plan’s upward edge points to, ° from north</span
-      ><input v-model="bearing" class="field" autocomplete="off"
-    /></label>
+    <TextField
+      label="The plan’s upward edge points to, ° from north"
+      :text="bearing"
+      @change="bearing = $event"
+    />
     <p v-if="problem" class="problem small" role="alert">{{ problem }}</p>
     <p class="flex flex-wrap gap-2">
       <UButton type="submit" color="primary" variant="solid" label="Anchor the plan" /><UButton

@@ -19,26 +19,28 @@ watch(
   },
   { immediate: true },
 )
-const COUNTS = Array.from({ length: MOST_SAMPLES - FEWEST_SAMPLES + 1 }, (_, i) => FEWEST_SAMPLES + i)
+const COUNTS = Array.from({ length: MOST_SAMPLES - FEWEST_SAMPLES + 1 }, (_, i) => ({
+  value: FEWEST_SAMPLES + i,
+  text: String(FEWEST_SAMPLES + i),
+}))
 const place = (seed: number) => {
   if (area.value) emit('place', area.value, { count: String(count.value), seed })
+}
+function choose(many: number) {
+  count.value = many
+  if (kept.value) place(kept.value.seed)
 }
 </script>
 
 <template>
   <div class="space-y-2">
-    <label class="block"
-      ><span class="soft small block">Area</span
-      ><select v-model="areaId" class="field">
-        <option v-for="one in areas" :key="one.id" :value="one.id">{{ one.name }}</option>
-      </select></label
-    >
-    <label class="block"
-      ><span class="soft small block">How many</span
-      ><select v-model.number="count" class="field" @change="kept && place(kept.seed)">
-        <option v-for="one in COUNTS" :key="one" :value="one">{{ one }}</option>
-      </select></label
-    >
+    <ChoiceField
+      label="Area"
+      :value="areaId"
+      :choices="areas.map(({ id, name }) => ({ value: id, text: name }))"
+      @change="areaId = $event"
+    />
+    <ChoiceField label="How many" :value="count" :choices="COUNTS" @change="choose" />
     <p class="flex flex-wrap gap-2">
       <UButton
         color="primary"

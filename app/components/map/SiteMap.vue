@@ -120,7 +120,7 @@ defineExpose({ fit })
         <text x="10" y="31" text-anchor="middle" font-size="14" fill="currentColor">N</text>
       </svg>
     </div>
-    <button type="button" class="plain-button way-out small whole" @click="fit">Show all</button>
+    <UButton variant="link" size="sm" class="whole" @click="fit">Show all</UButton>
     <slot />
   </section>
 </template>

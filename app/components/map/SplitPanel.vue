@@ -24,6 +24,10 @@ const areaId = ref(props.areas[0]?.id ?? '')
 const name = ref('')
 const edge = ref<'west' | 'south'>('west')
 const off = ref('')
+const EDGES = [
+  { value: 'west', text: 'west' },
+  { value: 'south', text: 'south' },
+] as const
 const problem = ref('')
 const WORDS = {
   notAcross: 'This line does not cut the area in two: press on either side of it.',
@@ -52,6 +56,10 @@ function typedLine() {
         ],
   )
 }
+function fromEdge(next: 'west' | 'south') {
+  edge.value = next
+  if (off.value) typedLine()
+}
 function split() {
   const area = props.stored.find(({ id }) => id === areaId.value)
   const planned = props.areas.find(({ id }) => id === areaId.value)
@@ -69,32 +77,33 @@ function split() {
 
 <template>
   <div class="space-y-2">
-    <label class="block"
-      ><span class="soft small block">Split which area</span
-      ><select v-model="areaId" class="field">
-        <option v-for="area in areas" :key="area.id" :value="area.id">{{ area.name }}</option>
-      </select></label
-    >
+    <ChoiceField
+      label="Split which area"
+      :value="areaId"
+      :choices="areas.map(({ id, name }) => ({ value: id, text: name }))"
+      @change="areaId = $event"
+    />
     <p class="small">
       Press two points on the plan for the cut{{ line.length === 1 ? ': one more' : '' }}, or type it:
     </p>
     <div class="flex items-end gap-2">
-      <label class="block flex-1"
-        ><span class="soft small block">So far in</span
-        ><input v-model="off" class="field" placeholder="40 ft" autocomplete="off" @change="typedLine"
-      /></label>
-      <label class="block flex-1"
-        ><span class="soft small block">from its edge in the</span
-        ><select v-model="edge" class="field" @change="off && typedLine()">
-          <option value="west">west</option>
-          <option value="south">south</option>
-        </select></label
-      >
+      <TextField
+        class="flex-1"
+        label="So far in"
+        :text="off"
+        placeholder="40 ft"
+        @change="off = $event"
+        @blur="off && typedLine()"
+      />
+      <ChoiceField
+        class="flex-1"
+        label="from its edge in the"
+        :value="edge"
+        :choices="EDGES"
+        @change="fromEdge"
+      />
     </div>
-    <label class="block"
-      ><span class="soft small block">Name of the part to the right of the line</span
-      ><input v-model="name" class="field" maxlength="200" autocomplete="off"
-    /></label>
+    <TextField label="Name of the part to the right of the line" :text="name" @change="name = $event" />
     <p v-if="problem" class="problem small" role="alert">{{ problem }}</p>
     <p class="soft small">
       Both parts keep what grows there; dimensions become outlines to scale, and the notes they came from stay

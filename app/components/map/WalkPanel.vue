@@ -32,6 +32,10 @@ const { track, state, words, usedAnchor, start, pause, resume, corner, undo } = 
 /** Wobbles smaller than this are the position's, not the lawn's, m. */
 const SMOOTH_M = 0.5
 const by = ref<'track' | 'corners'>('track')
+const WAYS = [
+  { value: 'corners', text: 'straight between corners' },
+  { value: 'track', text: 'as walked' },
+] as const
 const tidied = computed(() =>
   withoutSmallLoops(simplify(outlineOf(track.value, by.value), by.value === 'track' ? SMOOTH_M : 0)),
 )
@@ -127,15 +131,16 @@ function finish() {
       </template>
     </div>
     <p class="small row">
-      <label v-if="track.corners.length >= 3"
-        ><input v-model="by" type="radio" value="corners" /> straight between corners</label
-      >
-      <label v-if="track.corners.length >= 3"
-        ><input v-model="by" type="radio" value="track" /> as walked</label
-      >
-      <button type="button" class="plain-button way-out" @click="emit('stop')">
+      <RadioField
+        v-if="track.corners.length >= 3"
+        label="Between the corners"
+        :value="by"
+        :choices="WAYS"
+        @change="by = $event"
+      />
+      <UButton variant="link" size="sm" @click="emit('stop')">
         {{ state === 'ready' ? 'Not now' : 'Leave it' }}
-      </button>
+      </UButton>
       <span v-if="state === 'ready'" class="soft"
         >The stand-in plays a walk with a phone’s usual error, to try it without a lawn.</span
       >

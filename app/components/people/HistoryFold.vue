@@ -1,38 +1,10 @@
 <script setup lang="ts">
-import type { HistoryLine } from '#shared/schemas/people'
-
-/** Who changed a thing, and when; read when somebody opens it. */
-const { rowId } = defineProps<{ rowId: string }>()
-const crew = useCrewStore()
+/** A button that opens the history of a thing. */
+defineProps<{ rowId: string }>()
 const open = ref(false)
-const lines = shallowRef<readonly HistoryLine[]>()
-const problem = ref('')
-
-watch(open, async (now) => {
-  if (!now) return
-  try {
-    lines.value = await $fetch<readonly HistoryLine[]>(crewUrl(`/history/${rowId}`))
-  } catch (error) {
-    problem.value = errorText(error)
-  }
-})
-const lineText = ({ what, person, at }: HistoryLine) =>
-  `${instantText(at, crew.organization?.timeZone)}: ${what}, by ${person || 'somebody at this machine'}`
 </script>
 
 <template>
-  <UPopover v-model:open="open" class="no-print">
-    <UButton label="History" variant="link" size="sm" />
-    <template #content>
-      <div class="max-h-[50dvh] max-w-[90vw] overflow-y-auto p-3" role="status">
-        <p v-if="problem">{{ problem }}</p>
-        <p v-else-if="lines?.length === 0" class="soft small">
-          Nothing has changed since histories are kept.
-        </p>
-        <ol v-else class="small" aria-label="History">
-          <li v-for="(line, i) in lines" :key="i">{{ lineText(line) }}</li>
-        </ol>
-      </div>
-    </template>
-  </UPopover>
+  <UButton label="History" icon="i-lucide-history" variant="link" size="sm" @click="open = true" />
+  <HistoryList v-if="open" v-model:open="open" :row-id="rowId" />
 </template>

@@ -10,7 +10,6 @@ import { CONTENT_UNITS } from '#core/quantity/units'
 const props = defineProps<{ active: ProductDocument['actives'][number]; index: number }>()
 const emit = defineEmits<{ drop: [] }>()
 const { set, locked } = useForm()
-const listId = useId()
 const path = computed(() => `document.actives.${props.index}`)
 const published = computed(() => groupOf(props.active.name))
 const words = computed(() => {
@@ -31,23 +30,15 @@ function name(text: string) {
 
 <template>
   <div>
-    <div class="grid grid-cols-[1.6fr_1fr_80px_auto] items-end gap-2">
-      <LabelledField v-slot="{ id }" label="Active ingredient">
-        <input
-          :id="id"
-          class="field"
-          :value="active.name"
-          :data-path="`${path}.name`"
-          :list="listId"
-          :disabled="locked"
-          maxlength="200"
-          autocomplete="off"
-          @input="name(($event.target as HTMLInputElement).value)"
-        />
-      </LabelledField>
-      <datalist :id="listId">
-        <option v-for="one in ACTIVE_GROUPS" :key="one.name" :value="one.name" />
-      </datalist>
+    <div class="fields items-end">
+      <NameField
+        label="Active ingredient"
+        :text="active.name"
+        :names="ACTIVE_GROUPS"
+        :path="`${path}.name`"
+        :locked="locked"
+        @change="name"
+      />
       <FormQuantity
         :path="`${path}.content`"
         label="Content"
@@ -56,9 +47,9 @@ function name(text: string) {
         :units="CONTENT_UNITS"
       />
       <FormText :path="`${path}.group`" label="Group" :text="active.group" />
-      <button v-if="!locked" type="button" class="plain-button way-out small pb-1.5" @click="emit('drop')">
+      <UButton v-if="!locked" variant="link" size="sm" @click="emit('drop')">
         Remove<span class="sr-only"> {{ active.name }}</span>
-      </button>
+      </UButton>
     </div>
     <p v-if="words" class="soft small">{{ words }}</p>
   </div>

@@ -48,7 +48,7 @@ const addDial = () => set('document.dials', [...dials.value, { id: uuid(), sprea
   <details :open="open">
     <summary class="way-out small">Forms of nitrogen, pH, cups weighed once, printed dial numbers</summary>
     <div class="mt-2 space-y-3">
-      <div v-if="feeds" class="grid grid-cols-3 gap-2">
+      <div v-if="feeds" class="fields">
         <QuantityField
           v-for="form in NITROGEN_FORMS"
           :key="form"
@@ -74,29 +74,25 @@ const addDial = () => set('document.dials', [...dials.value, { id: uuid(), sprea
         />
         <FormText path="document.saltIndex" label="Salt index" :text="document.saltIndex ?? ''" />
       </div>
-      <div v-if="wet" class="grid grid-cols-3 gap-2">
-        <LabelledField v-slot="{ id }" label="pH of the mix from"
-          ><input
-            :id="id"
-            class="field"
-            data-path="document.ph.from"
-            :value="ph.from"
-            :disabled="locked"
-            inputmode="decimal"
-            maxlength="6"
-            @input="set('document.ph', { ...ph, from: ($event.target as HTMLInputElement).value })"
-        /></LabelledField>
-        <LabelledField v-slot="{ id }" label="to"
-          ><input
-            :id="id"
-            class="field"
-            data-path="document.ph.to"
-            :value="ph.to"
-            :disabled="locked"
-            inputmode="decimal"
-            maxlength="6"
-            @input="set('document.ph', { ...ph, to: ($event.target as HTMLInputElement).value })"
-        /></LabelledField>
+      <div v-if="wet" class="fields">
+        <TextField
+          path="document.ph.from"
+          label="pH of the mix from"
+          :text="ph.from"
+          :locked="locked"
+          inputmode="decimal"
+          :maxlength="6"
+          @change="set('document.ph', { ...ph, from: $event })"
+        />
+        <TextField
+          path="document.ph.to"
+          label="to"
+          :text="ph.to"
+          :locked="locked"
+          inputmode="decimal"
+          :maxlength="6"
+          @change="set('document.ph', { ...ph, to: $event })"
+        />
         <ChoiceField
           path="document.ph.last"
           label="Goes in"
@@ -106,11 +102,7 @@ const addDial = () => set('document.dials', [...dials.value, { id: uuid(), sprea
           @change="set('document.ph', { ...ph, last: $event })"
         />
       </div>
-      <div
-        v-for="(measure, i) in measures"
-        :key="measure.id"
-        class="grid grid-cols-[1.2fr_1.2fr_70px_auto] items-end gap-2"
-      >
+      <div v-for="(measure, i) in measures" :key="measure.id" class="fields items-end">
         <FormText :path="`document.measures.${i}.tool`" label="One level" :text="measure.tool" />
         <FormQuantity
           :path="`document.measures.${i}.holds`"
@@ -120,10 +112,10 @@ const addDial = () => set('document.dials', [...dials.value, { id: uuid(), sprea
           :units="AMOUNT_UNITS"
         />
         <FormText :path="`document.measures.${i}.marks`" label="Marks" :text="measure.marks" />
-        <button
+        <UButton
           v-if="!locked"
-          type="button"
-          class="plain-button way-out small pb-1.5"
+          variant="link"
+          size="sm"
           @click="
             set(
               'document.measures',
@@ -132,19 +124,19 @@ const addDial = () => set('document.dials', [...dials.value, { id: uuid(), sprea
           "
         >
           Remove<span class="sr-only"> {{ measure.tool }}</span>
-        </button>
+        </UButton>
       </div>
-      <div v-for="(dial, i) in dials" :key="dial.id" class="grid grid-cols-[1.6fr_1fr_auto] items-end gap-2">
+      <div v-for="(dial, i) in dials" :key="dial.id" class="fields items-end">
         <FormText
           :path="`document.dials.${i}.spreader`"
           label="Printed for this spreader"
           :text="dial.spreader"
         />
         <FormText :path="`document.dials.${i}.dial`" label="dial, a guess" :text="dial.dial" />
-        <button
+        <UButton
           v-if="!locked"
-          type="button"
-          class="plain-button way-out small pb-1.5"
+          variant="link"
+          size="sm"
           @click="
             set(
               'document.dials',
@@ -153,13 +145,11 @@ const addDial = () => set('document.dials', [...dials.value, { id: uuid(), sprea
           "
         >
           Remove<span class="sr-only"> {{ dial.spreader }}</span>
-        </button>
+        </UButton>
       </div>
       <p v-if="!locked" class="small flex flex-wrap gap-x-4">
-        <button type="button" class="plain-button way-out" @click="addMeasure">Weigh a cup of it</button>
-        <button v-if="!wet" type="button" class="plain-button way-out" @click="addDial">
-          Note a printed dial number
-        </button>
+        <UButton variant="link" size="sm" @click="addMeasure">Weigh a cup of it</UButton>
+        <UButton v-if="!wet" variant="link" size="sm" @click="addDial"> Note a printed dial number </UButton>
       </p>
     </div>
   </details>

@@ -34,7 +34,7 @@ const dropActive = (id: string) =>
 <template>
   <section aria-labelledby="label-title" class="space-y-3">
     <h2 id="label-title">The product</h2>
-    <div class="grid grid-cols-2 gap-2 sm:grid-cols-3">
+    <div class="fields">
       <FormChoice
         path="document.kind"
         label="Kind"
@@ -73,7 +73,7 @@ const dropActive = (id: string) =>
       />
       <FormChoice path="document.signal" label="Signal word" :value="document.signal" :choices="signals" />
     </div>
-    <div class="grid grid-cols-3 gap-2 sm:grid-cols-5">
+    <div class="fields">
       <FormQuantity
         v-for="[name, label] in nutrients"
         :key="name"
@@ -90,10 +90,8 @@ const dropActive = (id: string) =>
       :index="i"
       @drop="dropActive(active.id)"
     />
-    <button v-if="!locked" type="button" class="plain-button way-out small" @click="addActive">
-      Add an active ingredient
-    </button>
-    <div class="grid grid-cols-2 gap-2">
+    <UButton v-if="!locked" variant="link" size="sm" @click="addActive"> Add an active ingredient </UButton>
+    <div class="fields">
       <FormQuantity
         path="document.reorderAt"
         label="To be bought at"

@@ -3,12 +3,15 @@ import { v7 as uuid } from 'uuid'
 import { blankRateLine } from '#core/label/blankProduct'
 import { RATE_BASES, RATE_BASIS_NAMES } from '#core/label/label'
 import type { ProductDocument, RateLine } from '#core/label/productDocument'
+import type { Entered } from '#core/quantity/entered'
+import { unitText } from '#core/quantity/systems'
 import { TIME_UNITS } from '#core/quantity/units'
+import type { RowColumn } from '~/components/field/RowTable.vue'
 import { rateUnitsFor } from '~/components/job/rate/rateUnits'
 
 /** The rate lines of a label: one for each use, with its limits, in the units they were printed in. */
 const props = defineProps<{ document: ProductDocument }>()
-const { set, locked } = useForm()
+const { set, locked, go } = useForm()
 const crew = useCrewStore()
 const units = computed(() => rateUnitsFor(props.document.form === 'granule' ? 'spread' : 'spray'))
 const bases = RATE_BASES.map((basis) => ({ value: basis, text: RATE_BASIS_NAMES[basis] }))
@@ -25,8 +28,36 @@ const hasMore = ({
 }: RateLine) =>
   [method, growth, heatUnits, yearActive?.text, perYear, inRow, ...grasses].some(Boolean) ||
   Object.values(figures).some(({ text }) => text !== '')
-const addLine = () =>
-  set('document.lines', [...props.document.lines, blankRateLine(uuid(), props.document.form, crew.units)])
+const openId = ref(props.document.lines[0]?.id)
+/** The line that is open below the others, with its place. */
+const open = computed(() => {
+  const at = Math.max(
+    0,
+    props.document.lines.findIndex(({ id }) => id === openId.value),
+  )
+  return props.document.lines.flatMap((line, i) => (i === at ? [{ line, i }] : []))
+})
+const COLUMNS: readonly RowColumn<RateLine>[] = [
+  { key: 'use', head: 'Use' },
+  { key: 'rate', head: 'Rate', from: 'laptop' },
+  { key: 'range', head: 'Label', from: 'laptop' },
+  { key: 'year', head: 'Most a year', from: 'laptop' },
+  { key: 'repeat', head: 'Repeat' },
+]
+/** One figure or two of the same kind, in their unit; nothing where the label says nothing. */
+function told(first: Entered, last?: Entered): string {
+  const [from, to] = [first.text.trim(), last?.text.trim() ?? '']
+  const unit = unitText(from === '' && last ? last.unit : first.unit)
+  if (from === '' && to === '') return ''
+  return `${from}${from && to ? ' to ' : ''}${to} ${unit}`
+}
+function addLine() {
+  const line = blankRateLine(uuid(), props.document.form, crew.units)
+  const place = props.document.lines.length
+  set('document.lines', [...props.document.lines, line])
+  openId.value = line.id
+  void go(`document.lines.${place}.use`)
+}
 const dropLine = (id: string) =>
   set(
     'document.lines',
@@ -38,18 +69,52 @@ const dropLine = (id: string) =>
   <section aria-labelledby="lines-title" class="space-y-3">
     <div class="flex items-baseline gap-4">
       <h2 id="lines-title">Rates on the label</h2>
-      <button v-if="!locked" type="button" class="plain-button way-out small" @click="addLine">
-        Add a rate line
-      </button>
+      <UButton v-if="!locked" variant="link" size="sm" @click="addLine"> Add a rate line </UButton>
     </div>
-    <div v-for="(line, i) in document.lines" :key="line.id" class="rule-b space-y-2 pb-3">
-      <div class="grid grid-cols-2 gap-2 sm:grid-cols-3">
+    <RowTable
+      v-if="document.lines.length > 1"
+      caption="Rate lines of the label"
+      :rows="document.lines"
+      :columns="COLUMNS"
+      :key-of="({ id }) => id"
+    >
+      <template #use="{ row }"
+        ><UButton
+          variant="link"
+          size="sm"
+          class="row-link"
+          :aria-expanded="row.id === openId"
+          @click="openId = row.id"
+          >{{ row.use || 'unnamed use' }}</UButton
+        ></template
+      >
+      <template #under="{ row }">{{ told(row.rate) }}</template>
+      <template #rate="{ row }"
+        ><span class="small">{{ told(row.rate) }}</span></template
+      >
+      <template #range="{ row }"
+        ><span class="small">{{ told(row.low, row.high) }}</span></template
+      >
+      <template #year="{ row }"
+        ><span class="small">{{ told(row.year) }}</span></template
+      >
+      <template #repeat="{ row }"
+        ><span class="small">{{ told(row.repeatFrom, row.repeatTo) }}</span></template
+      >
+    </RowTable>
+    <div
+      v-for="{ line, i } in open"
+      :key="line.id"
+      class="space-y-2 pb-3"
+      :class="{ 'open-line': document.lines.length > 1 }"
+    >
+      <div class="fields">
         <FormText
           :path="`document.lines.${i}.use`"
           label="Use: target, grass"
           :text="line.use"
           placeholder="as on the label"
-          class="sm:col-span-2"
+          class="wide"
         />
         <FormChoice
           :path="`document.lines.${i}.basis`"
@@ -92,7 +157,7 @@ const dropLine = (id: string) =>
           :entered="line.year"
           :units="units"
         />
-        <div class="grid grid-cols-2 gap-2">
+        <div class="fields">
           <FormQuantity
             :path="`document.lines.${i}.repeatFrom`"
             label="Repeat from"
@@ -111,14 +176,21 @@ const dropLine = (id: string) =>
       </div>
       <PrintedRate v-if="!locked" :line="line" :path="`document.lines.${i}`" />
       <LineLimits :line="line" :path="`document.lines.${i}`" :open="hasMore(line)" />
-      <button
+      <UButton
         v-if="document.lines.length > 1 && !locked"
-        type="button"
-        class="plain-button way-out small"
+        variant="link"
+        size="sm"
         @click="dropLine(line.id)"
       >
         Remove this line
-      </button>
+      </UButton>
     </div>
   </section>
 </template>
+
+<style scoped>
+.open-line {
+  border-left: 3px solid var(--ink);
+  padding-left: 14px;
+}
+</style>

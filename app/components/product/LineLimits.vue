@@ -50,7 +50,7 @@ const wrong = (path: string) => (problemAt(path)?.kind === 'wrong' ? problemAt(p
 <template>
   <details :open="open">
     <summary class="way-out small">Everything else this line says</summary>
-    <div class="mt-2 grid grid-cols-2 gap-2 sm:grid-cols-3">
+    <div class="mt-2 fields">
       <FormChoice :path="`${path}.method`" label="Applied by" :value="line.method ?? ''" :choices="methods" />
       <FormChoice
         :path="`${path}.growth`"

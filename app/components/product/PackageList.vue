@@ -34,15 +34,9 @@ const dropPackage = (id: string) =>
   <section aria-labelledby="packages-title" class="space-y-2">
     <div class="flex items-baseline gap-4">
       <h2 id="packages-title">Packages</h2>
-      <button v-if="!locked" type="button" class="plain-button way-out small" @click="addPackage">
-        Add a package
-      </button>
+      <UButton v-if="!locked" variant="link" size="sm" @click="addPackage"> Add a package </UButton>
     </div>
-    <div
-      v-for="(pack, i) in packages"
-      :key="pack.id"
-      class="grid grid-cols-[1.1fr_90px_1.2fr_auto] items-end gap-2"
-    >
+    <div v-for="(pack, i) in packages" :key="pack.id" class="fields items-end">
       <FormQuantity
         :path="`document.packages.${i}.size`"
         label="Holds"
@@ -59,14 +53,9 @@ const dropPackage = (id: string) =>
             label="Cost" /></strong
         ><span v-else class="soft small">cost not known</span>
       </p>
-      <button
-        v-if="!locked"
-        type="button"
-        class="plain-button way-out small pb-1.5"
-        @click="dropPackage(pack.id)"
-      >
+      <UButton v-if="!locked" variant="link" size="sm" @click="dropPackage(pack.id)">
         Remove<span class="sr-only"> package {{ i + 1 }}</span>
-      </button>
+      </UButton>
     </div>
     <p v-if="packages.length > 0 && line" class="soft small">
       Cost at the usual rate{{ line.use ? ` for ${line.use}` : '' }}.

@@ -50,21 +50,18 @@ function put() {
 
 <template>
   <div class="space-y-1">
-    <LabelledField v-slot="{ id }" label="Or type it as printed">
-      <input
-        :id="id"
-        v-model="text"
-        class="field"
-        placeholder="1.5-2.2 fl oz per 1,000 sq ft, repeat in 21-35 days"
-        maxlength="400"
-        autocomplete="off"
-        @keydown.enter.prevent="put"
-      />
-    </LabelledField>
+    <TextField
+      label="Or type it as printed"
+      :text="text"
+      placeholder="1.5-2.2 fl oz per 1,000 sq ft, repeat in 21-35 days"
+      :maxlength="400"
+      @change="text = $event"
+      @keydown.enter.prevent="put"
+    />
     <template v-if="read">
       <p v-if="understood.length > 0" role="status" class="small">
         Understood: {{ prettyUnits(understood.join('; ')) }}.
-        <button type="button" class="plain-button way-out" @click="put">Put it in</button>
+        <UButton variant="link" size="sm" @click="put">Put it in</UButton>
       </p>
       <p v-if="read.left.length > 0" class="small left">Not understood: {{ read.left.join('; ') }}</p>
     </template>

@@ -15,11 +15,11 @@ const kind = ref<NewMovement['kind']>('received')
 const entered = shallowRef<Entered<AmountUnit>>({ text: '', unit: props.unit })
 const lot = ref('')
 const problem = ref<string>()
-const KINDS: readonly (readonly [NewMovement['kind'], string])[] = [
-  ['received', 'received'],
-  ['counted', 'counted: there are'],
-  ['disposed', 'disposed of'],
-]
+const KINDS = [
+  { value: 'received', text: 'received' },
+  { value: 'counted', text: 'counted: there are' },
+  { value: 'disposed', text: 'disposed of' },
+] as const satisfies readonly { value: NewMovement['kind']; text: string }[]
 const WORDS: Readonly<Record<MovementKind, string>> = {
   received: 'received',
   used: 'used',
@@ -70,12 +70,8 @@ async function book() {
         more was used than came in: a delivery or a count is missing</span
       >
     </p>
-    <form class="grid grid-cols-2 items-end gap-2 sm:grid-cols-[1.1fr_1.2fr_1fr_auto]" @submit.prevent="book">
-      <LabelledField v-slot="{ id }" label="Book"
-        ><select :id="id" v-model="kind" class="field">
-          <option v-for="[value, text] in KINDS" :key="value" :value="value">{{ text }}</option>
-        </select></LabelledField
-      >
+    <form class="fields items-end" @submit.prevent="book">
+      <ChoiceField label="Book" :value="kind" :choices="KINDS" @change="kind = $event" />
       <QuantityField
         path="stock"
         label="Amount"
@@ -84,9 +80,7 @@ async function book() {
         :units="AMOUNT_UNITS"
         @change="entered = $event"
       />
-      <LabelledField v-slot="{ id }" label="Lot"
-        ><input :id="id" v-model="lot" class="field" maxlength="200" autocomplete="off"
-      /></LabelledField>
+      <TextField label="Lot" :text="lot" @change="lot = $event" />
       <UButton type="submit" label="Book" />
     </form>
     <p v-if="problem" class="small short" role="alert">{{ problem }}</p>

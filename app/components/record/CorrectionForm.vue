@@ -11,26 +11,31 @@ const props = defineProps<{ record: RunRecord; applicationId: string }>()
 const emit = defineEmits<{ corrected: [] }>()
 const open = defineModel<boolean>('open', { required: true })
 const { append } = useRun(() => props.applicationId)
-const ids = { field: useId(), text: useId(), reason: useId() }
 const used = computed(() => props.record.used)
-const fields = computed(() => [
+interface Entry {
+  readonly value: Correction['field']
+  readonly text: string
+}
+const DETAIL_WORDS: Readonly<Record<keyof RunDetails, string>> = {
+  by: 'Done by',
+  licence: 'Licence',
+  target: 'Target',
+  weather: 'Weather',
+  remarks: 'Remarks',
+}
+const fields = computed((): readonly Entry[] => [
   { value: 'left', text: 'Left over' },
   { value: 'treated', text: 'Lawn treated' },
-  ...(used.value?.made ? [{ value: 'made', text: 'Spray made' }] : []),
-  ...props.record.frozen.labels.map(({ productId, name }) => ({
+  ...(used.value?.made ? [{ value: 'made', text: 'Spray made' } as const] : []),
+  ...props.record.frozen.labels.map(({ productId, name }): Entry => ({
     value: `putIn.${productId}`,
     text: `Put in: ${name}`,
   })),
-  ...(used.value?.apart ?? []).map((_, i) => ({
+  ...(used.value?.apart ?? []).map((_, i): Entry => ({
     value: `apart.${i}`,
     text: `Of it on ${rateLawns(props.record.frozen, i)}`,
   })),
-  ...DETAIL_NAMES.map((name) => ({
-    value: name,
-    text: { by: 'Done by', licence: 'Licence', target: 'Target', weather: 'Weather', remarks: 'Remarks' }[
-      name
-    ],
-  })),
+  ...DETAIL_NAMES.map((name): Entry => ({ value: name, text: DETAIL_WORDS[name] })),
 ])
 const field = ref<Correction['field']>('left')
 const figure = ref<Entered<AmountUnit | AreaUnit>>({ text: '', unit: 'lb' })
@@ -94,18 +99,14 @@ async function save() {
   >
     <template #body>
       <form class="space-y-3" @submit.prevent="save">
-        <div>
-          <label :for="ids.field" class="soft small block">What is wrong</label>
-          <select :id="ids.field" v-model="field" class="field">
-            <option v-for="choice in fields" :key="choice.value" :value="choice.value">
-              {{ choice.text }}
-            </option>
-          </select>
-        </div>
-        <div v-if="isText">
-          <label :for="ids.text" class="soft small block">What is right</label>
-          <input :id="ids.text" v-model="words" class="field" maxlength="2000" />
-        </div>
+        <ChoiceField label="What is wrong" :value="field" :choices="fields" @change="field = $event" />
+        <TextField
+          v-if="isText"
+          label="What is right"
+          :text="words"
+          :maxlength="2000"
+          @change="words = $event"
+        />
         <QuantityField
           v-else-if="field === 'treated'"
           path="now"
@@ -124,10 +125,7 @@ async function save() {
           :units="AMOUNT_UNITS"
           @change="figure = $event"
         />
-        <div>
-          <label :for="ids.reason" class="soft small block">Why</label>
-          <input :id="ids.reason" v-model="reason" class="field" maxlength="2000" />
-        </div>
+        <TextField label="Why" :text="reason" :maxlength="2000" @change="reason = $event" />
         <p v-if="problem" class="small" style="color: var(--stop)" role="alert">{{ problem }}</p>
         <UButton type="submit" label="Add the correction" color="primary" variant="solid" />
       </form>

@@ -22,7 +22,7 @@ useWorkingPages(
   pages,
   computed(() => frozenNames(props.record.frozen)),
 )
-const details = reactive<RunDetails & Record<string, string>>({ ...props.known })
+const details = shallowRef<RunDetails>(props.known)
 const DETAILS = [
   ['by', 'Done by'],
   ['licence', 'Licence'],
@@ -35,7 +35,6 @@ const shownProblem = (path: string) =>
   tried.value || !read.value.problems[path]?.endsWith('still missing.')
     ? read.value.problems[path]
     : undefined
-const ids = { form: useId() }
 
 onMounted(() => document.querySelector<HTMLElement>('[data-path="left"]')?.focus())
 
@@ -49,7 +48,7 @@ function submit() {
   }
   emit('log', [
     { kind: 'used', payload: used as Extract<NewRunEvent, { kind: 'used' }>['payload'] },
-    { kind: 'finished', payload: { ...details } },
+    { kind: 'finished', payload: details.value },
   ])
 }
 useScreenCommands(() => [{ id: 'log', label: 'Put it on record', key: 'ctrl+enter', run: submit }])
@@ -68,7 +67,7 @@ useScreenCommands(() => [{ id: 'log', label: 'Put it on record', key: 'ctrl+ente
       One mix for several sites: what was in the tank here stands below. What is left drives on, and only what
       was used is booked to this site.
     </p>
-    <div class="grid gap-3 sm:grid-cols-2">
+    <div class="fields">
       <QuantityField
         path="left"
         :label="
@@ -134,17 +133,16 @@ useScreenCommands(() => [{ id: 'log', label: 'Put it on record', key: 'ctrl+ente
       />
     </div>
     <OutcomeVerdicts v-if="read.outcomes.length > 0" :outcomes="read.outcomes" :frozen="record.frozen" />
-    <div class="grid gap-3 sm:grid-cols-2">
-      <div v-for="[name, label] in DETAILS" :key="name" :class="{ 'sm:col-span-2': name === 'remarks' }">
-        <label :for="`${ids.form}-${name}`" class="soft small block">{{ label }}</label>
-        <input
-          :id="`${ids.form}-${name}`"
-          v-model="details[name]"
-          class="field"
-          maxlength="2000"
-          autocomplete="off"
-        />
-      </div>
+    <div class="fields">
+      <TextField
+        v-for="[name, label] in DETAILS"
+        :key="name"
+        :class="{ wide: name === 'remarks' }"
+        :label="label"
+        :text="details[name] ?? ''"
+        :maxlength="2000"
+        @change="details = { ...details, [name]: $event }"
+      />
     </div>
     <div class="flex gap-3">
       <UButton

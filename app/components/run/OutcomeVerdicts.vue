@@ -11,14 +11,23 @@ import { rateLawns } from './rateLawns'
 const props = defineProps<{ outcomes: readonly ProductOutcome[]; frozen: FrozenPlan }>()
 const percent = (share: number) =>
   `${formatFigure(Number((share * 100).toPrecision(3))).replace(/\.0+$/, '')} %`
-const verdicts = computed<Readonly<Record<Verdict, { readonly sign: string; readonly word: string }>>>(() => {
+const verdicts = computed<Readonly<Record<Verdict, string>>>(() => {
   const { good, acceptable } = props.frozen.tolerance ?? DEFAULT_HOUSE
   return {
-    good: { sign: '●', word: `good, within ${percent(good)}` },
-    acceptable: { sign: '▲', word: `acceptable, within ${percent(acceptable)}` },
-    off: { sign: '■', word: `off by more than ${percent(acceptable)}` },
+    good: `good, within ${percent(good)}`,
+    acceptable: `acceptable, within ${percent(acceptable)}`,
+    off: `off by more than ${percent(acceptable)}`,
   }
 })
+const MARKS = { good: 'good', acceptable: 'warn', off: 'stop' } as const satisfies Record<Verdict, string>
+const COLUMNS = [
+  { key: 'product', head: 'Product' },
+  { key: 'used', head: 'used', numeric: true },
+  { key: 'planned', head: 'planned', numeric: true },
+  { key: 'actual', head: 'actual', numeric: true },
+  { key: 'off', head: 'off by', numeric: true },
+  { key: 'verdict', head: 'verdict' },
+] as const
 const nameOf = (id: string) =>
   props.frozen.labels.find(({ productId }) => productId === id)?.name || 'Product'
 /** Each product, and below it the lawns of each rate where they were weighed apart. */
@@ -43,104 +52,24 @@ const rows = computed(() =>
 </script>
 
 <template>
-  <table class="verdicts" aria-live="polite">
-    <caption class="sr-only">
-      Actual rates
-    </caption>
-    <thead>
-      <tr>
-        <th scope="col">Product</th>
-        <th scope="col" class="num">used</th>
-        <th scope="col" class="num">planned</th>
-        <th scope="col" class="num">actual</th>
-        <th scope="col" class="num">off by</th>
-        <th scope="col">verdict</th>
-      </tr>
-    </thead>
-    <tbody>
-      <tr v-for="outcome in rows" :key="outcome.key" :class="outcome.part">
-        <th scope="row">{{ outcome.name }}</th>
-        <td class="num" data-label="used"><FigureText :shown="showQuantity(outcome.used)" /></td>
-        <td class="num" data-label="planned"><FigureText :shown="showQuantity(outcome.plannedRate)" /></td>
-        <td class="num" data-label="actual">
-          <strong
-            ><FigureText
-              :shown="showQuantity(outcome.actualRate)"
-              :page="outcome.page"
-              :label="`Actual rate, ${outcome.name}`"
-          /></strong>
-        </td>
-        <td class="num" data-label="off by">{{ formatDeviation(outcome.deviation) }}</td>
-        <td :class="outcome.verdict">
-          <span aria-hidden="true">{{ verdicts[outcome.verdict].sign }}</span>
-          {{ verdicts[outcome.verdict].word }}
-        </td>
-      </tr>
-    </tbody>
-  </table>
+  <div aria-live="polite">
+    <RowTable caption="Actual rates" stacked :rows="rows" :columns="COLUMNS" :key-of="({ key }) => key">
+      <template #product="{ row }"
+        ><span :class="row.part ? 'soft' : 'font-semibold'">{{ row.name }}</span></template
+      >
+      <template #used="{ row }"><FigureText :shown="showQuantity(row.used)" /></template>
+      <template #planned="{ row }"><FigureText :shown="showQuantity(row.plannedRate)" /></template>
+      <template #actual="{ row }"
+        ><strong
+          ><FigureText
+            :shown="showQuantity(row.actualRate)"
+            :page="row.page"
+            :label="`Actual rate, ${row.name}`" /></strong
+      ></template>
+      <template #off="{ row }">{{ formatDeviation(row.deviation) }}</template>
+      <template #verdict="{ row }"
+        ><StateMark :level="MARKS[row.verdict]" :words="verdicts[row.verdict]"
+      /></template>
+    </RowTable>
+  </div>
 </template>
-
-<style scoped>
-.verdicts {
-  border-collapse: collapse;
-  width: 100%;
-}
-th,
-td {
-  text-align: left;
-  font-weight: 400;
-  padding: 7px 12px 7px 0;
-  border-bottom: var(--rule-width) solid var(--rule);
-  vertical-align: baseline;
-}
-thead th {
-  color: var(--soft);
-  font-size: 13px;
-}
-.num {
-  text-align: right;
-  white-space: nowrap;
-}
-.part th {
-  padding-left: 14px;
-  color: var(--soft);
-}
-.good {
-  color: var(--good);
-}
-.acceptable {
-  color: var(--warn);
-}
-.off {
-  color: var(--stop);
-  font-weight: 600;
-}
-@media (max-width: 640px) {
-  thead {
-    display: none;
-  }
-  tr {
-    display: grid;
-    grid-template-columns: 1fr 1fr;
-    border-bottom: var(--rule-width) solid var(--rule);
-    padding: 8px 0;
-  }
-  th,
-  td,
-  .num {
-    border: 0;
-    padding: 2px 0;
-    text-align: left;
-  }
-  th,
-  td:last-child {
-    grid-column: 1 / -1;
-    font-weight: 600;
-  }
-  td[data-label]::before {
-    content: attr(data-label) ' ';
-    color: var(--soft);
-    font-size: 13px;
-  }
-}
-</style>

@@ -25,7 +25,6 @@ function changeKind(rule: LocalRule, kind: LocalRule['kind']) {
 const add = () => {
   rules.value = [...rules.value, { id: uuid(), kind: 'no nitrogen', from: '', to: '', limit: '', source: '' }]
 }
-const text = (event: Event) => (event.target as HTMLInputElement).value
 </script>
 
 <template>
@@ -37,37 +36,31 @@ const text = (event: Event) => (event.target as HTMLInputElement).value
     <div
       v-for="rule in rules"
       :key="rule.id"
-      class="grid grid-cols-2 items-end gap-2 sm:grid-cols-[1.3fr_76px_76px_1.6fr_1.3fr_auto]"
+      class="grid grid-cols-2 items-end gap-2 sm:grid-cols-[1.4fr_76px_76px_1.9fr_1.2fr_auto]"
     >
       <ChoiceField label="Rule" :value="rule.kind" :choices="kinds" @change="changeKind(rule, $event)" />
-      <LabelledField v-slot="{ id }" label="From"
-        ><input
-          :id="id"
-          class="field"
-          :value="rule.from"
-          placeholder="12-01"
-          maxlength="5"
-          @input="change(rule.id, { from: text($event) })"
-      /></LabelledField>
-      <LabelledField v-slot="{ id }" label="to"
-        ><input
-          :id="id"
-          class="field"
-          :value="rule.to"
-          placeholder="03-15"
-          maxlength="5"
-          @input="change(rule.id, { to: text($event) })"
-      /></LabelledField>
+      <TextField
+        label="From"
+        :text="rule.from"
+        placeholder="12-01"
+        :maxlength="5"
+        @change="change(rule.id, { from: $event })"
+      />
+      <TextField
+        label="to"
+        :text="rule.to"
+        placeholder="03-15"
+        :maxlength="5"
+        @change="change(rule.id, { to: $event })"
+      />
       <div v-if="LOCAL_RULES[rule.kind].limit !== 'none'" class="grid grid-cols-2 gap-1">
-        <LabelledField v-slot="{ id }" label="Limit"
-          ><input
-            :id="id"
-            class="field"
-            :value="rule.limit"
-            inputmode="decimal"
-            maxlength="20"
-            @input="change(rule.id, { limit: text($event) })"
-        /></LabelledField>
+        <TextField
+          label="Limit"
+          :text="rule.limit"
+          inputmode="decimal"
+          :maxlength="20"
+          @change="change(rule.id, { limit: $event })"
+        />
         <ChoiceField
           label="in"
           :value="rule.unit ?? (localLimitUnits(rule.kind)[0] as LocalLimitUnit)"
@@ -76,23 +69,16 @@ const text = (event: Event) => (event.target as HTMLInputElement).value
         />
       </div>
       <p v-else class="soft small pb-1.5">forbids outright</p>
-      <LabelledField v-slot="{ id }" label="Where it stands"
-        ><input
-          :id="id"
-          class="field"
-          :value="rule.source"
-          maxlength="200"
-          placeholder="ordinance, contract"
-          @input="change(rule.id, { source: text($event) })"
-      /></LabelledField>
-      <button
-        type="button"
-        class="plain-button way-out small pb-1.5"
-        @click="rules = rules.filter(({ id }) => id !== rule.id)"
-      >
+      <TextField
+        label="Where it stands"
+        :text="rule.source"
+        placeholder="ordinance, contract"
+        @change="change(rule.id, { source: $event })"
+      />
+      <UButton variant="link" size="sm" @click="rules = rules.filter(({ id }) => id !== rule.id)">
         Remove
-      </button>
+      </UButton>
     </div>
-    <button type="button" class="plain-button way-out small" @click="add">Add a rule</button>
+    <UButton variant="link" size="sm" @click="add">Add a rule</UButton>
   </section>
 </template>

@@ -4,13 +4,12 @@ const open = defineModel<boolean>('open', { required: true })
 const crew = useCrewStore()
 const name = ref('')
 const problem = ref<string>()
-const id = useId()
 const input = useTemplateRef('input')
 
 /** The name is what is typed next, not the cross in the corner. */
 function focusName(event: Event) {
   event.preventDefault()
-  input.value?.focus()
+  input.value?.inputRef?.focus()
 }
 
 async function start() {
@@ -37,19 +36,9 @@ async function start() {
   >
     <template #body>
       <form class="space-y-3" @submit.prevent="start">
-        <div>
-          <label :for="id" class="soft small block">Name of the crew</label>
-          <input
-            :id="id"
-            v-model="name"
-            ref="input"
-            class="field"
-            maxlength="120"
-            :aria-invalid="problem ? 'true' : undefined"
-            @input="problem = undefined"
-          />
-          <p v-if="problem" class="small" style="color: var(--stop)" role="alert">{{ problem }}</p>
-        </div>
+        <LabelledField label="Name of the crew" :problem="problem">
+          <UInput ref="input" v-model="name" maxlength="120" class="w-full" @input="problem = undefined" />
+        </LabelledField>
         <UButton type="submit" label="Start" color="primary" variant="solid" />
       </form>
     </template>

@@ -7,9 +7,9 @@ const { shown, act } = useNotice()
   <div class="strip no-print" role="status">
     <p v-if="shown">
       <strong>{{ shown.words }}</strong> <span v-if="shown.more" class="soft">{{ shown.more }}</span>
-      <button v-if="shown.action" type="button" class="plain-button way-out" @click="act">
+      <UButton v-if="shown.action" variant="link" size="sm" @click="act">
         {{ shown.action.label }}
-      </button>
+      </UButton>
     </p>
   </div>
 </template>

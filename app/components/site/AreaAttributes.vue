@@ -30,11 +30,7 @@ const dropGrass = (id: string) =>
 <template>
   <section aria-labelledby="kept-title" class="space-y-2">
     <h2 id="kept-title">What grows there</h2>
-    <div
-      v-for="(grass, i) in document.grass"
-      :key="grass.id"
-      class="grid grid-cols-[1.5fr_84px_1.2fr_auto] items-end gap-2"
-    >
+    <div v-for="(grass, i) in document.grass" :key="grass.id" class="fields items-end">
       <FormChoice
         :path="`document.grass.${i}.species`"
         label="Grass"
@@ -43,24 +39,19 @@ const dropGrass = (id: string) =>
       />
       <FormQuantity :path="`document.grass.${i}.share`" label="Share" kind="percent" :entered="grass.share" />
       <FormText :path="`document.grass.${i}.cultivar`" label="Cultivar" :text="grass.cultivar" />
-      <button
-        v-if="!locked"
-        type="button"
-        class="plain-button way-out small pb-1.5"
-        @click="dropGrass(grass.id)"
-      >
+      <UButton v-if="!locked" variant="link" size="sm" @click="dropGrass(grass.id)">
         Remove<span class="sr-only"> {{ grass.species }}</span>
-      </button>
+      </UButton>
     </div>
     <p class="small flex flex-wrap gap-x-4">
-      <button v-if="!locked" type="button" class="plain-button way-out" @click="addGrass">Add a grass</button>
+      <UButton v-if="!locked" variant="link" size="sm" @click="addGrass">Add a grass</UButton>
       <span v-if="wanted" class="soft"
         >wants {{ wanted.join('–') }} lb N / 1,000 ft² a year{{
           document.grass.length > 1 ? ', the most limiting rules' : ''
         }}</span
       >
     </p>
-    <div class="grid grid-cols-2 gap-2 sm:grid-cols-3">
+    <div class="fields">
       <FormChoice
         path="document.use"
         label="What it is"
@@ -122,7 +113,7 @@ const dropGrass = (id: string) =>
     />
     <SoilTest :document="document" />
     <DiseaseList :document="document" />
-    <div class="grid gap-2 sm:grid-cols-2">
+    <div class="fields">
       <FormNotes path="document.soil" label="Soil: disturbed ground, drainage" :text="document.soil" />
       <FormNotes path="document.notes" label="Notes" :text="document.notes" />
     </div>

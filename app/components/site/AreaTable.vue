@@ -17,6 +17,13 @@ const props = defineProps<{
 const crew = useCrewStore()
 const shown = useShown()
 const year = computed(() => crew.today().slice(0, 4))
+const rows = computed(() => props.measured.map((one) => ({ ...one, laid: nitrogen(one.area, one.size) })))
+const columns = computed(() => [
+  { key: 'area', head: 'Area' },
+  { key: 'grass', head: 'Grass', from: 'laptop' as const },
+  { key: 'size', head: 'Size', numeric: true },
+  { key: 'nitrogen', head: `N in ${year.value}`, numeric: true, from: 'laptop' as const },
+])
 const total = computed(() =>
   props.measured
     .filter(({ area }) => area.document.use === 'turf')
@@ -40,62 +47,43 @@ function nitrogen(area: Area, size: number | undefined) {
 </script>
 
 <template>
-  <table class="list">
-    <thead>
-      <tr>
-        <th scope="col">Area</th>
-        <th scope="col">Grass</th>
-        <th scope="col" class="num">Size</th>
-        <th scope="col" class="num">give or take</th>
-        <th scope="col" class="num">N in {{ year }}</th>
-      </tr>
-    </thead>
-    <tbody>
-      <tr v-for="{ area, size, sd } in measured" :key="area.id">
-        <th scope="row">
-          <NuxtLink :to="`/sites/${siteId}/areas/${area.id}`" class="way-out">{{
-            area.name || 'Unnamed area'
-          }}</NuxtLink>
-        </th>
-        <td>{{ grassWords(area) }}</td>
-        <td class="num" data-label="size">
-          <FigureText
-            v-if="size !== undefined"
-            :shown="shown.size(size)"
-            :page="`areas.${area.id}.size`"
-            :label="area.name"
-          /><span v-else class="soft">to measure</span>
-        </td>
-        <td class="num soft" data-label="give or take">
-          <template v-if="size && sd">± {{ formatGive((200 * sd) / size) }} %</template>
-        </td>
-        <td class="num" data-label="N this year">
-          <template v-if="nitrogen(area, size)">
-            <span :class="{ over: nitrogen(area, size)!.over }"
-              ><span v-if="nitrogen(area, size)!.over" aria-hidden="true">▲ </span
-              ><FigureText
-                :shown="{
-                  figure: formatFigure(nitrogen(area, size)!.units),
-                  unit: `of ${nitrogen(area, size)!.wanted.join('–')} lb / 1,000 ft²`,
-                }"
-                :page="`nitrogen.${area.id}`"
-                :label="`Nitrogen, ${area.name}`"
-            /></span>
-          </template>
-        </td>
-      </tr>
-    </tbody>
-    <tfoot>
-      <tr>
-        <td colspan="2">Turf together</td>
-        <td class="num">
-          <strong><FigureText :shown="shown.size(total)" /></strong>
-        </td>
-        <td />
-        <td />
-      </tr>
-    </tfoot>
-  </table>
+  <div>
+    <RowTable
+      caption="Areas of this site"
+      :rows="rows"
+      :columns="columns"
+      :key-of="({ area }) => area.id"
+      :to="({ area }) => `/sites/${siteId}/areas/${area.id}`"
+    >
+      <template #area="{ row }">{{ row.area.name || 'Unnamed area' }}</template>
+      <template #under="{ row }">{{ grassWords(row.area) }}</template>
+      <template #grass="{ row }">{{ grassWords(row.area) }}</template>
+      <template #size="{ row }"
+        ><FigureText
+          v-if="row.size !== undefined"
+          :shown="shown.size(row.size)"
+          :page="`areas.${row.area.id}.size`"
+          :label="row.area.name"
+        /><span v-else class="soft">to measure</span
+        ><span v-if="row.size && row.sd" class="soft small block"
+          >± {{ formatGive((200 * row.sd) / row.size) }} %</span
+        ></template
+      >
+      <template #nitrogen="{ row }"
+        ><span v-if="row.laid" :class="{ over: row.laid.over }"
+          ><UIcon v-if="row.laid.over" name="i-lucide-triangle-alert" class="me-1 align-[-2px]" /><FigureText
+            :shown="{
+              figure: formatFigure(row.laid.units),
+              unit: `of ${row.laid.wanted.join('–')} lb / 1,000 ft²`,
+            }"
+            :page="`nitrogen.${row.area.id}`"
+            :label="`Nitrogen, ${row.area.name}`" /></span
+      ></template>
+    </RowTable>
+    <p class="pt-2 text-end">
+      <span class="soft">Turf together </span><strong><FigureText :shown="shown.size(total)" /></strong>
+    </p>
+  </div>
 </template>
 
 <style scoped>

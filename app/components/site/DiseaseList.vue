@@ -16,11 +16,7 @@ const add = () =>
 
 <template>
   <div class="space-y-2">
-    <div
-      v-for="(disease, i) in diseases"
-      :key="disease.id"
-      class="grid grid-cols-[1.4fr_1fr_1fr_auto] items-end gap-2"
-    >
+    <div v-for="(disease, i) in diseases" :key="disease.id" class="fields items-end">
       <FormText :path="`document.diseases.${i}.name`" label="Disease seen" :text="disease.name" />
       <FormChoice
         :path="`document.diseases.${i}.seat`"
@@ -29,10 +25,10 @@ const add = () =>
         :choices="seats"
       />
       <FormDay :path="`document.diseases.${i}.on`" label="Seen on" :day="disease.on" />
-      <button
+      <UButton
         v-if="!locked"
-        type="button"
-        class="plain-button way-out small pb-1.5"
+        variant="link"
+        size="sm"
         @click="
           set(
             'document.diseases',
@@ -41,10 +37,8 @@ const add = () =>
         "
       >
         Remove<span class="sr-only"> {{ disease.name }}</span>
-      </button>
+      </UButton>
     </div>
-    <button v-if="!locked" type="button" class="plain-button way-out small" @click="add">
-      Note a disease seen here
-    </button>
+    <UButton v-if="!locked" variant="link" size="sm" @click="add"> Note a disease seen here </UButton>
   </div>
 </template>

@@ -22,24 +22,18 @@ const wrong = (path: string) => (problemAt(path)?.kind === 'wrong' ? problemAt(p
 </script>
 
 <template>
-  <div class="grid grid-cols-2 gap-2 sm:grid-cols-[1.7fr_0.8fr_1fr_1.1fr_1.1fr]">
+  <div class="fields">
     <DayField label="Soil test of" :day="test.on" :locked="locked" @change="change({ on: $event })" />
-    <LabelledField v-slot="{ id }" label="pH">
-      <input
-        :id="id"
-        class="field"
-        data-path="document.soilTest.ph"
-        :value="test.ph"
-        :disabled="locked"
-        inputmode="decimal"
-        maxlength="6"
-        :aria-invalid="wrong('document.soilTest.ph') ? 'true' : undefined"
-        @input="change({ ph: ($event.target as HTMLInputElement).value })"
-      />
-      <p v-if="wrong('document.soilTest.ph')" class="small" style="color: var(--stop)" role="alert">
-        {{ wrong('document.soilTest.ph') }}
-      </p>
-    </LabelledField>
+    <TextField
+      label="pH"
+      path="document.soilTest.ph"
+      :text="test.ph"
+      :locked="locked"
+      :problem="wrong('document.soilTest.ph')"
+      inputmode="decimal"
+      :maxlength="6"
+      @change="change({ ph: $event })"
+    />
     <ChoiceField
       path="document.soilTest.p"
       label="Phosphorus"

@@ -39,7 +39,7 @@ const hours = (instant: string) => {
     <section v-if="licence" aria-labelledby="licence-title">
       <h2 id="licence-title">Your licence</h2>
       <p>
-        <span class="warn" aria-hidden="true">▲</span> It {{ licence }}
+        <UIcon name="i-lucide-triangle-alert" class="warn" /> It {{ licence }}
         <NuxtLink to="/you" class="way-out">{{ dayText(own.person?.licenceEnds ?? '') }}</NuxtLink>
       </p>
     </section>
@@ -48,7 +48,7 @@ const hours = (instant: string) => {
       <p v-if="today.stale.length === 0" class="soft">Every calibration is fresh.</p>
       <ul>
         <li v-for="row in today.stale" :key="row.equipmentId" class="rule-b py-1.5">
-          <span class="warn" aria-hidden="true">▲</span>
+          <UIcon name="i-lucide-triangle-alert" class="warn" />
           <NuxtLink :to="`/equipment/${row.equipmentId}`" class="way-out">{{ row.equipment }}</NuxtLink>{{
             ' '
           }}
@@ -66,7 +66,7 @@ const hours = (instant: string) => {
       <ul>
         <li v-for="row in today.low" :key="`${row.productId} ${row.dimension}`" class="rule-b low py-1.5">
           <span
-            ><span class="warn" aria-hidden="true">▲</span>
+            ><UIcon name="i-lucide-triangle-alert" class="warn" />
             <NuxtLink :to="`/products/${row.productId}`" class="way-out">{{ row.product }}</NuxtLink></span
           >
           <span><FigureText :shown="shown.stock(row)" /> left</span>
@@ -80,6 +80,7 @@ const hours = (instant: string) => {
 <style scoped>
 .warn {
   color: var(--warn);
+  vertical-align: -2px;
 }
 .low {
   display: flex;

@@ -5,14 +5,12 @@ import type { DueRow } from '#shared/schemas/today'
 /** Repeats whose interval is running out, counted from what was really put down. */
 defineProps<{ due: readonly DueRow[] }>()
 const { repeatFrom } = useRepeat()
-const MARKS: Readonly<
-  Record<DueRow['state'], { readonly sign: string; readonly word: string; readonly tone: string }>
-> = {
-  late: { sign: '■', word: 'interval over', tone: 'stop' },
-  due: { sign: '▲', word: 'due', tone: 'warn' },
-  soon: { sign: '●', word: 'soon', tone: 'good' },
-  later: { sign: '○', word: 'later', tone: 'good' },
-}
+const MARKS = {
+  late: { level: 'stop', word: 'interval over' },
+  due: { level: 'warn', word: 'due' },
+  soon: { level: 'set', word: 'soon' },
+  later: { level: 'open', word: 'later' },
+} as const satisfies Record<DueRow['state'], object>
 const short = (day: string) => dayText(day).replace(/ \d{4}$/, '')
 </script>
 
@@ -22,9 +20,7 @@ const short = (day: string) => dayText(day).replace(/ \d{4}$/, '')
     <p v-if="due.length === 0" class="soft">No label interval is running out.</p>
     <ul>
       <li v-for="row in due" :key="`${row.applicationId} ${row.product}`" class="rule-b due">
-        <span :class="MARKS[row.state].tone" class="whitespace-nowrap"
-          ><span aria-hidden="true">{{ MARKS[row.state].sign }}</span> {{ MARKS[row.state].word }}</span
-        >
+        <StateMark :level="MARKS[row.state].level" :words="MARKS[row.state].word" />
         <span>
           <strong class="font-semibold">{{ row.product }}</strong><span
             v-if="row.split === 'share' || row.split === 'repeat'"
@@ -40,14 +36,9 @@ const short = (day: string) => dayText(day).replace(/ \d{4}$/, '')
           >
         </span>
         <NuxtLink v-if="row.jobId" :to="`/jobs/${row.jobId}`" class="way-out small">Planned</NuxtLink>
-        <button
-          v-else
-          type="button"
-          class="plain-button way-out small"
-          @click="repeatFrom(row.applicationId, row.due)"
-        >
+        <UButton v-else variant="link" size="sm" @click="repeatFrom(row.applicationId, row.due)">
           Plan it<span class="sr-only">: {{ row.product }}, {{ row.site }}</span>
-        </button>
+        </UButton>
       </li>
     </ul>
   </section>
@@ -60,17 +51,6 @@ const short = (day: string) => dayText(day).replace(/ \d{4}$/, '')
   gap: 12px;
   padding: 6px 0;
   align-items: baseline;
-}
-.stop {
-  color: var(--stop);
-  font-weight: 600;
-}
-.warn {
-  color: var(--warn);
-  font-weight: 600;
-}
-.good {
-  color: var(--good);
 }
 @media (max-width: 640px) {
   .due {

@@ -6,7 +6,6 @@ import type { JobRow } from '#shared/schemas/job'
 /** Jobs of the day, those left over, and the week ahead. */
 const props = defineProps<{ jobs: readonly JobRow[]; ahead: readonly JobRow[]; day: string }>()
 const { startJob } = useNewJob()
-const STATES: Readonly<Partial<Record<JobRow['state'], string>>> = { draft: '○ draft', planned: '● planned' }
 const groups = computed(() => [
   {
     title: 'Today',
@@ -28,7 +27,7 @@ const when = (day: string) => {
   <section aria-labelledby="jobs-title">
     <div class="flex items-baseline gap-4">
       <h2 id="jobs-title">Jobs</h2>
-      <button type="button" class="plain-button way-out small" @click="startJob">New job</button
+      <UButton variant="link" size="sm" @click="startJob">New job</UButton
       ><NuxtLink :to="`/days/${day}`" :prefetch="false" class="way-out small"
         >The day: stops, truck, mixes</NuxtLink
       >
@@ -38,26 +37,15 @@ const when = (day: string) => {
         <h3 class="soft small mt-2">{{ group.title }}</h3>
         <p v-if="group.rows.length === 0" class="soft">{{ group.empty }}</p>
         <ul>
-          <li v-for="job in group.rows" :key="job.id" class="rule-b job">
-            <span class="whitespace-nowrap">{{ when(job.plannedFor) }}</span>
-            <span
-              ><NuxtLink :to="`/jobs/${job.id}`" class="way-out">{{ job.site || 'Unnamed site' }}</NuxtLink>
-              <span class="soft">{{ job.purpose }}</span></span
-            >
-            <span class="small whitespace-nowrap">{{ STATES[job.state] ?? job.state }}</span>
+          <li v-for="(job, i) in group.rows" :key="job.id" class="rule-b">
+            <JobLine
+              :job="job"
+              :number="group.title === 'Today' ? i + 1 : undefined"
+              :when="when(job.plannedFor)"
+            />
           </li>
         </ul>
       </div>
     </template>
   </section>
 </template>
-
-<style scoped>
-.job {
-  display: grid;
-  grid-template-columns: 84px minmax(0, 1fr) auto;
-  gap: 12px;
-  padding: 6px 0;
-  align-items: baseline;
-}
-</style>

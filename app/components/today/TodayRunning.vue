@@ -18,7 +18,15 @@ const since = (instant: string) => instantText(instant, crew.organization?.timeZ
             >{{ one.products }}, since {{ since(one.startedAt) }}</span
           ></span
         >
-        <UButton label="Log the outcome" color="primary" variant="solid" :to="`/jobs/${one.jobId}/log`" />
+        <UButton
+          class="act"
+          icon="i-lucide-play"
+          label="Log the outcome"
+          color="primary"
+          variant="solid"
+          size="lg"
+          :to="`/jobs/${one.jobId}/log`"
+        />
       </li>
     </ul>
   </section>
@@ -36,5 +44,12 @@ const since = (instant: string) => instantText(instant, crew.organization?.timeZ
 }
 .run > span {
   flex: 1 1 260px;
+}
+@media (max-width: 640px) {
+  .act {
+    width: 100%;
+    justify-content: center;
+    min-height: 56px;
+  }
 }
 </style>

@@ -22,6 +22,8 @@ interface FormOptions {
   readonly locked?: () => boolean
   /** The folds that a path lies in. */
   readonly sectionsOf?: (path: string) => readonly string[]
+  /** Brings the part of the screen into view that a path lies in. */
+  readonly reveal?: (path: string) => void
 }
 
 /** Gives the fields below their form. */
@@ -30,6 +32,7 @@ export function provideForm({
   change,
   locked = () => false,
   sectionsOf = () => [],
+  reveal,
 }: FormOptions): FormContext {
   const byPath = computed(
     () =>
@@ -43,6 +46,7 @@ export function provideForm({
   const isLocked = computed(locked)
 
   async function go(path: string) {
+    reveal?.(path)
     for (const section of sectionsOf(path)) opened.add(section)
     await nextTick()
     const field =

@@ -1,5 +1,6 @@
 import type { Figure } from '#core/working/figures'
 import type { InjectionKey } from 'vue'
+import { linkAt, type LinkName } from '#core/job/chain'
 import { workDay } from '#core/calendar/workDay'
 import { curveDial } from '#core/draft/dial'
 import type { ApplicationDraft } from '#core/draft/applicationDraft'
@@ -24,6 +25,8 @@ export interface SheetContext extends FormContext {
   readonly day: ComputedRef<string>
   /** The setting the curve gives for a rate of one pass, kg on each m2. */
   readonly dialFor: (perPass: number) => string | undefined
+  /** Does again what was typed before the library was there, whichever link is open when it comes. */
+  readonly whenLoaded: ReturnType<typeof useWhenLoaded>
 }
 
 const key: InjectionKey<SheetContext> = Symbol('sheet')
@@ -39,6 +42,8 @@ interface SheetOptions {
   readonly frozen?: () => FrozenPlan | undefined
   /** Plans the job for another day, where a check's way out is one. */
   readonly planFor?: (day: string) => void
+  /** Opens the link of the chain that a field stands on. */
+  readonly open?: (link: LinkName) => void
   /** Puts the application one place earlier in its visit. */
   readonly putEarlier?: () => void
 }
@@ -78,10 +83,22 @@ export function provideSheet(options: SheetOptions): SheetContext {
     change,
     locked: options.locked,
     sectionsOf,
+    reveal: (path) => {
+      const link = linkAt(path)
+      if (link) options.open?.(link)
+    },
   })
   const dialFor = (perPass: number, figure?: Figure, book?: WorkingBook) =>
     dialForPass(document.value, sheet.value, libraryStore, day.value, perPass, figure, book)
-  const context: SheetContext = { ...form, document, sheet, visit, day, dialFor }
+  const context: SheetContext = {
+    ...form,
+    document,
+    sheet,
+    visit,
+    day,
+    dialFor,
+    whenLoaded: useWhenLoaded(),
+  }
   provide(key, context)
   useWorkingPages(
     () => {
@@ -160,7 +177,9 @@ export function useSheet(): SheetContext {
 
 /** The folds of the sheet that a path lies in. */
 function sectionsOf(path: string): readonly string[] {
-  const [first = '', second = ''] = path.split('.')
+  const [first = '', second = '', third = ''] = path.split('.')
+  // Name and rate of a product stand outside its fold.
+  if (first === 'products' && (third === 'name' || third === 'rate')) return []
   if (first === 'day' || first === 'fate') return ['day']
   return first === 'lawns' || first === 'products' ? [`${first}.${second}`] : [`${first}.${second}`, first]
 }

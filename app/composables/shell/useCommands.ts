@@ -28,7 +28,7 @@ export function useScreenCommands(commands: () => readonly Command[]) {
   })
 }
 
-const THEMES = ['paper', 'dusk', 'sun'] as const
+export const THEMES = ['paper', 'dusk', 'sun'] as const
 
 /** Everything that can be done now: the screen's own commands first, then those of the shell. */
 export function useCommands(shell: {
@@ -61,6 +61,7 @@ export function useCommands(shell: {
     { id: 'units', label: 'Next units (1,000 ft², acre, 100 m², ha)', key: 'u', run: crew.nextUnits },
     { id: 'theme', label: 'Next theme (paper, dusk, sun)', key: 't', run: nextTheme },
     { id: 'settings', label: 'Settings of this crew', run: () => navigateTo('/settings') },
+    { id: 'people', label: 'People of this crew', run: () => navigateTo('/settings/people') },
     { id: 'new-crew', label: 'Start an empty crew', run: shell.newCrew },
     { id: 'reopen', label: 'Open the sample afresh, on 6 May', run: reopen },
     ...(crew.choice?.all ?? [])

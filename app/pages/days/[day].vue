@@ -63,9 +63,7 @@ useScreenCommands(() => [
         <DayStops :jobs="jobs" :mixes="mixes" :unready="unready" :stopped="stopped" @move="move" />
         <p v-for="one in alike" :key="one.key" class="no-print">
           {{ one.own.map(({ site }) => site).join(' and ') }} are sprayed alike: one mix would do.
-          <button type="button" class="plain-button way-out" @click="share(one.own, 'day')">
-            Mix them as one
-          </button>
+          <UButton variant="link" size="sm" @click="share(one.own, 'day')"> Mix them as one </UButton>
         </p>
         <DayMix v-for="mix in mixes" :key="mix.key" :mix="mix">
           <template #action>

@@ -25,6 +25,12 @@ const HEADS: Readonly<Record<EquipmentKind, string>> = {
   sprayer: 'Sprayers',
   tool: 'Measuring tools',
 }
+const ofKind = (kind: EquipmentKind) => library.equipment.filter(({ document }) => document.kind === kind)
+const columns = [
+  { key: 'name', head: 'Name' },
+  { key: 'what', head: 'What it is', from: 'laptop' },
+  { key: 'calibrated', head: 'Calibrated' },
+] as const
 const limit = computed(
   () => crew.organization?.settings.house.calibrationDays ?? DEFAULT_HOUSE.calibrationDays,
 )
@@ -100,47 +106,31 @@ function toolText({ type, course }: ToolDocument): string {
       <section v-for="kind in EQUIPMENT_KINDS" :key="kind" :aria-label="HEADS[kind]" class="mt-4">
         <div class="flex items-baseline gap-4">
           <h2>{{ HEADS[kind] }}</h2>
-          <button type="button" class="plain-button way-out small" @click="add(kind)">
+          <UButton variant="link" size="sm" @click="add(kind)">
             Add a {{ kind === 'tool' ? 'measuring tool' : kind }}
-          </button>
+          </UButton>
         </div>
-        <table v-if="library.equipment.some(({ document }) => document.kind === kind)" class="list">
-          <thead class="sr-only">
-            <tr>
-              <th scope="col">Name</th>
-              <th scope="col">What it is</th>
-              <th scope="col">Calibrated</th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr
-              v-for="one in library.equipment.filter(({ document }) => document.kind === kind)"
-              :key="one.id"
-            >
-              <th scope="row" class="w-[38%]">
-                <NuxtLink :to="`/equipment/${one.id}`" class="way-out">{{ one.name }}</NuxtLink>
-              </th>
-              <td>{{ what(one) }}</td>
-              <td v-if="standing(one)" class="w-[30%]" :class="standing(one)?.state">
-                <span aria-hidden="true">{{ standing(one)?.state === 'stale' ? '▲' : '●' }}</span>
-                {{ standing(one)?.words
-                }}<span v-if="standing(one)?.state === 'stale'" class="sr-only">, stale</span>
-              </td>
-            </tr>
-          </tbody>
-        </table>
+        <RowTable
+          v-if="ofKind(kind).length > 0"
+          :caption="HEADS[kind]"
+          :rows="ofKind(kind)"
+          :columns="kind === 'tool' ? columns.slice(0, 2) : columns"
+          :key-of="({ id }) => id"
+          :to="({ id }) => `/equipment/${id}`"
+        >
+          <template #name="{ row }">{{ row.name }}</template>
+          <template #under="{ row }">{{ what(row) }}</template>
+          <template #what="{ row }">{{ what(row) }}</template>
+          <template #calibrated="{ row }"
+            ><StateMark
+              v-if="standing(row)"
+              :level="standing(row)!.state === 'stale' ? 'warn' : 'good'"
+              :words="standing(row)!.words"
+            /><span v-if="standing(row)?.state === 'stale'" class="sr-only">, stale</span></template
+          >
+        </RowTable>
       </section>
       <p class="soft small mt-4">A calibration older than {{ limit }} days is not trusted (house limit).</p>
     </template>
   </main>
 </template>
-
-<style scoped>
-.stale {
-  color: var(--warn);
-  font-weight: 600;
-}
-.fresh {
-  color: var(--good);
-}
-</style>

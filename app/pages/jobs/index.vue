@@ -18,21 +18,21 @@ const { rows, next, problem, loading, more } = usePaged<JobRow, JobPage>(crewUrl
   q: words.value,
   state: state.value,
 }))
-const STATES: Readonly<Record<JobRow['state'], string>> = {
-  draft: '○ draft',
-  planned: '● planned',
-  running: '▶ running',
-  done: '✓ done',
-  cancelled: '– cancelled',
-}
+const columns = [
+  { key: 'site', head: 'Site' },
+  { key: 'purpose', head: 'What for', from: 'laptop' },
+  { key: 'products', head: 'Products', from: 'laptop' },
+  { key: 'day', head: 'Day', from: 'laptop' },
+  { key: 'state', head: 'State' },
+] as const
 const filters = [
-  ['', 'every state'],
-  ['open', 'still to do'],
-  ['draft', 'drafts'],
-  ['planned', 'planned'],
-  ['running', 'running'],
-  ['done', 'done'],
-  ['cancelled', 'cancelled'],
+  { value: '', text: 'every state' },
+  { value: 'open', text: 'still to do' },
+  { value: 'draft', text: 'drafts' },
+  { value: 'planned', text: 'planned' },
+  { value: 'running', text: 'running' },
+  { value: 'done', text: 'done' },
+  { value: 'cancelled', text: 'cancelled' },
 ] as const
 const empty = computed(() => {
   if (rows.value.length > 0) return undefined
@@ -58,45 +58,36 @@ const empty = computed(() => {
   >
     <template #head>
       <SearchField v-model="words" label="Find a job" />
-      <select v-model="state" class="field state" aria-label="State">
-        <option v-for="[value, text] in filters" :key="value" :value="value">{{ text }}</option>
-      </select>
+      <ChoiceField
+        bare
+        label="State"
+        class="w-40"
+        :value="state"
+        :choices="filters"
+        @change="state = $event"
+      />
       <NuxtLink :to="`/days/${crew.today()}`" :prefetch="false" class="way-out">The day</NuxtLink>
       <UButton label="New job" color="primary" variant="solid" aria-keyshortcuts="n" @click="startJob" />
     </template>
-    <table class="list mt-3">
-      <thead>
-        <tr>
-          <th scope="col">Day</th>
-          <th scope="col">Site</th>
-          <th scope="col">What for</th>
-          <th scope="col">State</th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="job in rows" :key="job.id">
-          <td class="whitespace-nowrap">{{ dayText(job.plannedFor) }}</td>
-          <th scope="row">
-            <NuxtLink :to="`/jobs/${job.id}`" class="way-out">{{ job.site || 'Unnamed site' }}</NuxtLink>
-          </th>
-          <td>{{ job.purpose }}</td>
-          <td class="whitespace-nowrap" :class="job.state">{{ STATES[job.state] }}</td>
-        </tr>
-      </tbody>
-    </table>
+    <RowTable
+      class="mt-3"
+      caption="Jobs, latest day first"
+      :rows="rows"
+      :columns="columns"
+      :key-of="({ id }) => id"
+      :to="({ id }) => `/jobs/${id}`"
+    >
+      <template #site="{ row }">{{ row.site || 'Unnamed site' }}</template>
+      <template #under="{ row }">{{ dayText(row.plannedFor) }}, {{ row.purpose }}</template>
+      <template #purpose="{ row }">{{ row.purpose }}</template>
+      <template #products="{ row }"
+        ><span class="small">{{ row.products.filter(Boolean).join('; then ') }}</span></template
+      >
+      <template #day="{ row }"
+        ><span class="whitespace-nowrap">{{ dayText(row.plannedFor) }}</span></template
+      >
+      <template #state="{ row }"><StateMark :level="JOB_MARKS[row.state]" :words="row.state" /></template>
+    </RowTable>
     <template #after><JobImport /></template>
   </ListPlace>
 </template>
-
-<style scoped>
-.state {
-  width: auto;
-}
-.running {
-  color: var(--action);
-  font-weight: 600;
-}
-.done {
-  color: var(--good);
-}
-</style>

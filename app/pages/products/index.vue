@@ -2,6 +2,7 @@
 import { v7 as uuid } from 'uuid'
 import { blankProductDocument } from '#core/label/blankProduct'
 import { unitText } from '#core/quantity/systems'
+import type { RowColumn } from '~/components/field/RowTable.vue'
 import type { Product } from '#shared/schemas/product'
 
 /** The shelf: labels with their first rate, and what is on hand. */
@@ -29,7 +30,15 @@ const empty = computed(() => {
     }
   return found.value.length === 0 ? { words: 'No product is like that.' } : undefined
 })
-const kinds = computed(() => [...new Set(found.value.map(({ document }) => document.kind))])
+const actives = ({ document }: Product) =>
+  document.actives.map(({ name, group }) => `${name}${group ? `, group ${group}` : ''}`).join('; ')
+const columns: readonly RowColumn<Product>[] = [
+  { key: 'name', head: 'Product', sort: ({ name }) => name.toLowerCase() },
+  { key: 'kind', head: 'Kind', from: 'laptop', sort: ({ document }) => document.kind },
+  { key: 'active', head: 'Active', from: 'laptop', sort: (product) => actives(product) },
+  { key: 'rate', head: 'Usual rate', numeric: true, from: 'laptop' },
+  { key: 'hand', head: 'On hand', numeric: true },
+]
 const rate = ({
   document: {
     lines: [line],
@@ -63,46 +72,29 @@ useScreenCommands(() => [{ id: 'new-product', label: 'New product', key: 'a', ru
         @click="newProduct"
       />
     </template>
-    <section v-for="kind in kinds" :key="kind" :aria-label="kind" class="mt-4">
-      <h2 class="kind">{{ kind }}</h2>
-      <table class="list">
-        <thead class="sr-only">
-          <tr>
-            <th scope="col">Product</th>
-            <th scope="col">Active</th>
-            <th scope="col">Usual rate</th>
-            <th scope="col">On hand</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="product in found.filter(({ document }) => document.kind === kind)" :key="product.id">
-            <th scope="row" class="w-[38%]">
-              <NuxtLink :to="`/products/${product.id}`" class="way-out">{{ product.name }}</NuxtLink><span
-                v-if="product.document.label === 'sample'"
-                class="sample small"
-              >
-                sample label</span
-              >
-            </th>
-            <td>
-              {{
-                product.document.actives
-                  .map(({ name, group }) => `${name}${group ? `, group ${group}` : ''}`)
-                  .join('; ')
-              }}
-            </td>
-            <td class="num w-[18%]" data-label="rate">
-              <FigureText v-if="rate(product)" :shown="rate(product)!" />
-            </td>
-            <td class="num w-[16%]" data-label="on hand">
-              <span v-for="there in product.onHand" :key="there.dimension" :class="{ low: there.amount < 0 }"
-                ><FigureText :shown="shown.stock(there)" />
-              </span>
-            </td>
-          </tr>
-        </tbody>
-      </table>
-    </section>
+    <RowTable
+      class="mt-3"
+      caption="Products"
+      :rows="found"
+      :columns="columns"
+      :key-of="({ id }) => id"
+      :to="({ id }) => `/products/${id}`"
+    >
+      <template #name="{ row }">{{ row.name }}</template>
+      <template #under="{ row }">{{ row.document.kind }}</template>
+      <template #kind="{ row }"
+        >{{ row.document.kind
+        }}<span v-if="row.document.label === 'sample'" class="sample small block"
+          >sample label</span
+        ></template
+      >
+      <template #active="{ row }">{{ actives(row) }}</template>
+      <template #rate="{ row }"><FigureText v-if="rate(row)" :shown="rate(row)!" /></template>
+      <template #hand="{ row }"
+        ><span v-for="there in row.onHand" :key="there.dimension" :class="{ low: there.amount < 0 }"
+          ><FigureText :shown="shown.stock(there)" /> </span
+      ></template>
+    </RowTable>
     <template #after>
       <FileExchange
         v-if="!problem && !loading"
@@ -116,9 +108,6 @@ useScreenCommands(() => [{ id: 'new-product', label: 'New product', key: 'a', ru
 </template>
 
 <style scoped>
-.kind::first-letter {
-  text-transform: uppercase;
-}
 .sample {
   color: var(--dry);
 }

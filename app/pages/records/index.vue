@@ -32,15 +32,33 @@ watch(asked, (query) =>
   ),
 )
 const VERDICTS: Readonly<Record<RecordRow['verdict'], string>> = {
-  good: '● good',
-  acceptable: '▲ acceptable',
-  off: '■ off',
-  unknown: '– not known',
+  good: 'good',
+  acceptable: 'acceptable',
+  off: 'off',
+  unknown: 'not known',
 }
+const MARKS = {
+  good: 'good',
+  acceptable: 'warn',
+  off: 'stop',
+  unknown: 'off',
+} as const satisfies Record<RecordRow['verdict'], string>
+const columns = [
+  { key: 'site', head: 'Site' },
+  { key: 'finished', head: 'Finished', from: 'laptop' },
+  { key: 'products', head: 'Products', from: 'laptop' },
+  { key: 'by', head: 'By', from: 'laptop' },
+  { key: 'lawn', head: 'Lawn', numeric: true, from: 'laptop' },
+  { key: 'verdict', head: 'Actual rate' },
+] as const
+const verdicts = [
+  { value: '', text: 'every verdict' },
+  ...Object.entries(VERDICTS).map(([value, text]) => ({ value, text })),
+]
 const sorts = [
-  ['newest', 'newest first'],
-  ['oldest', 'oldest first'],
-  ['site', 'by site'],
+  { value: 'newest', text: 'newest first' },
+  { value: 'oldest', text: 'oldest first' },
+  { value: 'site', text: 'by site' },
 ] as const
 const empty = computed(() => {
   if (rows.value.length > 0) return undefined
@@ -74,43 +92,52 @@ const exportUrl = (format: 'csv' | 'json') =>
     <template #filters>
       <div class="filters" role="search">
         <SearchField v-model="words" label="Site, product, who, target" />
-        <select v-model="filter.verdict" class="field" aria-label="Verdict">
-          <option value="">every verdict</option>
-          <option v-for="(text, value) in VERDICTS" :key="value" :value="value">{{ text }}</option>
-        </select>
+        <ChoiceField
+          bare
+          label="Verdict"
+          class="w-44"
+          :value="filter.verdict"
+          :choices="verdicts"
+          @change="filter.verdict = $event"
+        />
         <DayField label="From" :day="filter.from" @change="filter.from = $event" />
         <DayField label="To" :day="filter.to" @change="filter.to = $event" />
-        <select v-model="filter.sort" class="field" aria-label="Order">
-          <option v-for="[value, text] in sorts" :key="value" :value="value">{{ text }}</option>
-        </select>
+        <ChoiceField
+          bare
+          label="Order"
+          class="w-40"
+          :value="filter.sort"
+          :choices="sorts"
+          @change="filter.sort = $event"
+        />
       </div>
     </template>
-    <table class="list mt-2">
-      <thead>
-        <tr>
-          <th scope="col">Finished</th>
-          <th scope="col">Site</th>
-          <th scope="col">Products</th>
-          <th scope="col">By</th>
-          <th scope="col" class="num">Lawn</th>
-          <th scope="col">Actual rate</th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="row in rows" :key="row.id">
-          <td class="whitespace-nowrap">{{ instantText(row.finishedAt, crew.organization?.timeZone) }}</td>
-          <th scope="row">
-            <NuxtLink :to="`/records/${row.id}`" class="way-out">{{ row.site || 'Unnamed site' }}</NuxtLink>
-          </th>
-          <td>
-            {{ row.products }}<span v-if="row.target" class="soft small ml-2">{{ row.target }}</span>
-          </td>
-          <td class="whitespace-nowrap">{{ row.by }}</td>
-          <td class="num" data-label="lawn"><FigureText :shown="shown.size(row.sizeM2)" /></td>
-          <td class="whitespace-nowrap" :class="row.verdict">{{ VERDICTS[row.verdict] }}</td>
-        </tr>
-      </tbody>
-    </table>
+    <RowTable
+      class="mt-2"
+      caption="Records"
+      :rows="rows"
+      :columns="columns"
+      :key-of="({ id }) => id"
+      :to="({ id }) => `/records/${id}`"
+    >
+      <template #site="{ row }">{{ row.site || 'Unnamed site' }}</template>
+      <template #under="{ row }"
+        >{{ instantText(row.finishedAt, crew.organization?.timeZone) }}, {{ row.products }}</template
+      >
+      <template #finished="{ row }"
+        ><span class="whitespace-nowrap">{{
+          instantText(row.finishedAt, crew.organization?.timeZone)
+        }}</span></template
+      >
+      <template #products="{ row }"
+        >{{ row.products }}<span v-if="row.target" class="soft small ml-2">{{ row.target }}</span></template
+      >
+      <template #by="{ row }">{{ row.by }}</template>
+      <template #lawn="{ row }"><FigureText :shown="shown.size(row.sizeM2)" /></template>
+      <template #verdict="{ row }"
+        ><StateMark :level="MARKS[row.verdict]" :words="VERDICTS[row.verdict]"
+      /></template>
+    </RowTable>
   </ListPlace>
 </template>
 
@@ -121,17 +148,5 @@ const exportUrl = (format: 'csv' | 'json') =>
   align-items: flex-end;
   gap: 8px 12px;
   padding: 8px 0 4px;
-}
-.filters select {
-  width: auto;
-}
-.good {
-  color: var(--good);
-}
-.acceptable {
-  color: var(--warn);
-}
-.off {
-  color: var(--stop);
 }
 </style>

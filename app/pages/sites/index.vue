@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { counted } from '#core/quantity/counting'
 import { dayText } from '#core/calendar/dayText'
 import type { SitePage, SiteRow } from '#shared/schemas/ground'
 
@@ -7,6 +8,13 @@ useHead({ title: 'Sites · Hectarum' })
 const shown = useShown()
 const begin = useNewRow()
 const words = ref('')
+const columns = [
+  { key: 'site', head: 'Site' },
+  { key: 'place', head: 'Place', from: 'laptop' },
+  { key: 'areas', head: 'Areas', numeric: true, from: 'laptop' },
+  { key: 'turf', head: 'Turf', numeric: true },
+  { key: 'last', head: 'Last treated', from: 'laptop' },
+] as const
 const { rows, next, problem, loading, more } = usePaged<SiteRow, SitePage>(crewUrl('/sites'), () => ({
   q: words.value,
 }))
@@ -42,31 +50,27 @@ useScreenCommands(() => [{ id: 'new-site', label: 'New site', key: 'a', run: new
       <SearchField v-model="words" label="Find a site" />
       <UButton label="New site" color="primary" variant="solid" aria-keyshortcuts="a" @click="newSite" />
     </template>
-    <table class="list mt-3">
-      <thead>
-        <tr>
-          <th scope="col">Site</th>
-          <th scope="col">Place</th>
-          <th scope="col" class="num">Areas</th>
-          <th scope="col" class="num">Turf</th>
-          <th scope="col">Last treated</th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="site in rows" :key="site.id">
-          <th scope="row">
-            <NuxtLink :to="`/sites/${site.id}`" class="way-out">{{ site.name }}</NuxtLink>
-          </th>
-          <td>{{ site.place }}</td>
-          <td class="num" data-label="areas">{{ site.areas }}</td>
-          <td class="num" data-label="turf">
-            <FigureText v-if="site.sizeM2 > 0" :shown="shown.size(site.sizeM2)" /><span v-else class="soft"
-              >not measured</span
-            >
-          </td>
-          <td data-label="last treated">{{ site.lastOn === '' ? 'never' : dayText(site.lastOn) }}</td>
-        </tr>
-      </tbody>
-    </table>
+    <RowTable
+      class="mt-3"
+      caption="Sites"
+      :rows="rows"
+      :columns="columns"
+      :key-of="({ id }) => id"
+      :to="({ id }) => `/sites/${id}`"
+    >
+      <template #site="{ row }">{{ row.name }}</template>
+      <template #under="{ row }"
+        >{{ counted(row.areas, 'area') }}, last treated
+        {{ row.lastOn === '' ? 'never' : dayText(row.lastOn) }}</template
+      >
+      <template #place="{ row }">{{ row.place }}</template>
+      <template #areas="{ row }">{{ row.areas }}</template>
+      <template #turf="{ row }"
+        ><FigureText v-if="row.sizeM2 > 0" :shown="shown.size(row.sizeM2)" /><span v-else class="soft"
+          >not measured</span
+        ></template
+      >
+      <template #last="{ row }">{{ row.lastOn === '' ? 'never' : dayText(row.lastOn) }}</template>
+    </RowTable>
   </ListPlace>
 </template>

@@ -2,13 +2,12 @@
 import { plural } from '#core/quantity/counting'
 import { dayText } from '#core/calendar/dayText'
 import { courseIn } from '#core/job/links/calibrate'
-import { MASS_UNITS, SPEED_UNITS, VOLUME_UNITS } from '#core/quantity/units'
+import { SPEED_UNITS } from '#core/quantity/units'
 
 /** The equipment of this application and the calibration in force. */
-const { document, sheet, set, locked, day } = useSheet()
+const { document, sheet, set, locked, day, whenLoaded } = useSheet()
 const library = useLibraryStore()
 const { withEquipment } = useFromLibrary()
-const listId = useId()
 const machines = computed(() =>
   library.equipment.filter(
     ({ document: { kind } }) => kind === (document.value.method === 'spread' ? 'spreader' : 'sprayer'),
@@ -20,7 +19,6 @@ const nozzles = computed(() => {
   return machine?.kind === 'sprayer' ? machine.nozzles : undefined
 })
 
-const whenLoaded = useWhenLoaded()
 /** Naming a saved machine brings its tank, reserve and calibration in force. */
 function name(typed: string) {
   const machine = machines.value.find((one) => one.name.toLowerCase() === typed.trim().toLowerCase())
@@ -32,32 +30,6 @@ function name(typed: string) {
 const shown = useShown()
 const crew = useCrewStore()
 const words = computed(() => (document.value.method === 'spread' ? 'Spreader' : 'Sprayer'))
-const passes = [
-  ...[1, 2, 3, 4].map((count) => ({
-    value: String(count),
-    text: count === 1 ? 'one pass' : count === 2 ? 'two, at right angles' : `${count} passes`,
-  })),
-  { value: 'out', text: 'light ones, until it is out' },
-]
-const strategy = computed(() =>
-  document.value.spread.until === 'out' ? 'out' : String(document.value.spread.passes),
-)
-const choosePasses = (chosen: string) =>
-  set('spread', {
-    ...document.value.spread,
-    until: chosen === 'out' ? 'out' : '',
-    ...(chosen !== 'out' && { passes: Number(chosen) }),
-  })
-const loadStyles = [
-  { value: 'full-then-part', text: 'full loads, then a part' },
-  { value: 'equal', text: 'equal loads' },
-  { value: 'by-area', text: 'ending where lawns end' },
-] as const
-const sharing = [
-  { value: '', text: 'for this site alone' },
-  { value: 'day', text: 'one mix with the day’s others' },
-] as const
-
 /** The calibration in one sentence, as somebody would say it at the tailgate. */
 const sentence = computed(() => {
   const calibration = sheet.value.calibration
@@ -81,91 +53,25 @@ const sentence = computed(() => {
 
 <template>
   <section aria-labelledby="method-title" class="space-y-2">
-    <FormFold :section="document.method" :words="words">
-      <template #line>
-        <h2 id="method-title" class="sr-only">{{ words }}</h2>
-        <input
-          class="machine"
-          :value="document[document.method].equipment"
-          :aria-label="words"
-          :placeholder="words"
-          :list="listId"
-          :data-path="`${document.method}.equipment`"
-          :disabled="locked"
-          maxlength="200"
-          autocomplete="off"
-          @input="name(($event.target as HTMLInputElement).value)"
-        />
-        <datalist :id="listId">
-          <option v-for="machine in machines" :key="machine.id" :value="machine.name" />
-        </datalist>
-      </template>
-      <div class="grid grid-cols-2 gap-2 pb-2">
-        <template v-if="document.method === 'spread'">
-          <ChoiceField
-            path="spread.passes"
-            label="Passes"
-            :value="strategy"
-            :choices="passes"
-            :locked="locked"
-            @change="choosePasses"
-          />
-          <FormQuantity
-            path="spread.reserve"
-            label="Reserve in the hopper"
-            kind="mass"
-            :entered="document.spread.reserve"
-            :units="MASS_UNITS"
-          />
-          <FormText path="spread.dial" label="Dial today, if other" :text="document.spread.dial ?? ''" />
-          <FormQuantity
-            path="spread.speedToday"
-            label="Speed today, if other"
-            kind="speed"
-            :entered="document.spread.speedToday"
-            :units="SPEED_UNITS"
-          />
-        </template>
-        <template v-else>
-          <FormQuantity
-            path="spray.dead"
-            label="Stays in hose, boom"
-            kind="volume"
-            :entered="document.spray.dead"
-            :units="VOLUME_UNITS"
-          />
-          <FormQuantity
-            path="spray.agitate"
-            label="Agitates from"
-            kind="volume"
-            :entered="document.spray.agitate"
-            :units="VOLUME_UNITS"
-          />
-          <FormChoice path="spray.loads" label="Loads" :value="document.spray.loads" :choices="loadStyles" />
-          <FormChoice
-            path="spray.shared"
-            label="The mix is"
-            :value="document.spray.shared ?? ''"
-            :choices="sharing"
-          />
-          <FormQuantity
-            path="spray.speedToday"
-            label="Speed today, if other"
-            kind="speed"
-            :entered="document.spray.speedToday"
-            :units="SPEED_UNITS"
-          />
-        </template>
-      </div>
-    </FormFold>
-    <FormQuantity
-      v-if="document.method === 'spray'"
-      path="spray.tank"
-      :label="document.spray.calibration.by === 'hose-end' ? 'Bottle, filled to' : 'Tank, filled to'"
-      kind="volume"
-      :entered="document.spray.tank"
-      :units="VOLUME_UNITS"
-    />
+    <h2 id="method-title" class="sr-only">{{ words }}</h2>
+    <div class="fields items-end">
+      <NameField
+        class="machine"
+        :label="words"
+        :text="document[document.method].equipment"
+        :names="machines"
+        :path="`${document.method}.equipment`"
+        :locked="locked"
+        @change="name"
+      />
+      <FormQuantity
+        :path="`${document.method}.speedToday`"
+        label="Speed today, if other"
+        kind="speed"
+        :entered="document[document.method].speedToday"
+        :units="SPEED_UNITS"
+      />
+    </div>
 
     <FormFold :section="`${document.method}.calibration`" words="calibration">
       <template #line>
@@ -199,14 +105,22 @@ const sentence = computed(() => {
         :nozzles="nozzles"
       />
     </FormFold>
-    <button
+    <UButton
+      v-if="document[document.method].source"
+      variant="link"
+      size="sm"
+      icon="i-lucide-chart-spline"
+      label="Its curve and its other calibrations"
+      :to="`/equipment/${document[document.method].source?.id}`"
+    />
+    <UButton
       v-if="!locked && document[document.method].calibration.on === '' && sheet.calibration"
-      type="button"
-      class="plain-button way-out small"
+      variant="link"
+      size="sm"
       @click="set(`${document.method}.calibration.on`, crew.today())"
     >
       Calibrated today
-    </button>
+    </UButton>
   </section>
 </template>
 
@@ -224,21 +138,6 @@ const sentence = computed(() => {
   font-weight: 600;
 }
 .machine {
-  background: transparent;
-  border: 0;
-  border-bottom: 1px dashed transparent;
-  width: 100%;
-  font-weight: 600;
-  min-height: 28px;
-  text-overflow: ellipsis;
-}
-.machine::placeholder {
-  color: var(--soft);
-  opacity: 1;
-  font-weight: 400;
-}
-.machine:hover:not(:disabled),
-.machine:placeholder-shown {
-  border-bottom-color: var(--rule-strong);
+  flex: 2 1 260px;
 }
 </style>

@@ -10,11 +10,6 @@ const library = useLibraryStore()
 const shown = useShown()
 const total = computed(() => sheet.value.plan?.totals.products[0])
 const name = computed(() => document.value.products[0]?.name || 'Product 1')
-const passes = computed(() =>
-  sheet.value.request?.method.kind === 'spread'
-    ? sheet.value.request.method.passes
-    : document.value.spread.passes,
-)
 const light = computed(() => sheet.value.light)
 const hopper = computed(() => sheet.value.hopper)
 const step = computed(() => sheet.value.products[0]?.measureStep)
@@ -25,6 +20,22 @@ const wanted = computed(() =>
 )
 const setting = computed(() => sheet.value.dial?.setting)
 const DIRECTIONS = ['along the long side', 'across, at right angles']
+/** The words of a pass stand once, beside its first checkpoint. */
+const rows = computed(() =>
+  levels.value.map((level, i) => ({
+    key: `${i}`,
+    level,
+    words:
+      levels.value[i - 1]?.pass === level.pass
+        ? ''
+        : `${level.pass}, ${DIRECTIONS[(level.pass - 1) % DIRECTIONS.length]}`,
+  })),
+)
+const COLUMNS = [
+  { key: 'pass', head: 'Pass' },
+  { key: 'at', head: 'checkpoint' },
+  { key: 'left', head: 'should be left', numeric: true },
+] as const
 </script>
 
 <template>
@@ -98,47 +109,30 @@ const DIRECTIONS = ['along the long side', 'across, at right angles']
         >.
       </p>
       <RateGroups class="mt-3" />
-      <table v-if="levels.length > 0" class="passes">
-        <caption class="sr-only">
-          Passes and checkpoints
-        </caption>
-        <thead>
-          <tr>
-            <th scope="col">Pass</th>
-            <th scope="col">checkpoint</th>
-            <th scope="col" class="num">should be left</th>
-          </tr>
-        </thead>
-        <tbody v-for="pass in passes" :key="pass">
-          <tr v-for="(level, i) in levels.filter((one) => one.pass === pass)" :key="i">
-            <th v-if="i === 0" scope="rowgroup" :rowspan="levels.filter((one) => one.pass === pass).length">
-              {{ pass }}, {{ DIRECTIONS[(pass - 1) % 2] }}
-            </th>
-            <td :class="{ soft: level.at !== 'end' }">{{ checkpointWords(level) }}</td>
-            <td class="num">
-              <component :is="level.at === 'end' ? 'strong' : 'span'"
-                ><FigureText
-                  :shown="showQuantity(level.left)"
-                  page="checkpoints"
-                  :label="`Left in pass ${pass}, ${checkpointWords(level)}`"
-              /></component>
-            </td>
-          </tr>
-        </tbody>
-        <tfoot>
-          <tr>
-            <td colspan="3">
-              Each pass <strong v-if="wanted"><FigureText :shown="wanted" /></strong
-              ><template v-if="setting"
-                >, dial at <strong>{{ setting }}</strong></template
-              ><span v-if="!sheet.calibration" class="soft">
-                The {{ setting ? 'walk waits' : 'dial and the walk wait' }} for a calibration: start low,
-                weigh back, and log it.</span
-              >
-            </td>
-          </tr>
-        </tfoot>
-      </table>
+      <template v-if="levels.length > 0">
+        <p class="mt-3">
+          Each pass <strong v-if="wanted"><FigureText :shown="wanted" /></strong
+          ><template v-if="setting"
+            >, dial at <strong>{{ setting }}</strong></template
+          ><span v-if="!sheet.calibration" class="soft">
+            The {{ setting ? 'walk waits' : 'dial and the walk wait' }} for a calibration: start low, weigh
+            back, and log it.</span
+          >
+        </p>
+        <RowTable caption="Passes and checkpoints" :rows="rows" :columns="COLUMNS" :key-of="({ key }) => key">
+          <template #pass="{ row }">{{ row.words }}</template>
+          <template #at="{ row }"
+            ><span :class="{ soft: row.level.at !== 'end' }">{{ checkpointWords(row.level) }}</span></template
+          >
+          <template #left="{ row }"
+            ><span :class="{ 'font-semibold': row.level.at === 'end' }"
+              ><FigureText
+                :shown="showQuantity(row.level.left)"
+                page="checkpoints"
+                :label="`Left in pass ${row.level.pass}, ${checkpointWords(row.level)}`" /></span
+          ></template>
+        </RowTable>
+      </template>
     </div>
   </article>
 </template>
@@ -148,28 +142,5 @@ dt {
   font-size: 13.5px;
   line-height: 1.2;
   margin-top: 6px;
-}
-.passes {
-  border-collapse: collapse;
-  width: 100%;
-  margin-top: 8px;
-}
-.passes th,
-.passes td {
-  padding: 5px 14px 5px 0;
-  border-bottom: var(--rule-width) solid var(--rule);
-  text-align: left;
-  font-weight: 400;
-}
-.passes tbody th {
-  vertical-align: top;
-}
-.passes thead th {
-  color: var(--soft);
-  font-size: 13px;
-}
-.passes .num {
-  text-align: right;
-  padding-right: 0;
 }
 </style>

@@ -76,18 +76,15 @@ const missing = computed(() => sheet.value.problems[0])
     <div v-else class="rule-t py-6">
       <p>What to measure stands here as soon as it can be worked out.</p>
       <p v-if="missing" class="mt-1">
-        <button type="button" class="plain-button way-out" @click="go(missing.path)">
+        <UButton variant="link" size="sm" @click="go(missing.path)">
           {{
             missing.kind === 'missing'
               ? `Next: ${missing.message.replace(' is still missing.', '').toLowerCase()}`
               : missing.message
           }}
-        </button>
+        </UButton>
       </p>
     </div>
-    <div class="flex flex-wrap gap-4">
-      <GroundSketch />
-      <WalkFigures v-if="sheet.walk" />
-    </div>
+    <LoadFields class="rule-t pt-3" />
   </section>
 </template>

@@ -50,7 +50,7 @@ const summary = computed(() =>
           {{ summary || 'not noted: heat, soil and dormancy are not checked' }}
         </p>
       </template>
-      <div class="grid grid-cols-2 gap-2 pb-2">
+      <div class="fields pb-2">
         <ChoiceField
           path="day.turf"
           label="The turf is"
@@ -97,18 +97,14 @@ const summary = computed(() =>
           :problem="wrong('fate.wait')"
           @change="follow({ wait: $event })"
         />
-        <LabelledField v-slot="{ id }" label="What waters it in"
-          ><input
-            :id="id"
-            class="field"
-            data-path="fate.water"
-            :value="fate.water"
-            :disabled="locked"
-            maxlength="200"
-            autocomplete="off"
-            placeholder="zone 2 tonight, rain"
-            @input="follow({ water: ($event.target as HTMLInputElement).value })"
-        /></LabelledField>
+        <TextField
+          path="fate.water"
+          label="What waters it in"
+          :text="fate.water"
+          :locked="locked"
+          placeholder="zone 2 tonight, rain"
+          @change="follow({ water: $event })"
+        />
       </div>
     </FormFold>
   </section>

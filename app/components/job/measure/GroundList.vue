@@ -5,7 +5,7 @@ import { blankLawn } from '#core/draft/blankApplication'
 import { lawnFromArea } from '#core/draft/fromLibrary'
 
 /** The lawns of the application: ticked ones are treated; each opens to its field notes. */
-const { document, sheet, set, locked, opened, problemAt } = useSheet()
+const { document, sheet, set, locked, opened, problemAt, go } = useSheet()
 const crew = useCrewStore()
 const shown = useShown()
 const total = computed(() => sumOf(sheet.value.lawns, ({ size }) => size ?? 0))
@@ -14,6 +14,7 @@ function addLawn() {
   const index = document.value.lawns.length
   set('lawns', [...document.value.lawns, blankLawn({ lawn: uuid(), part: uuid() }, crew.units)])
   opened.add(`lawns.${index}`)
+  void go(`lawns.${index}.name`)
 }
 const library = useLibraryStore()
 /** Areas of the site that this application doesn't name yet. */
@@ -60,16 +61,10 @@ const dropLawn = (id: string) =>
     </ul>
     <p v-if="problemAt('lawns.0.treated')" class="small soft">{{ problemAt('lawns.0.treated')?.message }}</p>
     <div v-if="!locked" class="mt-1 flex flex-wrap gap-x-4">
-      <button
-        v-for="area in others"
-        :key="area.id"
-        type="button"
-        class="plain-button way-out small"
-        @click="addArea(area)"
-      >
+      <UButton v-for="area in others" :key="area.id" variant="link" size="sm" @click="addArea(area)">
         Add {{ area.name }}
-      </button>
-      <button type="button" class="plain-button way-out small" @click="addLawn">Add a lawn</button>
+      </UButton>
+      <UButton variant="link" size="sm" @click="addLawn">Add a lawn</UButton>
     </div>
   </section>
 </template>

@@ -15,20 +15,20 @@ const shown = useShown()
   <FormFold :section="`lawns.${index}`" :words="lawn.name || `lawn ${index + 1}`">
     <template #line>
       <div class="flex items-center gap-2">
-        <input
-          :id="`treat-${lawn.id}`"
-          type="checkbox"
-          class="tick"
-          :data-path="`lawns.${index}.treated`"
-          :checked="lawn.treated === 'yes'"
-          :disabled="locked"
-          @change="set(`lawns.${index}.treated`, ($event.target as HTMLInputElement).checked ? 'yes' : 'no')"
-        />
-        <label :for="`treat-${lawn.id}`" class="min-w-0 flex-1" :class="{ soft: lawn.treated !== 'yes' }"
-          >{{ lawn.name || `Lawn ${index + 1}`
-          }}<span v-if="lawn.treated === 'check'" class="small"> · check plot</span
-          ><span v-else-if="lawn.own && lawn.own.length > 0" class="small"> · own rate</span></label
+        <TickField
+          class="min-w-0 flex-1"
+          :path="`lawns.${index}.treated`"
+          :label="lawn.name || `Lawn ${index + 1}`"
+          :ticked="lawn.treated === 'yes'"
+          :locked="locked"
+          @change="set(`lawns.${index}.treated`, $event ? 'yes' : 'no')"
         >
+          <span :class="{ soft: lawn.treated !== 'yes' }"
+            >{{ lawn.name || `Lawn ${index + 1}`
+            }}<span v-if="lawn.treated === 'check'" class="small"> · check plot</span
+            ><span v-else-if="lawn.own && lawn.own.length > 0" class="small"> · own rate</span></span
+          >
+        </TickField>
         <strong v-if="size !== undefined" class="whitespace-nowrap"
           ><FigureText :shown="shown.size(size)" :page="`lawns.${lawn.id}.size`" :label="lawn.name"
         /></strong>
@@ -44,28 +44,8 @@ const shown = useShown()
     />
     <LawnToday :lawn="lawn" :index="index" />
     <GroundNotes :notes="lawn" :path="`lawns.${index}`" />
-    <button
-      v-if="removable && !locked"
-      type="button"
-      class="plain-button way-out small pb-2"
-      @click="emit('remove')"
-    >
+    <UButton v-if="removable && !locked" variant="link" size="sm" @click="emit('remove')">
       Remove this lawn
-    </button>
+    </UButton>
   </FormFold>
 </template>
-
-<style scoped>
-.tick {
-  width: 16px;
-  height: 16px;
-  accent-color: var(--ink);
-  flex: none;
-}
-@media (pointer: coarse) {
-  .tick {
-    width: 24px;
-    height: 24px;
-  }
-}
-</style>

@@ -32,6 +32,10 @@ const otherLines = ({ source }: ProductDraft) =>
   (library.products.find(({ id }) => id === source?.id)?.document.lines ?? []).filter(
     ({ id }) => id !== source?.line,
   )
+const lineChoices = (product: ProductDraft) => [
+  { value: '', text: 'by the same line of the label' },
+  ...otherLines(product).map(({ id, use }) => ({ value: id, text: use || 'unnamed use' })),
+]
 const put = (product: string, next: OwnRate | undefined) =>
   set(`lawns.${props.index}.own`, [
     ...own.value.filter((one) => one.product !== product),
@@ -46,7 +50,7 @@ function takeLine(product: ProductDraft, lineId: string) {
 </script>
 
 <template>
-  <div class="grid grid-cols-1 gap-2 pb-2">
+  <div class="fields pb-2">
     <FormChoice
       :path="`lawns.${index}.treated`"
       label="Today it is"
@@ -65,18 +69,14 @@ function takeLine(product: ProductDraft, lineId: string) {
           :problem="problemOf(product.id)"
           @change="change(product.id, $event)"
         />
-        <select
+        <ChoiceField
           v-if="otherLines(product).length > 0 && !locked"
-          class="field small"
-          :aria-label="`Line of the label for ${lawn.name}`"
+          bare
+          :label="`Line of the label for ${lawn.name}`"
           :value="own[placeOf(product.id)]?.line ?? ''"
-          @change="takeLine(product, ($event.target as HTMLSelectElement).value)"
-        >
-          <option value="">by the same line of the label</option>
-          <option v-for="line in otherLines(product)" :key="line.id" :value="line.id">
-            {{ line.use || 'unnamed use' }}
-          </option>
-        </select>
+          :choices="lineChoices(product)"
+          @change="takeLine(product, $event)"
+        />
       </div>
     </template>
   </div>

@@ -30,7 +30,7 @@ const nutrients = [
 <template>
   <div class="space-y-2 pb-2">
     <SpokenRate v-if="!locked" :index="index" />
-    <div class="grid grid-cols-2 gap-2">
+    <div class="fields">
       <FormChoice :path="`${path}.basis`" label="The rate counts" :value="product.basis" :choices="bases" />
       <FormChoice :path="`${path}.form`" label="Form" :value="product.form" :choices="forms" />
       <FormChoice
@@ -38,7 +38,7 @@ const nutrients = [
         label="Split"
         :value="product.split ?? ''"
         :choices="splits"
-        class="col-span-2"
+        class="wide"
       />
       <FormQuantity
         :path="`${path}.low`"
@@ -82,7 +82,7 @@ const nutrients = [
         placeholder="as on the label"
       />
     </div>
-    <div class="grid grid-cols-3 gap-2">
+    <div class="fields">
       <FormQuantity
         v-for="[name, label] in nutrients"
         :key="name"
@@ -92,7 +92,7 @@ const nutrients = [
         :entered="product.analysis[name]"
       />
     </div>
-    <div class="grid grid-cols-2 gap-2">
+    <div class="fields">
       <FormText :path="`${path}.active.name`" label="Active ingredient" :text="product.active.name" />
       <FormQuantity
         :path="`${path}.active.content`"

@@ -5,10 +5,11 @@ import { methodOf } from '#core/draft/fromLibrary'
 import { rateUnitsFor } from './rateUnits'
 
 /** The products of the application, each with its rate on the label's own scale. */
-const { document, sheet, set, locked, opened, day } = useSheet()
+const { document, sheet, set, locked, day, go, whenLoaded } = useSheet()
 const library = useLibraryStore()
 const { withProduct } = useFromLibrary()
-const listId = useId()
+const shown = useShown()
+const amountOf = (id: string) => sheet.value.plan?.totals.products.find((total) => total.id === id)?.amount
 const saved = computed(() =>
   library.products.filter(
     ({ document: label }) =>
@@ -16,7 +17,6 @@ const saved = computed(() =>
   ),
 )
 
-const whenLoaded = useWhenLoaded()
 const labelCalled = (typed: string) =>
   saved.value.find((one) => one.name.toLowerCase() === typed.trim().toLowerCase())
 /** Naming a saved product brings its label. */
@@ -61,7 +61,7 @@ const methods = [
 function addProduct() {
   const index = document.value.products.length
   set('products', [...document.value.products, blankProduct(uuid(), document.value.method, crew.units)])
-  opened.delete(`products.${index}`)
+  void go(`products.${index}.name`)
 }
 const dropProduct = (id: string) =>
   set(
@@ -86,24 +86,14 @@ function chooseMethod(method: 'spread' | 'spray') {
   <section aria-labelledby="products-title">
     <div class="flex items-baseline justify-between">
       <h2 id="products-title">Products</h2>
-      <fieldset class="flex gap-3" :disabled="locked">
-        <legend class="sr-only">How it is carried</legend>
-        <label
-          v-for="method in methods"
-          :key="method.value"
-          class="small flex items-center gap-1"
-          :class="[method.value === 'spray' ? 'wet' : 'dry']"
-        >
-          <input
-            type="radio"
-            name="method"
-            class="accent-current"
-            :value="method.value"
-            :checked="document.method === method.value"
-            @change="chooseMethod(method.value)"
-          />{{ method.text }}
-        </label>
-      </fieldset>
+      <RadioField
+        bare
+        label="How it is carried"
+        :value="document.method"
+        :choices="methods"
+        :locked="locked"
+        @change="chooseMethod"
+      />
     </div>
     <ul>
       <li v-for="(product, index) in document.products" :key="product.id" class="rule-b py-1.5">
@@ -112,99 +102,95 @@ function chooseMethod(method: 'spread' | 'spray') {
           :words="`label of ${product.name || `product ${index + 1}`}`"
         >
           <template #line>
-            <input
-              class="name"
-              :value="product.name"
-              :aria-label="`Product ${index + 1}`"
-              :placeholder="`Product ${index + 1}, as on the label`"
-              :data-path="`products.${index}.name`"
-              :disabled="locked"
-              maxlength="200"
-              autocomplete="off"
-              :list="listId"
-              @input="name(index, ($event.target as HTMLInputElement).value)"
-            />
-            <select
-              v-if="linesOf(product.source?.id).length > 1"
-              class="line small"
-              :aria-label="`Label line of ${product.name}`"
-              :value="product.source?.line"
-              :disabled="locked"
-              @change="takeLine(index, ($event.target as HTMLSelectElement).value)"
-            >
-              <option v-for="line in linesOf(product.source?.id)" :key="line.id" :value="line.id">
-                {{ line.use || 'unnamed use' }}
-              </option>
-            </select>
+            <div class="fields items-end">
+              <NameField
+                class="named"
+                :label="`Product ${index + 1}`"
+                placeholder="as on the label"
+                :text="product.name"
+                :names="saved"
+                :path="`products.${index}.name`"
+                :locked="locked"
+                @change="name(index, $event)"
+              />
+              <ChoiceField
+                v-if="linesOf(product.source?.id).length > 1"
+                class="named"
+                :label="`Label line of ${product.name}`"
+                :value="product.source?.line ?? ''"
+                :choices="
+                  linesOf(product.source?.id).map(({ id, use }) => ({
+                    value: id,
+                    text: use || 'unnamed use',
+                  }))
+                "
+                :locked="locked"
+                @change="takeLine(index, $event)"
+              />
+            </div>
           </template>
           <ProductFields :product="product" :index="index" />
-          <button
+          <UButton
             v-if="document.products.length > 1 && !locked"
-            type="button"
-            class="plain-button way-out small pb-2"
+            variant="link"
+            size="sm"
             @click="dropProduct(product.id)"
           >
             Remove this product
-          </button>
+          </UButton>
         </FormFold>
-        <FormQuantity
-          :path="`products.${index}.rate`"
-          label="Rate"
-          kind="rate"
-          :entered="product.rate"
-          :units="units"
-          class="rate"
-        />
-        <LabelScale
-          v-if="sheet.products[index]"
-          :product="sheet.products[index]!"
-          :method="document.method"
-        />
+        <div class="rate">
+          <FormQuantity
+            :path="`products.${index}.rate`"
+            label="Rate"
+            kind="rate"
+            :entered="product.rate"
+            :units="units"
+          />
+          <LabelScale
+            v-if="sheet.products[index]"
+            class="scale"
+            :product="sheet.products[index]!"
+            :method="document.method"
+          />
+          <p v-if="amountOf(product.id)" class="amount" :class="document.method === 'spray' ? 'wet' : 'dry'">
+            <span class="soft small block">on this ground</span>
+            <span class="figure"
+              ><FigureText
+                :shown="shown.amount(amountOf(product.id)!)"
+                :page="`products.${product.id}.amount`"
+                :label="product.name"
+            /></span>
+          </p>
+        </div>
       </li>
     </ul>
-    <datalist :id="listId">
-      <option v-for="product in saved" :key="product.id" :value="product.name" />
-    </datalist>
-    <button
-      v-if="document.method === 'spray' && !locked"
-      type="button"
-      class="plain-button way-out small mt-1"
-      @click="addProduct"
-    >
+    <UButton v-if="document.method === 'spray' && !locked" variant="link" size="sm" @click="addProduct">
       Add a product to the tank
-    </button>
+    </UButton>
   </section>
 </template>
 
 <style scoped>
-.name {
-  background: transparent;
-  border: 0;
-  border-bottom: 1px dashed transparent;
-  width: 100%;
-  font-weight: 600;
-  min-height: 26px;
+.rate > :first-child {
+  flex: 0 1 250px;
 }
-.name::placeholder {
-  color: var(--soft);
-  opacity: 1;
-  font-weight: 400;
-}
-.name:hover:not(:disabled),
-.name:placeholder-shown {
-  border-bottom-color: var(--rule-strong);
-}
-.line {
-  background: transparent;
-  border: 0;
-  color: var(--soft);
-  width: 100%;
-  min-height: 26px;
-  text-overflow: ellipsis;
+.named {
+  flex: 2 1 240px;
 }
 .rate {
-  display: grid;
-  grid-template-columns: 44px 1fr;
-  align-items: center;
+  display: flex;
+  flex-wrap: wrap;
+  align-items: end;
+  gap: 8px 18px;
+  margin-top: 6px;
+}
+.scale {
+  flex: 1 1 110px;
+  max-width: 300px;
+}
+.amount {
+  margin-left: auto;
+  text-align: right;
 }
 </style>

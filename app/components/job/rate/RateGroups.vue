@@ -21,72 +21,68 @@ const each = computed(() =>
     return rate === undefined ? undefined : { shown: shown.rate(rate, 'mass'), dial: dialFor(rate) }
   }),
 )
+const title = computed(() =>
+  dry.value
+    ? 'Weighed and spread apart, each at its own rate; the reserve once'
+    : 'Mixed apart, each at its own rate',
+)
+const rows = computed(() =>
+  groups.value.flatMap((group, i) =>
+    group.products.map((product) => ({ key: `${i} ${product.id}`, i, group, product, pass: each.value[i] })),
+  ),
+)
+const columns = computed(() => [
+  { key: 'lawns', head: 'Lawns' },
+  dry.value ? { key: 'pass', head: 'Each pass' } : { key: 'product', head: 'Product' },
+  { key: 'rate', head: 'rate', numeric: true },
+  { key: 'measure', head: 'to measure', numeric: true },
+])
 </script>
 
 <template>
-  <table v-if="groups.length > 1" class="list">
-    <caption class="text-left">
-      {{
-        dry
-          ? 'Weighed and spread apart, each at its own rate; the reserve once'
-          : 'Mixed apart, each at its own rate'
-      }}
-    </caption>
-    <thead>
-      <tr>
-        <th scope="col">Lawns</th>
-        <th scope="col">{{ dry ? 'Each pass' : 'Product' }}</th>
-        <th scope="col" class="num">rate</th>
-        <th scope="col" class="num">to measure</th>
-      </tr>
-    </thead>
-    <tbody v-for="(group, i) in groups" :key="i">
-      <tr v-for="(product, k) in group.products" :key="product.id">
-        <th v-if="k === 0" scope="rowgroup" :rowspan="group.products.length">
-          {{ lawnsOf(group) }} <span class="soft"><FigureText :shown="shown.size(group.size.value)" /></span>
-        </th>
-        <td v-if="dry" data-label="each pass">
-          <template v-if="each[i]"
-            ><FigureText
-              :shown="each[i]!.shown"
-              :page="`rates.${i}.pass`"
-              :label="`Each pass, ${lawnsOf(group)}`"
-            /><template v-if="each[i]!.dial"
-              >, dial at
-              <strong
-                ><FigureText
-                  :shown="{ figure: each[i]!.dial!, unit: '' }"
-                  :page="`rates.${i}.dial`"
-                  :label="`Dial, ${lawnsOf(group)}`" /></strong></template
-            ><span v-else class="soft">, no setting tested near it</span></template
-          >
-        </td>
-        <td v-else data-label="product">{{ nameOf(product.id) }}</td>
-        <td class="num" data-label="rate"><FigureText :shown="showQuantity(product.rate)" /></td>
-        <td class="num" data-label="to measure">
-          <strong
-            ><FigureText
-              :shown="
-                showMeasured(
-                  product.measured,
-                  sheet.products.find((one) => one?.id === product.id)?.measureStep,
-                )
-              "
-              :page="`products.${product.id}.measured`"
-              :label="nameOf(product.id)"
-          /></strong>
-        </td>
-      </tr>
-    </tbody>
-  </table>
+  <section v-if="groups.length > 1" aria-labelledby="groups-title">
+    <h3 id="groups-title">{{ title }}</h3>
+    <RowTable
+      caption="Lawns with rates of their own"
+      stacked
+      :rows="rows"
+      :columns="columns"
+      :key-of="({ key }) => key"
+    >
+      <template #lawns="{ row }"
+        >{{ lawnsOf(row.group) }}{{ ' '
+        }}<span class="soft"><FigureText :shown="shown.size(row.group.size.value)" /></span
+      ></template>
+      <template #pass="{ row }">
+        <template v-if="row.pass"
+          ><FigureText
+            :shown="row.pass.shown"
+            :page="`rates.${row.i}.pass`"
+            :label="`Each pass, ${lawnsOf(row.group)}`"
+          /><template v-if="row.pass.dial"
+            >, dial at
+            <strong
+              ><FigureText
+                :shown="{ figure: row.pass.dial, unit: '' }"
+                :page="`rates.${row.i}.dial`"
+                :label="`Dial, ${lawnsOf(row.group)}`" /></strong></template
+          ><span v-else class="soft">, no setting tested near it</span></template
+        >
+      </template>
+      <template #product="{ row }">{{ nameOf(row.product.id) }}</template>
+      <template #rate="{ row }"><FigureText :shown="showQuantity(row.product.rate)" /></template>
+      <template #measure="{ row }"
+        ><strong
+          ><FigureText
+            :shown="
+              showMeasured(
+                row.product.measured,
+                sheet.products.find((one) => one?.id === row.product.id)?.measureStep,
+              )
+            "
+            :page="`products.${row.product.id}.measured`"
+            :label="nameOf(row.product.id)" /></strong
+      ></template>
+    </RowTable>
+  </section>
 </template>
-
-<style scoped>
-/* Rows are blocks on a phone: the caption goes with them instead of keeping the width of a column. */
-@media (max-width: 760px) {
-  table,
-  caption {
-    display: block;
-  }
-}
-</style>

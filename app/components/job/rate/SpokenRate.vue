@@ -9,6 +9,7 @@ const crew = useCrewStore()
 const library = useLibraryStore()
 const shown = useShown()
 const text = ref('')
+const readId = useId()
 const read = computed(() =>
   text.value.trim() === '' ? undefined : spokenRate(text.value, sheet.value.size, crew.units),
 )
@@ -30,27 +31,23 @@ function take() {
 
 <template>
   <div class="space-y-1">
-    <LabelledField v-slot="{ id }" label="Or say the rate">
-      <input
-        :id="id"
-        v-model="text"
-        class="field"
-        :aria-describedby="`${id}-read`"
-        placeholder="use up 40 lb; 0.6 lb N per 1,000 sq ft"
-        maxlength="200"
-        autocomplete="off"
-        @keydown.enter.prevent.stop="take"
-      />
-      <button v-if="!read && onHand" type="button" class="plain-button way-out small" @click="text = onHand">
-        {{ onHand }}, all that is on hand
-      </button>
-      <p v-if="read" :id="`${id}-read`" class="small" :class="{ soft: read.ok }" role="status">
-        <template v-if="read.ok"
-          >{{ prettyUnits(read.value.words) }}.
-          <button type="button" class="plain-button way-out" @click="take">Take it</button></template
-        >
-        <template v-else>{{ read.error }}</template>
-      </p>
-    </LabelledField>
+    <TextField
+      label="Or say the rate"
+      :text="text"
+      :aria-describedby="readId"
+      placeholder="use up 40 lb; 0.6 lb N per 1,000 sq ft"
+      @change="text = $event"
+      @keydown.enter.prevent.stop="take"
+    />
+    <UButton v-if="!read && onHand" variant="link" size="sm" @click="text = onHand"
+      >{{ onHand }}, all that is on hand</UButton
+    >
+    <p v-if="read" :id="readId" class="small" :class="{ soft: read.ok }" role="status">
+      <template v-if="read.ok"
+        >{{ prettyUnits(read.value.words) }}.
+        <UButton variant="link" size="sm" @click="take">Take it</UButton></template
+      >
+      <template v-else>{{ read.error }}</template>
+    </p>
   </div>
 </template>

@@ -58,7 +58,9 @@ async function run() {
   }
   try {
     await start()
-    await navigateTo(`/jobs/${id}/log?a=${index.value + 1}`)
+    await load()
+    await navigateTo({ query: { ...route.query, link: 'load' } }, { replace: true })
+    notice.say('The run has begun.', 'Its plan is frozen; log what it took when it is done.')
   } catch (error) {
     notice.say('The run was not started.', errorText(error))
   }

@@ -56,9 +56,7 @@ useScreenCommands(() => [
     <div class="no-print mb-4 flex flex-wrap items-center gap-4">
       <UButton label="Back to the job" :to="`/jobs/${id}`" />
       <UButton label="Print" color="primary" variant="solid" aria-keyshortcuts="p" @click="print" />
-      <label class="flex items-center gap-2"
-        ><input v-model="withWorking" type="checkbox" /> with working</label
-      >
+      <TickField label="with working" :ticked="withWorking" @change="withWorking = $event" />
     </div>
     <EmptyState
       v-if="!whole"

@@ -68,6 +68,11 @@ async function keepVariant() {
   await save()
   await navigateTo(back.value)
 }
+const columns = [
+  { key: 'label', head: 'Figure' },
+  { key: 'a', head: 'as it is', numeric: true },
+  { key: 'b', head: 'variant', numeric: true },
+] as const
 useScreenCommands(() => [
   { id: 'keep-variant', label: 'Keep the variant', key: 'ctrl+enter', run: keepVariant },
   { id: 'back', label: 'Keep the job as it is', key: 'escape', run: () => navigateTo(back.value) },
@@ -111,7 +116,7 @@ useScreenCommands(() => [
           Change the variant here: another machine, passes, rates, lawns. The job stays as it is until you
           keep the variant.
         </p>
-        <ProductList /><MethodBlock /><GroundList /><ConditionFields />
+        <ProductList /><MethodBlock /><LoadFields /><WalkFields /><GroundList /><ConditionFields />
       </WhatIfSide>
       <section aria-labelledby="compare-title">
         <h2 id="compare-title">Side by side</h2>
@@ -122,37 +127,36 @@ useScreenCommands(() => [
               : `${rows.filter(({ differs }) => differs).length} of ${rows.length} figures differ.`
           }}
         </p>
-        <table class="list">
-          <thead>
-            <tr>
-              <th scope="col">Figure</th>
-              <th scope="col" class="num">as it is</th>
-              <th scope="col" class="num">variant</th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr v-for="row in rows" :key="row.label" :class="{ differs: row.differs }">
-              <th scope="row">{{ row.label }}<span v-if="row.differs" class="sr-only"> differs</span></th>
-              <td class="num" data-label="as it is"><FigureText :shown="told(row.a, row.kind)" /></td>
-              <td class="num" data-label="variant">
-                <span v-if="row.differs" aria-hidden="true">◆ </span
-                ><FigureText
-                  :shown="told(row.b, row.kind)"
-                  :page="row.b === undefined ? undefined : row.page"
-                  :label="`${row.label}, variant`"
-                />
-              </td>
-            </tr>
-          </tbody>
-        </table>
+        <RowTable
+          caption="The job as it is and the variant"
+          stacked
+          :rows="rows"
+          :columns="columns"
+          :key-of="({ label }) => label"
+        >
+          <template #label="{ row }"
+            ><span :class="{ 'font-semibold': row.differs }">{{ row.label }}</span
+            ><span v-if="row.differs" class="sr-only"> differs</span></template
+          >
+          <template #a="{ row }"><FigureText :shown="told(row.a, row.kind)" /></template>
+          <template #b="{ row }"
+            ><span :class="{ 'font-semibold': row.differs }"
+              ><UIcon v-if="row.differs" name="i-lucide-diff" class="me-1 align-[-2px]" /><FigureText
+                :shown="told(row.b, row.kind)"
+                :page="row.b === undefined ? undefined : row.page"
+                :label="`${row.label}, variant`" /></span
+          ></template>
+        </RowTable>
         <ul v-if="b" class="mt-3 small">
           <li
             v-for="check in b.sheet.checks.filter(({ level }) => level !== 'note')"
             :key="check.message"
             class="rule-b py-1"
           >
-            <span aria-hidden="true">{{ check.level === 'stop' ? '■' : '▲' }}</span>
-            {{ prettyUnits(check.message) }}
+            <StateMark
+              :level="check.level === 'stop' ? 'stop' : 'warn'"
+              :words="prettyUnits(check.message)"
+            />
           </li>
         </ul>
       </section>

@@ -165,7 +165,7 @@ useScreenCommands(() => [
           <FormNotes path="document.notes" label="Notes" :text="draft.document.notes" class="sm:col-span-2" />
         </div>
         <p v-if="stored" class="small">
-          <button type="button" class="plain-button way-out" @click="copy">Copy this site</button>
+          <UButton variant="link" size="sm" @click="copy">Copy this site</UButton>
           <span class="soft">its areas as measured, not what was put down.</span>
         </p>
         <p class="soft small">

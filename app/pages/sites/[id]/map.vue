@@ -164,15 +164,15 @@ useScreenCommands(() => [{ id: 'undo-plan', label: 'Undo on the plan', key: 'ctr
       </p>
       <div class="flex flex-wrap items-baseline gap-x-4">
         <h1>Plan</h1>
-        <span class="soft small" role="status">{{ saving ? 'Saving …' : 'Saved' }}</span><button
-          type="button"
-          class="plain-button way-out small"
+        <span class="soft small" role="status">{{ saving ? 'Saving …' : 'Saved' }}</span><UButton
+          variant="link"
+          size="sm"
           :disabled="!canUndo"
           aria-keyshortcuts="Control+Z"
           @click="undo"
         >
           Undo
-        </button>
+        </UButton>
       </div>
     </header>
     <div class="split">
@@ -195,16 +195,15 @@ useScreenCommands(() => [{ id: 'undo-plan', label: 'Undo on the plan', key: 'ctr
       </SiteMap>
       <aside class="tools" aria-label="Tools of the plan">
         <nav class="tabs" aria-label="Which tool">
-          <button
+          <ULink
+            raw
             v-for="(name, key) in TOOLS"
             :key="key"
-            type="button"
-            class="plain-button"
             :aria-current="key === tool ? 'true' : undefined"
             @click="tool = key"
           >
             {{ name }}
-          </button>
+          </ULink>
         </nav>
         <h2 class="mb-2">{{ TOOLS[tool] }}</h2>
         <ArrangePanel

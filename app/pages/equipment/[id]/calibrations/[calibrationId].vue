@@ -74,7 +74,7 @@ const nozzles = computed(() =>
       <section aria-labelledby="course-title">
         <h2 id="course-title" class="mb-2">The procedure</h2>
         <CourseFields :course="course" path="document.course" :nozzles="nozzles" />
-        <div class="grid grid-cols-2 gap-2">
+        <div class="fields">
           <FormText
             path="document.heldBy"
             label="What held the speed"

@@ -91,24 +91,24 @@ useHead({ title: () => `${draft.value?.name || 'New area'} · Hectarum` })
               {{ draft.document.slope.text.trim() ? 'sloped surface' : 'flat' }}</span
             >
             <span class="steps small"
-              ><button
-                type="button"
-                class="plain-button way-out"
+              ><UButton
+                variant="link"
+                size="sm"
                 :disabled="!canUndo"
                 aria-keyshortcuts="Control+Z"
                 @click="undo"
               >
                 Undo
-              </button>
-              <button
-                type="button"
-                class="plain-button way-out"
+              </UButton>
+              <UButton
+                variant="link"
+                size="sm"
                 :disabled="!canRedo"
                 aria-keyshortcuts="Control+Shift+Z"
                 @click="redo"
               >
                 Redo
-              </button></span
+              </UButton></span
             >
           </p>
           <p v-else class="soft">

@@ -114,7 +114,19 @@ await load()
 watch(stored, (organization) => {
   if (organization) crew.take(organization)
 })
-const text = (event: Event) => (event.target as HTMLInputElement).value
+const route = useRoute()
+const section = computed(() => String(route.params.section ?? ''))
+const ownCrew = computed(() => crew.organization?.kind === 'own' && own.may('govern'))
+const sections = computed(() =>
+  [
+    { label: 'Crew', to: '/settings', icon: 'i-lucide-users-round' },
+    { label: 'House rules', to: '/settings/house', icon: 'i-lucide-ruler' },
+    { label: 'Local rules', to: '/settings/local', icon: 'i-lucide-landmark' },
+    { label: 'Jar tests', to: '/settings/jar-tests', icon: 'i-lucide-flask-conical' },
+    { label: 'People', to: '/settings/people', icon: 'i-lucide-id-card' },
+    ...(ownCrew.value ? [{ label: 'All data', to: '/settings/data', icon: 'i-lucide-archive' }] : []),
+  ].map((item) => ({ ...item, active: route.path === item.to })),
+)
 useScreenCommands(() => [{ id: 'save', label: 'Save the settings now', key: 'ctrl+enter', run: save }])
 </script>
 
@@ -136,84 +148,100 @@ useScreenCommands(() => [{ id: 'save', label: 'Save the settings now', key: 'ctr
       @keep="keepMine"
       @take="takeTheirs"
     />
-    <form v-if="draft" class="mt-3 max-w-4xl" @submit.prevent="save">
+    <UNavigationMenu
+      class="sections"
+      orientation="horizontal"
+      variant="link"
+      highlight
+      aria-label="Sections of the settings"
+      :items="sections"
+    />
+    <form v-if="draft" class="mt-4 max-w-4xl" @submit.prevent="save">
       <fieldset :disabled="!own.may('govern')" class="space-y-5">
-        <section class="grid gap-3 sm:grid-cols-2" aria-label="The crew">
-          <LabelledField v-slot="{ id }" label="Name of the crew"
-            ><input
-              :id="id"
-              :value="draft.name"
-              @input="change({ name: text($event) })"
-              class="field"
-              maxlength="120"
-          /></LabelledField>
-          <LabelledField v-slot="{ id }" label="Licence number, as on records"
-            ><input
-              :id="id"
-              :value="draft.licence"
-              @input="change({ licence: text($event) })"
-              class="field"
-              maxlength="200"
-          /></LabelledField>
-          <LabelledField v-slot="{ id }" label="Units to begin with"
-            ><select
-              :id="id"
-              :value="draft.units"
-              @change="change({ units: text($event) as Organization['units'] })"
-              class="field"
-            >
-              <option v-for="system in UNIT_SYSTEMS" :key="system" :value="system">
-                {{ SYSTEM_UNITS[system].name }}
-              </option>
-            </select></LabelledField
-          >
-          <LabelledField v-slot="{ id }" label="Time zone"
-            ><select
-              :id="id"
-              :value="draft.timeZone"
-              @change="change({ timeZone: text($event) })"
-              class="field"
-            >
-              <option v-for="zone in zones" :key="zone">{{ zone }}</option>
-            </select></LabelledField
-          >
-          <LabelledField v-slot="{ id }" label="Currency, three letters"
-            ><input
-              :id="id"
-              :value="draft.currency"
-              @input="change({ currency: text($event) })"
-              class="field"
-              maxlength="3"
-          /></LabelledField>
-          <LabelledField v-slot="{ id }" label="Poison centre or emergency line"
-            ><input
-              :id="id"
-              :value="draft.poisonCentre"
-              @input="change({ poisonCentre: text($event) })"
-              class="field"
-              maxlength="200"
-          /></LabelledField>
+        <section v-if="section === ''" class="grid gap-3 sm:grid-cols-2" aria-label="The crew">
+          <TextField
+            label="Name of the crew"
+            :text="draft.name"
+            :maxlength="120"
+            :locked="!own.may('govern')"
+            @change="change({ name: $event })"
+          />
+          <TextField
+            label="Licence number, as on records"
+            :text="draft.licence"
+            :maxlength="200"
+            :locked="!own.may('govern')"
+            @change="change({ licence: $event })"
+          />
+          <ChoiceField
+            label="Units to begin with"
+            :value="draft.units"
+            :choices="UNIT_SYSTEMS.map((value) => ({ value, text: SYSTEM_UNITS[value].name }))"
+            :locked="!own.may('govern')"
+            @change="change({ units: $event })"
+          />
+          <LabelledField label="Time zone">
+            <UInputMenu
+              :model-value="draft.timeZone"
+              :items="zones"
+              virtualize
+              :disabled="!own.may('govern')"
+              class="w-full"
+              @update:model-value="change({ timeZone: $event })"
+            />
+          </LabelledField>
+          <TextField
+            label="Currency, three letters"
+            :text="draft.currency"
+            :maxlength="3"
+            :locked="!own.may('govern')"
+            @change="change({ currency: $event })"
+          />
+          <TextField
+            label="Poison centre or emergency line"
+            :text="draft.poisonCentre"
+            :maxlength="200"
+            :locked="!own.may('govern')"
+            @change="change({ poisonCentre: $event })"
+          />
         </section>
-        <section aria-labelledby="house-title">
+        <section v-else-if="section === 'house'" aria-labelledby="house-title">
           <h2 id="house-title">House rules</h2>
           <p class="soft small">The label and local rules stand above these.</p>
           <div class="mt-2 grid gap-3 sm:grid-cols-2">
-            <LabelledField v-for="[name, label] in HOUSE" :key="name" v-slot="{ id }" :label="label"
-              ><input
-                :id="id"
-                :value="draft[name]"
-                class="field"
-                @input="change({ [name]: text($event) })"
-                inputmode="decimal"
-                maxlength="8"
-            /></LabelledField>
+            <TextField
+              v-for="[name, label] in HOUSE"
+              :key="name"
+              :label="label"
+              :text="draft[name]"
+              :maxlength="8"
+              :locked="!own.may('govern')"
+              inputmode="decimal"
+              @change="change({ [name]: $event })"
+            />
           </div>
         </section>
-        <LocalRules :model-value="draft.local" @update:model-value="change({ local: $event })" />
-        <MixNotes :model-value="draft.mixes" @update:model-value="change({ mixes: $event })" />
+        <LocalRules
+          v-else-if="section === 'local'"
+          :model-value="draft.local"
+          @update:model-value="change({ local: $event })"
+        />
+        <MixNotes
+          v-else-if="section === 'jar-tests'"
+          :model-value="draft.mixes"
+          @update:model-value="change({ mixes: $event })"
+        />
       </fieldset>
     </form>
-    <PeopleSection class="mt-8 max-w-4xl" />
-    <WholeCrew v-if="crew.organization?.kind === 'own' && own.may('govern')" class="mt-8 max-w-4xl" />
+    <PeopleSection v-if="section === 'people'" class="max-w-4xl" />
+    <WholeCrew v-if="section === 'data' && ownCrew" class="max-w-4xl" />
   </main>
 </template>
+
+<style scoped>
+.sections {
+  border-bottom: var(--rule-width) solid var(--rule);
+  overflow-x: auto;
+  margin-top: 4px;
+}
+</style>

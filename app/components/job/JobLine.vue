@@ -1,0 +1,62 @@
+<script setup lang="ts">
+import type { JobRow } from '#shared/schemas/job'
+
+/** One job in a list of the day: where, what for, with what; the whole line leads to it. */
+defineProps<{ job: JobRow; number?: number; when?: string }>()
+</script>
+
+<template>
+  <div class="line pressable">
+    <strong v-if="number !== undefined" class="place figure">{{ number }}</strong>
+    <span v-else class="place small soft">{{ when }}</span>
+    <span class="min-w-0">
+      <NuxtLink :to="`/jobs/${job.id}`" class="row-link">{{ job.site || 'Unnamed site' }}</NuxtLink>
+      <span class="soft"> {{ job.purpose }}</span>
+      <span class="small soft block">{{ job.products.filter(Boolean).join('; then ') }}</span>
+    </span>
+    <StateMark class="small" :level="JOB_MARKS[job.state]" :words="job.state" />
+    <span class="carried"
+      ><UIcon
+        v-for="(method, i) in job.methods"
+        :key="i"
+        :name="METHOD_ICONS[method]"
+        class="size-[18px]"
+        :class="method === 'spread' ? 'dry' : 'wet'"
+      /><span class="sr-only">{{
+        job.methods.map((method) => (method === 'spread' ? 'dry' : 'wet')).join(', then ')
+      }}</span></span
+    >
+  </div>
+</template>
+
+<style scoped>
+.line {
+  display: grid;
+  grid-template-columns: 64px minmax(0, 1fr) auto auto;
+  gap: 4px 14px;
+  padding: 9px 0;
+  align-items: center;
+}
+.carried {
+  display: flex;
+  gap: 3px;
+  min-width: 40px;
+  justify-content: end;
+}
+@media (max-width: 640px) {
+  .line {
+    grid-template-columns: minmax(0, 1fr) auto;
+    min-height: 60px;
+  }
+  .line:has(> strong) {
+    grid-template-columns: 26px minmax(0, 1fr) auto;
+  }
+  span.place {
+    grid-column: 1 / -1;
+    margin-bottom: -4px;
+  }
+  .carried {
+    display: none;
+  }
+}
+</style>
