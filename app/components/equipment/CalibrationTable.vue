@@ -14,7 +14,6 @@ const crew = useCrewStore()
 const shown = useShown()
 const columns = [
   { key: 'day', head: 'Day' },
-  { key: 'age', head: 'Age', from: 'laptop' },
   { key: 'with', head: 'With', from: 'laptop' },
   { key: 'gives', head: 'One pass gives', numeric: true },
   { key: 'speed', head: 'Speed', numeric: true, from: 'laptop' },
@@ -69,9 +68,12 @@ const rows = computed(() =>
       :key-of="({ id }) => id"
       :to="({ id }) => `/equipment/${equipmentId}/calibrations/${id}`"
     >
-      <template #day="{ row }">{{ dayText(row.on) }}</template>
+      <template #day="{ row }"
+        >{{ dayText(row.on)
+        }}<span class="small block font-normal"
+          ><StateMark :level="row.fresh ? 'good' : 'warn'" :words="row.age" /></span
+      ></template>
       <template #under="{ row }">{{ row.with }}</template>
-      <template #age="{ row }"><StateMark :level="row.fresh ? 'good' : 'warn'" :words="row.age" /></template>
       <template #with="{ row }"
         >{{ row.with }}<span class="soft small block">{{ row.how }}</span></template
       >

@@ -17,38 +17,38 @@ const MARKS = {
 </script>
 
 <template>
-  <span class="mark" :class="level"><UIcon :name="MARKS[level]" class="shape" />{{ words }}</span>
+  <span class="mark" :data-level="level"><UIcon :name="MARKS[level]" class="shape" />{{ words }}</span>
 </template>
 
 <style scoped>
 .mark {
   display: inline-flex;
   gap: 6px;
-  align-items: baseline;
+  align-items: start;
 }
 .shape {
   flex: none;
   width: 1.05em;
   height: 1.05em;
-  align-self: center;
+  margin-top: 0.16em;
 }
-.stop {
+[data-level='stop'] {
   color: var(--stop);
   font-weight: 600;
 }
-.warn {
+[data-level='warn'] {
   color: var(--warn);
   font-weight: 600;
 }
-.good {
+[data-level='good'] {
   color: var(--good);
 }
-.running {
+[data-level='running'] {
   color: var(--action);
   font-weight: 600;
 }
-.open,
-.off {
+[data-level='open'],
+[data-level='off'] {
   color: var(--soft);
 }
 </style>

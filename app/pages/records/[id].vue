@@ -40,6 +40,8 @@ useWorkingPages(
 /** A job that was weighed or measured back is a calibration of its machine. */
 const job = shallowRef<Job>()
 if (stored.value) job.value = await $fetch<Job>(crewUrl(`/jobs/${stored.value.jobId}`)).catch(() => undefined)
+/** The next application of the visit that is not done yet, counted from one; 0 when there is none. */
+const nextUp = computed(() => (job.value?.applications.findIndex(({ state }) => state !== 'done') ?? -1) + 1)
 const calibration = computed(() => {
   const application = job.value?.applications.find((one) => one.id === stored.value?.applicationId)
   const { used, finishedAt, details } = record.value ?? {}
@@ -85,6 +87,13 @@ useScreenCommands(() => [
     <div class="no-print mb-4 flex flex-wrap gap-3">
       <UButton label="All records" to="/records" />
       <UButton v-if="stored" label="The job" :to="`/jobs/${stored.jobId}`" />
+      <UButton
+        v-if="stored && nextUp > 0"
+        color="primary"
+        variant="solid"
+        :label="`On to application ${nextUp}`"
+        :to="`/jobs/${stored.jobId}?a=${nextUp}`"
+      />
       <UButton
         v-if="calibration"
         label="Keep as a calibration"
