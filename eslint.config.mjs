@@ -60,7 +60,9 @@ export default withNuxt(
       'no-restricted-syntax': [
         'error',
         {
-          selector: `CallExpression[callee.name=/^(h|createElement)$/][arguments.0.value=/^(${HAND_MADE.join('|')})$/]`,
+          selector:
+            'CallExpression[callee.name=/^(h|createElement)$/]' +
+            `[arguments.0.value=/^(${HAND_MADE.join('|')})$/]`,
           message: LIBRARY,
         },
       ],

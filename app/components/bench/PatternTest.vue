@@ -41,7 +41,7 @@ const travels = [
     <li>
       <h3>Load, set and walk over them at your pace, always the same way</h3>
       <div class="fields">
-        <FormText path="document.product" label="Product" :text="trial.product" />
+        <FormText class="wide" path="document.product" label="Product" :text="trial.product" />
         <FormText path="document.setting" label="Setting" :text="trial.setting" />
         <FormText path="document.passes" label="Passes over the trays" :text="trial.passes" placeholder="3" />
       </div>

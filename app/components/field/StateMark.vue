@@ -24,13 +24,14 @@ const MARKS = {
 .mark {
   display: inline-flex;
   gap: 6px;
-  align-items: start;
+  align-items: baseline;
 }
 .shape {
   flex: none;
   width: 1.05em;
   height: 1.05em;
-  margin-top: 0.16em;
+  position: relative;
+  top: 0.15em;
 }
 [data-level='stop'] {
   color: var(--stop);

@@ -67,7 +67,7 @@ useScreenCommands(() => [{ id: 'log', label: 'Put it on record', key: 'ctrl+ente
       One mix for several sites: what was in the tank here stands below. What is left drives on, and only what
       was used is booked to this site.
     </p>
-    <div class="fields">
+    <div class="fields items-end">
       <QuantityField
         path="left"
         :label="
@@ -133,11 +133,11 @@ useScreenCommands(() => [{ id: 'log', label: 'Put it on record', key: 'ctrl+ente
       />
     </div>
     <OutcomeVerdicts v-if="read.outcomes.length > 0" :outcomes="read.outcomes" :frozen="record.frozen" />
-    <div class="fields">
+    <div class="fields items-end">
       <TextField
         v-for="[name, label] in DETAILS"
         :key="name"
-        :class="{ wide: name === 'remarks' }"
+        class="wide"
         :label="label"
         :text="details[name] ?? ''"
         :maxlength="2000"

@@ -132,7 +132,9 @@ const exportUrl = (format: 'csv' | 'json') =>
       <template #products="{ row }"
         >{{ row.products }}<span v-if="row.target" class="soft small ml-2">{{ row.target }}</span></template
       >
-      <template #by="{ row }">{{ row.by }}</template>
+      <template #by="{ row }"
+        ><span class="whitespace-nowrap">{{ row.by }}</span></template
+      >
       <template #lawn="{ row }"><FigureText :shown="shown.size(row.sizeM2)" /></template>
       <template #verdict="{ row }"
         ><StateMark :level="MARKS[row.verdict]" :words="VERDICTS[row.verdict]"

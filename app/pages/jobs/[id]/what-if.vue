@@ -141,7 +141,7 @@ useScreenCommands(() => [
           <template #a="{ row }"><FigureText :shown="told(row.a, row.kind)" /></template>
           <template #b="{ row }"
             ><span :class="{ 'font-semibold': row.differs }"
-              ><UIcon v-if="row.differs" name="i-lucide-diff" class="me-1 align-[-2px]" /><FigureText
+              ><UIcon v-if="row.differs" name="i-lucide-diamond" class="me-1 align-[-2px]" /><FigureText
                 :shown="told(row.b, row.kind)"
                 :page="row.b === undefined ? undefined : row.page"
                 :label="`${row.label}, variant`" /></span
