@@ -18,6 +18,7 @@ import { openWorkingBook } from '../working/working'
 import { isReady, workOutApplication } from './workOutJob'
 import { blankApplication } from '../draft/blankApplication'
 import { chainOf, linkAt, opensOn } from './chain'
+import { nextField } from './nextField'
 import type { ApplicationDraft, ProductDraft } from '../draft/applicationDraft'
 
 const TODAY = '2026-05-06'
@@ -259,4 +260,17 @@ test('a sheet opens on the first link that lacks something, else on its loads', 
     Array.from({ length: 3 }, () => 'calibrate'),
   )
   expect(linkAt('plannedFor')).toBeUndefined()
+})
+
+test('which machine is asked before its course, once, and only where one could be named', () => {
+  const missing = (path: string) => [{ path, kind: 'missing' as const, message: '' }]
+  const course = missing('spread.calibration.length')
+  const unnamed = { ...dry(), spread: { ...dry().spread, equipment: '' } }
+  expect(nextField(course, unnamed, 'some', 'lawns.0.name')).toBe('spread.equipment')
+  expect(nextField(course, unnamed, 'some', 'spread.equipment')).toBe('spread.calibration.length')
+  expect(nextField(course, unnamed, 'none', undefined)).toBe('spread.calibration.length')
+  const named = { ...unnamed, spread: { ...unnamed.spread, equipment: 'Push' } }
+  expect(nextField(course, named, 'some', undefined)).toBe('spread.calibration.length')
+  expect(nextField(missing('products.0.rate'), unnamed, 'some', undefined)).toBe('products.0.rate')
+  expect(nextField([], unnamed, 'some', undefined)).toBeUndefined()
 })

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { CHAIN, chainOf, opensOn, type ChainLink, type JobState, type LinkName } from '#core/job/chain'
-import { heldBy } from '#core/job/heldBy'
+import { nextField } from '#core/job/nextField'
 import type { FrozenPlan } from '#core/run/runEvent'
 import type { JobApplication } from '#shared/schemas/job'
 import type { SaveState } from '~/composables/form/useDraft'
@@ -29,7 +29,6 @@ const emit = defineEmits<{
 }>()
 
 const application = computed(() => props.draft.applications[props.index] ?? props.draft.applications[0]!)
-const own = computed(() => props.states[props.index] ?? 'planned')
 const person = useSelfStore()
 const locked = computed(() => props.state === 'running' || props.state === 'done' || !person.may('work'))
 const library = useLibraryStore()
@@ -52,8 +51,18 @@ const context = provideSheet({
     open.value = link
   },
 })
-const { sheet, visit, day, go, opened } = context
+const { sheet, day, go, opened } = context
 const phone = usePhone()
+const { own, pressed, holds, logPlace, mainAction } = useSheetAction({
+  sheet: context,
+  jobId: props.id,
+  applicationId: () => application.value.id,
+  index: () => props.index,
+  state: () => props.state,
+  states: () => props.states,
+  plan: () => emit('plan'),
+  run: () => emit('run'),
+})
 const chain = computed(() =>
   chainOf(
     sheet.value,
@@ -65,19 +74,6 @@ const chain = computed(() =>
     day.value,
   ),
 )
-/** What was pressed while something was in the way; said there until it is put right. */
-const pressed = ref<'Not planned yet' | 'Not started yet'>()
-const holds = computed(() =>
-  pressed.value === 'Not planned yet'
-    ? heldBy(visit.value)
-    : heldBy(visit.value).filter(({ index }) => index === props.index),
-)
-function actUnlessHeld(what: 'Not planned yet' | 'Not started yet', act: () => void) {
-  pressed.value = what
-  if (holds.value.length > 0) return
-  pressed.value = undefined
-  act()
-}
 const { repeatJob } = useNewJob()
 
 async function takeSite(siteId: string, site: string) {
@@ -105,10 +101,9 @@ onMounted(() => {
 })
 
 /** Whether a machine could be named that stands in the library. */
-const hasMachines = computed(() => {
-  const { method, [method]: carried } = application.value.document
-  const kind = method === 'spread' ? 'spreader' : 'sprayer'
-  return carried.equipment === '' && library.equipment.some(({ document }) => document.kind === kind)
+const machines = computed(() => {
+  const kind = application.value.document.method === 'spread' ? 'spreader' : 'sprayer'
+  return library.equipment.some(({ document }) => document.kind === kind) ? 'some' : 'none'
 })
 /** Enter settles a field and goes on to the next one that is missing. */
 async function nextMissing(event: KeyboardEvent) {
@@ -122,28 +117,16 @@ async function nextMissing(event: KeyboardEvent) {
   event.preventDefault()
   event.target.blur()
   await nextTick()
-  const missing = sheet.value.problems[0]
-  // Which machine comes before the readings of its course: a calibrated one needs none.
-  const machine = `${application.value.document.method}.equipment`
-  if (missing?.path.includes('.calibration.') && hasMachines.value && event.target.dataset.path !== machine)
-    return go(machine)
-  if (missing) return go(missing.path)
+  const path = nextField(
+    sheet.value.problems,
+    application.value.document,
+    machines.value,
+    event.target.dataset.path,
+  )
+  if (path !== undefined) return go(path)
   document.querySelector<HTMLElement>('[data-main-action]')?.focus()
 }
 
-const logPlace = computed(() =>
-  own.value === 'done' ? `/records/${application.value.id}` : `/jobs/${props.id}/log?a=${props.index + 1}`,
-)
-const mainAction = computed(() => {
-  if (own.value === 'running') return { label: 'Log the outcome', act: () => navigateTo(logPlace.value) }
-  if (own.value === 'done') return { label: 'See the record', act: () => navigateTo(logPlace.value) }
-  if (props.state === 'draft' || props.state === 'cancelled')
-    return { label: 'Plan this job', act: () => actUnlessHeld('Not planned yet', () => emit('plan')) }
-  return {
-    label: props.states.length > 1 ? `Start application ${props.index + 1}` : 'Start run',
-    act: () => actUnlessHeld('Not started yet', () => emit('run')),
-  }
-})
 const goFirst = () => sheet.value.problems[0] && go(sheet.value.problems[0].path)
 /** The open link; it stands in the address once it was chosen, so that a view can be kept and sent. */
 const route = useRoute()
