@@ -1,3 +1,4 @@
+import { onePartEach } from './scripts/setup/onePartEach.mjs'
 import { buildThreads } from './scripts/setup/threads.mjs'
 import { version } from './package.json'
 
@@ -25,6 +26,7 @@ export default defineNuxtConfig({
   ui: { fonts: false },
   runtimeConfig: {
     version,
+    public: { version },
     session: {
       name: 'hectarum-session',
       password: '',
@@ -35,7 +37,13 @@ export default defineNuxtConfig({
   },
   // Who is signed in is asked for by our own route: the library's would fetch at every start.
   auth: { loadStrategy: 'none' },
-  experimental: { appManifest: false },
+  experimental: {
+    appManifest: false,
+    // Told and offered by our own plugin.
+    emitRouteChunkError: 'manual',
+    // A page is fetched when somebody reaches for its link, not because the link can be seen.
+    defaults: { nuxtLink: { prefetchOn: { visibility: false, interaction: true } } },
+  },
   compatibilityDate: '2026-11-01',
   nitro: {
     preset: 'node-server',
@@ -45,7 +53,7 @@ export default defineNuxtConfig({
       compiled: (nitro) => buildThreads(nitro.options.output.serverDir),
     },
   },
-  vite: { worker: { format: 'es' } },
+  vite: { worker: { format: 'es' }, plugins: [onePartEach()] },
   typescript: {
     strict: true,
     tsConfig: {

@@ -34,7 +34,7 @@ export async function manyRows(databaseUrl: string, serverUrl: string) {
   const sample = await openCrew(serverUrl)
   const route = (path: string) =>
     fetch(`${serverUrl}/api/organizations/${MANY_ORGANIZATION}/${path}`).then((answer) => answer.text())
-  const filter = { q: '', verdict: '', siteId: '', since: '', before: '', sort: 'newest' } as const
+  const filter = { q: '', verdict: '', siteId: '', since: '', before: '', sort: 'newest', ids: [] } as const
   const [deep] = (
     await raw.query(
       `SELECT finished_at, id FROM records WHERE organization_id = ${O} ORDER BY finished_at DESC, id ` +

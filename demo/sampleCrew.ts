@@ -266,6 +266,7 @@ function pastJob(site: SampleSite, entry: ProgramEntry, day: string, draw: () =>
     site: site.name,
     siteId: site.id,
     purpose: entry.purpose,
+    givenTo: '',
     plannedFor: day,
     state: 'planned',
     applications: [
@@ -333,6 +334,7 @@ function visitJob(site: SampleSite, visit: (typeof VISITS)[number]): SampleJob {
     site: site.name,
     siteId: site.id,
     purpose: visit.purpose,
+    givenTo: visit.givenTo ?? '',
     plannedFor: visit.day,
     state: visit.state,
     applications: visit.applications.map((wanted, i) => ({

@@ -277,6 +277,7 @@ export interface PlannedVisit {
   readonly purpose: string
   readonly day: string
   readonly state: 'draft' | 'planned'
+  readonly givenTo?: string
   readonly startedAt?: string
   readonly applications: readonly (Pick<ProgramEntry, 'areas' | 'products' | 'equipment'> & {
     readonly rates?: Readonly<Record<string, string>>
@@ -291,6 +292,7 @@ export const VISITS: readonly PlannedVisit[] = [
     purpose: 'Spring feed, front strips',
     day: '2026-05-06',
     state: 'planned',
+    givenTo: 'T. Arkwright',
     applications: [{ areas: ['Front strips 1-3', 'Front strips 4-6'], products: [[SLOW]], equipment: PUSH }],
   },
   {
@@ -298,6 +300,7 @@ export const VISITS: readonly PlannedVisit[] = [
     purpose: 'Growth regulator with iron',
     day: '2026-05-06',
     state: 'planned',
+    givenTo: 'J. Lindqvist',
     startedAt: '2026-05-06T11:05:00.000Z',
     applications: [{ products: [['Trinexapac-ethyl 11.3 %'], [IRON], [STICKER]], equipment: TOW }],
   },
@@ -313,6 +316,7 @@ export const VISITS: readonly PlannedVisit[] = [
     purpose: 'Iron on the green',
     day: '2026-05-07',
     state: 'planned',
+    givenTo: 'J. Lindqvist',
     applications: [{ areas: ['Shared green'], products: [[IRON], [STICKER]], equipment: TOW, shared: 'day' }],
   },
   {
@@ -320,6 +324,7 @@ export const VISITS: readonly PlannedVisit[] = [
     purpose: 'Iron on the front lawn',
     day: '2026-05-07',
     state: 'planned',
+    givenTo: 'J. Lindqvist',
     applications: [{ areas: ['Front lawn'], products: [[IRON], [STICKER]], equipment: TOW, shared: 'day' }],
   },
   {
@@ -327,6 +332,7 @@ export const VISITS: readonly PlannedVisit[] = [
     purpose: 'Light feed on the slopes',
     day: '2026-05-08',
     state: 'planned',
+    givenTo: 'T. Arkwright',
     applications: [{ areas: ['East slope'], products: [[SLOW, 1]], equipment: PUSH }],
   },
   {

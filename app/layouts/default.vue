@@ -1,10 +1,9 @@
 <script setup lang="ts">
-import PlaceNav from '~/components/shell/PlaceNav.vue'
-import ThumbBar from '~/components/shell/ThumbBar.vue'
-
 /** The shell: places on the left, the screen in hand, and what can be reached from anywhere. */
 const crew = useCrewStore()
 const phone = usePhone()
+const placeNav = defineAsyncComponent(() => import('~/components/shell/PlaceNav.vue'))
+const thumbBar = defineAsyncComponent(() => import('~/components/shell/ThumbBar.vue'))
 const open = reactive({ palette: false, keys: false, newCrew: false })
 const commands = useCommands({
   palette: () => {
@@ -20,13 +19,22 @@ const commands = useCommands({
 useCommandKeys(commands)
 const own = useSelfStore()
 await Promise.all([crew.load(), own.load()])
+// Fetched when it is first asked for; from then on it may slide in and out.
+const working = useWorkingStore()
+const workingSeen = ref(false)
+watch(
+  () => working.open,
+  () => {
+    workingSeen.value = true
+  },
+)
 const printing = computed(() => useRoute().meta.bare === true)
 </script>
 
 <template>
   <div class="shell" :class="{ bare: printing }">
     <component
-      :is="phone ? ThumbBar : PlaceNav"
+      :is="phone ? thumbBar : placeNav"
       v-if="!printing"
       class="no-print"
       @find="open.palette = true"
@@ -43,7 +51,7 @@ const printing = computed(() => useRoute().meta.bare === true)
       <slot v-else />
     </div>
     <NoticeBar />
-    <WorkingDrawer />
+    <LazyWorkingDrawer v-if="workingSeen" />
     <LazyFindPalette v-if="open.palette" v-model:open="open.palette" :commands="commands" />
     <LazyKeyHelp v-if="open.keys" v-model:open="open.keys" :commands="commands" />
     <LazyNewCrew v-if="open.newCrew" v-model:open="open.newCrew" />

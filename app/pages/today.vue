@@ -11,6 +11,7 @@ const today = shallowRef<Today>()
 const { problem, read } = useReading(async () => {
   today.value = await $fetch<Today>(crewUrl('/today'))
 })
+const { whose, choices, own } = useWhose(() => [...(today.value?.jobs ?? []), ...(today.value?.ahead ?? [])])
 const begin = useNewRow()
 const { startJob } = useNewJob()
 const dayWords = computed(() =>
@@ -70,6 +71,15 @@ const young = computed(() => counts.value !== undefined && counts.value.jobs ===
     <header class="rule-b head">
       <h1>{{ dayWords }}</h1>
       <p class="soft">{{ clock }} · {{ crew.organization?.name }}</p>
+      <ChoiceField
+        v-if="choices.length > 1"
+        bare
+        label="Whose jobs"
+        class="ms-auto w-44"
+        :value="whose"
+        :choices="choices"
+        @change="whose = $event"
+      />
     </header>
     <section v-if="young" class="px-6 py-5" aria-labelledby="first-title">
       <h2 id="first-title">From nothing to the first record</h2>
@@ -91,7 +101,7 @@ const young = computed(() => counts.value !== undefined && counts.value.jobs ===
     <div v-else class="columns">
       <div class="space-y-6">
         <TodayRunning :running="today.running" />
-        <TodayJobs :jobs="today.jobs" :ahead="today.ahead" :day="today.day" />
+        <TodayJobs :jobs="own(today.jobs)" :ahead="own(today.ahead)" :day="today.day" />
         <TodayDue :due="today.due" />
       </div>
       <TodayCare :today="today" />

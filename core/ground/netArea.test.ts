@@ -86,7 +86,7 @@ test('a sketch keeps to its box and to one scale', () => {
         parts: measure(`+rectangle ${a}x${b} m`).parts,
         places: new Map(),
       }))
-      const { shapes, height, scale } = sketchLayout(siteLayout(lawns), 365, 185)
+      const { shapes, height, scale } = sketchLayout(siteLayout(lawns), { width: 365, height: 185 })
       expect(shapes).toHaveLength(boxes.length)
       const widths = shapes.map(({ points }) => {
         const corners = points.split(' ').map((point) => point.split(',').map(Number))

@@ -14,21 +14,25 @@ export interface SketchLayout {
 const EDGE = 8
 const LABEL = 16
 
-/**
- * A plan scaled into a box, its names below the ground they name.
- * @param width box width
- * @param height box height, in drawing units
- */
+/** The box a plan is drawn into, in drawing units. */
+interface SketchBox {
+  readonly width: number
+  readonly height: number
+  /** Left free around it, and below it for the names; a thumbnail has no names. */
+  readonly edge?: number
+  readonly label?: number
+}
+
+/** A plan scaled into a box, its names below the ground they name. */
 export function sketchLayout(
   { shapes, labels, bounds }: SiteLayout,
-  width: number,
-  height: number,
+  { width, height, edge = EDGE, label = LABEL }: SketchBox,
 ): SketchLayout {
   if (!bounds) return { shapes: [], labels: [], scale: 0, height: 0 }
   const [wide, high] = [bounds.maxX - bounds.minX, bounds.maxY - bounds.minY]
-  const scale = Math.min((width - 2 * EDGE) / wide, (height - LABEL - 2 * EDGE) / high)
+  const scale = Math.min((width - 2 * edge) / wide, (height - label - 2 * edge) / high)
   const left = (width - wide * scale) / 2
-  const at = ([x, y]: Point): Point => [left + (x - bounds.minX) * scale, EDGE + (bounds.maxY - y) * scale]
+  const at = ([x, y]: Point): Point => [left + (x - bounds.minX) * scale, edge + (bounds.maxY - y) * scale]
   const lowest = (lawnId: string) =>
     Math.max(
       ...shapes
@@ -51,9 +55,9 @@ export function sketchLayout(
     labels: labels.map(({ lawnId, name, at: point }) => ({
       text: name,
       x: at(point)[0],
-      y: lowest(lawnId) + LABEL - 3,
+      y: lowest(lawnId) + label - 3,
     })),
     scale,
-    height: Math.min(height, high * scale + LABEL + 2 * EDGE),
+    height: Math.min(height, high * scale + label + 2 * edge),
   }
 }

@@ -1,6 +1,8 @@
 import { rateUnitParts } from '../quantity/rateUnit'
 import { formatFigure, formatSteps } from '../quantity/format'
+import { fieldReader } from '../quantity/fieldReader'
 import type { LabelledProduct } from './label'
+import type { RateLine } from './productDocument'
 
 /** Where the label's range and today's rate lie on a scale from 0 to 1. */
 export interface LabelScale {
@@ -42,4 +44,15 @@ export function labelScale({ rate, basis, limits }: LabelledProduct): LabelScale
     highText: formatSteps(high.value),
     unit: high.unit,
   }
+}
+
+/** The scale of a label's line, its usual rate standing for today's; undefined where it prints no range. */
+export function lineScale({ id, basis, rate, low, high, most }: RateLine): LabelScale | undefined {
+  const fields = fieldReader()
+  const read = (entered: RateLine['rate']) => fields.optional('', entered, 'rate', 'Rate', 'above-zero')
+  const usual = read(rate) ?? read(low)
+  const top = read(high) ?? read(most)
+  if (!usual || !top) return undefined
+  const least = read(low)
+  return labelScale({ id, basis, rate: usual, limits: { high: top, ...(least && { low: least }) } })
 }

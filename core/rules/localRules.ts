@@ -1,5 +1,6 @@
 import { dayText } from '../calendar/dayText'
 import { withinYearly } from '../calendar/dayOfYear'
+import { yearDayText } from '../calendar/yearDay'
 import { daysAfter } from '../calendar/daysBetween'
 import { NUTRIENT_NAMES } from '../label/label'
 import { nutrientsOn } from '../plan/areaNutrients'
@@ -48,7 +49,8 @@ function afterIt({ kind, from, to }: LocalRule, day: string): readonly Remedy[] 
   return [{ label: `Plan it for ${dayText(next)}`, path: 'plannedFor', value: next }]
 }
 
-const daysOf = ({ from, to }: LocalRule) => (from === '' || to === '' ? '' : `, ${from} to ${to}`)
+const daysOf = ({ from, to }: LocalRule) =>
+  from === '' || to === '' ? '' : `, ${yearDayText(from)} to ${yearDayText(to)}`
 
 /** What the rule's limit comes to, with its words as they were written; undefined where it can't be read. */
 function limitOf({

@@ -54,6 +54,7 @@ export class JobModel extends Model<InferAttributes<JobModel>, InferCreationAttr
   declare id: string
   declare site: string
   declare purpose: string
+  declare givenTo: string
   declare siteId: string | null
   declare plannedFor: string | null
   declare drive: number | null
@@ -164,6 +165,7 @@ export function defineModels(sequelize: Sequelize): Models {
       site: text(),
       siteId: DataTypes.UUID,
       purpose: text(),
+      givenTo: text(),
       plannedFor: DataTypes.DATEONLY,
       drive: DataTypes.INTEGER,
       state: text(),

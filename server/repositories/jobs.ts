@@ -7,7 +7,7 @@ import { noteHistory } from './history'
 import { prefixSearch, type PageWanted, type Scope } from './scope'
 
 /** The columns of a job that a person changes. */
-export type JobFields = Pick<Job, 'site' | 'siteId' | 'purpose' | 'plannedFor' | 'state'>
+export type JobFields = Pick<Job, 'site' | 'siteId' | 'purpose' | 'givenTo' | 'plannedFor' | 'state'>
 export interface ApplicationFields {
   readonly id: string
   readonly document: ApplicationDraft
@@ -28,6 +28,8 @@ export interface JobsRepository {
   readonly plannedOnSite: (siteId: string, from: string, to: string) => Promise<readonly Job[]>
   readonly setDrive: (ids: readonly string[]) => Promise<void>
   readonly count: () => Promise<number>
+  /** Who had jobs given to them or carried them out, the latest first. */
+  readonly names: () => Promise<readonly string[]>
   /** With `lock`, the row is held until the transaction ends. */
   readonly find: (id: string, lock?: 'lock') => Promise<Job | undefined>
   readonly jobOf: (applicationId: string) => Promise<string | undefined>
@@ -166,7 +168,7 @@ export function jobsRepository(scope: Scope): JobsRepository {
     page: async ({ words, states, siteId }, { limit, after }) => {
       const search = prefixSearch(words)
       const rows = await sequelize.query<RawJobRow>(
-        `SELECT id, site, site_id, purpose, planned_for::text, state, updated_at FROM jobs
+        `SELECT id, site, site_id, purpose, given_to, planned_for::text, state, updated_at FROM jobs
          WHERE organization_id = :organizationId AND deleted_at IS NULL
          ${search ? `AND search @@ to_tsquery('simple', :search)` : ''}
            ${states.length > 0 ? 'AND state IN (:states)' : ''} ${siteId ? 'AND site_id = :siteId' : ''}
@@ -187,9 +189,10 @@ export function jobsRepository(scope: Scope): JobsRepository {
         },
       )
       return withProducts(
-        rows.map(({ site_id, planned_for, updated_at, ...row }) => ({
+        rows.map(({ site_id, given_to, planned_for, updated_at, ...row }) => ({
           ...row,
           siteId: site_id,
+          givenTo: given_to,
           plannedFor: planned_for ?? '',
           updatedAt: updated_at.toISOString(),
         })),
@@ -210,6 +213,19 @@ export function jobsRepository(scope: Scope): JobsRepository {
       return withProducts(rows.map(jobRow))
     },
     count: () => jobs.count({ where: { organizationId, deletedAt: null }, ...options }),
+    names: async () => {
+      const rows = await sequelize.query<{ name: string }>(
+        `SELECT name FROM (
+           SELECT given_to AS name, max(updated_at) AS at FROM jobs
+             WHERE organization_id = :organizationId AND given_to <> '' GROUP BY given_to
+           UNION ALL
+           SELECT done_by, max(finished_at) FROM records
+             WHERE organization_id = :organizationId AND done_by <> '' GROUP BY done_by
+         ) named GROUP BY name ORDER BY max(at) DESC LIMIT 40`,
+        { type: QueryTypes.SELECT, replacements: { organizationId }, ...options },
+      )
+      return rows.map(({ name }) => name)
+    },
     ofDay: async (day) =>
       withApplications(
         await jobs.findAll({
@@ -281,6 +297,7 @@ interface RawJobRow {
   site: string
   site_id: string | null
   purpose: string
+  given_to: string
   planned_for: string | null
   state: JobState
   updated_at: Date
@@ -291,11 +308,21 @@ const columns = ({ plannedFor, ...fields }: JobFields) => ({
   plannedFor: plannedFor === '' ? null : plannedFor,
 })
 
-const jobRow = ({ id, site, siteId, purpose, plannedFor, state, updatedAt }: JobModel): JobRowFields => ({
+const jobRow = ({
   id,
   site,
   siteId,
   purpose,
+  givenTo,
+  plannedFor,
+  state,
+  updatedAt,
+}: JobModel): JobRowFields => ({
+  id,
+  site,
+  siteId,
+  purpose,
+  givenTo,
   plannedFor: plannedFor ?? '',
   state,
   updatedAt: updatedAt.toISOString(),

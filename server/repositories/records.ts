@@ -5,23 +5,33 @@ import type { ReentryRow } from '#shared/schemas/today'
 import type { RecordModel } from '../database/models'
 import { prefixSearch, type PageWanted, type Scope } from './scope'
 
-export interface RecordFields extends RecordRow {
+export interface RecordFields extends Omit<RecordRow, 'deviations'> {
   readonly document: RunRecord
   readonly reentryUntil: string | null
 }
 /** Instants between which a record was finished; blank is open. */
-export interface RecordFilter extends Omit<RecordQuery, 'from' | 'to'> {
+export interface RecordFilter extends Omit<RecordQuery, 'from' | 'to' | 'ids'> {
+  /** Only these; none named: all. */
+  readonly ids: readonly string[]
   readonly since: string
   readonly before: string
 }
 
 export interface RecordsRepository {
   readonly page: (filter: RecordFilter, page: PageWanted) => Promise<readonly RecordRow[]>
+  /** The newest records of what was carried out with a machine. */
+  readonly ofEquipment: (
+    equipmentId: string,
+    limit: number,
+  ) => Promise<readonly (RecordRow & { readonly document: RunRecord })[]>
   readonly find: (id: string) => Promise<(RecordRow & { readonly document: RunRecord }) | undefined>
   readonly documents: (ids: readonly string[]) => Promise<ReadonlyMap<string, RunRecord>>
   readonly put: (record: RecordFields) => Promise<void>
   readonly reentryAfter: (instant: string) => Promise<readonly ReentryRow[]>
 }
+
+/** How far each product of a record was from plan. */
+const DEVIATIONS = `jsonb_path_query_array(document, '$.outcomes[*].deviation')`
 
 /** Each order with its column, its way, and how its place is told. */
 const SORTS = {
@@ -42,16 +52,17 @@ export function recordsRepository({
   options,
 }: Scope): RecordsRepository {
   return {
-    page: async ({ q, verdict, siteId, since, before, sort }, { limit, after }) => {
+    page: async ({ q, verdict, siteId, since, before, sort, ids }, { limit, after }) => {
       const { column, way, beyond, cast } = SORTS[sort]
       const search = prefixSearch(q)
       const rows = await sequelize.query<RawRecordRow>(
         `SELECT id, job_id, site, site_id, products, done_by, targets, finished_at, size_m2,
-          verdict FROM records
+          verdict, ${DEVIATIONS} AS deviations FROM records
          WHERE organization_id = :organizationId
          ${search ? `AND search @@ to_tsquery('simple', :search)` : ''}
            ${verdict ? 'AND verdict = :verdict' : ''} ${siteId ? 'AND site_id = :siteId' : ''}
          ${since ? 'AND finished_at >= :since' : ''} ${before ? 'AND finished_at < :before' : ''}
+         ${ids.length > 0 ? 'AND id IN (:ids)' : ''}
          ${after ? `AND (${column}, id) ${beyond} (CAST(:at AS ${cast}), CAST(:id AS uuid))` : ''}
          ORDER BY ${column} ${way}, id ${way} LIMIT :limit`,
         {
@@ -64,6 +75,7 @@ export function recordsRepository({
             siteId,
             since,
             before,
+            ids,
             at: after?.at ?? '',
             id: after?.id ?? '',
           },
@@ -79,6 +91,22 @@ export function recordsRepository({
         finishedAt: finished_at.toISOString(),
         sizeM2: size_m2,
       }))
+    },
+    ofEquipment: async (equipmentId, limit) => {
+      const found = await sequelize.query<{ id: string }>(
+        `SELECT r.id FROM records r JOIN applications a ON a.organization_id = r.organization_id AND
+           a.id = r.id
+         WHERE r.organization_id = :organizationId
+           AND a.document #>> ARRAY[a.document->>'method', 'source', 'id'] = :equipmentId
+         ORDER BY r.finished_at DESC LIMIT :limit`,
+        { type: QueryTypes.SELECT, replacements: { organizationId, equipmentId, limit }, ...options },
+      )
+      const rows = await records.findAll({
+        where: { organizationId, id: { [Op.in]: found.map(({ id }) => id) } },
+        order: [['finishedAt', 'DESC']],
+        ...options,
+      })
+      return rows.map((row) => ({ ...plain(row), document: row.document }))
     },
     find: async (id) => {
       const row = await records.findOne({ where: { organizationId, id }, ...options })
@@ -125,6 +153,7 @@ export function recordsRepository({
 }
 
 interface RawRecordRow {
+  deviations: number[]
   id: string
   job_id: string
   site: string
@@ -148,6 +177,7 @@ const plain = ({
   finishedAt,
   sizeM2,
   verdict,
+  document,
 }: RecordModel): RecordRow => ({
   id,
   jobId,
@@ -159,4 +189,5 @@ const plain = ({
   finishedAt: finishedAt.toISOString(),
   sizeM2,
   verdict,
+  deviations: document.outcomes.map(({ deviation }) => deviation),
 })

@@ -28,6 +28,10 @@ export interface LibraryRows {
 const idIn = (value: unknown): string | undefined =>
   typeof value === 'string' && v.is(v.pipe(v.string(), v.uuid()), value) ? value : undefined
 
+/** One id or several. */
+const idsIn = (value: unknown): readonly string[] =>
+  (Array.isArray(value) ? value : [value]).flatMap((one) => idIn(one) ?? [])
+
 /** What the library keeps, by its name in the address. */
 export const LIBRARY: Readonly<Record<LibraryKind, LibraryRows>> = {
   sites: {
@@ -45,7 +49,7 @@ export const LIBRARY: Readonly<Record<LibraryKind, LibraryRows>> = {
   areas: {
     schema: SaveAreaSchema,
     what: 'area',
-    list: ({ areas }, { siteId }) => areas.list({ siteId: idIn(siteId) ?? null }),
+    list: ({ areas }, { siteId }) => areas.list({ siteId: idsIn(siteId) }),
     find: ({ areas }, id) => areas.find(id),
     save: (repositories, id, body, today) =>
       repositories.transaction((inside) => saveArea(inside, id, v.parse(SaveAreaSchema, body), today)),

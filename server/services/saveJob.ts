@@ -35,12 +35,13 @@ export async function saveJob(
   input: SaveJob,
   of: PlanHouse,
 ): Promise<Job> {
-  const { version, applications, ...fields } = input
+  const { version, applications, ...sent } = input
   if (input.state === 'planned')
     await groundAhead(lawnsOf(applications), workDay(input.plannedFor, of.today), of.request)
   return notingRefusal(repositories, applications[0]?.id ?? id, () =>
     repositories.transaction(async (inside) => {
       const stored = await inside.jobs.find(id, 'lock')
+      const fields = { ...sent, givenTo: sent.givenTo ?? stored?.givenTo ?? '' }
       if (stored && sameJob(stored, input)) return stored
       if (stored?.state === 'running' || stored?.state === 'done')
         throw failure('locked', 'This job has been started: its plan is frozen.', stored)
@@ -116,7 +117,7 @@ function sameJob(
   { version: _, applications: sent, ...fields }: SaveJob,
 ): boolean {
   return (
-    sameContent({ ...job, ...fields }, job) &&
+    sameContent({ ...job, ...fields, givenTo: fields.givenTo ?? job.givenTo }, job) &&
     sameContent(
       applications.map(({ id, document }) => ({ id, document })),
       sent,

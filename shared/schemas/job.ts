@@ -17,6 +17,8 @@ export const SaveJobSchema = v.strictObject({
   /** The saved site, null for ground that is measured in the job alone. */
   siteId: v.nullable(Uuid),
   purpose: Line,
+  /** Whom it is given to, by name; absent: as it was. */
+  givenTo: v.optional(Line),
   plannedFor: v.union([v.literal(''), Day]),
   state: v.picklist(['draft', 'planned', 'cancelled']),
   /** In the order in which they are carried out. */
@@ -69,8 +71,9 @@ export interface JobApplication {
 }
 
 /** A job as it is stored. */
-export interface Job extends Omit<SaveJob, 'state' | 'applications'> {
+export interface Job extends Omit<SaveJob, 'state' | 'applications' | 'givenTo'> {
   readonly id: string
+  readonly givenTo: string
   readonly state: JobState
   readonly applications: readonly JobApplication[]
   readonly updatedAt: string
@@ -82,6 +85,8 @@ export interface JobRow {
   readonly site: string
   readonly siteId: string | null
   readonly purpose: string
+  /** Whom it is given to, by name; blank: nobody yet. */
+  readonly givenTo: string
   readonly plannedFor: string
   readonly state: JobState
   readonly updatedAt: string

@@ -1,7 +1,9 @@
 import * as v from 'valibot'
 import { DETAIL_NAMES, type RunEvent } from '#core/run/runEvent'
 import type { RunRecord } from '#core/run/foldRun'
-import { AMOUNT_UNITS, AREA_UNITS, MASS_UNITS, VOLUME_UNITS } from '#core/quantity/units'
+import type { Verdict } from '#core/run/verdict'
+import type { Quantity } from '#core/quantity/quantity'
+import { AMOUNT_UNITS, AREA_UNITS, MASS_UNITS, VOLUME_UNITS, type RateUnit } from '#core/quantity/units'
 import { BlankOrDay, Instant, Uuid } from './texts'
 import { NotNegative, Positive, quantityOf } from './quantity'
 
@@ -98,6 +100,20 @@ export const RecordQuerySchema = v.object({
   from: v.optional(BlankOrDay, ''),
   to: v.optional(BlankOrDay, ''),
   sort: v.optional(v.picklist(RECORD_SORTS), 'newest'),
+  /** Of these, only those named here; one or several. */
+  ids: v.optional(
+    v.pipe(
+      v.union([
+        v.array(Uuid),
+        v.pipe(
+          Uuid,
+          v.transform((id) => [id]),
+        ),
+      ]),
+      v.maxLength(200, 'must be 200 records at the most'),
+    ),
+    [],
+  ),
 })
 export type RecordQuery = v.InferOutput<typeof RecordQuerySchema>
 
@@ -113,6 +129,21 @@ export interface RecordRow {
   readonly finishedAt: string
   readonly sizeM2: number
   readonly verdict: (typeof RECORD_VERDICTS)[number]
+  /** Actual over planned, less one, of each product whose outcome is known. */
+  readonly deviations: readonly number[]
+}
+
+/** What one product of one record came to with a machine: how far from plan. */
+export interface MachineOutcome {
+  readonly recordId: string
+  readonly site: string
+  readonly finishedAt: string
+  readonly product: string
+  readonly plannedRate: Quantity<RateUnit>
+  readonly actualRate: Quantity<RateUnit>
+  /** Actual over planned, less one. */
+  readonly deviation: number
+  readonly verdict: Verdict
 }
 
 /** A page of records; `next` is where the following page starts, null on the last. */

@@ -44,6 +44,21 @@ describe('saving', () => {
     })
   })
 
+  test('a job is given to somebody, and stays so when a save says nothing of it', async () => {
+    const id = uuid()
+    await client.put(`/crew/jobs/${id}`, newJob({ givenTo: 'R. Field' }))
+    const typed = { ...newJob(), version: 1, purpose: 'typed on' }
+    expect((await client.put(`/crew/jobs/${id}`, typed)).body).toMatchObject({ givenTo: 'R. Field' })
+    expect((await client.get('/crew/jobs')).body).toMatchObject({
+      rows: expect.arrayContaining([expect.objectContaining({ id, givenTo: 'R. Field' })]),
+    })
+    expect((await client.get('/crew/names')).body).toEqual(['R. Field'])
+    expect((await other.get('/crew/names')).body).toEqual([])
+    expect((await client.put(`/crew/jobs/${id}`, { ...typed, version: 2, givenTo: '' })).body).toMatchObject({
+      givenTo: '',
+    })
+  })
+
   test('a retry succeeds, a stale write is told with the row that is there', async () => {
     const id = uuid()
     const first = newJob()

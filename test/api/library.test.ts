@@ -4,12 +4,14 @@ import { v7 as uuid } from 'uuid'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { lawnFromArea, noteFromLabel } from '../../core/draft/fromLibrary'
 import { CEMETERY_PICTURE } from '../../demo/sampleGround'
+import { SAMPLE_SITES } from '../../demo/sampleLinks'
 import { named } from '../../demo/typed'
 import type { Area, AreaSize, LedgerRow, SitePage } from '../../shared/schemas/ground'
 import type { Job, JobPage } from '../../shared/schemas/job'
 import type { OrganizationChoice, SaveOrganization } from '../../shared/schemas/organization'
+import type { Equipment } from '../../shared/schemas/equipment'
 import type { Stock } from '../../shared/schemas/product'
-import type { RecordPage, Run } from '../../shared/schemas/run'
+import type { MachineOutcome, RecordPage, Run } from '../../shared/schemas/run'
 import type { Found, Today } from '../../shared/schemas/today'
 import { clientOf, type Client } from '../support/client'
 import { aCalibration, anArea, aProduct, aSite, aSprayer, aSpreader, aTrial } from '../support/rows'
@@ -324,8 +326,33 @@ describe('the sample crew', () => {
     expect(
       figures.filter((figure) => (figure ?? '').replaceAll(/\D/g, '').replace(/^0+/, '').length > 9),
     ).toEqual([])
+    const [first, second] = whole
+    const chosen = (await (await file(`format=json&ids=${first?.id}&ids=${second?.id}`)).json()) as unknown[]
+    expect(chosen).toMatchObject([{ id: first?.id }, { id: second?.id }])
+    expect((await file('format=json&ids=x')).status).toBe(400)
     expect(await (await file('format=json&q=nothing-like-it')).json()).toEqual([])
     expect((await file('format=xml')).status).toBe(400)
+  })
+
+  test('a machine’s last outcomes stand against their plans, oldest first', async () => {
+    const machines = (await sample.get('/crew/library/equipment')).body as readonly Equipment[]
+    const tow = machines.find(({ name }) => name === '26 gal tow boom')
+    const outcomes = (await sample.get(`/crew/equipment/${tow?.id}/outcomes`))
+      .body as readonly MachineOutcome[]
+    expect(outcomes.length).toBeGreaterThan(5)
+    expect(outcomes.map(({ finishedAt }) => finishedAt)).toEqual(
+      outcomes.map(({ finishedAt }) => finishedAt).toSorted(),
+    )
+    for (const { plannedRate, actualRate, deviation } of outcomes)
+      expect(actualRate.value / plannedRate.value - 1).toBeCloseTo(deviation, 9)
+    expect((await sample.get(`/crew/equipment/${uuid()}/outcomes`)).status).toBe(404)
+  })
+
+  test('the areas of several sites come in one answer', async () => {
+    const sites = [SAMPLE_SITES.bowls, SAMPLE_SITES.school]
+    const found = (await sample.get(`/crew/library/areas?${sites.map((id) => `siteId=${id}`).join('&')}`))
+      .body as readonly Area[]
+    expect(new Set(found.map(({ siteId }) => siteId))).toEqual(new Set(sites))
   })
 
   test('the palette finds every kind of thing by the beginnings of its words', async () => {

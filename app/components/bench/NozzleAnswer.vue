@@ -108,7 +108,7 @@ const bars = computed(() => {
         check valve that drips spots the lawn at every stop: clean or change it.
       </p>
       <BoomReply :asked="read.asked" :fan="read.fan" :trial="trial" />
-      <BenchChart v-if="bars" :option="bars" label="Each nozzle against the mean, with the limits" />
+      <FigureChart v-if="bars" :option="bars" label="Each nozzle against the mean, with the limits" />
       <RowTable
         caption="Each nozzle"
         :rows="read.check.nozzles.map((nozzle, i) => ({ ...nozzle, number: i + 1 }))"

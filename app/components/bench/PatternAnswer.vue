@@ -158,12 +158,12 @@ const evenness = computed(() => {
         />
         on these lanes.
       </p>
-      <BenchChart
+      <FigureChart
         v-if="crossing"
         :option="crossing"
         label="Deposit across the throw, with its neighbours and their sum"
       />
-      <BenchChart
+      <FigureChart
         v-if="evenness"
         :option="evenness"
         label="CV against lane spacing for both ways of driving"

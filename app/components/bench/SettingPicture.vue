@@ -69,7 +69,7 @@ const option = computed(() => {
 </script>
 
 <template>
-  <BenchChart
+  <FigureChart
     v-if="option"
     :option="option"
     label="Flow against setting, with the tested points and their band"

@@ -12,7 +12,9 @@ const props = defineProps<{
   unready: readonly Job[]
   stopped: ReadonlyMap<string, readonly string[]>
 }>()
-const emit = defineEmits<{ move: [index: number, way: -1 | 1] }>()
+const emit = defineEmits<{ move: [from: number, to: number] }>()
+const list = useTemplateRef('list')
+useDragOrder(list, (from, to) => emit('move', from, to))
 const stopsOf = (jobId: string) =>
   props.mixes.flatMap(({ stops, unit }) =>
     stops.filter((stop) => stop.jobId === jobId).map((stop) => ({ stop, unit })),
@@ -30,9 +32,9 @@ const words = ({ arrives, takes, makes }: MixStop, unit: string) =>
 <template>
   <section aria-labelledby="stops-title">
     <h2 id="stops-title">Stops, in driving order</h2>
-    <ol>
+    <ol ref="list">
       <li v-for="(job, i) in jobs" :key="job.id" class="rule-b stop">
-        <strong class="figure">{{ i + 1 }}</strong>
+        <strong class="figure flex items-center gap-1"><DragGrip v-if="jobs.length > 1" />{{ i + 1 }}</strong>
         <div class="min-w-0">
           <p>
             <NuxtLink :to="`/jobs/${job.id}`" class="way-out">{{ job.site || 'Unnamed site' }}</NuxtLink>
@@ -54,10 +56,10 @@ const words = ({ arrives, takes, makes }: MixStop, unit: string) =>
         </div>
         <StateMark class="small" :level="JOB_MARKS[job.state]" :words="job.state" />
         <span class="no-print small flex gap-3 moves">
-          <UButton variant="link" size="sm" :disabled="i === 0" @click="emit('move', i, -1)">
+          <UButton variant="link" size="sm" :disabled="i === 0" @click="emit('move', i, i - 1)">
             Earlier<span class="sr-only">, {{ job.site }}</span>
           </UButton>
-          <UButton variant="link" size="sm" :disabled="i === jobs.length - 1" @click="emit('move', i, 1)">
+          <UButton variant="link" size="sm" :disabled="i === jobs.length - 1" @click="emit('move', i, i + 1)">
             Later<span class="sr-only">, {{ job.site }}</span>
           </UButton>
         </span>
@@ -85,7 +87,7 @@ const words = ({ arrives, takes, makes }: MixStop, unit: string) =>
 <style scoped>
 .stop {
   display: grid;
-  grid-template-columns: 26px minmax(0, 1fr) auto auto;
+  grid-template-columns: auto minmax(0, 1fr) auto auto;
   gap: 4px 14px;
   padding: 8px 0;
   align-items: baseline;
@@ -99,7 +101,7 @@ const words = ({ arrives, takes, makes }: MixStop, unit: string) =>
 }
 @media (max-width: 760px) {
   .stop {
-    grid-template-columns: 26px minmax(0, 1fr) auto;
+    grid-template-columns: auto minmax(0, 1fr) auto;
   }
   .moves {
     grid-column: 2 / -1;

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { parseDate } from '@internationalized/date'
 import { dayText } from '#core/calendar/dayText'
 import { parseDay } from '#core/calendar/parseDay'
 
@@ -11,7 +10,6 @@ const typed = ref<string>()
 const problem = ref<string>()
 const open = ref(false)
 const text = computed(() => typed.value ?? (props.day === '' ? '' : dayText(props.day)))
-const shownMonth = computed(() => parseDate(props.day || crew.today()))
 
 function settle() {
   if (typed.value === undefined) return
@@ -45,13 +43,7 @@ function take(day: string) {
       <UPopover v-if="!locked" v-model:open="open">
         <UButton icon="i-lucide-calendar" :aria-label="`Calendar for ${label}`" />
         <template #content>
-          <UCalendar
-            class="p-2"
-            :model-value="day ? parseDate(day) : undefined"
-            :default-placeholder="shownMonth"
-            :week-starts-on="1"
-            @update:model-value="take(String($event ?? ''))"
-          />
+          <LazyDayCalendar :day="day" :today="crew.today()" @change="take" />
         </template>
       </UPopover>
     </UFieldGroup>

@@ -77,7 +77,7 @@ const actions = computed<DropdownMenuItem[]>(() => [
         <UButton icon="i-lucide-ellipsis" :aria-label="`More of this ${what}`" />
       </UDropdownMenu>
     </div>
-    <HistoryList v-if="history" v-model:open="history" :row-id="rowId" />
+    <LazyHistoryList v-if="history" v-model:open="history" :row-id="rowId" />
     <ConflictBar
       v-if="saveState.kind === 'conflict'"
       :what="what"

@@ -23,27 +23,42 @@ const props = defineProps<{
   to?: (row: Row) => string
   /** On a phone every cell stands below the other, with its head: few rows whose columns all matter. */
   stacked?: boolean
+  /** Rows hold a picture: their words stand at its middle. */
+  pictured?: boolean
+  /** What a row is called where it is chosen. */
+  nameOf?: (row: Row) => string
 }>()
+/** Rows chosen to do something with at once, by their keys; no choosing where it is not given. */
+const chosen = defineModel<readonly string[]>('chosen')
 defineSlots<Record<string, (scope: { readonly row: Row }) => unknown>>()
 const phone = usePhone()
 const sorting = ref<{ id: string; desc: boolean }[]>([])
 const MANY = 200
 const data = computed(() => [...props.rows])
 const shownColumns = computed(() => props.columns.filter(({ from }) => !phone.value || from !== 'laptop'))
-const tableColumns = computed(() =>
-  shownColumns.value.map(({ key, head, numeric, sort }): TableColumn<Row> => ({
+const CHOOSING = 'chosen'
+const tableColumns = computed(() => [
+  ...(chosen.value ? [{ id: CHOOSING, header: '', meta: { class: { th: 'w-8', td: 'w-8' } } }] : []),
+  ...shownColumns.value.map(({ key, head, numeric, sort }): TableColumn<Row> => ({
     id: key,
     header: head,
     accessorFn: (row) => sort?.(row) ?? '',
     enableSorting: sort !== undefined,
     meta: numeric ? { class: { th: 'text-end', td: 'text-end whitespace-nowrap' } } : {},
   })),
-)
+])
+const isChosen = (row: Row) => chosen.value?.includes(props.keyOf(row)) ?? false
+function choose(rows: readonly Row[], way: 'in' | 'out') {
+  const keys = rows.map(props.keyOf)
+  const others = (chosen.value ?? []).filter((key) => !keys.includes(key))
+  chosen.value = way === 'in' ? [...others, ...keys] : others
+}
+const allChosen = computed(() => props.rows.length > 0 && props.rows.every(isChosen))
 const ARROWS = { asc: 'i-lucide-arrow-up', desc: 'i-lucide-arrow-down' } as const
 </script>
 
 <template>
-  <div class="row-table" :class="{ stacked: stacked && phone }">
+  <div class="row-table" :class="{ stacked: stacked && phone, pictured }">
     <UTable
       v-model:sorting="sorting"
       :data="data"
@@ -55,9 +70,25 @@ const ARROWS = { asc: 'i-lucide-arrow-up', desc: 'i-lucide-arrow-down' } as cons
       :ui="{
         root: 'overflow-visible',
         thead: 'bg-(--paper) backdrop-blur-none max-md:sr-only',
-        tr: 'relative hover:bg-(--tint)',
+        tbody: '[&>tr]:hover:bg-(--tint)',
+        tr: 'relative',
       }"
     >
+      <template v-if="chosen" #chosen-header>
+        <UCheckbox
+          :model-value="allChosen"
+          :aria-label="`All ${rows.length} shown`"
+          @update:model-value="choose(rows, $event === true ? 'in' : 'out')"
+        />
+      </template>
+      <template v-if="chosen" #chosen-cell="cell">
+        <UCheckbox
+          class="tick"
+          :model-value="isChosen(cell.row.original)"
+          :aria-label="nameOf?.(cell.row.original)"
+          @update:model-value="choose([cell.row.original], $event === true ? 'in' : 'out')"
+        />
+      </template>
       <template v-for="column in shownColumns" :key="column.key" #[`${column.key}-header`]="header">
         <UButton
           v-if="column.sort"
@@ -95,6 +126,9 @@ const ARROWS = { asc: 'i-lucide-arrow-up', desc: 'i-lucide-arrow-down' } as cons
 .row-table :deep(td) {
   vertical-align: baseline;
 }
+.pictured :deep(td) {
+  vertical-align: middle;
+}
 .stacked :deep(table),
 .stacked :deep(tbody) {
   display: block;
@@ -110,7 +144,7 @@ const ARROWS = { asc: 'i-lucide-arrow-up', desc: 'i-lucide-arrow-down' } as cons
   display: block;
   padding: 8px 0;
 }
-.row-table :deep(td :is(a, button):not(.row-link)) {
+.row-table :deep(td :is(a, button, .tick):not(.row-link)) {
   position: relative;
   z-index: 1;
 }

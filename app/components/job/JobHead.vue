@@ -41,6 +41,11 @@ const lookSoon = useDebounceFn(look, WAIT_MS)
 onMounted(() => look(''))
 const names = computed(() => sites.value.map(({ name: called, place }) => ({ name: called, about: place })))
 
+const people = shallowRef<readonly { readonly name: string }[]>([])
+async function lookForPeople() {
+  const found = await $fetch<readonly string[]>(crewUrl('/names')).catch(() => [])
+  people.value = found.map((known) => ({ name: known }))
+}
 /** Naming a saved site brings its areas; any other name is a place of its own. */
 function name(typed: string) {
   const site = siteCalled(typed)
@@ -130,10 +135,23 @@ const actions = computed<DropdownMenuItem[]>(() => [
         :locked="locked"
         @change="emit('change', { plannedFor: $event })"
       />
+      <NameField
+        bare
+        class="given"
+        label="Given to"
+        placeholder="given to"
+        :text="draft.givenTo ?? ''"
+        :names="people"
+        :locked="locked"
+        variant="none"
+        :ui="{ base: 'plain-input', trailing: 'hidden' }"
+        @focusin.once="lookForPeople"
+        @change="emit('change', { givenTo: $event })"
+      />
       <span class="small">{{ state }}</span>
       <SaveMark :state="saveState" />
     </div>
-    <HistoryList v-if="history" v-model:open="history" :row-id="jobId" />
+    <LazyHistoryList v-if="history" v-model:open="history" :row-id="jobId" />
   </div>
 </template>
 
@@ -181,6 +199,10 @@ const actions = computed<DropdownMenuItem[]>(() => [
 }
 .purpose {
   flex: 0 1 320px;
+}
+.given {
+  flex: none;
+  width: 130px;
 }
 .day {
   flex: none;

@@ -24,7 +24,7 @@ const emit = defineEmits<{
   remove: []
   choose: [index: number]
   add: []
-  move: [way: -1 | 1]
+  move: [from: number, to: number]
   drop: []
 }>()
 
@@ -46,7 +46,7 @@ const context = provideSheet({
   plannedFor: () => props.draft.plannedFor,
   frozen: () => props.frozen[application.value.id],
   planFor: (planned) => emit('change', { plannedFor: planned }),
-  putEarlier: () => emit('move', -1),
+  putEarlier: () => emit('move', props.index, props.index - 1),
   open: (link) => {
     open.value = link
   },
@@ -193,7 +193,7 @@ useScreenCommands(() => [
           />
         </template>
       </JobHead>
-      <HeldBar
+      <LazyHeldBar
         v-if="pressed && holds.length > 0"
         :what="pressed"
         :holds="holds"
@@ -213,7 +213,7 @@ useScreenCommands(() => [
           :locked="locked"
           @choose="emit('choose', $event)"
           @add="emit('add')"
-          @move="emit('move', $event)"
+          @move="(from, to) => emit('move', from, to)"
           @drop="emit('drop')"
         />
         <SheetSoFar :links="chain" :open="open" @open="openLink">

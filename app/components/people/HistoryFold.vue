@@ -6,5 +6,5 @@ const open = ref(false)
 
 <template>
   <UButton label="History" icon="i-lucide-history" variant="link" size="sm" @click="open = true" />
-  <HistoryList v-if="open" v-model:open="open" :row-id="rowId" />
+  <LazyHistoryList v-if="open" v-model:open="open" :row-id="rowId" />
 </template>

@@ -13,6 +13,7 @@ import { rateUnitsFor } from '~/components/job/rate/rateUnits'
 const props = defineProps<{ document: ProductDocument }>()
 const { set, locked, go } = useForm()
 const crew = useCrewStore()
+const notice = useNotice()
 const units = computed(() => rateUnitsFor(props.document.form === 'granule' ? 'spread' : 'spray'))
 const bases = RATE_BASES.map((basis) => ({ value: basis, text: RATE_BASIS_NAMES[basis] }))
 /** What is typed there already is not hidden. */
@@ -58,6 +59,19 @@ function addLine() {
   openId.value = line.id
   void go(`document.lines.${place}.use`)
 }
+const table = useTemplateRef('table')
+const moveLine = (from: number, to: number) => set('document.lines', moved(props.document.lines, from, to))
+useDragOrder(
+  () => table.value?.querySelector('tbody'),
+  (from, to) => {
+    const before = props.document.lines
+    moveLine(from, to)
+    notice.say(`It is line ${to + 1} of the label now.`, undefined, {
+      label: 'Undo',
+      act: () => set('document.lines', before),
+    })
+  },
+)
 const dropLine = (id: string) =>
   set(
     'document.lines',
@@ -71,37 +85,38 @@ const dropLine = (id: string) =>
       <h2 id="lines-title">Rates on the label</h2>
       <UButton v-if="!locked" variant="link" size="sm" @click="addLine"> Add a rate line </UButton>
     </div>
-    <RowTable
-      v-if="document.lines.length > 1"
-      caption="Rate lines of the label"
-      :rows="document.lines"
-      :columns="COLUMNS"
-      :key-of="({ id }) => id"
-    >
-      <template #use="{ row }"
-        ><UButton
-          variant="link"
-          size="sm"
-          class="row-link"
-          :aria-expanded="row.id === openId"
-          @click="openId = row.id"
-          >{{ row.use || 'unnamed use' }}</UButton
-        ></template
+    <div v-if="document.lines.length > 1" ref="table">
+      <RowTable
+        caption="Rate lines of the label"
+        :rows="document.lines"
+        :columns="COLUMNS"
+        :key-of="({ id }) => id"
       >
-      <template #under="{ row }">{{ told(row.rate) }}</template>
-      <template #rate="{ row }"
-        ><span class="small">{{ told(row.rate) }}</span></template
-      >
-      <template #range="{ row }"
-        ><span class="small">{{ told(row.low, row.high) }}</span></template
-      >
-      <template #year="{ row }"
-        ><span class="small">{{ told(row.year) }}</span></template
-      >
-      <template #repeat="{ row }"
-        ><span class="small">{{ told(row.repeatFrom, row.repeatTo) }}</span></template
-      >
-    </RowTable>
+        <template #use="{ row }"
+          ><DragGrip v-if="!locked" class="relative z-1 align-middle" /><UButton
+            variant="link"
+            size="sm"
+            class="row-link"
+            :aria-expanded="row.id === openId"
+            @click="openId = row.id"
+            >{{ row.use || 'unnamed use' }}</UButton
+          ></template
+        >
+        <template #under="{ row }">{{ told(row.rate) }}</template>
+        <template #rate="{ row }"
+          ><span class="small">{{ told(row.rate) }}</span></template
+        >
+        <template #range="{ row }"
+          ><span class="small">{{ told(row.low, row.high) }}</span></template
+        >
+        <template #year="{ row }"
+          ><span class="small">{{ told(row.year) }}</span></template
+        >
+        <template #repeat="{ row }"
+          ><span class="small">{{ told(row.repeatFrom, row.repeatTo) }}</span></template
+        >
+      </RowTable>
+    </div>
     <div
       v-for="{ line, i } in open"
       :key="line.id"
@@ -176,14 +191,17 @@ const dropLine = (id: string) =>
       </div>
       <PrintedRate v-if="!locked" :line="line" :path="`document.lines.${i}`" />
       <LineLimits :line="line" :path="`document.lines.${i}`" :open="hasMore(line)" />
-      <UButton
-        v-if="document.lines.length > 1 && !locked"
-        variant="link"
-        size="sm"
-        @click="dropLine(line.id)"
-      >
-        Remove this line
-      </UButton>
+      <div v-if="document.lines.length > 1 && !locked" class="flex flex-wrap gap-x-4">
+        <UButton variant="link" size="sm" :disabled="i === 0" @click="moveLine(i, i - 1)">Earlier</UButton>
+        <UButton
+          variant="link"
+          size="sm"
+          :disabled="i === document.lines.length - 1"
+          @click="moveLine(i, i + 1)"
+          >Later</UButton
+        >
+        <UButton variant="link" size="sm" @click="dropLine(line.id)">Remove this line</UButton>
+      </div>
     </div>
   </section>
 </template>

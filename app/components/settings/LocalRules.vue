@@ -36,21 +36,19 @@ const add = () => {
     <div
       v-for="rule in rules"
       :key="rule.id"
-      class="grid grid-cols-2 items-end gap-2 sm:grid-cols-[1.4fr_76px_76px_1.9fr_1.2fr_auto]"
+      class="grid grid-cols-2 items-end gap-2 sm:grid-cols-[1.4fr_8.5rem_8.5rem_1.9fr_1.2fr_auto]"
     >
       <ChoiceField label="Rule" :value="rule.kind" :choices="kinds" @change="changeKind(rule, $event)" />
-      <TextField
+      <YearDayField
         label="From"
-        :text="rule.from"
-        placeholder="12-01"
-        :maxlength="5"
+        :day="rule.from"
+        placeholder="e.g. 1 Dec"
         @change="change(rule.id, { from: $event })"
       />
-      <TextField
+      <YearDayField
         label="to"
-        :text="rule.to"
-        placeholder="03-15"
-        :maxlength="5"
+        :day="rule.to"
+        placeholder="e.g. 15 Mar"
         @change="change(rule.id, { to: $event })"
       />
       <div v-if="LOCAL_RULES[rule.kind].limit !== 'none'" class="grid grid-cols-2 gap-1">

@@ -12,6 +12,7 @@ defineProps<{
   /** Whether another page can be read. */
   next?: boolean
 }>()
+const WAITING_ROWS = 6
 const emit = defineEmits<{ retry: []; act: []; more: [] }>()
 </script>
 
@@ -23,7 +24,10 @@ const emit = defineEmits<{ retry: []; act: []; more: [] }>()
     </div>
     <slot name="filters" />
     <EmptyState v-if="problem" :words="problem" action="Try again" @act="emit('retry')" />
-    <p v-else-if="loading" class="soft py-6">Opening …</p>
+    <div v-else-if="loading" role="status" class="space-y-4 py-6">
+      <span class="sr-only">Opening</span>
+      <USkeleton v-for="row in WAITING_ROWS" :key="row" class="h-6" />
+    </div>
     <EmptyState
       v-else-if="empty?.action"
       :words="empty.words"

@@ -47,7 +47,7 @@ const sampleDay = computed(() =>
         </span>
       </UButton>
       <template #content>
-        <CrewPanel
+        <LazyCrewPanel
           class="w-72 p-4"
           @find="emit('find')"
           @keys="emit('keys')"

@@ -25,7 +25,7 @@ let drawnFrom: unknown
 const layout = computed<SketchLayout>((before) => {
   if (before && drawnFrom === props.lawns) return before
   drawnFrom = props.lawns
-  return sketchLayout(siteLayout(props.lawns), box.value.width, box.value.height)
+  return sketchLayout(siteLayout(props.lawns), box.value)
 })
 const schematic = computed(() =>
   props.lawns.some(({ parts }) => parts.some(({ seat }) => seat === 'schematic')),

@@ -28,9 +28,7 @@ const when = (day: string) => {
     <div class="flex items-baseline gap-4">
       <h2 id="jobs-title">Jobs</h2>
       <UButton variant="link" size="sm" @click="startJob">New job</UButton
-      ><NuxtLink :to="`/days/${day}`" :prefetch="false" class="way-out small"
-        >The day: stops, truck, mixes</NuxtLink
-      >
+      ><NuxtLink :to="`/days/${day}`" class="way-out small">The day: stops, truck, mixes</NuxtLink>
     </div>
     <template v-for="group in groups" :key="group.title">
       <div v-if="group.rows.length > 0 || group.empty">

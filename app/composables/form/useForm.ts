@@ -49,9 +49,7 @@ export function provideForm({
     reveal?.(path)
     for (const section of sectionsOf(path)) opened.add(section)
     await nextTick()
-    const field =
-      document.querySelector<HTMLElement>(`[data-path="${path}"]`) ??
-      document.querySelector<HTMLElement>(`[data-path^="${path}"]`)
+    const field = await fieldShown(path)
     field?.focus()
     field?.scrollIntoView({ block: 'nearest' })
   }
@@ -67,6 +65,20 @@ export function provideForm({
   }
   provide(key, context)
   return context
+}
+
+const LONGEST_WAIT_MS = 2000
+
+/** The field of a path; what is revealed may still have to be fetched. */
+async function fieldShown(path: string): Promise<HTMLElement | null> {
+  const begun = performance.now()
+  for (;;) {
+    const field =
+      document.querySelector<HTMLElement>(`[data-path="${path}"]`) ??
+      document.querySelector<HTMLElement>(`[data-path^="${path}"]`)
+    if (field || performance.now() - begun > LONGEST_WAIT_MS) return field
+    await new Promise(requestAnimationFrame)
+  }
 }
 
 export function useForm(): FormContext {

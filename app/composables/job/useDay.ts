@@ -28,7 +28,11 @@ const siteOfDay = async (id: string): Promise<SiteOfDay> => {
 export function useDay(day: MaybeRefOrGetter<string>) {
   const crew = useCrewStore()
   const libraryStore = useLibraryStore()
-  const jobs = shallowRef<readonly Job[]>([])
+  const notice = useNotice()
+  /** Every job of the day, and those looked at: all, or one person's. */
+  const all = shallowRef<readonly Job[]>([])
+  const { whose, choices, own: ownOf } = useWhose(() => all.value)
+  const jobs = computed(() => ownOf(all.value))
   const sites = shallowRef<ReadonlyMap<string, SiteOfDay>>(new Map())
   const problem = ref<string>()
   const { library, house } = useJobLibrary()
@@ -38,7 +42,7 @@ export function useDay(day: MaybeRefOrGetter<string>) {
       const found = await $fetch<readonly Job[]>(crewUrl(`/days/${toValue(day)}`))
       const ids = [...new Set(found.flatMap(({ siteId }) => siteId ?? []))]
       sites.value = new Map(await Promise.all(ids.map(async (id) => [id, await siteOfDay(id)] as const)))
-      jobs.value = found
+      all.value = found
       problem.value = undefined
     } catch (error) {
       problem.value = errorText(error)
@@ -114,20 +118,26 @@ export function useDay(day: MaybeRefOrGetter<string>) {
   const spray = computed(() => routeSpray(open.value, mixes.value))
   /** Applications that are sprayed alike but mixed apart. */
   const alike = computed(() => alikeApart(applications.value.filter(({ state }) => state === 'planned')))
-  /** Puts a job one place earlier or later. */
-  async function move(index: number, way: -1 | 1) {
-    const order = jobs.value.map(({ id }) => id)
-    const [taken] = order.splice(index, 1)
-    if (taken === undefined) return
-    order.splice(index + way, 0, taken)
-    await change(() =>
+  /** Puts the job at one place of the driving order to another. */
+  async function move(from: number, to: number) {
+    const before = all.value.map(({ id }) => id)
+    const placeOf = (index: number) => before.indexOf(jobs.value[index]?.id ?? '')
+    const site = jobs.value[from]?.site || 'Unnamed site'
+    await putInOrder(moved(before, placeOf(from), placeOf(to)))
+    if (problem.value === undefined)
+      notice.say(`${site} is stop ${to + 1} now.`, undefined, {
+        label: 'Undo',
+        act: () => putInOrder(before),
+      })
+  }
+  const putInOrder = (order: readonly string[]) =>
+    change(() =>
       $fetch<readonly Job[]>(crewUrl(`/days/${toValue(day)}`), { method: 'PUT', body: { order } }).then(
         (now) => {
-          jobs.value = now
+          all.value = now
         },
       ),
     )
-  }
 
   /** Marks applications as one mix, or as mixed apart again, and saves their jobs. */
   async function share(
@@ -170,6 +180,8 @@ export function useDay(day: MaybeRefOrGetter<string>) {
   }
   return {
     jobs,
+    whose,
+    choices,
     problem,
     load,
     applications,

@@ -16,9 +16,11 @@ let timer: ReturnType<typeof setTimeout> | undefined
 
 /** One short sentence about what just happened, said aloud and gone after a while. */
 export function useNotice() {
-  function say(words: string, more?: string, action?: NoticeAction) {
+  /** @param lasts whether it goes by itself or stays until it is answered */
+  function say(words: string, more?: string, action?: NoticeAction, lasts: 'a while' | 'stays' = 'a while') {
     clearTimeout(timer)
     shown.value = { words, more, action }
+    if (lasts === 'stays') return
     timer = setTimeout(
       () => {
         shown.value = undefined

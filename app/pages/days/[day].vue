@@ -8,7 +8,22 @@ import { daysAfter } from '#core/calendar/daysBetween'
  */
 const day = String(useRoute().params.day)
 const library = useLibraryStore()
-const { jobs, problem, load, unready, stopped, mixes, needs, spray, alike, move, share, pages } = useDay(day)
+const {
+  jobs,
+  whose,
+  choices,
+  problem,
+  load,
+  unready,
+  stopped,
+  mixes,
+  needs,
+  spray,
+  alike,
+  move,
+  share,
+  pages,
+} = useDay(day)
 await Promise.all([load(), library.load().catch(() => undefined)])
 useHead({ title: `${dayText(day)} · Hectarum` })
 useWorkingPages(
@@ -41,6 +56,15 @@ useScreenCommands(() => [
         <NuxtLink :to="`/days/${daysAfter(day, -1)}`" class="way-out">the day before</NuxtLink
         ><NuxtLink :to="`/days/${daysAfter(day, 1)}`" class="way-out">the day after</NuxtLink>
       </nav>
+      <ChoiceField
+        v-if="choices.length > 1"
+        bare
+        label="Whose jobs"
+        class="no-print w-44"
+        :value="whose"
+        :choices="choices"
+        @change="whose = $event"
+      />
       <UButton
         v-if="jobs.length > 0"
         class="no-print"
@@ -54,7 +78,11 @@ useScreenCommands(() => [
     <p v-if="problem" role="alert" class="problem small">{{ problem }}</p>
     <EmptyState
       v-if="jobs.length === 0"
-      words="Nothing is planned for this day. A job stands here by its date."
+      :words="
+        whose === ''
+          ? 'Nothing is planned for this day. A job stands here by its date.'
+          : `Nothing is given to ${whose} on this day.`
+      "
       action="See all jobs"
       to="/jobs"
     />

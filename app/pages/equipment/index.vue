@@ -12,6 +12,7 @@ import {
   type ToolDocument,
 } from '#core/calibration/equipmentDocument'
 import { DEFAULT_HOUSE } from '#core/house'
+import type { BenchTest } from '#shared/schemas/benchTest'
 import type { Equipment } from '#shared/schemas/equipment'
 
 /** What the crew works with, and how far its calibrations can be trusted. */
@@ -19,7 +20,14 @@ useHead({ title: 'Equipment · Hectarum' })
 const crew = useCrewStore()
 const library = useLibraryStore()
 const begin = useNewRow()
-const { problem, loading, read } = useReading(library.load)
+const benchTests = shallowRef<readonly BenchTest[]>([])
+const { problem, loading, read } = useReading(async () => {
+  const [tests] = await Promise.all([
+    $fetch<readonly BenchTest[]>(crewUrl('/library/benchTests')).catch(() => []),
+    library.load(),
+  ])
+  benchTests.value = tests
+})
 const HEADS: Readonly<Record<EquipmentKind, string>> = {
   spreader: 'Spreaders',
   sprayer: 'Sprayers',
@@ -29,6 +37,7 @@ const ofKind = (kind: EquipmentKind) => library.equipment.filter(({ document }) 
 const columns = [
   { key: 'name', head: 'Name' },
   { key: 'what', head: 'What it is', from: 'laptop' },
+  { key: 'picture', head: 'Its picture', from: 'laptop' },
   { key: 'calibrated', head: 'Calibrated' },
 ] as const
 const limit = computed(
@@ -44,6 +53,7 @@ function standing({ id, document }: Equipment) {
   )
   const { days, state } = calibrationAge(newest, crew.today(), limit.value)
   return {
+    days,
     words:
       days === undefined
         ? 'not calibrated'
@@ -97,7 +107,10 @@ function toolText({ type, course }: ToolDocument): string {
   <main class="page">
     <div class="page-head"><h1>Equipment</h1></div>
     <EmptyState v-if="problem" :words="problem" action="Try again" @act="read" />
-    <p v-else-if="loading" class="soft py-6">Opening …</p>
+    <div v-else-if="loading" role="status" class="space-y-4 py-6">
+      <span class="sr-only">Opening</span>
+      <USkeleton v-for="row in 6" :key="row" class="h-6" />
+    </div>
     <template v-else>
       <p v-if="library.equipment.length === 0" class="py-2">
         Nothing here yet. A spreader or sprayer with one calibration lets a job say its setting, loads and
@@ -111,6 +124,7 @@ function toolText({ type, course }: ToolDocument): string {
           </UButton>
         </div>
         <RowTable
+          pictured
           v-if="ofKind(kind).length > 0"
           :caption="HEADS[kind]"
           :rows="ofKind(kind)"
@@ -121,8 +135,21 @@ function toolText({ type, course }: ToolDocument): string {
           <template #name="{ row }">{{ row.name }}</template>
           <template #under="{ row }">{{ what(row) }}</template>
           <template #what="{ row }">{{ what(row) }}</template>
+          <template #picture="{ row }"
+            ><CurveMark
+              v-if="row.document.kind === 'spreader'"
+              :calibrations="library.calibrations.filter(({ equipmentId }) => equipmentId === row.id)"
+              :today="crew.today()" /><NozzleMark
+              v-else
+              :tests="benchTests.filter(({ equipmentId }) => equipmentId === row.id)"
+          /></template>
           <template #calibrated="{ row }"
-            ><StateMark
+            ><AgeBar
+              v-if="standing(row)?.days !== undefined"
+              class="mr-3"
+              :days="standing(row)!.days!"
+              :limit="limit"
+            /><StateMark
               v-if="standing(row)"
               :level="standing(row)!.state === 'stale' ? 'warn' : 'good'"
               :words="standing(row)!.words"

@@ -18,6 +18,18 @@ const { rows, next, problem, loading, more } = usePaged<JobRow, JobPage>(crewUrl
   q: words.value,
   state: state.value,
 }))
+const again = () => {
+  next.value = null
+  return more()
+}
+const chosen = ref<readonly string[]>()
+const moveTo = ref('')
+const { busy, move } = useMoveJobs(again)
+async function moveChosen() {
+  const jobs = rows.value.filter(({ id }) => chosen.value?.includes(id))
+  await move(jobs, moveTo.value, dayText(moveTo.value))
+  chosen.value = undefined
+}
 const columns = [
   { key: 'site', head: 'Site' },
   { key: 'purpose', head: 'What for', from: 'laptop' },
@@ -66,16 +78,23 @@ const empty = computed(() => {
         :choices="filters"
         @change="state = $event"
       />
-      <NuxtLink :to="`/days/${crew.today()}`" :prefetch="false" class="way-out">The day</NuxtLink>
+      <UButton v-if="!chosen && rows.length > 0" label="Choose" @click="chosen = []" />
+      <NuxtLink :to="`/days/${crew.today()}`" class="way-out">The day</NuxtLink>
       <UButton label="New job" color="primary" variant="solid" aria-keyshortcuts="n" @click="startJob" />
     </template>
+    <ChosenBar v-if="chosen" :count="chosen.length" what="jobs" @done="chosen = undefined">
+      <DayField bare label="Move to" :day="moveTo" @change="moveTo = $event" />
+      <UButton label="Move" :disabled="moveTo === ''" :loading="busy" @click="moveChosen" />
+    </ChosenBar>
     <RowTable
+      v-model:chosen="chosen"
       class="mt-3"
       caption="Jobs, latest day first"
       :rows="rows"
       :columns="columns"
       :key-of="({ id }) => id"
       :to="({ id }) => `/jobs/${id}`"
+      :name-of="({ site, plannedFor }) => `${site || 'Unnamed site'}, ${dayText(plannedFor)}`"
     >
       <template #site="{ row }">{{ row.site || 'Unnamed site' }}</template>
       <template #under="{ row }">{{ dayText(row.plannedFor) }}, {{ row.purpose }}</template>
@@ -84,7 +103,8 @@ const empty = computed(() => {
         ><span class="small">{{ row.products.filter(Boolean).join('; then ') }}</span></template
       >
       <template #day="{ row }"
-        ><span class="whitespace-nowrap">{{ dayText(row.plannedFor) }}</span></template
+        ><span class="whitespace-nowrap">{{ dayText(row.plannedFor) }}</span
+        ><span v-if="row.givenTo" class="soft small block">{{ row.givenTo }}</span></template
       >
       <template #state="{ row }"><StateMark :level="JOB_MARKS[row.state]" :words="row.state" /></template>
     </RowTable>

@@ -36,6 +36,7 @@ const columns: readonly RowColumn<Product>[] = [
   { key: 'name', head: 'Product', sort: ({ name }) => name.toLowerCase() },
   { key: 'kind', head: 'Kind', from: 'laptop', sort: ({ document }) => document.kind },
   { key: 'active', head: 'Active', from: 'laptop', sort: (product) => actives(product) },
+  { key: 'scale', head: 'Label', from: 'laptop' },
   { key: 'rate', head: 'Usual rate', numeric: true, from: 'laptop' },
   { key: 'hand', head: 'On hand', numeric: true },
 ]
@@ -89,6 +90,12 @@ useScreenCommands(() => [{ id: 'new-product', label: 'New product', key: 'a', ru
         ></template
       >
       <template #active="{ row }">{{ actives(row) }}</template>
+      <template #scale="{ row }"
+        ><RateMark
+          v-if="row.document.lines[0]"
+          :line="row.document.lines[0]"
+          :dry="row.document.form === 'granule'"
+      /></template>
       <template #rate="{ row }"><FigureText v-if="rate(row)" :shown="rate(row)!" /></template>
       <template #hand="{ row }"
         ><span v-for="there in row.onHand" :key="there.dimension" :class="{ low: there.amount < 0 }"

@@ -49,6 +49,7 @@ const columns = [
   { key: 'products', head: 'Products', from: 'laptop' },
   { key: 'by', head: 'By', from: 'laptop' },
   { key: 'lawn', head: 'Lawn', numeric: true, from: 'laptop' },
+  { key: 'off', head: 'Under, over', from: 'laptop' },
   { key: 'verdict', head: 'Actual rate' },
 ] as const
 const verdicts = [
@@ -71,8 +72,14 @@ const empty = computed(() => {
         to: '/jobs',
       }
 })
-const exportUrl = (format: 'csv' | 'json') =>
-  crewUrl(`/records/export?${new URLSearchParams({ ...asked.value, format })}`)
+const chosen = ref<readonly string[]>()
+const exportUrl = (format: 'csv' | 'json', ids: readonly string[] = []) =>
+  crewUrl(
+    `/records/export?${new URLSearchParams([
+      ...Object.entries({ ...asked.value, format }),
+      ...ids.map((id) => ['ids', id]),
+    ])}`,
+  )
 </script>
 
 <template>
@@ -86,6 +93,15 @@ const exportUrl = (format: 'csv' | 'json') =>
     @more="more"
   >
     <template #head>
+      <ChoiceField
+        bare
+        label="Order"
+        class="w-40"
+        :value="filter.sort"
+        :choices="sorts"
+        @change="filter.sort = $event"
+      />
+      <UButton v-if="!chosen && rows.length > 0" label="Choose" @click="chosen = []" />
       <a :href="exportUrl('csv')" download class="way-out">CSV</a>
       <a :href="exportUrl('json')" download class="way-out">JSON</a>
     </template>
@@ -102,23 +118,21 @@ const exportUrl = (format: 'csv' | 'json') =>
         />
         <DayField label="From" :day="filter.from" @change="filter.from = $event" />
         <DayField label="To" :day="filter.to" @change="filter.to = $event" />
-        <ChoiceField
-          bare
-          label="Order"
-          class="w-40"
-          :value="filter.sort"
-          :choices="sorts"
-          @change="filter.sort = $event"
-        />
       </div>
     </template>
+    <ChosenBar v-if="chosen" :count="chosen.length" what="records" @done="chosen = undefined">
+      <UButton label="CSV" icon="i-lucide-file-output" :to="exportUrl('csv', chosen)" external download />
+      <UButton label="JSON" icon="i-lucide-file-output" :to="exportUrl('json', chosen)" external download />
+    </ChosenBar>
     <RowTable
+      v-model:chosen="chosen"
       class="mt-2"
       caption="Records"
       :rows="rows"
       :columns="columns"
       :key-of="({ id }) => id"
       :to="({ id }) => `/records/${id}`"
+      :name-of="({ site, finishedAt }) => `${site}, ${instantText(finishedAt, crew.organization?.timeZone)}`"
     >
       <template #site="{ row }">{{ row.site || 'Unnamed site' }}</template>
       <template #under="{ row }"
@@ -136,6 +150,7 @@ const exportUrl = (format: 'csv' | 'json') =>
         ><span class="whitespace-nowrap">{{ row.by }}</span></template
       >
       <template #lawn="{ row }"><FigureText :shown="shown.size(row.sizeM2)" /></template>
+      <template #off="{ row }"><OffPlan :deviations="row.deviations" /></template>
       <template #verdict="{ row }"
         ><StateMark :level="MARKS[row.verdict]" :words="VERDICTS[row.verdict]"
       /></template>

@@ -1,15 +1,17 @@
 <script setup lang="ts">
 import { counted } from '#core/quantity/counting'
 import { dayText } from '#core/calendar/dayText'
-import type { SitePage, SiteRow } from '#shared/schemas/ground'
+import type { Area, SitePage, SiteRow } from '#shared/schemas/ground'
 
 /** The crew's sites by name. */
 useHead({ title: 'Sites · Hectarum' })
+const crew = useCrewStore()
 const shown = useShown()
 const begin = useNewRow()
 const words = ref('')
 const columns = [
   { key: 'site', head: 'Site' },
+  { key: 'plan', head: 'Plan', from: 'laptop' },
   { key: 'place', head: 'Place', from: 'laptop' },
   { key: 'areas', head: 'Areas', numeric: true, from: 'laptop' },
   { key: 'turf', head: 'Turf', numeric: true },
@@ -18,6 +20,19 @@ const columns = [
 const { rows, next, problem, loading, more } = usePaged<SiteRow, SitePage>(crewUrl('/sites'), () => ({
   q: words.value,
 }))
+/** The areas of the sites listed, for their small plans; a list without plans is still a list. */
+const areas = shallowRef<readonly Area[]>([])
+const MOST_AT_ONCE = 50
+watch(rows, async (listed) => {
+  const known = new Set(areas.value.map(({ siteId }) => siteId))
+  const siteId = listed.flatMap(({ id, areas: count }) => (count > 0 && !known.has(id) ? [id] : []))
+  if (siteId.length === 0) return
+  const found = await $fetch<readonly Area[]>(crewUrl('/library/areas'), {
+    query: { siteId: siteId.slice(0, MOST_AT_ONCE) },
+  }).catch(() => [])
+  areas.value = [...areas.value, ...found]
+})
+const bySite = computed(() => Map.groupBy(areas.value, ({ siteId }) => siteId))
 const empty = computed(() => {
   if (rows.value.length > 0) return undefined
   return words.value === ''
@@ -51,6 +66,7 @@ useScreenCommands(() => [{ id: 'new-site', label: 'New site', key: 'a', run: new
       <UButton label="New site" color="primary" variant="solid" aria-keyshortcuts="a" @click="newSite" />
     </template>
     <RowTable
+      pictured
       class="mt-3"
       caption="Sites"
       :rows="rows"
@@ -63,6 +79,9 @@ useScreenCommands(() => [{ id: 'new-site', label: 'New site', key: 'a', run: new
         >{{ counted(row.areas, 'area') }}, last treated
         {{ row.lastOn === '' ? 'never' : dayText(row.lastOn) }}</template
       >
+      <template #plan="{ row }"
+        ><SiteThumb :areas="bySite.get(row.id) ?? []" :name="row.name" :today="crew.today()"
+      /></template>
       <template #place="{ row }">{{ row.place }}</template>
       <template #areas="{ row }">{{ row.areas }}</template>
       <template #turf="{ row }"

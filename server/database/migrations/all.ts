@@ -6,6 +6,7 @@ import { drivingOrder } from './005-driving-order'
 import { refusals } from './006-refusals'
 import { deviceTime } from './007-device-time'
 import { people } from './008-people'
+import { givenTo } from './009-given-to'
 import type { Migration } from './migration'
 
 /**
@@ -21,4 +22,5 @@ export const MIGRATIONS: readonly Migration[] = [
   refusals,
   deviceTime,
   people,
+  givenTo,
 ]

@@ -31,7 +31,7 @@ const told = (value: number) => {
           ? `load ${stop.makes.map(({ number }) => number).join(', ')} made here`
           : 'nothing made here'
       }}, {{ told(stop.takes) }} put down, {{ told(stop.leaves) }} driven on.
-      <NuxtLink :to="`/days/${day}`" :prefetch="false" class="way-out no-print">The day</NuxtLink>
+      <NuxtLink :to="`/days/${day}`" class="way-out no-print">The day</NuxtLink>
     </p>
   </div>
   <p v-else class="small soft">Marked for one mix with others of its day; none is sprayed alike yet.</p>

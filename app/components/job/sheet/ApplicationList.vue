@@ -10,7 +10,7 @@ const props = defineProps<{
   index: number
   locked: boolean
 }>()
-const emit = defineEmits<{ choose: [index: number]; add: []; move: [way: -1 | 1]; drop: [] }>()
+const emit = defineEmits<{ choose: [index: number]; add: []; move: [from: number, to: number]; drop: [] }>()
 const names = computed(() =>
   props.applications.map(
     ({ document }) =>
@@ -25,6 +25,8 @@ const STATE_WORDS: Readonly<Record<JobApplication['state'], string>> = {
   running: 'running',
   done: 'done',
 }
+const list = useTemplateRef('list')
+useDragOrder(list, (from, to) => emit('move', from, to))
 const actions = computed<DropdownMenuItem[]>(() => [
   { label: 'Add an application', icon: 'i-lucide-plus', onSelect: () => emit('add') },
   ...(props.applications.length > 1
@@ -33,13 +35,13 @@ const actions = computed<DropdownMenuItem[]>(() => [
           label: 'Put it earlier',
           icon: 'i-lucide-arrow-up',
           disabled: props.index === 0,
-          onSelect: () => emit('move', -1),
+          onSelect: () => emit('move', props.index, props.index - 1),
         },
         {
           label: 'Put it later',
           icon: 'i-lucide-arrow-down',
           disabled: props.index === props.applications.length - 1,
-          onSelect: () => emit('move', 1),
+          onSelect: () => emit('move', props.index, props.index + 1),
         },
         { label: 'Remove it', icon: 'i-lucide-trash-2', onSelect: () => emit('drop') },
       ]
@@ -49,8 +51,9 @@ const actions = computed<DropdownMenuItem[]>(() => [
 
 <template>
   <nav class="list rule-b" aria-label="Applications of this visit">
-    <ol class="min-w-0 flex-1">
-      <li v-for="(application, i) in applications" :key="application.id">
+    <ol ref="list" class="min-w-0 flex-1">
+      <li v-for="(application, i) in applications" :key="application.id" class="flex items-center">
+        <DragGrip v-if="applications.length > 1 && !locked" class="-mr-3" />
         <ULink
           raw
           class="row"

@@ -8,6 +8,7 @@ import { closedWorkingBook, openWorkingBook, type WorkingBook } from '#core/work
 import { blankNozzles, blankPattern } from '#core/calibration/benchTest'
 import type { BenchTest } from '#shared/schemas/benchTest'
 import type { Calibration, Equipment, SaveEquipment } from '#shared/schemas/equipment'
+import type { MachineOutcome } from '#shared/schemas/run'
 
 /** One piece of equipment: its figures, and the calibrations made with it. */
 const id = String(useRoute().params.id)
@@ -58,6 +59,11 @@ if (draft.value && draft.value.version > 0)
   benchTests.value = await $fetch<readonly BenchTest[]>(crewUrl('/library/benchTests'), {
     query: { equipmentId: id },
   }).catch(() => [])
+const outcomes = shallowRef<readonly MachineOutcome[]>([])
+if (draft.value && draft.value.version > 0)
+  outcomes.value = await $fetch<readonly MachineOutcome[]>(crewUrl(`/equipment/${id}/outcomes`)).catch(
+    () => [],
+  )
 useHead({ title: () => `${draft.value?.name || 'New equipment'} · Hectarum` })
 const WORDS = { spreader: 'spreader', sprayer: 'sprayer', tool: 'measuring tool' } as const
 const files = calibrationFormat(id, () => (draft.value?.document.kind === 'spreader' ? 'spread' : 'spray'))
@@ -136,6 +142,7 @@ useScreenCommands(() =>
         />
       </section>
       <div v-if="kind !== 'tool'">
+        <OutcomeChart v-if="outcomes.length > 0" class="mb-5" :outcomes="outcomes" />
         <CalibrationTable :calibrations="calibrations" :equipment-id="id" />
         <FileExchange
           v-if="stored"

@@ -93,13 +93,15 @@ async function add() {
   })
   await choose(draft.value.applications.length - 1)
 }
-async function move(way: -1 | 1) {
-  const list = [...(draft.value?.applications ?? [])]
-  const [taken] = list.splice(index.value, 1)
-  if (!taken) return
-  list.splice(index.value + way, 0, taken)
-  change({ applications: list })
-  await choose(index.value + way)
+async function move(from: number, to: number) {
+  const before = draft.value?.applications ?? []
+  if (!before[from] || to < 0 || to >= before.length) return
+  change({ applications: [...moved(before, from, to)] })
+  notice.say(`It is carried out as number ${to + 1} now.`, undefined, {
+    label: 'Undo',
+    act: () => change({ applications: before }),
+  })
+  await choose(to)
 }
 async function drop() {
   const before = draft.value?.applications ?? []

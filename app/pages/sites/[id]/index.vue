@@ -2,6 +2,7 @@
 import { v7 as uuid } from 'uuid'
 import { blankArea } from '#core/ground/blankArea'
 import { readSiteMap } from '#core/ground/siteMap'
+import { nitrogenByLawn } from '#core/season/nitrogenByLawn'
 import { nitrogenLaid } from '#core/season/nitrogenLaid'
 import { openWorkingBook } from '#core/working/working'
 import type { Area, LedgerRow, SaveSite, Site } from '#shared/schemas/ground'
@@ -79,6 +80,18 @@ async function copy() {
 const measured = computed(() =>
   areas.value.flatMap((area) =>
     plan.value.areas.filter(({ id: of }) => of === area.id).map((ground) => ({ ...ground, area })),
+  ),
+)
+const lawnYears = computed(() =>
+  nitrogenByLawn(
+    measured.value.map(({ area, size }) => ({
+      id: area.id,
+      name: area.name || 'Unnamed area',
+      size,
+      grasses: area.document.grass.map(({ species }) => species),
+    })),
+    ledger.value,
+    crew.today().slice(0, 4),
   ),
 )
 const addArea = () =>
@@ -172,7 +185,10 @@ useScreenCommands(() => [
           Buffers, notices and what may be applied where: the label and local rules decide.
         </p>
       </div>
-      <SiteLedger :ledger="ledger" :areas="areas" />
+      <div class="space-y-5">
+        <NitrogenChart v-if="lawnYears.length > 0" :lawns="lawnYears" :year="crew.today().slice(0, 4)" />
+        <SiteLedger :ledger="ledger" :areas="areas" />
+      </div>
     </div>
   </main>
   <EmptyState v-else :words="loadProblem ?? 'Opening …'" action="See all sites" to="/sites" />
