@@ -32,6 +32,28 @@ test('what can’t be known is refused: nothing tested, far beyond, a curve that
   })
 })
 
+test('where the curve turns back it is refused, and only there', () => {
+  const curve = settingCurve(pointsOf('8:0.02 12:0.05 14:0.03 18:0.09'))
+  const flow = (setting: number) => flowAt(curve, setting).ok
+  expect([8, 10, 12, 13, 14, 16, 18].map(flow)).toEqual([true, true, true, false, true, true, true])
+  const setting = (wanted: number) => {
+    const answer = settingFor(curve, wanted, 'ask', closedWorkingBook)
+    return answer.ok ? (answer.value.setting < 12 ? 'low' : 'high') : answer.error.kind
+  }
+  expect([0.025, 0.03, 0.04, 0.07, 0.2].map(setting)).toEqual([
+    'low',
+    'impossible',
+    'impossible',
+    'high',
+    'outside',
+  ])
+})
+
+test('on a flat stretch at the low end the answer is a setting that was tested', () => {
+  const answer = settingFor(settingCurve(pointsOf('8:0.05 10:0.05 12:0.08')), 0.05, '', closedWorkingBook)
+  expect(answer).toMatchObject({ ok: true, value: { setting: 8, reach: 'tested' } })
+})
+
 test('the working names every tested setting, and a guess is called one', () => {
   const book = openWorkingBook()
   settingFor(settingCurve(pointsOf('8:0.02 8:0.022 12:0.05')), 0.03, 'ask', book)

@@ -168,6 +168,11 @@ export function flowAt(curve: SettingCurve, setting: number): Result<CurveAnswer
   const usable = usableEnds(curve)
   if (!usable.ok) return usable
   const { first, last } = usable.value
+  // What lies beyond an end that turns back goes on turning back.
+  const turned = curve.impossible.find(
+    ([from, to]) => (setting > from || from === first.setting) && (setting < to || to === last.setting),
+  )
+  if (turned) return err({ kind: 'impossible', between: turned })
   if (curve.means.length === 1)
     return ok({
       setting,
@@ -217,12 +222,9 @@ export function settingFor(
 
 function usableEnds({
   means,
-  impossible,
 }: SettingCurve): Result<{ readonly first: SettingMean; readonly last: SettingMean }, CurveError> {
   const [first, last] = [means[0], means.at(-1)]
-  if (!first || !last) return err({ kind: 'noPoints' })
-  const [between] = impossible
-  return between ? err({ kind: 'impossible', between }) : ok({ first, last })
+  return first && last ? ok({ first, last }) : err({ kind: 'noPoints' })
 }
 
 const guessed = (
@@ -239,23 +241,47 @@ const guessed = (
 
 const ROUNDS = 60
 
-/** Halves the interval: the curve rises throughout, so that there is one answer. */
+/** A stretch of settings over which the curve rises. */
+interface Rise {
+  readonly from: number
+  readonly to: number
+}
+
+/** The settings tested and their margin, apart where more open lets less through. */
+function risesOf(
+  { means, impossible }: SettingCurve,
+  first: SettingMean,
+  last: SettingMean,
+): readonly Rise[] {
+  const margin = (last.setting - first.setting) * MARGIN
+  const rises: Rise[] = []
+  let from = first.setting - margin
+  for (const [before, after] of impossible) {
+    rises.push({ from, to: before })
+    from = after
+  }
+  return means.length === 0 ? [] : [...rises, { from, to: last.setting + margin }]
+}
+
+/**
+ * Where the curve gives a flow. Where it turns back, a flow that lies between the two settings could be either
+ * of several and is refused; everywhere else there is one answer.
+ */
 function solved(
   curve: SettingCurve,
   wanted: number,
   first: SettingMean,
   last: SettingMean,
 ): Result<CurveAnswer, CurveError> {
-  const margin = (last.setting - first.setting) * MARGIN
-  let [low, high] = [first.setting - margin, last.setting + margin]
-  if (wanted < hermite(curve, low) || wanted > hermite(curve, high))
-    return err({ kind: 'outside', least: first, most: last })
-  for (let round = 0; round < ROUNDS; round++) {
-    const middle = (low + high) / 2
-    if (hermite(curve, middle) < wanted) low = middle
-    else high = middle
-  }
-  const setting = (low + high) / 2
+  const flowOf = (setting: number) => curve.means.find((mean) => mean.setting === setting)?.flow ?? 0
+  const turned = curve.impossible.find(([from, to]) => wanted <= flowOf(from) && wanted >= flowOf(to))
+  if (turned) return err({ kind: 'impossible', between: turned })
+  const rise = risesOf(curve, first, last).find(
+    ({ from, to }) => wanted >= hermite(curve, from) && wanted <= hermite(curve, to),
+  )
+  if (!rise) return err({ kind: 'outside', least: first, most: last })
+  const flat = curve.means.find(({ flow }) => flow === wanted)
+  const setting = flat ? flat.setting : lowestIn(curve, wanted, rise)
   return ok({
     setting,
     flow: wanted,
@@ -263,6 +289,17 @@ function solved(
       setting < first.setting - SAME_SETTING || setting > last.setting + SAME_SETTING ? 'margin' : 'tested',
     spread: curve.spread,
   })
+}
+
+/** Halves a rise until it is known where it gives a flow. */
+function lowestIn(curve: SettingCurve, wanted: number, { from, to }: Rise): number {
+  let [low, high] = [from, to]
+  for (let round = 0; round < ROUNDS; round++) {
+    const middle = (low + high) / 2
+    if (hermite(curve, middle) < wanted) low = middle
+    else high = middle
+  }
+  return (low + high) / 2
 }
 
 /** The curve itself; beyond its ends a straight line with the slope there. */

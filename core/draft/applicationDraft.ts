@@ -104,6 +104,8 @@ export interface ProductDraft {
   readonly low: Entered<RateUnit>
   readonly high: Entered<RateUnit>
   readonly most: Entered<RateUnit>
+  /** What the label's limits count; absent: product. */
+  readonly limitBasis?: RateBasis
   readonly density: Entered<DensityUnit>
   readonly analysis: Readonly<Record<'n' | 'p2o5' | 'k2o' | 'fe' | 'slowN', Entered<'%'>>>
   /** `group` is the mode-of-action group as printed. */

@@ -87,6 +87,46 @@ describe('drawn from the library', () => {
   const areas = sampleSites().flatMap((site) => site.areas)
   const codes = (library: JobLibrary) => told(library).map(({ code, level }) => `${level} ${code}`)
 
+  test('limits printed in nitrogen hold a rate in product by its nitrogen', () => {
+    const [feed] = sampleProducts().filter(({ document: { form } }) => form === 'granule')
+    if (!feed) throw new Error('the sample has changed')
+    const rated = (text: string) => typed(text, 'lb/1000 ft2' as const)
+    const line = {
+      ...blankRateLine('l', 'granule', 'us-1000'),
+      basis: 'n' as const,
+      rate: rated('0.5'),
+      low: rated('0.5'),
+      high: rated('1.0'),
+    }
+    const label = {
+      ...feed,
+      version: 1,
+      document: {
+        ...feed.document,
+        analysis: { ...feed.document.analysis, n: typed('20', '%' as const) },
+        lines: [line],
+      },
+    }
+    const limits = (text: string) => {
+      const note = {
+        ...noteFromLabel(label, line, 'n', typed('', 'lb')),
+        basis: 'product' as const,
+        rate: rated(text),
+      }
+      return workedWith(
+        { ...document, products: [note], lawns: document.lawns.map(({ own: _, ...lawn }) => lawn) },
+        '2026-05-08',
+      )
+        .checks.filter(({ code }) => code === 'rate-above-label' || code === 'rate-below-label')
+        .map(({ code }) => code)
+    }
+    // 0.5 to 1.0 lb of N are 2.5 to 5 lb of a 20 % feed.
+    expect(limits('2.5')).toEqual([])
+    expect(limits('5')).toEqual([])
+    expect(limits('5.01')).toEqual(['rate-above-label'])
+    expect(limits('2.49')).toEqual(['rate-below-label'])
+  })
+
   test('what still says the same raises nothing', () => {
     const products = sampleProducts().map((product) => ({ ...product, version: 1 }))
     expect(codes(now({ areas: areas.map((area) => ({ ...area, version: 1 })), products }))).toEqual([])

@@ -89,6 +89,7 @@ export function noteFromLabel(
     low: line.low,
     high: line.high,
     most: line.most,
+    ...(line.basis !== 'product' && { limitBasis: line.basis }),
     density: document.density,
     analysis: document.analysis,
     active: { name: names, content: active?.content ?? { text: '', unit: '%' }, group: groups },

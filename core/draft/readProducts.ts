@@ -1,3 +1,5 @@
+import { RATE_BASIS_NAMES, type Rate } from '../label/label'
+import { limitAsProduct } from '../label/limitAsProduct'
 import type { PlanProduct } from '../plan/planRequest'
 import type { ProductDraft } from './applicationDraft'
 import type { FieldReader } from '../quantity/fieldReader'
@@ -18,11 +20,6 @@ export function asPlanProduct(
 ): PlanProduct | undefined {
   const before = fields.problems.length
   const rate = fields.positive(`${path}.rate`, note.rate, 'rate', 'Rate')
-  const limit = (name: 'low' | 'high' | 'most', what: string) =>
-    fields.optional(`${path}.${name}`, note[name], 'rate', what, 'above-zero')
-  const low = limit('low', 'Lowest rate')
-  const high = limit('high', 'Highest rate')
-  const maxPerApplication = limit('most', 'Most per application')
   const density = fields.optional(`${path}.density`, note.density, 'density', 'Density', 'above-zero')
   const percent = (name: keyof ProductDraft['analysis'], what: string) =>
     fields.optional(`${path}.analysis.${name}`, note.analysis[name], 'percent', what, 'zero-too')?.value
@@ -40,6 +37,13 @@ export function asPlanProduct(
     'Active content',
     'above-zero',
   )
+  const actives = content && [{ name: note.active.name.trim() || 'active ingredient', content }]
+  const held = { id: note.id, ...(actives && { actives }), analysis: definedOnly(analysis) }
+  const limit = (name: 'low' | 'high' | 'most', what: string) =>
+    readLimit(note, held, { path: `${path}.${name}`, name, what }, fields)
+  const low = limit('low', 'Lowest rate')
+  const high = limit('high', 'Highest rate')
+  const maxPerApplication = limit('most', 'Most per application')
   const measureStep = fields.optional(`${path}.step`, note.step, 'amount', 'Measuring step', 'above-zero')
   if (!rate || fields.problems.slice(before).some((problem) => problem.kind === 'wrong')) return undefined
   return {
@@ -49,10 +53,34 @@ export function asPlanProduct(
     basis: note.basis,
     ...(density && { density }),
     ...(Object.values(analysis).some((value) => value !== undefined) && { analysis: definedOnly(analysis) }),
-    ...(content && { actives: [{ name: note.active.name.trim() || 'active ingredient', content }] }),
+    ...(actives && { actives }),
     limits: definedOnly({ low, high, maxPerApplication }),
     ...(measureStep && { measureStep }),
   }
+}
+
+/** Where a limit stands and what it is called. */
+interface LimitField {
+  readonly path: string
+  readonly name: 'low' | 'high' | 'most'
+  readonly what: string
+}
+
+/** A limit as product, whatever the label prints it in. */
+export function readLimit(
+  { limitBasis = 'product', ...note }: Pick<ProductDraft, 'low' | 'high' | 'most' | 'limitBasis'>,
+  held: Pick<PlanProduct, 'id' | 'analysis' | 'actives'>,
+  { path, name, what }: LimitField,
+  fields: FieldReader,
+): Rate | undefined {
+  const read = fields.optional(path, note[name], 'rate', what, 'above-zero')
+  const product = read && limitAsProduct(held, read, limitBasis)
+  if (read && !product)
+    fields.wrong(
+      path,
+      `This limit counts ${RATE_BASIS_NAMES[limitBasis]}: enter how much of it the product holds.`,
+    )
+  return product
 }
 
 /**

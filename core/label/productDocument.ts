@@ -29,6 +29,10 @@ export type ProductKind = (typeof PRODUCT_KINDS)[number]
 export const APPLICATION_METHODS = ['', 'spread', 'tank', 'hose-end', 'by hand'] as const
 export type ApplicationMethod = (typeof APPLICATION_METHODS)[number]
 
+/** A year by the calendar, or any twelve months; blank: unsaid. */
+export const YEAR_PERIODS = ['', 'calendar year', 'twelve months'] as const
+export type YearPeriod = (typeof YEAR_PERIODS)[number]
+
 /**
  * The figures a line may print beside its rate, each with what it measures and its name; a table, so that
  * form, schema and reader agree.
@@ -75,6 +79,8 @@ export interface RateLine {
    * Most of the first active in a year, under whatever name; absent: what the product's own most holds of it.
    */
   readonly yearActive?: Entered<RateUnit>
+  /** What the label means by a year; absent or blank: it does not say. */
+  readonly period?: YearPeriod
   /** Heat units it lasts, °C days. */
   readonly heatUnits?: string
   readonly repeatFrom: Entered<TimeUnit>

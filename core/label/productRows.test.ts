@@ -56,6 +56,7 @@ function fullLabel(): NamedProduct {
         {
           ...document.lines[0]!,
           yearActive: typed('1.5', 'lb/ac'),
+          period: 'twelve months',
           heatUnits: '200',
           grasses,
           growth: 'greening up',

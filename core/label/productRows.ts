@@ -55,6 +55,7 @@ export const PRODUCT_COLUMNS = [
   'per_year',
   'in_row',
   'year_active',
+  'year_means',
   'heat_units',
   'grasses',
   'growth',
@@ -198,6 +199,7 @@ function extras({
 /** What a line says beside its rates. */
 function further({
   yearActive,
+  period = '',
   heatUnits = '',
   grasses = [],
   growth = '',
@@ -209,6 +211,7 @@ function further({
   ) as Record<FigureColumn, string>
   return {
     year_active: figureCell(yearActive),
+    year_means: period,
     heat_units: heatUnits,
     grasses: grasses.join('; '),
     growth,

@@ -6,6 +6,7 @@ import type { UnitSystem } from '../quantity/systems'
 import { blankProductDocument, blankRateLine } from './blankProduct'
 import { FORMS, RATE_BASES } from './label'
 import {
+  YEAR_PERIODS,
   APPLICATION_METHODS,
   LINE_FIGURE_NAMES,
   LINE_FIGURES,
@@ -215,6 +216,7 @@ function readLine({ get, pick, grasses }: CellReader, row: RowAt, blank: RateLin
     perYear: row.at('per_year'),
     inRow: row.at('in_row'),
     ...(row.at('year_active') && { yearActive: get(row, 'year_active', 'rate', 'lb/ac') }),
+    ...(row.at('year_means') && { period: pick(row, 'year_means', YEAR_PERIODS, '') }),
     ...(row.at('heat_units') && { heatUnits: row.at('heat_units') }),
     ...(row.at('grasses') && { grasses: grasses(row, 'grasses') }),
     ...(row.at('growth') && { growth: pick(row, 'growth', TURF_STATES, '') }),

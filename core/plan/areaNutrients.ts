@@ -1,4 +1,5 @@
-import { NUTRIENTS, type Nutrient } from '../label/label'
+import { NUTRIENT_NAMES, type Nutrient } from '../label/label'
+import { formatFigure } from '../quantity/format'
 import { amountFactor, densitySi } from '../quantity/quantity'
 import { dimensionOf } from '../quantity/rateUnit'
 import { NUTRIENT_UNIT_SI } from './nutrientsLaid'
@@ -6,40 +7,56 @@ import type { Plan } from './plan'
 import type { PlanProduct, PlanRequest } from './planRequest'
 import { hasOwnRates } from './rateGroups'
 
-/**
- * Nutrients on one area, lb on 1,000 ft2: where areas have rates of their own, the mean of all says nothing
- * about one.
- * @returns undefined where a label does not tell
- */
-export function nutrientsOn(
-  areaId: string,
-  request: PlanRequest,
-  plan: Plan,
-): Readonly<Record<Nutrient, number>> | undefined {
-  const { nutrients } = plan
-  if (!nutrients) return undefined
-  if (!hasOwnRates(request))
-    return {
-      n: nutrients.n.value,
-      p2o5: nutrients.p2o5.value,
-      k2o: nutrients.k2o.value,
-      fe: nutrients.fe.value,
-    }
-  return Object.fromEntries(
-    NUTRIENTS.map((name) => [name, shareOn(areaId, request, plan, ({ analysis }) => analysis?.[name] ?? 0)]),
-  ) as Record<Nutrient, number>
+/** A nutrient on one area: what can be told, and which products hold it in an amount that nobody can tell. */
+export interface NutrientOn {
+  /** Lb on 1,000 ft2. */
+  readonly known: number
+  /** By name: poured by volume, and their density is not known. */
+  readonly unknown: readonly string[]
 }
 
-/**
- * Slow-release nitrogen on one area, lb on 1,000 ft2; the rest of its nitrogen is quick.
- * @returns undefined where a label does not tell
- */
-export const slowNitrogenOn = (areaId: string, request: PlanRequest, plan: Plan): number | undefined =>
-  plan.nutrients
-    ? shareOn(areaId, request, plan, ({ analysis }) => ((analysis?.n ?? 0) * (analysis?.slowN ?? 0)) / 100)
-    : undefined
+const ALL_KNOWN: readonly string[] = []
 
-/** What per cent of each product's mass come to on one area, lb on 1,000 ft2. */
+/**
+ * One nutrient on one area; where areas have rates of their own, the mean of all says nothing about one.
+ * Source: trade.md 5, what is known to be present but not how much still breaks a ban on it.
+ */
+export function nutrientOn(areaId: string, nutrient: Nutrient, request: PlanRequest, plan: Plan): NutrientOn {
+  if (plan.nutrients && !hasOwnRates(request))
+    return { known: plan.nutrients[nutrient].value, unknown: ALL_KNOWN }
+  return {
+    known: shareOn(areaId, request, plan, ({ analysis }) => analysis?.[nutrient] ?? 0),
+    unknown: plan.nutrients
+      ? ALL_KNOWN
+      : request.products.flatMap((product) =>
+          (product.analysis?.[nutrient] ?? 0) > 0 && !isWeighed(product, plan)
+            ? [product.name ?? product.id]
+            : [],
+        ),
+  }
+}
+
+/** Whether there is any of it, however much. */
+export const isPresent = ({ known, unknown }: NutrientOn): boolean => known > 0 || unknown.length > 0
+
+/** "0.8 lb N/1000 ft2", "N of Liquid feed, how much is not known", or both. */
+export function nutrientWords({ known, unknown }: NutrientOn, nutrient: Nutrient): string {
+  const name = NUTRIENT_NAMES[nutrient]
+  const hidden = `${name} of ${unknown.join(' and ')} (how much is not known without its density)`
+  const told = `${formatFigure(known)} lb ${name}/1000 ft2`
+  return unknown.length === 0 ? told : known > 0 ? `${told} and ${hidden}` : hidden
+}
+
+/** Slow-release nitrogen on one area, lb on 1,000 ft2, as far as it can be told; the rest of it is quick. */
+export const slowNitrogenOn = (areaId: string, request: PlanRequest, plan: Plan): number =>
+  shareOn(areaId, request, plan, ({ analysis }) => ((analysis?.n ?? 0) * (analysis?.slowN ?? 0)) / 100)
+
+/** Whether the mass of a product's amounts is known. */
+const isWeighed = ({ id, density }: PlanProduct, plan: Plan): boolean =>
+  density !== undefined ||
+  plan.totals.products.some((total) => total.id === id && dimensionOf(total.amount.unit) === 'mass')
+
+/** What per cent of each weighed product's mass come to on one area, lb on 1,000 ft2. */
 function shareOn(
   areaId: string,
   request: PlanRequest,
@@ -51,10 +68,10 @@ function shareOn(
     const amount = area?.products.find(({ id }) => id === product.id)?.amount
     const percent = percentOf(product)
     if (!amount || !area || percent === 0) return sum
+    const poured = dimensionOf(amount.unit) === 'volume'
+    if (poured && !product.density) return sum
     const kilograms =
-      amount.value *
-      amountFactor(amount.unit) *
-      (dimensionOf(amount.unit) === 'volume' && product.density ? densitySi(product.density) : 1)
+      amount.value * amountFactor(amount.unit) * (poured && product.density ? densitySi(product.density) : 1)
     return sum + (kilograms * percent) / 100 / area.size.value / NUTRIENT_UNIT_SI
   }, 0)
 }

@@ -8,7 +8,7 @@ import type { Entered } from '../quantity/entered'
 import type { Quantity } from '../quantity/quantity'
 import type { NitrogenForm, ProductDocument } from '../label/productDocument'
 import { NUTRIENTS } from '../label/label'
-import { nutrientsOn } from '../plan/areaNutrients'
+import { isPresent, nutrientOn, nutrientWords } from '../plan/areaNutrients'
 import type { RuleVisit, VisitedProduct } from './visit'
 import type { Check } from './check'
 import type { Rule } from './rule'
@@ -164,13 +164,13 @@ function saltChecks(
 }
 
 /** Nitrogen on turf that rests; the quick share of it on turf that is going to rest. */
-function restingChecks({ draft, lawns, request, plan }: RuleVisit): readonly Check[] {
+function restingChecks({ draft, request, plan }: RuleVisit): readonly Check[] {
   const turf = draft.day?.turf ?? ''
-  const laid =
-    lawns.length > 0
-      ? Math.max(...lawns.map(({ lawn }) => nutrientsOn(lawn.id, request, plan)?.n ?? 0))
-      : (plan.nutrients?.n.value ?? 0)
-  if (laid <= 0 || (turf !== 'dormant' && turf !== 'heat-stressed' && turf !== 'going dormant')) return []
+  const [laid] = plan.areas
+    .map(({ id }) => nutrientOn(id, 'n', request, plan))
+    .toSorted((a, b) => b.known - a.known)
+  if (!laid || !isPresent(laid)) return []
+  if (turf !== 'dormant' && turf !== 'heat-stressed' && turf !== 'going dormant') return []
   const quick = request.products.some(({ analysis }) => (analysis?.n ?? 0) > 0 && (analysis?.slowN ?? 0) < 50)
   if (turf === 'going dormant' && !quick) return []
   return [
@@ -179,7 +179,7 @@ function restingChecks({ draft, lawns, request, plan }: RuleVisit): readonly Che
       code: 'nitrogen-resting',
       source: 'trade practice',
       message:
-        `${formatFigure(laid)} lb N/1000 ft2 on turf that is ${turf}: ` +
+        `${nutrientWords(laid, 'n')} on turf that is ${turf}: ` +
         `${turf === 'going dormant' ? 'quick nitrogen keeps it from hardening' : 'it can’t use it'}.`,
       remedies: [{ label: 'Choose another day', path: 'day.turf' }],
     },
@@ -228,9 +228,9 @@ function shareOf({ nForms, analysis }: ProductDocument, form: NitrogenForm): num
 }
 
 /** Feed for the leaf in too little water. */
-function leafChecks({ request, lines, plan }: RuleVisit): readonly Check[] {
+function leafChecks({ request, lines }: RuleVisit): readonly Check[] {
   const { method } = request
-  const feeds = NUTRIENTS.some((name) => (plan.nutrients?.[name].value ?? 0) > 0)
+  const feeds = request.products.some(({ analysis }) => NUTRIENTS.some((name) => (analysis?.[name] ?? 0) > 0))
   if (method.kind !== 'spray' || !feeds || lines.some(({ line }) => line.figures?.carrierFrom?.text.trim()))
     return []
   const perThousand =

@@ -1,6 +1,5 @@
 import { dayText } from '../calendar/dayText'
-import { formatFigure } from '../quantity/format'
-import { nutrientsOn } from '../plan/areaNutrients'
+import { isPresent, nutrientOn, nutrientWords } from '../plan/areaNutrients'
 import { leaveOut, namesOf, type RuleVisit } from './visit'
 import type { Check } from './check'
 import type { Rule } from './rule'
@@ -18,11 +17,11 @@ const within = (day: string, { from, to }: { readonly from: string; readonly to:
 function diseaseFindings(context: RuleVisit): readonly Check[] {
   if (!within(context.day, AUTUMN)) return []
   const found = context.lawns.flatMap((lawn) => {
-    const now = nutrientsOn(lawn.lawn.id, context.request, context.plan)?.n ?? 0
+    const now = nutrientOn(lawn.lawn.id, 'n', context.request, context.plan)
     const seen = lawn.area.document.diseases?.find(
       ({ seat, on }) => seat === 'root' && on.startsWith(String(context.year)) && within(on, SPRING),
     )
-    return now > 0 && seen ? [{ ...lawn, now, seen }] : []
+    return isPresent(now) && seen ? [{ ...lawn, now, seen }] : []
   })
   const [first] = found
   if (!first) return []
@@ -32,7 +31,7 @@ function diseaseFindings(context: RuleVisit): readonly Check[] {
       code: 'nitrogen-root-disease',
       source: 'trade practice, the area’s own ledger',
       message:
-        `${formatFigure(first.now)} lb N/1000 ft2 in autumn on ${namesOf(found)}, where ` +
+        `${nutrientWords(first.now, 'n')} in autumn on ${namesOf(found)}, where ` +
         `${first.seen.name.trim() || 'root disease'} showed on ${dayText(first.seen.on)}: it feeds the ` +
         'next outbreak.',
       remedies: leaveOut(found),

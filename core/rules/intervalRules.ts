@@ -4,7 +4,8 @@ import { countIn } from '../label/productDocument'
 import { fieldReader } from '../quantity/fieldReader'
 import { SECONDS_PER, type TimeUnit } from '../quantity/units'
 import type { Entered } from '../quantity/entered'
-import { groupRun, groupsIn, type IndexedRow } from '../season/ledger'
+import { familyOf, groupCodes, type GroupFamily } from '../label/groupCodes'
+import { groupRun, type IndexedRow } from '../season/ledger'
 import { remembered } from '../remembered'
 import type { LibraryProduct } from '../draft/fromLibrary'
 import {
@@ -92,23 +93,32 @@ const kindsOn = remembered(
   (products: readonly LibraryProduct[]) => new Map(products.map(({ id, document }) => [id, document.kind])),
 )
 
+/** The groups of a row as its family names them; undefined for rows of other families. */
+function groupsIn(family: GroupFamily, context: RuleVisit) {
+  const kinds = kindsOn(context.library.products)
+  return (row: IndexedRow): readonly string[] | undefined => {
+    if (!isBefore(row, context.dayNumber)) return undefined
+    const kind = kinds.get(row.sourceId ?? '') ?? row.label?.kind
+    return kind && familyOf(kind) === family ? groupCodes(row.groups, family) : undefined
+  }
+}
+
 function sameGroup(line: VisitedProduct, context: RuleVisit): readonly Check[] {
-  const groups = line.product.document.actives.flatMap(({ group }) => groupsIn(group))
-  if (groups.length === 0) return []
+  const family = familyOf(line.product.document.kind)
+  if (!family) return []
+  const groups = [...new Set(line.product.document.actives.flatMap(({ group }) => groupCodes(group, family)))]
   const printed = countIn(line.line.inRow)
   const most = printed ?? context.house.groupRun
-  const kinds = kindsOn(context.library.products)
-  const { kind } = line.product.document
-  const ofKind = (row: IndexedRow) =>
-    isBefore(row, context.dayNumber) && row.sourceId !== null && kinds.get(row.sourceId) === kind
+  const groupsOf = groupsIn(family, context)
   const found = context.lawns
-    .flatMap((lawn) => {
-      const run = groupRun(lawn.ledger.rows, groups, ofKind)
-      return run >= most ? [{ index: lawn.index, area: lawn.area, ledger: lawn.ledger, run }] : []
-    })
+    .flatMap((lawn) =>
+      groups.map((group) => ({ ...lawn, group, run: groupRun(lawn.ledger.rows, group, groupsOf) })),
+    )
+    .filter(({ run }) => run >= most)
     .toSorted((a, b) => b.run - a.run)
   const [worst] = found
   if (!worst) return []
+  const lawns = found.filter(({ group }) => group === worst.group)
   return [
     {
       level: printed === undefined ? 'warn' : 'stop',
@@ -116,22 +126,57 @@ function sameGroup(line: VisitedProduct, context: RuleVisit): readonly Check[] {
       productId: line.note.id,
       source: printed === undefined ? `house rule, ${most} in a row` : 'label, applications in a row',
       message:
-        `The last ${worst.run} of its kind on ${namesOf(found)} had mode-of-action group ` +
-        `${groups.join(' + ')} too; after ${most} in a row another group is due, or resistance grows.`,
+        `The last ${worst.run} of the ${family}s on ${namesOf(lawns)} had mode-of-action group ` +
+        `${worst.group} too; after ${most} in a row another group is due, or resistance grows` +
+        `${otherGroups(line, worst.group, family, context)}.`,
       remedies: [{ label: 'Choose another group', path: `products.${line.index}.name` }],
       working: () => [
-        `${worst.area.name}, newest first, of one kind with ${line.product.name} (${kind}):`,
+        `${worst.area.name}, newest first, of the ${family}s that carry a group:`,
         ...worst.ledger.rows
-          .filter(ofKind)
+          .filter((row) => (groupsOf(row) ?? []).length > 0)
           .slice(0, worst.run + 1)
-          .map(
-            (row) => `${dayText(row.on)}, ${row.product}: group ${row.groups || 'none'}${plannedMark(row)}`,
-          ),
-        `in a row = ${worst.run}, allowed ${most}`,
+          .map((row) => `${dayText(row.on)}, ${row.product}: group ${row.groups}${plannedMark(row)}`),
+        `group ${worst.group} in a row = ${worst.run}, allowed ${most}`,
       ],
     },
   ]
 }
+
+/** As many as can be read at once. */
+const MOST_NAMED = 3
+
+/** What stands on the shelf of another group for the same use, and harms none of these grasses. */
+function otherGroups(
+  { product, line }: VisitedProduct,
+  group: string,
+  family: GroupFamily,
+  { library, lawns }: RuleVisit,
+): string {
+  const grasses = lawns.flatMap(({ area }) => area.document.grass.map(({ species }) => species))
+  const words = wordsOf(line.use)
+  const names = library.products
+    .filter(({ id, document: { kind, actives, harms = [], lines } }) => {
+      if (id === product.id || familyOf(kind) !== family || kind !== product.document.kind) return false
+      const groups = actives.flatMap((active) => groupCodes(active.group, family))
+      return (
+        groups.length > 0 &&
+        !groups.includes(group) &&
+        !grasses.some((grass) => harms.includes(grass)) &&
+        (words.length === 0 || lines.some(({ use }) => wordsOf(use).some((word) => words.includes(word))))
+      )
+    })
+    .map(({ name, document }) => `${name} (${document.actives.map((active) => active.group).join(' + ')})`)
+  return names.length === 0
+    ? ''
+    : `. On the shelf for it, of another group: ${names.slice(0, MOST_NAMED).join(', ')}`
+}
+
+/** Words that tell one use from another. */
+const wordsOf = (use: string): readonly string[] =>
+  use
+    .toLowerCase()
+    .split(/[^a-z]+/)
+    .filter((word) => word.length > 3)
 
 export const INTERVAL_RULES: readonly Rule[] = [
   {

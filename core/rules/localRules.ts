@@ -2,8 +2,8 @@ import { dayText } from '../calendar/dayText'
 import { withinYearly } from '../calendar/dayOfYear'
 import { yearDayText } from '../calendar/yearDay'
 import { daysAfter } from '../calendar/daysBetween'
-import { NUTRIENT_NAMES } from '../label/label'
-import { nutrientsOn } from '../plan/areaNutrients'
+import { NUTRIENT_NAMES, type Nutrient } from '../label/label'
+import { isPresent, nutrientOn, nutrientWords } from '../plan/areaNutrients'
 import { fieldReader } from '../quantity/fieldReader'
 import { formatFigure } from '../quantity/format'
 import { rateUnitParts } from '../quantity/rateUnit'
@@ -17,27 +17,29 @@ import {
 } from './localRule'
 import { NUTRIENT_UNITS, nitrogenOfYear, type LawnNitrogen } from './nutrientYear'
 import { phosphorusTested } from './soilRules'
-import { namesOf, plannedWords, type RuleVisit } from './visit'
+import { densityOf, namesOf, plannedWords, type RuleVisit } from './visit'
 import type { Rule } from './rule'
 import type { Remedy, Check } from './check'
+
+type LimitedNutrient = Exclude<Nutrient, 'fe'>
 
 /** The crew's own table of local rules, on the day of the job. */
 function localFindings(context: RuleVisit): readonly Check[] {
   return context.library.local
     .filter(({ from, to }) => from === '' || to === '' || withinYearly(context.day, from, to))
-    .flatMap((rule) => {
-      const words = broken(rule, context)
-      return words === undefined
-        ? []
-        : [
-            {
-              level: rule.kind === 'buffer to water' ? ('note' as const) : ('stop' as const),
-              code: 'local-rule' as const,
-              source: rule.source.trim() || 'local rule',
-              message: `${words}${daysOf(rule)}.`,
-              remedies: afterIt(rule, context.day),
-            },
-          ]
+    .flatMap((rule): readonly Check[] => {
+      const finding = findingOf(rule, context)
+      if (!finding) return []
+      const { level, words, unknown } = finding
+      return [
+        {
+          level,
+          code: 'local-rule',
+          source: rule.source.trim() || 'local rule',
+          message: `${words}${daysOf(rule)}.`,
+          remedies: unknown ? densityOf(context, unknown) : afterIt(rule, context.day),
+        },
+      ]
     })
 }
 
@@ -64,21 +66,33 @@ function limitOf({
   return read && { si: read.value * rateUnitParts(read.unit).factor, words: `${read.value} ${read.unit}` }
 }
 
-/**
- * A nutrient on each m2 of an area in one go, kg: what this application brings, and what else the visit does.
- */
-function inOneGo(areaId: string, nutrient: 'n' | 'p2o5' | 'k2o', context: RuleVisit): number {
-  const own = (nutrientsOn(areaId, context.request, context.plan)?.[nutrient] ?? 0) / NUTRIENT_UNITS
-  if (own <= 0) return 0
+/** A nutrient on each m2 of an area in one go, kg, and what of it nobody can tell. */
+interface InOneGo {
+  readonly known: number
+  readonly unknown: readonly string[]
+}
+
+/** What this application brings to an area, and what else the visit does on that day. */
+function inOneGo(areaId: string, nutrient: LimitedNutrient, context: RuleVisit): InOneGo {
+  const own = nutrientOn(areaId, nutrient, context.request, context.plan)
+  if (!isPresent(own)) return { known: 0, unknown: [] }
   const others = context.ledger.planned.filter(
     (row) => row.areaId === areaId && row.on === context.day && row.sizeM2 > 0,
   )
-  return others.reduce((sum, row) => sum + (row[nutrient] ?? 0) / row.sizeM2, own)
+  return {
+    known: others.reduce((sum, row) => sum + (row[nutrient] ?? 0) / row.sizeM2, own.known / NUTRIENT_UNITS),
+    unknown: [...own.unknown, ...others.flatMap((row) => (row[nutrient] === null ? [row.product] : []))],
+  }
 }
 
-/** The most of a nutrient that any treated area gets in one go, kg on each m2. */
-const mostInOneGo = (nutrient: 'n' | 'p2o5' | 'k2o', context: RuleVisit): number =>
-  Math.max(0, ...context.request.areas.map(({ id }) => inOneGo(id, nutrient, context)))
+/** The most that any treated area gets in one go, and all that can't be told. */
+function mostInOneGo(nutrient: LimitedNutrient, context: RuleVisit): InOneGo {
+  const all = context.request.areas.map(({ id }) => inOneGo(id, nutrient, context))
+  return {
+    known: Math.max(0, ...all.map(({ known }) => known)),
+    unknown: [...new Set(all.flatMap(({ unknown }) => unknown))],
+  }
+}
 
 /** Of the year with this application, on the areas that pass the limit, the worst first. */
 function overInYear(limit: number, context: RuleVisit): readonly LawnNitrogen[] {
@@ -87,42 +101,80 @@ function overInYear(limit: number, context: RuleVisit): readonly LawnNitrogen[] 
     .toSorted((a, b) => b.laid + b.now - a.laid - a.now)
 }
 
-/** What the rule says of this application, where it forbids it. */
-function broken(rule: LocalRule, context: RuleVisit): string | undefined {
+/** What a rule says of this application: what it forbids, or that nobody can tell whether it does. */
+interface LocalFinding {
+  readonly level: Check['level']
+  readonly words: string
+  /** Products whose amounts are not known. */
+  readonly unknown?: readonly string[]
+}
+
+function findingOf(rule: LocalRule, context: RuleVisit): LocalFinding | undefined {
   const { nutrient, limit: sort, over } = localRuleFacts(rule.kind)
   if (sort === 'length') {
     const unit = rule.unit ?? LOCAL_LENGTH_UNITS[0]
-    return `Keep ${rule.limit.trim() ? `${rule.limit.trim()} ${unit}` : 'away'} from open water`
+    return {
+      level: 'note',
+      words: `Keep ${rule.limit.trim() ? `${rule.limit.trim()} ${unit}` : 'away'} from open water`,
+    }
   }
-  if (!nutrient) return 'Nothing may be applied in these days'
-  const told = (si: number) => `${formatFigure(si * NUTRIENT_UNITS)} lb ${NUTRIENT_NAMES[nutrient]}/1000 ft2`
-  if (over === 'year') {
-    const limit = limitOf(rule)
-    const [worst, ...more] = limit ? overInYear(limit.si, context) : []
-    return (
-      worst &&
-      `${told(worst.laid + worst.now)} on ${namesOf([worst, ...more].map(({ lawn }) => lawn))} this ` +
-        'year with ' +
-        `this job${plannedWords(worst.year)}, over ${limit?.words}`
-    )
-  }
+  if (!nutrient) return { level: 'stop', words: 'Nothing may be applied in these days' }
+  if (sort === 'rate')
+    return over === 'year' ? yearFinding(rule, context) : goFinding(rule, nutrient, context)
   const most = mostInOneGo(nutrient, context)
-  if (sort === 'rate') {
-    const limit = limitOf(rule)
-    return limit && isOver(most, limit.si) ? `${told(most)} in one go, over ${limit.words}` : undefined
-  }
-  if (most <= 0) return undefined
-  if (nutrient === 'n') return `${told(most)}, where no nitrogen may go down`
+  const present = { known: most.known * NUTRIENT_UNITS, unknown: most.unknown }
+  if (!isPresent(present)) return undefined
+  if (nutrient === 'n')
+    return { level: 'stop', words: `${nutrientWords(present, nutrient)}, where no nitrogen may go down` }
   return phosphorusTested(context)
     ? undefined
-    : `${told(most)}, where no phosphorus may go down without a soil test`
+    : {
+        level: 'stop',
+        words: `${nutrientWords(present, nutrient)}, where no phosphorus may go down without a soil test`,
+      }
+}
+
+const told = (si: number, nutrient: LimitedNutrient) =>
+  `${formatFigure(si * NUTRIENT_UNITS)} lb ${NUTRIENT_NAMES[nutrient]}/1000 ft2`
+
+const notKnown = (unknown: readonly string[], what: string, limit: string): LocalFinding => ({
+  level: 'warn',
+  words: `How much ${what} ${unknown.join(' and ')} bring is not known: it can’t be held against ${limit}`,
+  unknown,
+})
+
+function yearFinding(rule: LocalRule, context: RuleVisit): LocalFinding | undefined {
+  const limit = limitOf(rule)
+  if (!limit) return undefined
+  const [worst, ...more] = overInYear(limit.si, context)
+  if (worst)
+    return {
+      level: 'stop',
+      words:
+        `${told(worst.laid + worst.now, 'n')} on ${namesOf([worst, ...more].map(({ lawn }) => lawn))} this ` +
+        `year with this job${plannedWords(worst.year)}, over ${limit.words}`,
+    }
+  const unknown = [...new Set(nitrogenOfYear(context).flatMap((year) => year.unknown))]
+  const feeds = context.request.products.some(({ analysis }) => (analysis?.n ?? 0) > 0)
+  return feeds && unknown.length > 0 ? notKnown(unknown, 'nitrogen', `${limit.words} a year`) : undefined
+}
+
+function goFinding(rule: LocalRule, nutrient: LimitedNutrient, context: RuleVisit): LocalFinding | undefined {
+  const limit = limitOf(rule)
+  if (!limit) return undefined
+  const most = mostInOneGo(nutrient, context)
+  if (isOver(most.known, limit.si))
+    return { level: 'stop', words: `${told(most.known, nutrient)} in one go, over ${limit.words}` }
+  return most.unknown.length > 0
+    ? notKnown(most.unknown, NUTRIENT_NAMES[nutrient], `${limit.words} in one go`)
+    : undefined
 }
 
 export const CREW_RULES: readonly Rule[] = [
   {
     needs: 'visit',
     codes: ['local-rule'],
-    level: 'stop, a buffer a note',
+    level: 'stop; a buffer note; what can’t be told warn',
     looksAt: 'the day, and each nutrient on an area in one go and in the year, all work of the visit counted',
     limit: 'the table under Settings',
     source: 'ordinance or contract, as the crew wrote it down',

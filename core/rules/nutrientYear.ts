@@ -1,7 +1,7 @@
 import { dayText } from '../calendar/dayText'
 import { nitrogenWanted } from '../ground/grasses'
 import type { Nutrient } from '../label/label'
-import { nutrientsOn, slowNitrogenOn } from '../plan/areaNutrients'
+import { nutrientOn, slowNitrogenOn } from '../plan/areaNutrients'
 import { KILOGRAMS_PER, SQUARE_METRES_PER } from '../quantity/units'
 import { fieldReader } from '../quantity/fieldReader'
 import { remembered } from '../remembered'
@@ -19,6 +19,8 @@ export interface LawnNitrogen {
   readonly year: readonly IndexedRow[]
   readonly laid: number
   readonly now: number
+  /** What brings nitrogen in an amount that nobody can tell: it is in no sum. */
+  readonly unknown: readonly string[]
   /**
    * Of both, what is slow release by the labels as they stand, and the rest; undefined where one of them is
    * not on the shelf.
@@ -49,13 +51,14 @@ export function nitrogenOfYear(
   book: WorkingBook = closedWorkingBook,
 ): readonly LawnNitrogen[] {
   return context.lawns.map((lawn) => {
-    const adds = nutrientsOn(lawn.lawn.id, context.request, context.plan)
-    const now = adds?.n ?? 0
+    const adds = (nutrient: Nutrient) => nutrientOn(lawn.lawn.id, nutrient, context.request, context.plan)
+    const { known: now, unknown: unknownNow } = adds('n')
     const year = thisYear(lawn.ledger.rows, context)
     const laid = nitrogenPerArea(year)
+    const unknown = [...unknownNow, ...unknownIn(year)]
     const slow = {
       laid: slowShares(context.library.products)(year),
-      now: (slowNitrogenOn(lawn.lawn.id, context.request, context.plan) ?? 0) / NUTRIENT_UNITS,
+      now: slowNitrogenOn(lawn.lawn.id, context.request, context.plan) / NUTRIENT_UNITS,
     }
     const quick = {
       laid: slow.laid === undefined ? undefined : laid - slow.laid,
@@ -73,6 +76,7 @@ export function nitrogenOfYear(
               : `${sixDigits(row.n / KILOGRAMS_PER.lb)} lb of N on ${sixDigits(row.sizeM2)} m2 = ` +
                 `${sixDigits((row.n / row.sizeM2) * NUTRIENT_UNITS)} lb/1000 ft2`),
         ),
+      ...unknownNow.map((name) => `${name}: not known, the label gives no density`),
       `this application ${sixDigits(now)} lb N/1000 ft2, of it slow ` +
         `${sixDigits(slow.now * NUTRIENT_UNITS)} and quick ${sixDigits(quick.now * NUTRIENT_UNITS)}`,
       ...(slow.laid === undefined || quick.laid === undefined
@@ -87,7 +91,7 @@ export function nitrogenOfYear(
     const others = OTHERS.map((nutrient) => ({
       nutrient,
       laid: nutrientPerArea[nutrient](year),
-      now: (adds?.[nutrient] ?? 0) / NUTRIENT_UNITS,
+      now: adds(nutrient).known / NUTRIENT_UNITS,
     })).filter((one) => one.laid > 0 || one.now > 0)
     for (const one of others) {
       book.note(`${one.nutrient}.${lawn.area.id}`, () => [
@@ -109,6 +113,7 @@ export function nitrogenOfYear(
       year,
       laid,
       now: now / NUTRIENT_UNITS,
+      unknown,
       slow,
       quick,
       others,
@@ -117,6 +122,11 @@ export function nitrogenOfYear(
     }
   })
 }
+
+/** What was put down that holds nitrogen in an amount nobody can tell, by name and day. */
+const unknownIn = remembered((rows: readonly IndexedRow[]): readonly string[] =>
+  rows.flatMap(({ n, product, on }) => (n === null ? [`${product} of ${dayText(on)}`] : [])),
+)
 
 /**
  * Kg of slow nitrogen on each m2 of rows, by the labels of a shelf; undefined where a row's product is none

@@ -97,8 +97,7 @@ function remediesFor({ code, productId }: PlanCheck, document: ApplicationDraft)
 }
 
 /**
- * A limit counts product: setting the rate to it also sets the basis straight, so it is offered only for a
- * product rate.
+ * A limit is set as the rate only where both count the same.
  */
 function rateTo(
   product: ProductDraft,
@@ -106,7 +105,7 @@ function rateTo(
   path: string,
   label: string,
 ): readonly Remedy[] {
-  if (product.basis !== 'product' || limit.text.trim() === '')
+  if (product.basis !== (product.limitBasis ?? 'product') || limit.text.trim() === '')
     return [{ label: 'Change the rate', path: `${path}.rate` }]
   return [{ label: `${label}: ${asEnteredText(limit)}`, path: `${path}.rate`, value: limit }]
 }

@@ -1,5 +1,5 @@
 import type { ApplicationDraft } from '../draft/applicationDraft'
-import { NUTRIENTS, type Nutrient } from '../label/label'
+import type { Nutrient } from '../label/label'
 import type { Plan } from '../plan/plan'
 import type { PlanRequest } from '../plan/planRequest'
 import { amountFactor, densitySi } from '../quantity/quantity'
@@ -31,9 +31,10 @@ export function plannedRows(
       const si = amount.value * amountFactor(amount.unit)
       const mass = dimension === 'mass' ? si : product.density && si * densitySi(product.density)
       const { analysis } = product
-      const fed = NUTRIENTS.some((nutrient) => (analysis?.[nutrient] ?? 0) > 0)
-      const kg = (nutrient: Nutrient) =>
-        mass === undefined ? (fed ? null : 0) : (mass * (analysis?.[nutrient] ?? 0)) / 100
+      const kg = (nutrient: Nutrient) => {
+        const percent = analysis?.[nutrient] ?? 0
+        return percent === 0 ? 0 : mass === undefined ? null : (mass * percent) / 100
+      }
       const n = kg('n')
       return [
         {

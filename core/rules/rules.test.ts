@@ -8,7 +8,7 @@ import type { SoilLevel } from '../ground/areaDocument'
 import type { TurfState } from '../ground/turfStates'
 import type { GrassName } from '../ground/grasses'
 import { blankProductDocument, blankRateLine } from '../label/blankProduct'
-import type { ApplicationMethod, ProductDocument, ProductKind } from '../label/productDocument'
+import type { ApplicationMethod, ProductDocument, ProductKind, YearPeriod } from '../label/productDocument'
 import { withJarTests, type LocalRule, type LocalRuleKind } from './localRule'
 import { KILOGRAMS_PER, SQUARE_METRES_PER, type RateUnit, type TemperatureUnit } from '../quantity/units'
 import type { LedgerRow } from '../season/ledger'
@@ -55,6 +55,7 @@ function kept(name: string, set: Set, content = '1', active = 'stuff'): LibraryP
         rate: typed(set.rate ?? '3', 'lb/1000 ft2'),
         year: typed(year, `lb/${ground}` as RateUnit),
         repeatFrom: day(set.repeatFrom),
+        ...(set.period && { period: set.period as YearPeriod }),
         ...(set.yearActive && { yearActive: typed(set.yearActive, 'lb/1000 ft2' as const) }),
         perYear: set.perYear ?? '',
         inRow: set.inRow ?? '',
@@ -111,7 +112,10 @@ function areaOf(set: Set): LibraryArea {
 }
 /** Group and active of what lies there already; `twin` holds the same active twice as strong. */
 const OTHERS: Readonly<
-  Record<string, { readonly active: string; readonly group: string; readonly content: string }>
+  Record<
+    string,
+    { readonly active: string; readonly group: string; readonly content: string; readonly kind?: string }
+  >
 > = {
   own: { active: 'stuff', group: '3', content: '1' },
   twin: { active: 'stuff', group: '3', content: '2' },
@@ -120,6 +124,7 @@ const OTHERS: Readonly<
   rival: { active: 'rival', group: '3', content: '1' },
   other11: { active: 'o', group: '11', content: '1' },
   premix: { active: 'x', group: '3 + 11', content: '1' },
+  post: { active: 'p', group: 'Group 3', content: '1', kind: 'post-emergent herbicide' },
 }
 function rowOf(text: string, i: number): LedgerRow {
   const [on = '', name = 'own', pounds = '0', nitrogen = ''] = text.split(' ')
@@ -152,8 +157,8 @@ function sheetOf(set: Set, ledger: string) {
     kept('own', set),
     ...Object.entries(OTHERS)
       .filter(([name]) => name !== 'own')
-      .map(([name, { active, content, group }]) =>
-        kept(name, { kind: set.kind ?? 'fertilizer', group }, content, active),
+      .map(([name, { active, content, group, kind = set.kind ?? 'fertilizer' }]) =>
+        kept(name, { kind, group }, content, active),
       ),
   ]
   const own = products[0]!
@@ -242,11 +247,11 @@ test.each([
     { rate: '3', kind: 'fungicide', group: '3' },
     '2026-04-01 rival 1;2026-03-01 premix 1;2026-02-01 other11 1',
     [
-      'Front, newest first, of one kind with own (fungicide):',
+      'Front, newest first, of the fungicides that carry a group:',
       '1 April 2026, rival: group 3',
       '1 March 2026, premix: group 3 + 11',
       '1 February 2026, other11: group 11',
-      'in a row = 2, allowed 2',
+      'group 3 in a row = 2, allowed 2',
     ],
   ],
 ] as const)('the working behind a stop of the ledger: %j after %s', (set, ledger, lines) => {

@@ -1,8 +1,6 @@
 import { dayText } from '../calendar/dayText'
 import { daysBetween } from '../calendar/daysBetween'
-import { formatFigure } from '../quantity/format'
-import { NUTRIENT_NAMES } from '../label/label'
-import { nutrientsOn } from '../plan/areaNutrients'
+import { isPresent, nutrientOn, nutrientWords } from '../plan/areaNutrients'
 import { leaveOut, namesOf, type VisitedArea, type RuleVisit } from './visit'
 import type { Check } from './check'
 import type { Rule } from './rule'
@@ -36,13 +34,13 @@ const LISTED = [
 function soilFindings(context: RuleVisit): readonly Check[] {
   return LISTED.flatMap(([nutrient, level, code]): readonly Check[] => {
     const found = context.lawns.flatMap((lawn) => {
-      const now = nutrientsOn(lawn.lawn.id, context.request, context.plan)?.[nutrient] ?? 0
+      const now = nutrientOn(lawn.lawn.id, nutrient, context.request, context.plan)
       const test = testOf(lawn, context.day)
-      return now > 0 && test && (test[level] === 'high' || test[level] === 'enough')
+      return isPresent(now) && test && (test[level] === 'high' || test[level] === 'enough')
         ? [{ ...lawn, now, test }]
         : []
     })
-    const [worst] = found.toSorted((a, b) => b.now - a.now)
+    const [worst] = found.toSorted((a, b) => b.now.known - a.now.known)
     if (!worst) return []
     return [
       {
@@ -50,7 +48,7 @@ function soilFindings(context: RuleVisit): readonly Check[] {
         code,
         source: `soil test of ${dayText(worst.test.on)}`,
         message:
-          `${formatFigure(worst.now)} lb ${NUTRIENT_NAMES[nutrient]}/1000 ft2 goes on ${namesOf(found)}, ` +
+          `${nutrientWords(worst.now, nutrient)} goes on ${namesOf(found)}, ` +
           `where the soil test says ${worst.test[level] === 'high' ? 'high' : 'enough'}.`,
         remedies: leaveOut(found),
       },

@@ -10,6 +10,7 @@ import { ownFromLine } from '../draft/fromLibrary'
 import { daysIn } from './intervalRules'
 import { NUTRIENT_UNITS, nitrogenOfYear } from './nutrientYear'
 import {
+  densityOf,
   leaveOut,
   namesOf,
   plannedWords,
@@ -123,6 +124,20 @@ function growthChecks(
   ]
 }
 
+/** The last sowing up to a day, the first of all or a later one over it, with what was sown. */
+function lastSown(
+  { area: { document } }: VisitedArea,
+  day: string,
+): { readonly on: string; readonly grasses: readonly GrassName[] } | undefined {
+  const { established, overseeding, overseedWith = [], grass } = document
+  return [
+    { on: established, grasses: grass.map(({ species }) => species) },
+    { on: overseeding, grasses: overseedWith },
+  ]
+    .filter(({ on }) => on !== '' && on <= day)
+    .toSorted((a, b) => (a.on < b.on ? 1 : -1))[0]
+}
+
 /**
  * Sown before and to be sown after: the label's own days, else what is usual for a pre-emergent; not for
  * grasses that the label spares.
@@ -141,17 +156,12 @@ function seedChecks(line: VisitedProduct, { lawns, day }: RuleVisit): readonly C
   const young =
     after === undefined
       ? []
-      : lawns.filter(
-          ({
-            area: {
-              document: { established, grass },
-            },
-          }) =>
-            established !== '' &&
-            established <= day &&
-            daysBetween(established, day) < after &&
-            !spares(grass.map(({ species }) => species)),
-        )
+      : lawns.flatMap((lawn) => {
+          const last = lastSown(lawn, day)
+          return last && daysBetween(last.on, day) < after && !spares(last.grasses)
+            ? [{ ...lawn, sownOn: last.on }]
+            : []
+        })
   const sown =
     before === undefined
       ? []
@@ -167,7 +177,7 @@ function seedChecks(line: VisitedProduct, { lawns, day }: RuleVisit): readonly C
             !spares(overseedWith),
         )
   const source = (own: number | undefined) => (own !== undefined ? 'label' : 'trade practice')
-  const [youngest, next] = [young[0], sown[0]]
+  const [youngest, next] = [young.toSorted((a, b) => (a.sownOn < b.sownOn ? 1 : -1))[0], sown[0]]
   return [
     ...(youngest && after !== undefined
       ? [
@@ -178,9 +188,9 @@ function seedChecks(line: VisitedProduct, { lawns, day }: RuleVisit): readonly C
             source: source(printedAfter),
             remedies: leaveOut(young),
             message:
-              `${namesOf(young)} was sown on ${dayText(youngest.area.document.established)}: ` +
+              `${namesOf(young)} was sown on ${dayText(youngest.sownOn)}: ` +
               `${line.product.name} waits ${after} days, until ` +
-              `${dayText(daysAfter(youngest.area.document.established, Math.ceil(after)))}.`,
+              `${dayText(daysAfter(youngest.sownOn, Math.ceil(after)))}.`,
           },
         ]
       : []),
@@ -298,7 +308,7 @@ function nitrogenYear(context: RuleVisit): readonly Check[] {
     .filter(({ now, state }) => now > 0 && state === 'over')
     .toSorted((a, b) => b.laid - a.laid)
   const [worst] = found
-  if (!worst) return []
+  if (!worst) return notCounted(context)
   const told = (perArea: number | undefined) => formatFigure((perArea ?? 0) * NUTRIENT_UNITS)
   const lawns = found.map(({ lawn }) => lawn)
   return [
@@ -312,6 +322,29 @@ function nitrogenYear(context: RuleVisit): readonly Check[] {
         `${told(worst.laid)} lb N/1000 ft2 lies on ${namesOf(lawns)} this year${plannedWords(worst.year)}; ` +
         `${told(worst.now)} more ` +
         'is over what its grass wants.',
+    },
+  ]
+}
+
+/** What can't be counted is said, never taken as nothing. */
+function notCounted(context: RuleVisit): readonly Check[] {
+  const feeds = context.request.products.some(({ analysis }) => (analysis?.n ?? 0) > 0)
+  const found = feeds
+    ? nitrogenOfYear(context).filter(({ unknown, wanted }) => wanted && unknown.length > 0)
+    : []
+  const [first] = found
+  if (!first) return []
+  return [
+    {
+      level: 'warn',
+      code: 'nitrogen-not-known',
+      working: `nitrogen.${first.lawn.area.id}`,
+      source: 'the labels, without a density',
+      remedies: densityOf(context, first.unknown),
+      message:
+        `How much nitrogen ${[...new Set(first.unknown)].join(' and ')} bring to ` +
+        `${namesOf(found.map(({ lawn }) => lawn))} is not known: this year’s nitrogen can’t be held ` +
+        'against what the grass wants.',
     },
   ]
 }
@@ -364,7 +397,7 @@ export const TURF_RULES: readonly Rule[] = [
   },
   {
     needs: 'visit',
-    codes: ['nitrogen-over-year'],
+    codes: ['nitrogen-over-year', 'nitrogen-not-known'],
     level: 'warn',
     looksAt: 'nitrogen of the year, by the size each area had, planned work counted',
     limit: 'what the grass wants',

@@ -2,7 +2,15 @@ import { doseOf, type Carrier, type Dose } from '../label/dose'
 import type { RateLine } from '../label/productDocument'
 import { carrierOf } from '../plan/carrierOf'
 import type { PlanProduct, PlanRequest } from '../plan/planRequest'
-import { dayNumber, ledgerOf, inYear, withPlanned, type AreaLedger, type IndexedRow } from '../season/ledger'
+import {
+  dayNumber,
+  inTwelveMonths,
+  inYear,
+  ledgerOf,
+  withPlanned,
+  type AreaLedger,
+  type IndexedRow,
+} from '../season/ledger'
 import type { Plan } from '../plan/plan'
 import type { AreaDraft, ProductDraft } from '../draft/applicationDraft'
 import type { RuleLibrary, RuleReading } from './reading'
@@ -112,6 +120,35 @@ export const thisYear = (
   { dayNumber: today, year }: RuleVisit,
 ): readonly IndexedRow[] => (rows ? inYear(rows, year, today) : [])
 
+/** A year as a limit means it, with the rows that stand in it. */
+export interface LimitYear {
+  readonly rowsOf: (rows: readonly IndexedRow[]) => readonly IndexedRow[]
+  /** "this year", "in twelve months". */
+  readonly words: string
+  /** What a limit passed in it means: a year the label may not mean is only warned of. */
+  readonly level: 'stop' | 'warn'
+}
+
+/** The years a line's limits are held against; unsaid by the label, the stricter is shown too. */
+export function limitYears(
+  { line: { period = '' } }: VisitedProduct,
+  context: RuleVisit,
+): readonly LimitYear[] {
+  const calendar = (level: 'stop' | 'warn'): LimitYear => ({
+    rowsOf: (rows) => thisYear(rows, context),
+    words: 'this year',
+    level,
+  })
+  const twelve = (level: 'stop' | 'warn', words: string): LimitYear => ({
+    rowsOf: (rows) => inTwelveMonths(rows, context.dayNumber),
+    words,
+    level,
+  })
+  if (period === 'calendar year') return [calendar('stop')]
+  if (period === 'twelve months') return [twelve('stop', 'in twelve months')]
+  return [calendar('stop'), twelve('warn', 'in twelve months, which the label may mean by a year')]
+}
+
 /** Ways out that leave a lawn untreated; three at most, so that they can be read. */
 export const leaveOut = (lawns: readonly Pick<VisitedArea, 'index' | 'area'>[]): readonly Remedy[] =>
   lawns.slice(0, 3).map(({ index, area }) => ({
@@ -119,6 +156,14 @@ export const leaveOut = (lawns: readonly Pick<VisitedArea, 'index' | 'area'>[]):
     path: `lawns.${index}.treated`,
     value: 'no',
   }))
+
+/** Where the density is to be typed that makes an amount known. */
+export const densityOf = ({ draft }: RuleVisit, names: readonly string[]): readonly Remedy[] =>
+  draft.products.flatMap(({ name }, index) =>
+    names.includes(name)
+      ? [{ label: `Enter the density of ${name}`, path: `products.${index}.density` }]
+      : [],
+  )
 
 /** "Front", "Front and Side", "Front and 3 more". */
 export function namesOf(lawns: readonly { readonly area: { readonly name: string } }[]): string {

@@ -1,16 +1,14 @@
 import { wholeSteps } from '../quantity/tolerance'
 import { daysAfter } from '../calendar/daysBetween'
 import { countIn } from '../label/productDocument'
-import { fieldReader } from '../quantity/fieldReader'
-import { rateUnitParts } from '../quantity/rateUnit'
 import type { Quantity } from '../quantity/quantity'
 import type { RateUnit } from '../quantity/units'
-import { applicationsIn, laidPerArea } from '../season/ledger'
+import { applicationsIn } from '../season/ledger'
 import { sixDigits } from '../working/figureText'
 import { closedWorkingBook, type WorkingBook } from '../working/working'
 import { daysIn } from './intervalRules'
-import { datesOf, perAreaOn, thisYear, type VisitedArea, type RuleVisit, type VisitedProduct } from './visit'
-import { yearLimit } from './yearRules'
+import { datesOf, limitYears, type VisitedArea, type RuleVisit, type VisitedProduct } from './visit'
+import { yearMeasures, type YearMeasure } from './yearMeasure'
 
 /** What a label still leaves of one product on one lawn this year, with this job taken off. */
 export interface YearLeft {
@@ -26,6 +24,8 @@ export interface YearLeft {
         readonly most: Quantity<RateUnit>
       }
     | undefined
+  /** What stands outside the amount, because its label does not tell. */
+  readonly unknown: readonly string[]
   /** Further applications at this job's rate; the smaller of what the amount and the count allow. */
   readonly further: number | undefined
   /** The first day on which the next may follow this job, YYYY-MM-DD. */
@@ -33,72 +33,105 @@ export interface YearLeft {
 }
 
 /**
- * What the year still leaves after this job, by product and lawn, where the label limits the year at all.
+ * What the year still leaves after this job, by product and lawn, where the label limits the year at all; of
+ * several limits the one that leaves the least.
  * Source: trade.md 5, most per year and most applications per year.
  */
 export function yearLeft(context: RuleVisit, book: WorkingBook = closedWorkingBook): readonly YearLeft[] {
   return context.lines.flatMap((line) => {
-    const limit = yearLimit(line, context)
+    const measures = yearMeasures(line, context)
     const times = countIn(line.line.perYear)
-    if (!limit && times === undefined) return []
+    if (measures.length === 0 && times === undefined) return []
     const wait = daysIn(line.line.repeatFrom)
-    return context.lawns.map((lawn) => leftOn(lawn, line, context, { limit, times, wait }, book))
+    return context.lawns.map((lawn) => leftOn(lawn, line, context, { measures, times, wait }, book))
   })
 }
 
 interface Limits {
-  readonly limit: ReturnType<typeof yearLimit>
+  readonly measures: readonly YearMeasure[]
   readonly times: number | undefined
   readonly wait: number | undefined
+}
+
+/** One limit on one lawn: what lies, what comes, what is left, SI on each m2. */
+interface LimitLeft {
+  readonly measure: YearMeasure
+  readonly laid: number
+  readonly now: number
+  readonly left: number
+  readonly unknown: readonly string[]
+}
+
+function leftOf(
+  measure: YearMeasure,
+  lawn: VisitedArea,
+  line: VisitedProduct,
+  context: RuleVisit,
+): LimitLeft {
+  const years = limitYears(line, context).map(({ rowsOf }) => measure.laid(rowsOf(measure.rowsOn(lawn))))
+  const laid = Math.max(...years.map(({ known }) => known))
+  const now = measure.now(lawn)
+  return {
+    measure,
+    laid,
+    now: now.known,
+    left: Math.max(0, measure.most - laid - now.known),
+    unknown: [...new Set([...now.unknown, ...years.flatMap(({ unknown }) => unknown)])],
+  }
 }
 
 function leftOn(
   lawn: VisitedArea,
   line: VisitedProduct,
   context: RuleVisit,
-  { limit, times, wait }: Limits,
+  { measures, times, wait }: Limits,
   book: WorkingBook,
 ): YearLeft {
-  const rows = thisYear(lawn.ledger.byProduct.get(line.product.id), context)
   const dates = datesOf(line)
-  const rate = perAreaOn(lawn, line)
-  const laid = laidPerArea(rows)[line.dose.dimension]
-  const now = rate * dates
-  const left = limit && Math.max(0, limit.perArea - laid - now)
-  const byCount = times === undefined ? undefined : Math.max(0, times - applicationsIn(rows) - dates)
-  const byAmount = left === undefined ? undefined : wholeSteps(left / rate)
+  const done = Math.max(
+    ...limitYears(line, context).map(({ rowsOf }) =>
+      applicationsIn(rowsOf(lawn.ledger.byProduct.get(line.product.id) ?? [])),
+    ),
+  )
+  const [least] = measures
+    .map((measure) => leftOf(measure, lawn, line, context))
+    .toSorted((a, b) => a.left / a.measure.most - b.left / b.measure.most)
+  const unknown = least?.unknown ?? []
+  const byCount = times === undefined ? undefined : Math.max(0, times - done - dates)
+  const byAmount =
+    least && least.now > 0 && unknown.length === 0 ? wholeSteps((least.left * dates) / least.now) : undefined
   const further =
     byCount === undefined ? byAmount : byAmount === undefined ? byCount : Math.min(byCount, byAmount)
-  const told = (perArea: number): Quantity<RateUnit> => ({
-    value: limit ? (perArea / limit.perArea) * printed(line) : Number.NaN,
-    unit: limit?.unit ?? line.note.rate.unit,
-  })
   book.note(`left.${line.note.id}.${lawn.area.id}`, () => [
-    ...(limit && left !== undefined
-      ? [
-          `most in a year ${sixDigits(printed(line))} ${limit.unit}`,
-          `laid this year ${sixDigits(told(laid).value)}, with this job ${sixDigits(told(laid + now).value)}`,
-          `left = ${sixDigits(told(left).value)} ${limit.unit}`,
-        ]
-      : []),
-    ...(times === undefined
-      ? []
-      : [`${times} applications a year, ${applicationsIn(rows)} so far, ${dates} with this job`]),
-    `further applications at this rate = ${further ?? 0}`,
+    ...(least ? leftLines(least) : []),
+    ...(times === undefined ? [] : [`${times} applications a year, ${done} so far, ${dates} with this job`]),
+    further === undefined
+      ? 'further applications at this rate: not known'
+      : `further applications at this rate = ${further}`,
   ])
   return {
     productId: line.note.id,
     product: line.product.name,
     lawn,
     further,
-    amount:
-      limit && left !== undefined
-        ? { laid: told(laid), now: told(now), left: told(left), most: told(limit.perArea) }
-        : undefined,
+    unknown,
+    amount: least && {
+      laid: least.measure.told(least.laid),
+      now: least.measure.told(least.now),
+      left: least.measure.told(least.left),
+      most: least.measure.told(least.measure.most),
+    },
     next: wait === undefined ? undefined : daysAfter(context.day, Math.ceil(wait)),
   }
 }
 
-const printed = ({ line }: VisitedProduct): number =>
-  fieldReader().optional('', line.year, 'rate', 'Most in a year', 'above-zero')?.value ??
-  rateUnitParts(line.rate.unit).factor
+function leftLines({ measure, laid, now, left, unknown }: LimitLeft): readonly string[] {
+  const told = (perArea: number) => sixDigits(measure.told(perArea).value)
+  const { unit } = measure.told(left)
+  return [
+    `most in a year${measure.of === 'product' ? '' : ` of ${measure.name}`} ${told(measure.most)} ${unit}`,
+    ...unknown.map((name) => `${name}: not known, its label does not tell`),
+    `laid this year ${told(laid)}, with this job ${told(laid + now)}`,
+    `left = ${told(left)} ${unit}`,
+  ]
+}

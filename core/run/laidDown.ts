@@ -14,8 +14,8 @@ export interface LaidDown {
   /** Kg or m3 of product. */
   readonly amount: number
   readonly sizeM2: number
-  /** Kg of each nutrient; undefined where the label does not tell (a liquid without its density). */
-  readonly nutrients: Readonly<Record<Nutrient, number>> | undefined
+  /** Kg of each nutrient; undefined where the label holds it and does not tell (a liquid without density). */
+  readonly nutrients: Readonly<Record<Nutrient, number | undefined>>
 }
 
 /**
@@ -39,12 +39,10 @@ export function laidDown({ frozen, used, outcomes }: RunRecord): readonly LaidDo
       const density = product?.density
       const kilograms = dimension === 'mass' ? amount : density && amount * densitySi(density)
       const analysis = product?.analysis
-      const nutrients =
-        kilograms === undefined && analysis
-          ? undefined
-          : (Object.fromEntries(
-              NUTRIENTS.map((name) => [name, ((kilograms ?? 0) * (analysis?.[name] ?? 0)) / 100]),
-            ) as Record<Nutrient, number>)
+      const nutrients = eachNutrient((name) => {
+        const percent = analysis?.[name] ?? 0
+        return percent === 0 ? 0 : kilograms && (kilograms * percent) / 100
+      })
       return { areaId, productId: outcome.productId, dimension, amount, sizeM2: treated * share, nutrients }
     }),
   )
@@ -89,19 +87,23 @@ export function ledgerChange(before: readonly LaidDown[], after: readonly LaidDo
   const changed = after.map((row) => difference(row, stood.get(key(row))))
   const gone = before
     .filter((row) => !after.some((other) => key(other) === key(row)))
-    .map((row) => difference({ ...row, amount: 0, sizeM2: 0, nutrients: zero(row) }, row))
+    .map((row) =>
+      difference(
+        { ...row, amount: 0, sizeM2: 0, nutrients: eachNutrient((name) => row.nutrients[name] && 0) },
+        row,
+      ),
+    )
   return [...changed, ...gone].filter(({ amount, sizeM2 }) => amount !== 0 || sizeM2 !== 0)
 }
 
-const zero = ({ nutrients }: LaidDown) => nutrients && { n: 0, p2o5: 0, k2o: 0, fe: 0 }
+const eachNutrient = (of: (name: Nutrient) => number | undefined): LaidDown['nutrients'] =>
+  Object.fromEntries(NUTRIENTS.map((name) => [name, of(name)])) as LaidDown['nutrients']
 
 function difference(row: LaidDown, stood: LaidDown | undefined): LaidDown {
   if (!stood) return row
-  const nutrients =
-    row.nutrients &&
-    stood.nutrients &&
-    (Object.fromEntries(
-      NUTRIENTS.map((name) => [name, (row.nutrients?.[name] ?? 0) - (stood.nutrients?.[name] ?? 0)]),
-    ) as Record<Nutrient, number>)
+  const nutrients = eachNutrient((name) => {
+    const [now, before] = [row.nutrients[name], stood.nutrients[name]]
+    return now === undefined || before === undefined ? undefined : now - before
+  })
   return { ...row, amount: row.amount - stood.amount, sizeM2: row.sizeM2 - stood.sizeM2, nutrients }
 }

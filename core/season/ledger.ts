@@ -1,3 +1,4 @@
+import type { ProductDocument } from '../label/productDocument'
 import type { Dimension } from '../quantity/rateUnit'
 import { remembered } from '../remembered'
 
@@ -22,6 +23,8 @@ export interface LedgerRow {
   readonly n: number | null
   readonly p2o5: number | null
   readonly k2o: number | null
+  /** What its label said, where the product is no longer on the shelf. */
+  readonly label?: Pick<ProductDocument, 'kind' | 'actives' | 'density'> | null
 }
 
 /**
@@ -45,7 +48,6 @@ export interface IndexedRow extends LedgerRow {
   readonly order?: PlannedRow['order']
   readonly quickN?: number | null
   readonly actives: readonly string[]
-  readonly groupList: readonly string[]
   /** Days since 1970, and the year. */
   readonly dayNumber: number
   readonly year: number
@@ -81,7 +83,6 @@ function indexed(rows: readonly LedgerRow[]): ReadonlyMap<string, AreaLedger> {
 const indexRow = (row: LedgerRow): IndexedRow => ({
   ...row,
   actives: activesIn(row.active),
-  groupList: groupsIn(row.groups),
   dayNumber: dayNumber(row.on),
   year: Number(row.on.slice(0, 4)),
 })
@@ -128,6 +129,21 @@ export function inYear(rows: readonly IndexedRow[], year: number, today: number)
   return found
 }
 
+const MONTHS_12 = 365
+const trailing = new WeakMap<
+  readonly IndexedRow[],
+  { readonly today: number; readonly rows: readonly IndexedRow[] }
+>()
+
+/** Rows of the twelve months that end with a day, planned ones too. */
+export function inTwelveMonths(rows: readonly IndexedRow[], today: number): readonly IndexedRow[] {
+  const known = trailing.get(rows)
+  if (known?.today === today) return known.rows
+  const found = rows.filter((row) => row.dayNumber > today - MONTHS_12 && row.dayNumber <= today)
+  trailing.set(rows, { today, rows: found })
+  return found
+}
+
 /**
  * Product on the ground of the rows together, SI on each m2, by dimension: every job by the size the area had
  * then.
@@ -158,13 +174,6 @@ export const nutrientPerArea = {
   ),
 } as const
 
-/** The groups of a printed text: "3 + 11" is two. */
-export const groupsIn = (text: string): readonly string[] =>
-  text
-    .split(/[+,;/]/)
-    .map((group) => group.trim().toUpperCase())
-    .filter((group) => group !== '')
-
 /** The actives of a text as the ledger holds it. */
 const activesIn = (text: string): readonly string[] =>
   text
@@ -173,30 +182,26 @@ const activesIn = (text: string): readonly string[] =>
     .filter((name) => name !== '')
 
 /**
- * How many applications one after the other, newest first, had one of the groups, whatever the product's
- * name.
+ * How many applications one after the other, newest first, held a group, whatever the product's name; only
+ * those of its family that carry any group stand in the row.
  * @param rows newest first; rows of one application stand together and count once
- * @param counts which of them are of the kind
- * Source: trade.md 6, too many in a row of one mode-of-action group across names.
+ * @param groupsOf the groups of a row; undefined where it is not of the family
+ * @example a premix of 3 and 11 after 11, 3, 11, 3: a row of one 11, and of no 3
+ * Source: trade.md 5, a run of one group.
  */
 export function groupRun(
   rows: readonly IndexedRow[],
-  groups: readonly string[],
-  counts: (row: IndexedRow) => boolean,
+  group: string,
+  groupsOf: (row: IndexedRow) => readonly string[] | undefined,
 ): number {
-  let [run, application, grouped, met] = [0, '', false, false]
+  const held = new Map<string, boolean>()
   for (const row of rows) {
-    if (!counts(row)) continue
-    const { applicationId, groupList } = row
-    if (applicationId !== application) {
-      if (grouped && !met) return run
-      if (met) run += 1
-      application = applicationId
-      grouped = false
-      met = false
-    }
-    if (groupList.length > 0) grouped = true
-    if (groupList.some((group) => groups.includes(group))) met = true
+    const groups = groupsOf(row)
+    if (!groups || groups.length === 0) continue
+    const { applicationId } = row
+    held.set(applicationId, (held.get(applicationId) ?? false) || groups.includes(group))
   }
-  return met ? run + 1 : run
+  const list = [...held.values()]
+  const broken = list.indexOf(false)
+  return broken === -1 ? list.length : broken
 }

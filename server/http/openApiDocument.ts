@@ -193,6 +193,16 @@ export const openApiDocument = (version: string) => ({
         responses: { 200: answer('lines (docs/device-lines.md)'), ...errors(400, 404) },
       },
     },
+    '/api/organizations/{organization}/equipment/{id}/outcomes': {
+      parameters: [id],
+      get: {
+        summary: 'What the last records of a machine came to against their plans',
+        responses: { 200: answer('outcomes'), ...errors(404) },
+      },
+    },
+    '/api/organizations/{organization}/names': {
+      get: { summary: 'Names a job can be given to', responses: { 200: answer('names') } },
+    },
     '/api/organizations/{organization}/areas/{id}/sizes': {
       parameters: [id],
       get: { summary: 'Sizes an area has had', responses: { 200: answer('sizes'), ...errors(404) } },

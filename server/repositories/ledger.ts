@@ -44,10 +44,10 @@ export function ledgerRepository({
           organizationId,
           ...entry,
           onDay: on,
-          nKg: nutrients?.n ?? null,
-          p2o5Kg: nutrients?.p2o5 ?? null,
-          k2oKg: nutrients?.k2o ?? null,
-          feKg: nutrients?.fe ?? null,
+          nKg: nutrients.n ?? null,
+          p2o5Kg: nutrients.p2o5 ?? null,
+          k2oKg: nutrients.k2o ?? null,
+          feKg: nutrients.fe ?? null,
         })),
         options,
       )
@@ -66,19 +66,28 @@ export function ledgerRepository({
         dimension,
         amount,
         sizeM2: size_m2,
-        nutrients:
-          n === null || p2o5 === null || k2o === null || fe === null ? undefined : { n, p2o5, k2o, fe },
+        nutrients: {
+          n: n ?? undefined,
+          p2o5: p2o5 ?? undefined,
+          k2o: k2o ?? undefined,
+          fe: fe ?? undefined,
+        },
       }))
     },
     ofSite: (siteId, from, to) =>
       select<LedgerRow>(
-        `SELECT application_id AS "applicationId", area_id AS "areaId", product, source_id AS
-          "sourceId", active, groups, on_day::text AS "on", dimension, sum(amount) AS amount, sum(size_m2)
-          AS "sizeM2", sum(n_kg) AS n, sum(p2o5_kg) AS p2o5, sum(k2o_kg) AS k2o
-       FROM laid_down WHERE organization_id = :organizationId AND site_id = :siteId AND on_day
-         BETWEEN :from AND :to
-       GROUP BY application_id, area_id, product_id, product, source_id, active, groups, on_day,
-         dimension HAVING sum(amount) > 0 ORDER BY on_day DESC, application_id, product`,
+        `SELECT l.*, CASE WHEN p.deleted_at IS NOT NULL THEN jsonb_build_object('kind', p.document->'kind',
+             'actives', p.document->'actives', 'density', p.document->'density') END AS label
+         FROM (
+           SELECT application_id AS "applicationId", area_id AS "areaId", product, source_id AS "sourceId",
+             active, groups, on_day::text AS "on", dimension, sum(amount) AS amount,
+             sum(size_m2) AS "sizeM2", sum(n_kg) AS n, sum(p2o5_kg) AS p2o5, sum(k2o_kg) AS k2o
+           FROM laid_down WHERE organization_id = :organizationId AND site_id = :siteId
+             AND on_day BETWEEN :from AND :to
+           GROUP BY application_id, area_id, product_id, product, source_id, active, groups, on_day, dimension
+           HAVING sum(amount) > 0
+         ) l LEFT JOIN products p ON p.organization_id = :organizationId AND p.id = l."sourceId"
+         ORDER BY l."on" DESC, l."applicationId", l.product`,
         { siteId, from, to },
       ),
     lastRepeats: (from) =>

@@ -61,6 +61,7 @@ const Product = v.strictObject({
   low: Rate,
   high: Rate,
   most: Rate,
+  limitBasis: v.optional(v.picklist(RATE_BASES)),
   density: enteredOf(DENSITY_UNITS),
   analysis: v.strictObject({ n: Share, p2o5: Share, k2o: Share, fe: Share, slowN: Share }),
   active: v.strictObject({ name: Line, content: enteredOf(CONTENT_UNITS), group: v.optional(Line) }),

@@ -3,6 +3,7 @@ import { FORMS, RATE_BASES } from '#core/label/label'
 import { TURF_STATES } from '#core/ground/turfStates'
 import {
   APPLICATION_METHODS,
+  YEAR_PERIODS,
   LINE_FIGURE_NAMES,
   LINE_FIGURES,
   PRODUCT_KINDS,
@@ -66,6 +67,7 @@ const LineSchema = v.strictObject({
   growth: v.optional(v.picklist(TURF_STATES)),
   sparesSown: v.optional(Grasses),
   yearActive: v.optional(Rate),
+  period: v.optional(v.picklist(YEAR_PERIODS)),
   heatUnits: v.optional(Line),
 })
 

@@ -146,7 +146,7 @@ describe('running', () => {
     const run = await runJob(newJob())
     expect(await run.post(run.events.slice(0, 2))).toMatchObject({
       status: 200,
-      body: { record: { state: 'running', frozen: { coreVersion: '1.5.0', site: 'Cooperage Row' } } },
+      body: { record: { state: 'running', frozen: { coreVersion: '1.6.0', site: 'Cooperage Row' } } },
     })
     expect(
       codeOf((await client.put(`/crew/jobs/${run.id}`, newJob({ version: 1, site: 'changed' }))).body),

@@ -99,8 +99,8 @@ test(
     await page.goto(`${on.url}/settings/local`)
     await press(page, 'Add a rule')
     await pick(page.getByLabel('Rule', { exact: true }).last(), 'no application')
-    await page.getByLabel('From', { exact: true }).last().fill('05-01')
-    await page.getByLabel('to', { exact: true }).last().fill('05-31')
+    await page.getByLabel('From', { exact: true }).last().fill('1 May')
+    await page.getByLabel('to', { exact: true }).last().fill('May 31')
     await page.getByLabel('Where it stands', { exact: true }).last().fill('the harbour board')
     // A limit in metric, of a nutrient other than nitrogen: it stops nothing here, and it saves itself.
     await press(page, 'Add a rule')
@@ -116,7 +116,7 @@ test(
       .getByRole('link', { name: /Cooperage Row/ })
       .first()
       .click()
-    await page.getByText('Nothing may be applied in these days, 05-01 to 05-31.').waitFor()
+    await page.getByText('Nothing may be applied in these days, 1 May to 31 May.').waitFor()
     await page.getByText('the harbour board').waitFor()
     expectQuiet(watched)
   },

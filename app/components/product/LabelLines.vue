@@ -22,12 +22,13 @@ const hasMore = ({
   growth = '',
   heatUnits = '',
   yearActive,
+  period = '',
   grasses = [],
   perYear = '',
   inRow = '',
   figures = {},
 }: RateLine) =>
-  [method, growth, heatUnits, yearActive?.text, perYear, inRow, ...grasses].some(Boolean) ||
+  [method, growth, period, heatUnits, yearActive?.text, perYear, inRow, ...grasses].some(Boolean) ||
   Object.values(figures).some(({ text }) => text !== '')
 const openId = ref(props.document.lines[0]?.id)
 /** The line that is open below the others, with its place. */

@@ -4,6 +4,7 @@ import {
   APPLICATION_METHODS,
   LINE_FIGURE_NAMES,
   LINE_FIGURES,
+  YEAR_PERIODS,
   type LineFigure,
   type RateLine,
 } from '#core/label/productDocument'
@@ -42,6 +43,12 @@ const methods = APPLICATION_METHODS.map((value) => ({
     value === '' ? 'any way' : value === 'spread' ? 'spread dry' : value === 'tank' ? 'tank and boom' : value,
 }))
 const activeUnits: readonly RateUnit[] = ['lb/ac', 'oz/ac', 'lb/1000 ft2', 'oz/1000 ft2', 'kg/ha', 'g/100 m2']
+const PERIOD_WORDS = {
+  '': 'not said',
+  'calendar year': 'a calendar year',
+  'twelve months': 'any twelve months',
+} as const
+const periods = YEAR_PERIODS.map((value) => ({ value, text: PERIOD_WORDS[value] }))
 const states = TURF_STATES.map((value) => ({ value, text: value === '' ? 'in any state' : value }))
 const { problemAt, locked } = useForm()
 const wrong = (path: string) => (problemAt(path)?.kind === 'wrong' ? problemAt(path)?.message : undefined)
@@ -64,6 +71,12 @@ const wrong = (path: string) => (problemAt(path)?.kind === 'wrong' ? problemAt(p
         kind="rate"
         :entered="line.yearActive ?? { text: '', unit: 'lb/ac' }"
         :units="activeUnits"
+      />
+      <FormChoice
+        :path="`${path}.period`"
+        label="Its year is"
+        :value="line.period ?? ''"
+        :choices="periods"
       />
       <FormText
         :path="`${path}.heatUnits`"

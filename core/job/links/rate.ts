@@ -1,5 +1,5 @@
 import type { ApplicationDraft } from '../../draft/applicationDraft'
-import { definedOnly, partOf, readProducts } from '../../draft/readProducts'
+import { definedOnly, partOf, readLimit, readProducts } from '../../draft/readProducts'
 import { doseOf } from '../../label/dose'
 import type { AreaRate, PlanProduct } from '../../plan/planRequest'
 import type { FieldReader } from '../../quantity/fieldReader'
@@ -20,7 +20,7 @@ export function rateLink(draft: ApplicationDraft, fields: FieldReader): RateLink
   return {
     products,
     ownRates: draft.lawns.map(({ treated }, index) =>
-      treated === 'yes' ? ownRates(draft, index, fields) : [],
+      treated === 'yes' ? ownRates(draft, index, products, fields) : [],
     ),
   }
 }
@@ -28,15 +28,24 @@ export function rateLink(draft: ApplicationDraft, fields: FieldReader): RateLink
 function ownRates(
   { lawns, products }: ApplicationDraft,
   index: number,
+  planned: RateLink['products'],
   fields: FieldReader,
 ): readonly AreaRate[] {
-  return products.flatMap((product) => {
+  return products.flatMap((product, at) => {
     const place = lawns[index]?.own?.findIndex((one) => one.product === product.id) ?? -1
     const own = lawns[index]?.own?.[place]
     const path = `lawns.${index}.own.${place}.rate`
     const rate = own && fields.optional(path, own.rate, 'rate', 'Rate of this lawn', 'above-zero')
+    const read = planned[at]
     const limit = (name: 'low' | 'high' | 'most') =>
-      own?.[name] && fields.optional(path, own[name], 'rate', 'Limit of that line', 'above-zero')
+      own?.[name] && read
+        ? readLimit(
+            { ...product, [name]: own[name] },
+            read,
+            { path, name, what: 'Limit of that line' },
+            fields,
+          )
+        : undefined
     const limits =
       own?.line === undefined
         ? undefined

@@ -34,6 +34,7 @@ const open = ref(false)
             ><template v-if="row.next && row.further !== 0">, from {{ dayText(row.next) }}</template></span
           >
         </p>
+        <p v-if="row.unknown.length > 0" class="small soft">Not counted: {{ row.unknown.join(', ') }}.</p>
       </li>
     </ul>
   </details>
