@@ -168,9 +168,9 @@ export function flowAt(curve: SettingCurve, setting: number): Result<CurveAnswer
   const usable = usableEnds(curve)
   if (!usable.ok) return usable
   const { first, last } = usable.value
-  // What lies beyond an end that turns back goes on turning back.
+  // Nobody knows which of the two is wrong; what lies beyond an end that turns back goes on turning back.
   const turned = curve.impossible.find(
-    ([from, to]) => (setting > from || from === first.setting) && (setting < to || to === last.setting),
+    ([from, to]) => (setting >= from || from === first.setting) && (setting <= to || to === last.setting),
   )
   if (turned) return err({ kind: 'impossible', between: turned })
   if (curve.means.length === 1)
@@ -264,8 +264,8 @@ function risesOf(
 }
 
 /**
- * Where the curve gives a flow. Where it turns back, a flow that lies between the two settings could be either
- * of several and is refused; everywhere else there is one answer.
+ * Where the curve gives a flow. Where it turns back, a flow that lies between the two settings could be
+ * either of several and is refused; everywhere else there is one answer.
  */
 function solved(
   curve: SettingCurve,

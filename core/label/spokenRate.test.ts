@@ -4,7 +4,7 @@ import { SQUARE_METRES_PER } from '../quantity/units'
 import { spokenRate } from './spokenRate'
 
 test.each(readTable('spokenRate.csv', import.meta.url))('$text: $words', (row) => {
-  const read = spokenRate(row.text ?? '', figure(row, 'ground') * SQUARE_METRES_PER.ft2, 'us-1000')
+  const read = spokenRate(row.text ?? '', figure(row, 'ground') * SQUARE_METRES_PER.ft2, 'us-1000', 'dry')
   if (!row.rate) return expect(read.ok).toBe(false)
   if (!read.ok) throw new Error(read.error)
   const { rate, basis } = read.value

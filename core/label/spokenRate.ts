@@ -6,12 +6,14 @@ import { err, ok, type Result } from '../result'
 import { figureText, sixDigits } from '../working/figureText'
 import type { Entered } from '../quantity/entered'
 import { SQUARE_METRES_PER, type AreaUnit, type RateUnit } from '../quantity/units'
-import { RATE_BASIS_NAMES } from './label'
-import { readPrintedRate, type PrintedRate } from './printedRate'
+import { RATE_BASIS_NAMES, type RateBasis } from './label'
+import { bagRate } from './print/asRateLine'
+import { readLabel, type PrintedForm } from './print/readLabel'
 
 /** A rate as somebody says it at the truck, and what was made of it. */
-export interface SpokenRate extends Pick<PrintedRate, 'rate' | 'basis'> {
+export interface SpokenRate {
   readonly rate: Entered<RateUnit>
+  readonly basis?: RateBasis
   readonly words: string
 }
 
@@ -30,7 +32,12 @@ const USE_UP = new RegExp(
  * @returns the rate; an error says how it could be said
  * @example "use up 40 lb" on 11,764 ft2: 3.4 lb/1000 ft2
  */
-export function spokenRate(text: string, ground: number, system: UnitSystem): Result<SpokenRate, string> {
+export function spokenRate(
+  text: string,
+  ground: number,
+  system: UnitSystem,
+  form: PrintedForm,
+): Result<SpokenRate, string> {
   const plain = text.replaceAll(/(\d),(\d{3})\b/g, '$1$2').trim()
   const package_ = USE_UP.exec(plain)
   if (package_) {
@@ -48,18 +55,21 @@ export function spokenRate(text: string, ground: number, system: UnitSystem): Re
         `${amount.value.unit}/${per}`,
     })
   }
-  const { found } = readPrintedRate(plain)
-  const rate = found.rate ?? found.low
+  const { lines, asks } = readLabel(plain, form)
+  const [ask] = asks
+  if (ask) return err(`“${ask.text}”: ${ask.question}`)
+  const [line] = lines
+  const read = line && (line.rate ?? line.low ?? (line.bagCovers && bagRate(line.bagCovers)))
+  const rate = read && { text: sixDigits(read.value), unit: read.unit }
   if (!rate)
     return err(
       'Say it as a rate with its unit (3.4 lb per 1,000 sq ft), as a target (0.6 lb N per 1,000 sq ' +
         'ft), as what a bag covers (40 lb covers 12,000 sq ft), or as “use up 40 lb”.',
     )
+  const basis = line?.basis ?? 'product'
   return ok({
     rate,
-    ...(found.basis ? { basis: found.basis } : {}),
-    words:
-      `${rate.text} ` +
-      `${rate.unit}${found.basis && found.basis !== 'product' ? ` of ${RATE_BASIS_NAMES[found.basis]}` : ''}`,
+    ...(basis !== 'product' && { basis }),
+    words: `${rate.text} ${rate.unit}${basis === 'product' ? '' : ` of ${RATE_BASIS_NAMES[basis]}`}`,
   })
 }

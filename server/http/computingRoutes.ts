@@ -6,6 +6,7 @@ export const COMPUTING_ROUTES: ReadonlySet<string> = new Set([
   '/api/pattern',
   '/api/curve',
   '/api/nozzles',
+  '/api/read-label',
   '/api/health',
   '/api/openapi.json',
 ])

@@ -8,6 +8,7 @@ import {
   PatternAnswerSchema,
   PatternRequestSchema,
 } from '#shared/schemas/compute/bench'
+import { ReadLabelAnswerSchema, ReadLabelRequestSchema } from '#shared/schemas/compute/readLabel'
 import { CalibrateAnswerSchema, CalibrateRequestSchema } from '#shared/schemas/compute/calibrate'
 import { MeasureAnswerSchema, MeasureRequestSchema } from '#shared/schemas/compute/measure'
 import { ImportCalibrationsSchema } from '#shared/schemas/calibrationFile'
@@ -327,6 +328,7 @@ function computePaths(): Readonly<Record<string, object>> {
   return {
     '/api/measure': path('Measure ground from figures', MeasureRequestSchema, MeasureAnswerSchema),
     '/api/calibrate': path('Work out a calibration', CalibrateRequestSchema, CalibrateAnswerSchema),
+    '/api/read-label': path('Read printed directions', ReadLabelRequestSchema, ReadLabelAnswerSchema),
     '/api/pattern': path('Look at a tray test', PatternRequestSchema, PatternAnswerSchema),
     '/api/curve': path('Ask a spreader’s setting curve', CurveRequestSchema, CurveAnswerSchema),
     '/api/nozzles': path('Check nozzles and solve a boom', NozzlesRequestSchema, NozzlesAnswerSchema),

@@ -129,6 +129,36 @@ test('what contradicts itself or says too little has its own code and path', asy
   expect(errorOf((await client.post('/api/nozzles', dry)).body).code).toBe('not-enough')
 })
 
+test('a label is read: rates, limits, what is asked and what is left, each with its place', async () => {
+  const text =
+    'Dollar spot: 1-1/2 fl oz per 1,000 sq ft every 14 to 21 days. Do not exceed 6 fl oz per 1,000 ' +
+    'sq ft per calendar year. Keep off until dry. Brown patch: 2 oz per 1,000 sq ft.'
+  const { status, body } = await client.post('/api/read-label', { text, form: 'liquid' })
+  expect({ status, body }).toMatchObject({
+    status: 200,
+    body: {
+      lines: [
+        {
+          rate: { value: 1.5, unit: 'fl oz/1000 ft2' },
+          basis: 'product',
+          repeatFrom: { value: 14, unit: 'd' },
+          repeatTo: { value: 21, unit: 'd' },
+          mostPerYear: { rate: { value: 6, unit: 'fl oz/1000 ft2' }, basis: 'product' },
+          period: 'calendar-year',
+          target: 'dollar spot',
+        },
+        { target: 'brown patch' },
+      ],
+      asks: [{ text: '2 oz per 1,000 sq ft' }],
+      notUnderstood: [
+        { text: 'Keep off until dry', from: [[text.indexOf('Keep'), text.indexOf('. Brown')]] },
+      ],
+    },
+  })
+  expect((await client.post('/api/read-label', { text: '', form: 'liquid' })).status).toBe(400)
+  expect((await client.post('/api/read-label', { text: 'x', form: 'gas' })).status).toBe(400)
+})
+
 test('whatever is sent, the answer is one of ours and never a 500', async () => {
   const bodies = readTable('compute.csv', import.meta.url).map(
     (row) => [row.route, JSON.parse(row.body ?? '')] as const,

@@ -190,7 +190,7 @@ const dropLine = (id: string) =>
           />
         </div>
       </div>
-      <PrintedRate v-if="!locked" :line="line" :path="`document.lines.${i}`" />
+      <PastedLabel v-if="!locked" :document="document" :at="i" @put="set('document.lines', $event)" />
       <LineLimits :line="line" :path="`document.lines.${i}`" :open="hasMore(line)" />
       <div v-if="document.lines.length > 1 && !locked" class="flex flex-wrap gap-x-4">
         <UButton variant="link" size="sm" :disabled="i === 0" @click="moveLine(i, i - 1)">Earlier</UButton>

@@ -10,8 +10,9 @@ const library = useLibraryStore()
 const shown = useShown()
 const text = ref('')
 const readId = useId()
+const form = computed(() => (document.value.products[props.index]?.form === 'granule' ? 'dry' : 'liquid'))
 const read = computed(() =>
-  text.value.trim() === '' ? undefined : spokenRate(text.value, sheet.value.size, crew.units),
+  text.value.trim() === '' ? undefined : spokenRate(text.value, sheet.value.size, crew.units, form.value),
 )
 /** What the shelf holds of it, as something that could be said. */
 const onHand = computed(() => {
