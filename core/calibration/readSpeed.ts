@@ -1,12 +1,18 @@
 import type { Figure } from '../working/figures'
 import { lengthSi, metresPerSecond, speedSi, type MetresPerSecond } from '../quantity/quantity'
-import type { FieldReader } from '../quantity/fieldReader'
+import { fieldReader, type FieldReader } from '../quantity/fieldReader'
 import { repeats, type Repeats } from '../quantity/repeats'
-import { METRES_PER_SECOND_PER, STOPWATCH_PER, type SpeedUnit } from '../quantity/units'
+import {
+  METRES_PER_SECOND_PER,
+  STOPWATCH_PER,
+  type LengthUnit,
+  type SpeedUnit,
+  type StopwatchUnit,
+} from '../quantity/units'
 import type { Entered } from '../quantity/entered'
 import { asEntered, sixDigits } from '../working/figureText'
 import type { WorkingBook } from '../working/working'
-import type { TimedCourse } from './courseNote'
+import type { SpreadMethod, SprayMethod, TimedCourse } from './courseNote'
 
 /**
  * Speed of a timed course: length over time, mean and spread of its runs, m/s.
@@ -42,16 +48,31 @@ export function readTimedCourse(
 interface SpeedNote {
   readonly speed: Entered<SpeedUnit>
   readonly timed?: TimedCourse
+  /** A course that was walked while its nozzle was caught was timed by that. */
+  readonly by?: SpreadMethod | SprayMethod
+  readonly length?: Entered<LengthUnit>
+  readonly runs?: readonly { readonly time?: Entered<StopwatchUnit> }[]
 }
 
-/** The speed of a calibration: as timed, else as typed. */
+/** Methods whose runs last as long as their course takes. */
+const TIMED_BY_RUN: ReadonlySet<string> = new Set<SprayMethod>(['1/128 acre', 'one nozzle'])
+
+function timedByRuns({ by, length, runs = [] }: SpeedNote): TimedCourse | undefined {
+  const times = runs.flatMap(({ time }) => (time && time.text.trim() !== '' ? [time] : []))
+  return by && TIMED_BY_RUN.has(by) && length && times.length > 0 ? { length, times } : undefined
+}
+
+/** The speed of a calibration: as timed, also by its own runs, else as typed. */
 export function readSpeed(
   note: SpeedNote,
   path: string,
   fields: FieldReader,
   book: WorkingBook,
 ): MetresPerSecond | undefined {
-  const timed = note.timed && readTimedCourse(note.timed, `${path}.timed`, 'calibration.speed', fields, book)
+  const own = note.timed && readTimedCourse(note.timed, `${path}.timed`, 'calibration.speed', fields, book)
+  const byRuns = own ? undefined : timedByRuns(note)
+  // What is wrong with its runs is told by their own reading.
+  const timed = own ?? (byRuns && readTimedCourse(byRuns, '', 'calibration.speed', fieldReader(), book))
   const typed = fields.optional(`${path}.speed`, note.speed, 'speed', 'Speed', 'above-zero')
   return timed ? metresPerSecond(timed.mean) : typed && speedSi(typed)
 }

@@ -23,7 +23,7 @@ const VULGAR: Readonly<Record<string, string>> = {
  * A number at the head of a text: grouping commas, decimals, fractions and mixed numbers. The sign is part of
  * it.
  */
-const MIXED_PATTERN = String.raw`\d[\d,]*\s+\d+\s*/\s*\d+|\d+\s*/\s*\d+`
+const MIXED_PATTERN = String.raw`\d[\d,]*(?:\s+|-)\d+\s*/\s*\d+|\d+\s*/\s*\d+`
 export const NUMBER_PATTERN = String.raw`[-−+]?(?:${MIXED_PATTERN}|\d[\d,]*\.?\d*|\.\d+)`
 
 /** Writes vulgar fractions out, so that 1½ reads like 1 1/2. */
@@ -38,7 +38,7 @@ export const spellFractions = (text: string): string =>
 export function parseNumber(typed: string): Result<number, TypedProblem> {
   const text = spellFractions(typed).trim().replace('−', '-')
   if (text === '') return err({ kind: 'empty', message: 'Type a figure, such as 34.5.' })
-  const mixed = /^([-+]?)(?:(\d[\d,]*)\s+)?(\d+)\s*\/\s*(\d+)$/.exec(text)
+  const mixed = /^([-+]?)(?:(\d[\d,]*)(?:\s+|-))?(\d+)\s*\/\s*(\d+)$/.exec(text)
   if (mixed) return fraction(mixed[1] ?? '', mixed[2], mixed[3] ?? '', mixed[4] ?? '', typed)
   if (text.includes(',')) return grouped(text, typed)
   if (!/^[-+]?(?:\d+\.?\d*|\.\d+)$/.test(text))
@@ -58,6 +58,14 @@ function fraction(
 ): Result<number, TypedProblem> {
   const wholeNumber = whole === undefined ? ok(0) : parseNumber(whole)
   if (!wholeNumber.ok) return wholeNumber
+  // Written in a hurry, 11/2 is one and a half.
+  if (whole === undefined && top.length > 1 && Number(top) > Number(bottom))
+    return err({
+      kind: 'notANumber',
+      message:
+        `“${typed.trim()}” could be ${top.slice(0, -1)} ${top.slice(-1)}/${bottom} or ${top} over ${bottom}: ` +
+        'write it with a blank, or as a decimal.',
+    })
   if (Number(bottom) === 0)
     return err({ kind: 'notANumber', message: `“${typed.trim()}” divides by nothing: check the fraction.` })
   const size = wholeNumber.value + Number(top) / Number(bottom)

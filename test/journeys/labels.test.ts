@@ -17,7 +17,7 @@ test('a label typed as printed stops a job that comes too soon; leaving the lawn
   const { page } = watched
   await page.goto(`${on.url}/products`)
   await page.getByRole('link', { name: 'Bifenthrin granule' }).click()
-  await field(page, 'Or type it as printed').fill(
+  await field(page, 'Or paste it as printed').fill(
     '2.3-4.6 lb per 1,000 sq ft, repeat in 7-10 days; no more than 2 applications per year; wear gloves',
   )
   await page.getByText('repeat from 7 d').waitFor()
