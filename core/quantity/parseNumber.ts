@@ -63,8 +63,8 @@ function fraction(
     return err({
       kind: 'notANumber',
       message:
-        `“${typed.trim()}” could be ${top.slice(0, -1)} ${top.slice(-1)}/${bottom} or ${top} over ${bottom}: ` +
-        'write it with a blank, or as a decimal.',
+        `“${typed.trim()}” could be ${top.slice(0, -1)} ${top.slice(-1)}/${bottom} or ${top} over ` +
+        `${bottom}: write it with a blank, or as a decimal.`,
     })
   if (Number(bottom) === 0)
     return err({ kind: 'notANumber', message: `“${typed.trim()}” divides by nothing: check the fraction.` })

@@ -25,11 +25,12 @@ const rate = defineAsyncComponent(LINKS.rate)
 const load = defineAsyncComponent(LINKS.load)
 const walk = defineAsyncComponent(LINKS.walk)
 const parts = { measure, calibrate, rate, walk }
-// Whoever loses the network with the sheet open can still open every link of it.
+// Whoever loses the network with the sheet open can still open every link of it; who fills a new one goes
+// from link to link faster than anything is fetched.
 const WAIT_MS = 3000
 useTimeoutFn(
   () => Object.values(LINKS).forEach((fetchLink) => void fetchLink().catch(() => undefined)),
-  WAIT_MS,
+  props.version === 0 ? 0 : WAIT_MS,
 )
 </script>
 
