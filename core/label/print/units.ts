@@ -1,57 +1,12 @@
-import { AMOUNT_UNITS, type AmountUnit, type AreaUnit } from '../../quantity/units'
+import { AMOUNT_NAMES } from '../../quantity/unitNames'
+import type { AmountUnit, AreaUnit } from '../../quantity/units'
 
 /** Names of amounts as labels print them; a bare "oz" may be of either sort until the form says which. */
 export const AMOUNT_WORDS: Readonly<Record<string, AmountUnit>> = {
-  lb: 'lb',
-  lbs: 'lb',
-  pound: 'lb',
-  pounds: 'lb',
-  oz: 'oz',
+  ...AMOUNT_NAMES,
   ozs: 'oz',
-  ounce: 'oz',
-  ounces: 'oz',
-  g: 'g',
-  gram: 'g',
-  grams: 'g',
-  kg: 'kg',
-  kgs: 'kg',
-  kilogram: 'kg',
-  kilograms: 'kg',
-  ml: 'mL',
-  milliliter: 'mL',
-  milliliters: 'mL',
-  millilitre: 'mL',
-  millilitres: 'mL',
-  l: 'L',
-  liter: 'L',
-  liters: 'L',
-  litre: 'L',
-  litres: 'L',
-  gal: 'gal',
-  gals: 'gal',
-  gallon: 'gal',
-  gallons: 'gal',
-  pt: 'pt',
-  pts: 'pt',
-  pint: 'pt',
-  pints: 'pt',
-  qt: 'qt',
-  qts: 'qt',
-  quart: 'qt',
-  quarts: 'qt',
-  tsp: 'tsp',
-  tsps: 'tsp',
-  teaspoon: 'tsp',
-  teaspoons: 'tsp',
   teaspoonful: 'tsp',
-  tbsp: 'tbsp',
-  tbsps: 'tbsp',
-  tablespoon: 'tbsp',
-  tablespoons: 'tbsp',
-  cup: 'cup',
-  cups: 'cup',
 }
-export const isAmountUnit = (unit: string): unit is AmountUnit => AMOUNT_UNITS.some((one) => one === unit)
 
 /** Ground as it is counted, in a unit of rates and how many of it. */
 export interface Ground {
