@@ -8,7 +8,7 @@ import { rateUnitParts } from '../quantity/rateUnit'
 import { isOver, isUnder } from '../quantity/tolerance'
 import { ownFromLine } from '../draft/fromLibrary'
 import { daysIn } from './intervalRules'
-import { NUTRIENT_UNITS, nitrogenOfYear } from './nutrientYear'
+import { NUTRIENT_UNITS, nitrogenOfYear, type LawnNitrogen } from './nutrientYear'
 import {
   densityOf,
   leaveOut,
@@ -304,11 +304,12 @@ function labelReminders({ line, note, product }: VisitedProduct, { draft }: Rule
 
 /** Nitrogen of the year with this job over what the grass wants. */
 function nitrogenYear(context: RuleVisit): readonly Check[] {
-  const found = nitrogenOfYear(context)
+  const years = nitrogenOfYear(context)
+  const found = years
     .filter(({ now, state }) => now > 0 && state === 'over')
     .toSorted((a, b) => b.laid - a.laid)
   const [worst] = found
-  if (!worst) return notCounted(context)
+  if (!worst) return notCounted(years, context)
   const told = (perArea: number | undefined) => formatFigure((perArea ?? 0) * NUTRIENT_UNITS)
   const lawns = found.map(({ lawn }) => lawn)
   return [
@@ -327,11 +328,9 @@ function nitrogenYear(context: RuleVisit): readonly Check[] {
 }
 
 /** What can't be counted is said, never taken as nothing. */
-function notCounted(context: RuleVisit): readonly Check[] {
+function notCounted(years: readonly LawnNitrogen[], context: RuleVisit): readonly Check[] {
   const feeds = context.request.products.some(({ analysis }) => (analysis?.n ?? 0) > 0)
-  const found = feeds
-    ? nitrogenOfYear(context).filter(({ unknown, wanted }) => wanted && unknown.length > 0)
-    : []
+  const found = feeds ? years.filter(({ unknown, wanted }) => wanted && unknown.length > 0) : []
   const [first] = found
   if (!first) return []
   return [

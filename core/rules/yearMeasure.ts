@@ -121,7 +121,12 @@ function activeMeasures(line: VisitedProduct, context: RuleVisit): readonly Year
     const most = activeMost(line, name, place, context)
     if (!most) return []
     const { si, printed } = most
-    const lines = context.lines.filter(({ product }) => holds(product.document, name))
+    const lines = context.lines
+      .filter(({ product }) => holds(product.document, name))
+      .map((one) => ({
+        line: one,
+        per: contentIn(one.product.document, name, one.dose.dimension, one.planned.density),
+      }))
     const contents = shelfContents(context.library.products)(name)
     return [
       {
@@ -131,7 +136,7 @@ function activeMeasures(line: VisitedProduct, context: RuleVisit): readonly Year
         told: (perArea: number) => ({ value: (perArea / si) * printed.value, unit: printed.unit }),
         rowsOn: ({ ledger }: VisitedArea) => ledger.byActive.get(name) ?? [],
         laid: contents,
-        now: (lawn: VisitedArea) => activeNow(lines, name, lawn),
+        now: (lawn: VisitedArea) => activeNow(lines, lawn),
       },
     ]
   })
@@ -157,15 +162,19 @@ function activeMost(
   return product !== undefined && per !== undefined && year ? { si: product * per, printed: year } : undefined
 }
 
+/** A line with what its product holds of an active, kg in each SI unit; undefined where nobody can tell. */
+interface HeldLine {
+  readonly line: VisitedProduct
+  readonly per: number | undefined
+}
+
 /** What all products of the application that hold an active bring of it. */
-function activeNow(lines: readonly VisitedProduct[], name: string, lawn: VisitedArea): Counted {
+function activeNow(lines: readonly HeldLine[], lawn: VisitedArea): Counted {
   return lines.reduce<Counted>(
-    ({ known, unknown }, line) => {
-      const per = contentIn(line.product.document, name, line.dose.dimension, line.planned.density)
-      return per === undefined
+    ({ known, unknown }, { line, per }) =>
+      per === undefined
         ? { known, unknown: [...unknown, line.product.name] }
-        : { known: known + perAreaOn(lawn, line) * per * datesOf(line), unknown }
-    },
+        : { known: known + perAreaOn(lawn, line) * per * datesOf(line), unknown },
     { known: 0, unknown: [] },
   )
 }

@@ -194,14 +194,18 @@ export function groupRun(
   group: string,
   groupsOf: (row: IndexedRow) => readonly string[] | undefined,
 ): number {
-  const held = new Map<string, boolean>()
+  let [run, application, held] = [0, '', false]
   for (const row of rows) {
     const groups = groupsOf(row)
     if (!groups || groups.length === 0) continue
-    const { applicationId } = row
-    held.set(applicationId, (held.get(applicationId) ?? false) || groups.includes(group))
+    if (row.applicationId !== application) {
+      // Nothing older counts once the row is broken.
+      if (application !== '' && !held) return run
+      run += held ? 1 : 0
+      application = row.applicationId
+      held = false
+    }
+    held ||= groups.includes(group)
   }
-  const list = [...held.values()]
-  const broken = list.indexOf(false)
-  return broken === -1 ? list.length : broken
+  return held ? run + 1 : run
 }
