@@ -53,12 +53,6 @@ export default defineNuxtConfig({
       compiled: (nitro) => buildThreads(nitro.options.output.serverDir),
     },
   },
-  hooks: {
-    // What is fetched when it is shown is not fetched ahead by the page's head.
-    'build:manifest': (manifest) => {
-      for (const chunk of Object.values(manifest)) chunk.dynamicImports = []
-    },
-  },
   vite: { worker: { format: 'es' }, plugins: [onePartEach()] },
   typescript: {
     strict: true,
