@@ -8,7 +8,8 @@ import type { Entered } from '../quantity/entered'
 import { SQUARE_METRES_PER, type AreaUnit, type RateUnit } from '../quantity/units'
 import { RATE_BASIS_NAMES, type RateBasis } from './label'
 import { bagRate } from './print/asRateLine'
-import { readLabel, type PrintedForm } from './print/readLabel'
+import { readLabel } from './print/readLabel'
+import type { PrintedForm } from './print/reading'
 
 /** A rate as somebody says it at the truck, and what was made of it. */
 export interface SpokenRate {

@@ -1,7 +1,8 @@
 import { expect, test } from 'vitest'
 import { readTable } from '../../../test/support/readTable'
 import type { PrintedLine } from './labelLine'
-import { readLabel, type PrintedForm } from './readLabel'
+import { readLabel } from './readLabel'
+import type { PrintedForm } from './reading'
 
 const quantity = ({ value, unit }: { readonly value: number; readonly unit: string }) =>
   `${Number(value.toPrecision(9))} ${unit}`

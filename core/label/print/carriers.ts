@@ -1,0 +1,87 @@
+import {
+  afterAny,
+  amountUnitAt,
+  groundAt,
+  past,
+  spanAt,
+  WATER,
+  type PrintedUnit,
+  type Read,
+  type Span,
+  type Tokens,
+} from './phrases'
+import type { Ground } from './units'
+
+const CARRIER_WORDS: readonly string[] = [
+  'in|with|using a minimum of',
+  'in|with|using at least',
+  'in|with|using',
+  'use a minimum of',
+  'use at least',
+  'a minimum of',
+  'minimum of',
+  'at least',
+  'no|not less than',
+  'use no|not less than',
+  'minimum spray volume :|of|is',
+  'spray|carrier|water volume|volumes :|of|is',
+  'spray|carrier|water volume should be',
+  'apply in',
+]
+
+export interface Carrier {
+  readonly span: Span
+  readonly unit: PrintedUnit
+  /** Absent where it is said of the ground of the rate beside it. */
+  readonly ground?: Ground
+}
+
+/** Spray or water that carries a product: "in 1 to 2 gallons of water per 1,000 sq ft". */
+export function carrierAt(tokens: Tokens, at: number): Read<Carrier> | undefined {
+  const begun = past(tokens, at, CARRIER_WORDS)
+  const span = spanAt(tokens, begun)
+  const unit = span && amountUnitAt(tokens, span.to)
+  if (!span || !unit || (unit.is.unit !== 'gal' && unit.is.unit !== 'L')) return undefined
+  const water = afterAny(tokens, unit.to, WATER)
+  const least =
+    begun > at &&
+    /minimum|least|less|volume/.test(
+      tokens
+        .slice(at, begun)
+        .map(({ text }) => text)
+        .join(' '),
+    )
+  if (water === undefined && !least) return undefined
+  const per = afterAny(tokens, water ?? unit.to, ['per', '/', 'for each|every', 'a', 'over'])
+  const ground = per === undefined ? undefined : groundAt(tokens, per)
+  const late = ground ? afterAny(tokens, ground.to, WATER) : undefined
+  if (!ground && water === undefined) return undefined
+  return {
+    is: { span: span.is, unit: unit.is, ...(ground && { ground: ground.is }) },
+    to: late ?? ground?.to ?? water ?? unit.to,
+  }
+}
+
+/** "A 40-lb bag covers 5,000 sq ft". */
+export function bagAt(
+  tokens: Tokens,
+  at: number,
+): Read<{ readonly amount: number; readonly unit: PrintedUnit; readonly ground: Ground }> | undefined {
+  const counted =
+    tokens[at]?.kind === 'number' && tokens[at]?.value === 1 && tokens[at + 1]?.kind === 'number'
+  const begun = counted ? at + 1 : past(tokens, at, ['a|an|the|this|each|one'])
+  const span = spanAt(tokens, begun)
+  const unit = span && amountUnitAt(tokens, span.to)
+  if (!span || !unit) return undefined
+  const bag = past(tokens, past(tokens, unit.to, ['-']), ['bag|bottle|jug|box|package|container|pail'])
+  const covers = afterAny(tokens, bag, [
+    'covers|treats|feeds|does up to',
+    'covers|treats|feeds|does about',
+    'covers|treats|feeds|does',
+    'will cover|treat',
+  ])
+  const ground = covers === undefined ? undefined : groundAt(tokens, covers)
+  return ground
+    ? { is: { amount: span.is.from, unit: unit.is, ground: ground.is }, to: ground.to }
+    : undefined
+}

@@ -1,0 +1,46 @@
+import { capAt, timesAt, yearAt } from './limits'
+import type { Tokens } from './phrases'
+import { put, taken, type Reading } from './reading'
+import { range } from './sentences'
+
+/** "Do not exceed": what follows is a most. */
+export function cap(reading: Reading, tokens: Tokens, at: number): number | undefined {
+  const read = capAt(tokens, at)
+  if (!read) return undefined
+  reading.cap = { is: read.is, tokens: [...(reading.cap?.tokens ?? []), ...range(at, read.to)] }
+  return read.to
+}
+
+/** How often: in a row, in a year, or of a rate whose year is still to come. */
+export function times(reading: Reading, tokens: Tokens, at: number): number | undefined {
+  const read = timesAt(tokens, at)
+  if (!read) return undefined
+  const places = [...taken(reading.cap), ...range(at, read.to)]
+  if (read.is.row) {
+    put(reading, { inARow: read.is.count }, places)
+    reading.cap = undefined
+    return read.to
+  }
+  const year = yearAt(tokens, read.to)
+  if (year ?? reading.cap?.is === 'year') {
+    const to = year?.to ?? read.to
+    const period = year?.is ? { period: year.is } : {}
+    put(reading, { timesPerYear: read.is.count, ...period }, [...places, ...range(read.to, to)])
+    reading.cap = undefined
+    return to
+  }
+  if (tokens[read.to]?.text !== 'of') return undefined
+  reading.times = { is: read.is.count, tokens: [...places, read.to] }
+  reading.cap = undefined
+  return read.to + 1
+}
+
+/** A year by itself is that of the applications counted before it. */
+export function period(reading: Reading, tokens: Tokens, at: number): number | undefined {
+  const year = reading.times && yearAt(tokens, at)
+  if (!reading.times || !year) return undefined
+  const fields = { timesPerYear: reading.times.is, ...(year.is && { period: year.is }) }
+  put(reading, fields, [...reading.times.tokens, ...range(at, year.to)])
+  reading.times = undefined
+  return year.to
+}

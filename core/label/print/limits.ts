@@ -1,0 +1,105 @@
+import type { YearPeriod } from '../productDocument'
+import { afterAny, past, type Read, type Tokens } from './phrases'
+
+/** A cap begins: what follows is a most, of one application unless a year is said. */
+const CAPS: readonly string[] = [
+  'do not exceed a total of',
+  'do not exceed',
+  'do not apply|use|make more than a total of',
+  'do not apply|use|make more than',
+  'must|should not exceed',
+  'not to exceed',
+  'no more than',
+  'not more than',
+  'never more than',
+  'never exceed',
+  'a maximum|limit of',
+  'maximum single application rate',
+  'maximum application rate',
+  'maximum rate',
+  'maximum|limit of',
+  'maximum',
+  'max',
+  'at most',
+]
+const YEARLY_CAPS: readonly string[] = [
+  'maximum annual|yearly|seasonal application rate|amount',
+  'maximum annual|yearly|seasonal rate|amount|total',
+  'annual|yearly|seasonal maximum|limit',
+]
+
+/** How a most is said. @returns whether the words themselves name a year */
+export function capAt(tokens: Tokens, at: number): Read<'one' | 'year'> | undefined {
+  const yearly = afterAny(tokens, at, YEARLY_CAPS)
+  if (yearly !== undefined) return { is: 'year', to: past(tokens, yearly, [':', 'is', 'of']) }
+  const one = afterAny(tokens, at, CAPS)
+  return one === undefined ? undefined : { is: 'one', to: past(tokens, one, [':']) }
+}
+
+const PERIODS: readonly (readonly [phrase: string, period: YearPeriod])[] = [
+  ['per|a|each|in|any calendar year', 'calendar year'],
+  ['in a|one|any|each calendar year', 'calendar year'],
+]
+const YEARS: readonly string[] = [
+  'per|a|each|every crop|growing year|season',
+  'per|a|each|every year|season|annum',
+  '/ year|yr|season',
+  'in a|one|any year|season',
+  'during a|one|any|the year|season',
+  'annually|yearly',
+]
+
+/** A year, and which one where it is said. */
+export function yearAt(tokens: Tokens, at: number): Read<YearPeriod> | undefined {
+  for (const [phrase, period] of PERIODS) {
+    const to = afterAny(tokens, at, [phrase])
+    if (to !== undefined) return { is: period, to }
+  }
+  const begun = past(tokens, at, ['in|during|within a|any|one', 'per|in|within|any|a'])
+  const months = tokens[begun]
+  if (begun > at && months?.kind === 'number' && months.value === 12) {
+    const month = afterAny(tokens, past(tokens, begun + 1, ['-', 'consecutive']), ['month|months'])
+    if (month !== undefined) return { is: 'twelve months', to: past(tokens, month, ['period']) }
+  }
+  const to = afterAny(tokens, at, YEARS)
+  return to === undefined ? undefined : { is: '', to }
+}
+
+/** "per application", "in one application", "at one time". */
+export const oneGoAt = (tokens: Tokens, at: number): number | undefined => {
+  const begun = past(tokens, at, ['per|in|for|each|/|any|at'])
+  const one =
+    tokens[begun]?.kind === 'number' && tokens[begun]?.value === 1
+      ? begun + 1
+      : past(tokens, begun, ['a|any|each|single', 'any single'])
+  const to = afterAny(tokens, one, ['application|treatment|time|spray'])
+  return begun > at && to !== undefined ? to : undefined
+}
+
+export interface Times {
+  readonly count: number
+  readonly row: boolean
+}
+
+/** "3 times", "four applications", "twice", "two consecutive applications", "2 applications in a row". */
+export function timesAt(tokens: Tokens, at: number): Read<Times> | undefined {
+  const once = afterAny(tokens, at, ['once'])
+  const twice = afterAny(tokens, at, ['twice'])
+  if (once !== undefined) return { is: { count: 1, row: false }, to: once }
+  if (twice !== undefined) return { is: { count: 2, row: false }, to: twice }
+  const begun = past(tokens, at, ['up to'])
+  const number = tokens[begun]
+  if (number?.kind !== 'number' || !Number.isInteger(number.value)) return undefined
+  const figure = tokens[begun + 1]?.text === '(' && tokens[begun + 3]?.text === ')'
+  const after = figure ? begun + 4 : begun + 1
+  const sequential = afterAny(tokens, after, ['consecutive|sequential|successive'])
+  const to = afterAny(tokens, sequential ?? after, [
+    'application|applications|treatment|treatments|time|times|spray|sprays',
+  ])
+  if (to === undefined) return undefined
+  const row = afterAny(tokens, to, ['in a row', 'in sequence|succession', 'consecutively'])
+  return {
+    is: { count: number.value ?? 0, row: (sequential ?? row) !== undefined },
+    to: row ?? to,
+  }
+}

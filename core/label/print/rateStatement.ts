@@ -1,0 +1,163 @@
+import type { Quantity } from '../../quantity/quantity'
+import { rateUnitParts } from '../../quantity/rateUnit'
+import type { RateUnit } from '../../quantity/units'
+import type { YearPeriod } from '../productDocument'
+import { carrierAt } from './carriers'
+import { carrierSaid } from './carrierStatement'
+import { oneGoAt, yearAt } from './limits'
+import { rateAt, type PrintedRate, type Read, type Tokens } from './phrases'
+import { rateIn } from './printedUnits'
+import { begin, put, said, taken, type Reading } from './reading'
+import { range } from './sentences'
+
+/** What is asked back. */
+const QUESTIONS = {
+  comma: 'Is the comma a decimal point, or does it part thousands? Write it without a comma.',
+  ounce: 'Ounces by weight, or fluid ounces?',
+  ground: 'On what ground: per 1,000 sq ft, per acre, per 100 m2 or per hectare?',
+  two: 'These two rates are not the same: which of them holds?',
+} as const
+
+/** A rate after these is no rate to apply. */
+const FORBIDS = new Set('not never exceed exceeding exceeds above below than under avoid unless'.split(' '))
+/** What comes after these says the same rate in another measure. */
+const TELLS_AGAIN = new Set(
+  'supplies supply supplying provides provide delivers equals equivalent i.e'.split(' '),
+)
+const WATERY = new Set('water spray solution coverage volume carrier irrigation'.split(' '))
+
+/** A rate as it stands in its sentence. */
+interface RateRead {
+  readonly rate: PrintedRate
+  /** "Up to": it is a highest rate. */
+  readonly upTo: boolean
+  /** Where it begins, and where its own words end. */
+  readonly at: number
+  readonly end: number
+  readonly year: Read<YearPeriod> | undefined
+  /** The place after it and its year or application. */
+  readonly to: number
+  /** Tokens of it and of the cap before it. */
+  readonly places: readonly number[]
+}
+
+function rateRead(reading: Reading, tokens: Tokens, at: number): RateRead | undefined {
+  const upTo = tokens[at]?.text === 'up' && tokens[at + 1]?.text === 'to'
+  const read = rateAt(tokens, upTo ? at + 2 : at)
+  if (!read) return undefined
+  const year = reading.times ? undefined : yearAt(tokens, read.to)
+  const to = year?.to ?? oneGoAt(tokens, read.to) ?? read.to
+  return {
+    rate: read.is,
+    upTo,
+    at,
+    end: read.to,
+    year,
+    to,
+    places: [...taken(reading.cap), ...range(at, to)],
+  }
+}
+
+/** A rate, or a most where one was announced. */
+export function rate(reading: Reading, tokens: Tokens, at: number, begun: number): number | undefined {
+  const read = rateRead(reading, tokens, at)
+  if (!read) return undefined
+  const { span, unit, per } = read.rate
+  if (!per) return withoutGround(reading, tokens, read)
+  if (span.doubtful) return ask(reading, read, 'comma')
+  if (isEitherOunce(reading, unit)) return ask(reading, read, 'ounce')
+  if (reading.cap || read.year) return limit(reading, read, per)
+  const before = tokens.slice(begun, at).map(({ text }) => text)
+  if (before.some((word) => FORBIDS.has(word))) return undefined
+  if (before.some((word) => TELLS_AGAIN.has(word)) && reading.own) return said(reading, {}, at, read.to)
+  // So much water is never a product: "enough for coverage, 2 to 4 gallons per 1,000 sq ft".
+  if (/^(?:gal|L)$/.test(unit.unit) && before.some((word) => WATERY.has(word))) return undefined
+  return again(reading, read, before.at(-1)) ?? (rateSaid(reading, read) ? read.to : undefined)
+}
+
+const isEitherOunce = ({ form }: Reading, { bare }: PrintedRate['unit']): boolean => bare && form === 'liquid'
+
+function ask(reading: Reading, { places, to }: RateRead, question: keyof typeof QUESTIONS): number {
+  reading.asks.push({ question: QUESTIONS[question], tokens: places })
+  reading.cap = undefined
+  return to
+}
+
+/** An amount alone: its ground may follow with its water; a most of a year must have one. */
+function withoutGround(reading: Reading, tokens: Tokens, read: RateRead): number | undefined {
+  if (reading.cap) return read.year || reading.cap.is === 'year' ? ask(reading, read, 'ground') : undefined
+  const water = carrierAt(tokens, read.end)
+  if (!water?.is.ground || read.rate.span.doubtful || isEitherOunce(reading, read.rate.unit)) return undefined
+  rateSaid(reading, {
+    ...read,
+    rate: { ...read.rate, per: { of: 'area', ...water.is.ground } },
+    places: range(read.at, read.end),
+  })
+  return carrierSaid(reading, water.is, range(read.end, water.to), water.to)
+}
+
+/** A most, in one application or in a year. */
+function limit(reading: Reading, read: RateRead, per: NonNullable<PrintedRate['per']>): number | undefined {
+  const { span, unit, basis } = read.rate
+  const figure = rateIn(span.to ?? span.from, unit.unit, per)
+  if (!figure) return undefined
+  const most = { rate: figure, basis }
+  put(
+    reading,
+    reading.cap?.is === 'year' || read.year
+      ? { mostPerYear: most, ...(read.year?.is && { period: read.year.is }) }
+      : { mostPerApplication: most },
+    read.places,
+  )
+  reading.cap = undefined
+  return read.to
+}
+
+/** "(174 lb/acre)" behind a rate: the same said again, or a contradiction; undefined where it is neither. */
+function again(reading: Reading, read: RateRead, word: string | undefined): number | undefined {
+  if (word !== '(' && word !== 'or') return undefined
+  const counted = reading.lines.at(-1)?.fields.basis ?? 'product'
+  // A nutrient beside the product's own rate can't be held against it here.
+  const same = read.rate.basis === counted ? isSame(reading, read.rate) : 'same'
+  if (same === 'same') return said(reading, {}, read.at, read.to)
+  return same === 'other' && word === '(' ? ask(reading, read, 'two') : undefined
+}
+
+/** How near two ways of printing one rate must be, as labels round them. */
+const ROUNDED = 0.03
+
+/** Whether a rate says again, in another unit, what the line in hand already says. */
+function isSame(reading: Reading, { span, unit, per }: PrintedRate): 'same' | 'other' | 'none' {
+  const { rate: known, low, high } = reading.lines.at(-1)?.fields ?? {}
+  const first = known ?? low
+  const again = per && rateIn(span.from, unit.unit, per)
+  if (!first || !again) return 'none'
+  const near = (a: Quantity<RateUnit>, b: Quantity<RateUnit>): boolean => {
+    const [one, other] = [rateUnitParts(a.unit), rateUnitParts(b.unit)]
+    return (
+      one.per === other.per &&
+      one.dimension === other.dimension &&
+      Math.abs((a.value * one.factor) / (b.value * other.factor) - 1) <= ROUNDED
+    )
+  }
+  const upper = span.to === undefined || !per ? undefined : rateIn(span.to, unit.unit, per)
+  return near(again, first) && (!upper || !high || near(upper, high)) ? 'same' : 'other'
+}
+
+/** A rate begins a line of its own, unless the line in hand has none yet. */
+function rateSaid(
+  reading: Reading,
+  { rate: { span, unit, basis, per }, upTo, places }: Pick<RateRead, 'rate' | 'upTo' | 'places'>,
+): boolean {
+  const figure = (value: number) => (per ? rateIn(value, unit.unit, per) : undefined)
+  const [from, to] = [figure(span.from), span.to === undefined ? undefined : figure(span.to)]
+  if (!from) return false
+  const rated = upTo ? { high: from } : to ? { low: from, high: to } : { rate: from }
+  const last = reading.lines.at(-1)
+  const has = last && (last.fields.rate ?? last.fields.low ?? last.fields.high)
+  const line = !last || has || reading.ahead.tokens.size > 0 ? begin(reading, {}) : last
+  line.fields = { ...line.fields, ...rated, ...(basis !== 'product' && { basis }) }
+  for (const i of places) line.tokens.add(i)
+  reading.own = line
+  return true
+}

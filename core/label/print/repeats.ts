@@ -1,0 +1,89 @@
+import { afterAny, past, spanAt, type Read, type Tokens } from './phrases'
+import { DAYS_IN } from './units'
+
+const REPEAT_WORDS: readonly string[] = [
+  'minimum re - treatment|application interval is|:|of',
+  'minimum retreatment|reapplication interval is|:|of',
+  'retreatment|reapplication interval is|:|of',
+  're - treatment interval is|:|of',
+  'minimum interval is|:|of',
+  'minimum interval between applications|treatments is|:|of',
+  'do not reapply|repeat within|for',
+  'a second application may|can|should be made',
+  'do not re - apply within',
+  'allow at least',
+  'allow a minimum of',
+  'wait at least',
+  'repeat applications|application|treatment|treatments',
+  'repeat|reapply|retreat|again',
+  're - apply|treat',
+  'every|each',
+  'at|on a|an',
+  'at|on',
+]
+const REPEAT_LINKS: readonly string[] = [
+  'as|if needed',
+  'if necessary',
+  'at intervals of',
+  'at|on a|an',
+  'in|after|every|at|on|within',
+  'at least',
+  'a minimum of',
+  'interval|intervals of|is|:',
+]
+const REPEAT_TAILS: readonly string[] = [
+  '- schedule|program',
+  'schedule|program',
+  '- interval|intervals',
+  'interval|intervals',
+  'between applications|treatments',
+  'between',
+  'apart',
+  'later',
+]
+const BY_NAME: Readonly<Record<string, number>> = { monthly: 30, weekly: 7, biweekly: 14 }
+
+/**
+ * Days between applications. A bare "14 days" is none: something must say that it is repeated or how far
+ * apart; mowing, seeding and entry have waits of their own.
+ */
+export function repeatAt(
+  tokens: Tokens,
+  at: number,
+): Read<{ readonly from: number; readonly to?: number }> | undefined {
+  const begun = past(tokens, at, [
+    'applied|apply|repeat|reapply',
+    'a minimum of',
+    'minimum of',
+    'at least',
+    'no|not less than',
+  ])
+  const name = BY_NAME[tokens[begun]?.text ?? '']
+  if (name !== undefined) return { is: { from: name }, to: begun + 1 }
+  const word = afterAny(tokens, at, REPEAT_WORDS)
+  let place = word ?? begun
+  for (
+    let link = afterAny(tokens, place, REPEAT_LINKS);
+    link !== undefined;
+    link = afterAny(tokens, place, REPEAT_LINKS)
+  )
+    place = link
+  const span = spanAt(tokens, place)
+  const unit = span && past(tokens, span.to, ['-'])
+  const days = unit === undefined ? undefined : DAYS_IN[tokens[unit]?.text ?? '']
+  if (!span || unit === undefined || days === undefined) return undefined
+  const tail = afterAny(tokens, unit + 1, REPEAT_TAILS)
+  const said = word !== undefined && !['at', 'on'].includes(tokens[at]?.text ?? '')
+  if (!said && tail === undefined) return undefined
+  const end = past(
+    tokens,
+    tail ?? unit + 1,
+    said ? ['after the|a first|initial|previous|last application|treatment'] : [],
+  )
+  // "Wait 2 days before mowing" and "repeat" are told apart by what follows.
+  if (afterAny(tokens, end, ['before|prior']) !== undefined) return undefined
+  return {
+    is: { from: span.is.from * days, ...(span.is.to !== undefined && { to: span.is.to * days }) },
+    to: end,
+  }
+}
