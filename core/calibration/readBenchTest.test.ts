@@ -35,6 +35,8 @@ test('a triangle of nine trays every 2 ft: even at 8 ft, its rate by the lane it
   expect((read?.rate?.perArea ?? 0) * 1000 * 92.90304).toBeCloseTo(2000, 6)
   expect(book.pages().map(({ figure, lines }) => `${figure}: ${lines.at(-1)}`)).toEqual([
     expect.stringMatching(/^swath: effective swath /),
+    // 8 ft are 2.4384 m.
+    'half: half-rate width = 2.4384 m',
     'pattern.rate: mean of one pass 2000 g/1000 ft2',
   ])
 })

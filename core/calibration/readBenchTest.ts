@@ -22,6 +22,7 @@ import {
   FEWEST_TRAYS,
   halfRateWidth,
   skew,
+  trayEdges,
   variation,
   type DepositProfile,
   type Swath,
@@ -31,6 +32,8 @@ export interface ReadPattern {
   readonly profile: DepositProfile
   readonly swath: Swath
   readonly half: number | undefined
+  /** Whether the trays end where something was still caught. */
+  readonly edges: ReturnType<typeof trayEdges>
   readonly skew: ReturnType<typeof skew>
   /**
    * The lane spacing looked at: the one in mind, else the effective swath; undefined when neither is there.
@@ -80,7 +83,8 @@ export function readPattern(
   return {
     profile: profile.value,
     swath,
-    half: halfRateWidth(profile.value),
+    half: halfRateWidth(profile.value, 'half', book),
+    edges: trayEdges(profile.value),
     skew: skew(profile.value),
     lane: chosen,
     cv: chosen === undefined ? undefined : variation(profile.value, chosen, trial.travel),

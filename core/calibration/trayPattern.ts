@@ -1,7 +1,7 @@
 import type { Figure } from '../working/figures'
 import { err, ok, type Result } from '../result'
 import { sixDigits } from '../working/figureText'
-import type { WorkingBook } from '../working/working'
+import { closedWorkingBook, type WorkingBook } from '../working/working'
 
 /**
  * How neighbouring lanes are driven: all the same way, or turned at each end so that every second lane is
@@ -257,7 +257,11 @@ function lastWithin(
  * Width between the places where the catch falls to half of what the walker's line gets, m; undefined when a
  * side never falls so far within the trays.
  */
-export function halfRateWidth(profile: DepositProfile): number | undefined {
+export function halfRateWidth(
+  profile: DepositProfile,
+  figure: Figure = '',
+  book: WorkingBook = closedWorkingBook,
+): number | undefined {
   const half = depositAt(profile, 0) / 2
   const side = (direction: 1 | -1): number | undefined => {
     const trays = profile.places
@@ -274,7 +278,13 @@ export function halfRateWidth(profile: DepositProfile): number | undefined {
     return undefined
   }
   const [left, right] = [side(-1), side(1)]
-  return half > 0 && left !== undefined && right !== undefined ? left + right : undefined
+  if (!(half > 0) || left === undefined || right === undefined) return undefined
+  book.note(figure, () => [
+    `the walker's line caught ${sixDigits(2 * half)}, half of it is ${sixDigits(half)}`,
+    `the catch falls to it ${sixDigits(left)} m to the left and ${sixDigits(right)} m to the right`,
+    `half-rate width = ${sixDigits(left + right)} m`,
+  ])
+  return left + right
 }
 
 /**

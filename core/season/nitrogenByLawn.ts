@@ -1,5 +1,6 @@
 import { nitrogenWanted, type GrassName } from '../ground/grasses'
 import { KILOGRAMS_PER, SQUARE_METRES_PER } from '../quantity/units'
+import { isUnder } from '../quantity/tolerance'
 import { nitrogenLaid, overWanted, type NitrogenRow } from './nitrogenLaid'
 
 /** Kg on each m2 in one unit of nitrogen, 1 lb on 1,000 ft2. */
@@ -36,7 +37,7 @@ export function nitrogenByLawn(
     if (!size || !wanted) return []
     const own = rows.filter(({ areaId }) => areaId === id)
     const { units, unknown } = nitrogenLaid(own, size, year)
-    const state = overWanted(units, wanted) ? 'over' : units < wanted[0] ? 'short' : 'within'
+    const state = overWanted(units, wanted) ? 'over' : isUnder(units, wanted[0]) ? 'short' : 'within'
     return [
       {
         id,

@@ -22,6 +22,7 @@ type CalibrationFigure =
   | 'calibration'
   | 'calibration.speed'
   | 'swath'
+  | 'half'
   | 'speed'
   | 'mean'
   | 'fan'

@@ -23,7 +23,7 @@ test('several jobs move to another day at once, and back; a running one stays', 
   await page.keyboard.press('Tab')
   await press(page, 'Move')
   await page.getByText('One job moved to 9 May 2026.').waitFor()
-  await page.getByText(/Bowls Club: It has been started/).waitFor()
+  await page.getByText(/Bowls Club: This job has been started: its plan is frozen/).waitFor()
   await rowsOf(page, '9 May 2026').getByText('Iron on the green').waitFor()
   await press(page, 'Undo')
   await rowsOf(page, '9 May 2026').waitFor({ state: 'detached' })

@@ -139,16 +139,24 @@ const evenness = computed(() => {
           effective swath<template v-if="read.swath.cv !== undefined"
             >, CV {{ percent(read.swath.cv) }}</template
           ><template v-if="read.half !== undefined"
-            >; half-rate width <FigureText :shown="shown.distance(read.half)" /></template
+            >; half-rate width
+            <FigureText :shown="shown.distance(read.half)" page="half" label="Half-rate width" /></template
         ></span>
+      </p>
+      <p v-if="read.edges === 'ended'">
+        <StateMark
+          level="warn"
+          :words="`The outermost trays still caught something: the throw goes on beyond them${
+            read.half === undefined ? ', and a half-rate width can’t be told' : ''
+          }. Put out more trays before this swath is trusted.`"
+        />
       </p>
       <p v-if="trial.lane.text && read.cv !== undefined && read.lane !== undefined">
         Lanes <FigureText :shown="shown.distance(read.lane)" /> apart: CV
         <strong>{{ percent(read.cv) }}</strong>.
       </p>
-      <p :class="{ astray: read.skew.side !== 'even' }">
-        <span v-if="read.skew.side !== 'even'" aria-hidden="true">▲ </span>{{ SKEW_WORDS[read.skew.side] }}
-      </p>
+      <p v-if="read.skew.side === 'even'">{{ SKEW_WORDS.even }}</p>
+      <p v-else><StateMark level="warn" :words="SKEW_WORDS[read.skew.side]" /></p>
       <p v-if="read.rate">
         One pass puts down
         <FigureText
@@ -189,10 +197,3 @@ const evenness = computed(() => {
     </template>
   </section>
 </template>
-
-<style scoped>
-.astray {
-  color: var(--warn);
-  font-weight: 600;
-}
-</style>

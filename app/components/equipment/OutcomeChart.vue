@@ -57,7 +57,7 @@ const table = computed(() => ({
 
 <template>
   <section aria-labelledby="outcome-title">
-    <h2 id="outcome-title" class="mb-1">Actual against planned</h2>
+    <h2 id="outcome-title" class="mb-2">Actual against planned</h2>
     <FigureChart
       :option="option"
       :table="table"

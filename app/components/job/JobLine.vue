@@ -12,7 +12,7 @@ defineProps<{ job: JobRow; number?: number; when?: string }>()
     <span class="min-w-0">
       <NuxtLink :to="`/jobs/${job.id}`" class="row-link">{{ job.site || 'Unnamed site' }}</NuxtLink>
       <span class="soft"> {{ job.purpose }}</span>
-      <span v-if="job.givenTo" class="small"> · {{ job.givenTo }}</span>
+      <span v-if="job.givenTo" class="small whitespace-nowrap"> · {{ job.givenTo }}</span>
       <span class="small soft block">{{ job.products.filter(Boolean).join('; then ') }}</span>
     </span>
     <StateMark class="small" :level="JOB_MARKS[job.state]" :words="job.state" />

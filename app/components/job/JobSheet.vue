@@ -1,6 +1,5 @@
 <script setup lang="ts">
-import { CHAIN, chainOf, opensOn, type ChainLink, type JobState, type LinkName } from '#core/job/chain'
-import { nextField } from '#core/job/nextField'
+import { CHAIN, chainOf, opensOn, type JobState, type LinkName } from '#core/job/chain'
 import type { FrozenPlan } from '#core/run/runEvent'
 import type { JobApplication } from '#shared/schemas/job'
 import type { SaveState } from '~/composables/form/useDraft'
@@ -51,7 +50,7 @@ const context = provideSheet({
     open.value = link
   },
 })
-const { sheet, day, go, opened } = context
+const { sheet, day, opened } = context
 const phone = usePhone()
 const { own, pressed, holds, logPlace, mainAction } = useSheetAction({
   sheet: context,
@@ -100,69 +99,24 @@ onMounted(() => {
   if (props.draft.version === 0) document.querySelector<HTMLElement>('[data-path="site"]')?.focus()
 })
 
-/** Whether a machine could be named that stands in the library. */
-const machines = computed(() => {
-  const kind = application.value.document.method === 'spread' ? 'spreader' : 'sprayer'
-  return library.equipment.some(({ document }) => document.kind === kind) ? 'some' : 'none'
-})
-/** Enter settles a field and goes on to the next one that is missing. */
-async function nextMissing(event: KeyboardEvent) {
-  if (
-    !(event.target instanceof HTMLInputElement) ||
-    event.target.type === 'checkbox' ||
-    event.ctrlKey ||
-    event.metaKey
-  )
-    return
-  event.preventDefault()
-  event.target.blur()
-  await nextTick()
-  const path = nextField(
-    sheet.value.problems,
-    application.value.document,
-    machines.value,
-    event.target.dataset.path,
-  )
-  if (path !== undefined) return go(path)
-  document.querySelector<HTMLElement>('[data-main-action]')?.focus()
-}
-
-const goFirst = () => sheet.value.problems[0] && go(sheet.value.problems[0].path)
+const { goFirst, nextMissing } = useEnterWay(context)
 /** The open link; it stands in the address once it was chosen, so that a view can be kept and sent. */
 const route = useRoute()
 const open = ref<LinkName>(CHAIN.find((name) => name === route.query.link) ?? opensOn(chain.value))
-function openLink(link: Pick<ChainLink, 'name'>) {
-  open.value = link.name
-  void navigateTo({ query: { ...route.query, link: link.name } }, { replace: true })
+function openLink(name: LinkName) {
+  open.value = name
+  void navigateTo({ query: { ...route.query, link: name } }, { replace: true })
 }
-const openLoadSheet = () => navigateTo(`/jobs/${props.id}/load-sheet`)
-
-useScreenCommands(() => [
-  { id: 'main', label: mainAction.value.label, key: 'ctrl+enter', run: mainAction.value.act },
-  { id: 'load-sheet', label: 'Load sheet, to print', key: 'l', run: openLoadSheet },
-  { id: 'missing', label: 'Go to what is missing', key: 'm', run: goFirst },
-  {
-    id: 'what-if',
-    label: 'What if: two variants side by side',
-    key: 'v',
-    run: () => navigateTo(`/jobs/${props.id}/what-if?a=${props.index + 1}`),
-  },
-  { id: 'repeat', label: 'Repeat this job', run: () => repeatJob(props.draft) },
-  {
-    id: 'export',
-    label: 'This job as a JSON file',
-    run: () => navigateTo(crewUrl(`/jobs/${props.id}/file`), { external: true }),
-  },
-  ...(locked.value
-    ? []
-    : [{ id: 'add-application', label: 'Add an application', key: 'a', run: () => emit('add') }]),
-  ...CHAIN.map((name, i) => ({
-    id: `link-${name}`,
-    label: `Open ${LINK_NAMES[name]}`,
-    key: String(i + 1),
-    run: () => openLink({ name }),
-  })),
-])
+const { openLoadSheet } = useSheetCommands({
+  jobId: props.id,
+  index: () => props.index,
+  locked: () => locked.value,
+  main: () => mainAction.value,
+  goFirst,
+  openLink,
+  repeat: () => repeatJob(props.draft),
+  add: () => emit('add'),
+})
 </script>
 
 <template>
@@ -201,7 +155,7 @@ useScreenCommands(() => [
         @choose="emit('choose', $event)"
         @close="pressed = undefined"
       />
-      <ChainTape v-if="!phone" class="mt-2" :links="chain" :open="open" @open="openLink" />
+      <ChainTape v-if="!phone" class="mt-2" :links="chain" :open="open" @open="openLink($event.name)" />
     </header>
     <slot />
     <div class="zones">
@@ -216,7 +170,7 @@ useScreenCommands(() => [
           @move="(from, to) => emit('move', from, to)"
           @drop="emit('drop')"
         />
-        <SheetSoFar :links="chain" :open="open" @open="openLink">
+        <SheetSoFar :links="chain" :open="open" @open="openLink($event.name)">
           <template v-if="phone" #default="{ link }">
             <div :id="`link-${link}`" class="here">
               <OpenLink

@@ -94,13 +94,15 @@ const dropLine = (id: string) =>
         :key-of="({ id }) => id"
       >
         <template #use="{ row }"
-          ><DragGrip v-if="!locked" class="relative z-1 align-middle" /><UButton
-            variant="link"
-            size="sm"
-            class="row-link"
-            :aria-expanded="row.id === openId"
-            @click="openId = row.id"
-            >{{ row.use || 'unnamed use' }}</UButton
+          ><span class="flex items-center"
+            ><DragGrip v-if="!locked" class="relative z-1" /><UButton
+              variant="link"
+              size="sm"
+              class="row-link"
+              :aria-expanded="row.id === openId"
+              @click="openId = row.id"
+              >{{ row.use || 'unnamed use' }}</UButton
+            ></span
           ></template
         >
         <template #under="{ row }">{{ told(row.rate) }}</template>

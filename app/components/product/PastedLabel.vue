@@ -2,6 +2,7 @@
 import { v7 as uuid } from 'uuid'
 import { blankRateLine } from '#core/label/blankProduct'
 import { asRateLine, printedWords } from '#core/label/print/asRateLine'
+import { markedText } from '#core/label/print/markedText'
 import { readLabel } from '#core/label/print/readLabel'
 import type { ProductDocument } from '#core/label/productDocument'
 import { prettyUnits } from '#core/quantity/systems'
@@ -18,26 +19,7 @@ const read = computed(() =>
     : readLabel(text.value, props.document.form === 'granule' ? 'dry' : 'liquid'),
 )
 
-/** The text in pieces: what was understood, what is asked, what was not understood. */
-const marked = computed(() => {
-  const { asks = [], notUnderstood = [] } = read.value ?? {}
-  const marks = [
-    ...asks.flatMap(({ from }) => from.map(([start, end]) => ({ start, end, is: 'asked' as const }))),
-    ...notUnderstood.flatMap(({ from }) => from.map(([start, end]) => ({ start, end, is: 'left' as const }))),
-  ].toSorted((a, b) => a.start - b.start)
-  const pieces: { readonly words: string; readonly is: 'read' | 'asked' | 'left' }[] = []
-  let place = 0
-  for (const { start, end, is } of marks) {
-    pieces.push(
-      { words: text.value.slice(place, start), is: 'read' },
-      { words: text.value.slice(start, end), is },
-    )
-    place = end
-  }
-  return [...pieces, { words: text.value.slice(place), is: 'read' as const }].filter(
-    ({ words }) => words !== '',
-  )
-})
+const marked = computed(() => (read.value ? markedText(text.value, read.value) : []))
 
 /** The first line read goes into the one in hand, the others become lines of their own. */
 function put() {

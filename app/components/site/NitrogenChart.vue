@@ -70,7 +70,7 @@ const table = computed(() => ({
 
 <template>
   <section aria-labelledby="nitrogen-chart">
-    <h2 id="nitrogen-chart" class="mb-1">Nitrogen in {{ year }}</h2>
+    <h2 id="nitrogen-chart" class="mb-2">Nitrogen in {{ year }}</h2>
     <FigureChart
       :option="option"
       :table="table"

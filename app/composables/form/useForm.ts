@@ -49,7 +49,9 @@ export function provideForm({
     reveal?.(path)
     for (const section of sectionsOf(path)) opened.add(section)
     await nextTick()
-    const field = await fieldShown(path)
+    const field =
+      document.querySelector<HTMLElement>(`[data-path="${path}"]`) ??
+      document.querySelector<HTMLElement>(`[data-path^="${path}"]`)
     field?.focus()
     field?.scrollIntoView({ block: 'nearest' })
   }
@@ -65,20 +67,6 @@ export function provideForm({
   }
   provide(key, context)
   return context
-}
-
-const LONGEST_WAIT_MS = 2000
-
-/** The field of a path; what is revealed may still have to be fetched. */
-async function fieldShown(path: string): Promise<HTMLElement | null> {
-  const begun = performance.now()
-  for (;;) {
-    const field =
-      document.querySelector<HTMLElement>(`[data-path="${path}"]`) ??
-      document.querySelector<HTMLElement>(`[data-path^="${path}"]`)
-    if (field || performance.now() - begun > LONGEST_WAIT_MS) return field
-    await new Promise(requestAnimationFrame)
-  }
 }
 
 export function useForm(): FormContext {

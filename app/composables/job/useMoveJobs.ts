@@ -47,7 +47,6 @@ export function useMoveJobs(after: () => unknown) {
 /** @returns why it stays where it is */
 async function moveOne(id: string, plannedFor: string): Promise<string | undefined> {
   const job = await $fetch<Job>(crewUrl(`/jobs/${id}`))
-  if (job.state === 'running' || job.state === 'done') return 'It has been started: its plan is frozen.'
 
   await $fetch<unknown>(crewUrl(`/jobs/${id}`), {
     method: 'PUT',

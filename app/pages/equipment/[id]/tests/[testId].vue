@@ -46,6 +46,7 @@ useWorkingPages(
   ref(
     new Map([
       ['swath', 'Effective swath'],
+      ['half', 'Half-rate width'],
       ['pattern.rate', 'What one pass puts down'],
       ['speed', 'Speed'],
       ['carrier', 'Carrier'],
