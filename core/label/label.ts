@@ -27,6 +27,14 @@ export const NUTRIENT_NAMES: Readonly<Record<Nutrient, string>> = {
   fe: 'Fe',
 }
 
+/** Of what the analysis counts as oxide: the element in it, and its share by mass. Source: trade.md 5. */
+export const ELEMENTS = {
+  p2o5: { name: 'P', share: 0.4364 },
+  k2o: { name: 'K', share: 0.8302 },
+} as const satisfies Partial<Record<Nutrient, { readonly name: string; readonly share: number }>>
+export const elementOf = (nutrient: Nutrient) =>
+  nutrient === 'p2o5' || nutrient === 'k2o' ? ELEMENTS[nutrient] : undefined
+
 /** Formulations in the order they go into the tank (trade.md 6); a granule is spread dry. */
 export const FORMS = [
   'granule',

@@ -58,18 +58,19 @@ export function loadsByArea(
   dead: number,
   carrierRate: number,
 ): readonly Load[] {
-  const loads: { carrier: number; areas: number[] }[] = []
+  const loads: { carrier: number; areas: number[]; shared: 'may be' | 'never' }[] = []
   sprays.forEach((own, area) => {
     const spray = own + (area === sprays.length - 1 ? dead : 0)
     const open = loads.at(-1)
-    if (open && !isOver(open.carrier + spray, tank)) {
+    if (open?.shared === 'may be' && !isOver(open.carrier + spray, tank)) {
       open.carrier += spray
       open.areas.push(area)
       return
     }
     const count = loadCount(spray, tank)
     if (count <= MOST_LOADS)
-      for (let i = 0; i < count; i++) loads.push({ carrier: spray / count, areas: [area] })
+      for (let i = 0; i < count; i++)
+        loads.push({ carrier: spray / count, areas: [area], shared: count === 1 ? 'may be' : 'never' })
   })
   return lessDead(loads, dead, carrierRate)
 }
@@ -83,10 +84,15 @@ function lessDead(
   let stays = dead
   return loads
     .toReversed()
-    .map((load): Load => {
-      const kept = Math.min(stays, load.carrier)
+    .map(({ carrier, areas }): Load => {
+      const kept = Math.min(stays, carrier)
       stays -= kept
-      return { ...load, size: (load.carrier - kept) / carrierRate, covers: load.carrier / carrierRate }
+      return {
+        carrier,
+        ...(areas && { areas }),
+        size: (carrier - kept) / carrierRate,
+        covers: carrier / carrierRate,
+      }
     })
     .reverse()
 }

@@ -1,4 +1,4 @@
-import { NUTRIENT_NAMES, NUTRIENTS, type Nutrient } from '../label/label'
+import { elementOf, NUTRIENT_NAMES, NUTRIENTS, type Nutrient } from '../label/label'
 import { densitySi } from '../quantity/quantity'
 import { KILOGRAMS_PER, SQUARE_METRES_PER } from '../quantity/units'
 import { asEntered, sixDigits } from '../working/figureText'
@@ -71,8 +71,14 @@ function nutrientLines(
       )
     })
   const name = NUTRIENT_NAMES[nutrient]
+  const element = total > 0 ? elementOf(nutrient) : undefined
   return [
     ...(parts.length > 0 ? parts : [`no product of this application carries ${name}`]),
+    ...(element
+      ? [
+          `as ${element.name}: x ${element.share} = ${sixDigits(total * element.share)} lb ${element.name}/1000 ft2`,
+        ]
+      : []),
     `${name} laid down = ${sixDigits(total)} lb/1000 ft2`,
   ]
 }

@@ -3,11 +3,13 @@ import { rateUnitParts } from '../quantity/rateUnit'
 import { AREA_RATE_UNITS, LENGTH_UNITS, type AreaRateUnit, type LengthUnit } from '../quantity/units'
 
 /** What a kind of local rule forbids, and what figure it asks for. */
-interface LocalRuleFacts {
+export interface LocalRuleFacts {
   readonly nutrient?: Exclude<Nutrient, 'fe'>
   /** Forbids outright, or from a limit: a rate in one go or in a year, or a distance to keep. */
   readonly limit: 'none' | 'rate' | 'length'
   readonly over: 'go' | 'year'
+  /** What of the nutrient counts: nitrogen that is not slow release, or the element instead of the oxide. */
+  readonly counts?: 'quick' | 'element'
 }
 
 /** What a region, a town or a client forbids; the crew's own table, never ours. */
@@ -16,9 +18,12 @@ export const LOCAL_RULES = {
   'no nitrogen': { nutrient: 'n', limit: 'none', over: 'go' },
   'no phosphorus': { nutrient: 'p2o5', limit: 'none', over: 'go' },
   'nitrogen in one go': { nutrient: 'n', limit: 'rate', over: 'go' },
+  'quick nitrogen in one go': { nutrient: 'n', limit: 'rate', over: 'go', counts: 'quick' },
   'nitrogen in a year': { nutrient: 'n', limit: 'rate', over: 'year' },
   'phosphorus in one go': { nutrient: 'p2o5', limit: 'rate', over: 'go' },
+  'phosphorus as P in one go': { nutrient: 'p2o5', limit: 'rate', over: 'go', counts: 'element' },
   'potassium in one go': { nutrient: 'k2o', limit: 'rate', over: 'go' },
+  'potassium as K in one go': { nutrient: 'k2o', limit: 'rate', over: 'go', counts: 'element' },
   'buffer to water': { limit: 'length', over: 'go' },
 } as const satisfies Readonly<Record<string, LocalRuleFacts>>
 export type LocalRuleKind = keyof typeof LOCAL_RULES
@@ -47,7 +52,7 @@ export interface LocalRule {
   /** Days of the year, MM-DD, both counted; both blank: all year. */
   readonly from: string
   readonly to: string
-  /** As typed; blank where the kind forbids outright. Of the nutrient, as N, P2O5 or K2O. */
+  /** As typed; blank where the kind forbids outright. Of the nutrient: N, P2O5 or K2O, or P or K by its kind. */
   readonly limit: string
   /** Absent: lb on 1,000 ft2, or ft for a distance. */
   readonly unit?: LocalLimitUnit

@@ -2,8 +2,8 @@ import { dayText } from '../calendar/dayText'
 import { withinYearly } from '../calendar/dayOfYear'
 import { yearDayText } from '../calendar/yearDay'
 import { daysAfter } from '../calendar/daysBetween'
-import { NUTRIENT_NAMES, type Nutrient } from '../label/label'
-import { isPresent, nutrientOn, nutrientWords } from '../plan/areaNutrients'
+import { elementOf, NUTRIENT_NAMES, type Nutrient } from '../label/label'
+import { isPresent, nutrientOn, nutrientWords, slowNitrogenOn } from '../plan/areaNutrients'
 import { fieldReader } from '../quantity/fieldReader'
 import { formatFigure } from '../quantity/format'
 import { rateUnitParts } from '../quantity/rateUnit'
@@ -14,6 +14,7 @@ import {
   localLimitUnits,
   localRuleFacts,
   type LocalRule,
+  type LocalRuleFacts,
 } from './localRule'
 import { NUTRIENT_UNITS, nitrogenOfYear, type LawnNitrogen } from './nutrientYear'
 import { phosphorusTested } from './soilRules'
@@ -72,22 +73,30 @@ interface InOneGo {
   readonly unknown: readonly string[]
 }
 
+type Counted = LocalRuleFacts['counts']
+
 /** What this application brings to an area, and what else the visit does on that day. */
-function inOneGo(areaId: string, nutrient: LimitedNutrient, context: RuleVisit): InOneGo {
+function inOneGo(areaId: string, nutrient: LimitedNutrient, counts: Counted, context: RuleVisit): InOneGo {
   const own = nutrientOn(areaId, nutrient, context.request, context.plan)
   if (!isPresent(own)) return { known: 0, unknown: [] }
-  const others = context.ledger.planned.filter(
-    (row) => row.areaId === areaId && row.on === context.day && row.sizeM2 > 0,
+  const quick = counts === 'quick'
+  const slow = quick ? slowNitrogenOn(areaId, context.request, context.plan) : 0
+  const others = context.ledger.planned
+    .filter((row) => row.areaId === areaId && row.on === context.day && row.sizeM2 > 0)
+    .map((row) => ({ ...row, laid: quick ? row.quickN : row[nutrient] }))
+  const known = others.reduce(
+    (sum, { laid, sizeM2 }) => sum + (laid ?? 0) / sizeM2,
+    (own.known - slow) / NUTRIENT_UNITS,
   )
   return {
-    known: others.reduce((sum, row) => sum + (row[nutrient] ?? 0) / row.sizeM2, own.known / NUTRIENT_UNITS),
-    unknown: [...own.unknown, ...others.flatMap((row) => (row[nutrient] === null ? [row.product] : []))],
+    known: counts === 'element' ? known * (elementOf(nutrient)?.share ?? 1) : known,
+    unknown: [...own.unknown, ...others.flatMap(({ laid, product }) => (laid === null ? [product] : []))],
   }
 }
 
 /** The most that any treated area gets in one go, and all that can't be told. */
-function mostInOneGo(nutrient: LimitedNutrient, context: RuleVisit): InOneGo {
-  const all = context.request.areas.map(({ id }) => inOneGo(id, nutrient, context))
+function mostInOneGo(nutrient: LimitedNutrient, counts: Counted, context: RuleVisit): InOneGo {
+  const all = context.request.areas.map(({ id }) => inOneGo(id, nutrient, counts, context))
   return {
     known: Math.max(0, ...all.map(({ known }) => known)),
     unknown: [...new Set(all.flatMap(({ unknown }) => unknown))],
@@ -110,7 +119,7 @@ interface LocalFinding {
 }
 
 function findingOf(rule: LocalRule, context: RuleVisit): LocalFinding | undefined {
-  const { nutrient, limit: sort, over } = localRuleFacts(rule.kind)
+  const { nutrient, limit: sort, over, counts } = localRuleFacts(rule.kind)
   if (sort === 'length') {
     const unit = rule.unit ?? LOCAL_LENGTH_UNITS[0]
     return {
@@ -120,8 +129,8 @@ function findingOf(rule: LocalRule, context: RuleVisit): LocalFinding | undefine
   }
   if (!nutrient) return { level: 'stop', words: 'Nothing may be applied in these days' }
   if (sort === 'rate')
-    return over === 'year' ? yearFinding(rule, context) : goFinding(rule, nutrient, context)
-  const most = mostInOneGo(nutrient, context)
+    return over === 'year' ? yearFinding(rule, context) : goFinding(rule, nutrient, counts, context)
+  const most = mostInOneGo(nutrient, undefined, context)
   const present = { known: most.known * NUTRIENT_UNITS, unknown: most.unknown }
   if (!isPresent(present)) return undefined
   if (nutrient === 'n')
@@ -134,8 +143,10 @@ function findingOf(rule: LocalRule, context: RuleVisit): LocalFinding | undefine
       }
 }
 
-const told = (si: number, nutrient: LimitedNutrient) =>
-  `${formatFigure(si * NUTRIENT_UNITS)} lb ${NUTRIENT_NAMES[nutrient]}/1000 ft2`
+const nameOf = (nutrient: LimitedNutrient, counts?: Counted): string =>
+  counts === 'element' ? (elementOf(nutrient)?.name ?? '') : NUTRIENT_NAMES[nutrient]
+
+const told = (si: number, name: string) => `${formatFigure(si * NUTRIENT_UNITS)} lb ${name}/1000 ft2`
 
 const notKnown = (unknown: readonly string[], what: string, limit: string): LocalFinding => ({
   level: 'warn',
@@ -151,7 +162,7 @@ function yearFinding(rule: LocalRule, context: RuleVisit): LocalFinding | undefi
     return {
       level: 'stop',
       words:
-        `${told(worst.laid + worst.now, 'n')} on ${namesOf([worst, ...more].map(({ lawn }) => lawn))} this ` +
+        `${told(worst.laid + worst.now, nameOf('n'))} on ${namesOf([worst, ...more].map(({ lawn }) => lawn))} this ` +
         `year with this job${plannedWords(worst.year)}, over ${limit.words}`,
     }
   const unknown = [...new Set(nitrogenOfYear(context).flatMap((year) => year.unknown))]
@@ -159,15 +170,19 @@ function yearFinding(rule: LocalRule, context: RuleVisit): LocalFinding | undefi
   return feeds && unknown.length > 0 ? notKnown(unknown, 'nitrogen', `${limit.words} a year`) : undefined
 }
 
-function goFinding(rule: LocalRule, nutrient: LimitedNutrient, context: RuleVisit): LocalFinding | undefined {
+function goFinding(
+  rule: LocalRule,
+  nutrient: LimitedNutrient,
+  counts: Counted,
+  context: RuleVisit,
+): LocalFinding | undefined {
   const limit = limitOf(rule)
   if (!limit) return undefined
-  const most = mostInOneGo(nutrient, context)
+  const most = mostInOneGo(nutrient, counts, context)
+  const name = `${counts === 'quick' ? 'quick ' : ''}${nameOf(nutrient, counts)}`
   if (isOver(most.known, limit.si))
-    return { level: 'stop', words: `${told(most.known, nutrient)} in one go, over ${limit.words}` }
-  return most.unknown.length > 0
-    ? notKnown(most.unknown, NUTRIENT_NAMES[nutrient], `${limit.words} in one go`)
-    : undefined
+    return { level: 'stop', words: `${told(most.known, name)} in one go, over ${limit.words}` }
+  return most.unknown.length > 0 ? notKnown(most.unknown, name, `${limit.words} in one go`) : undefined
 }
 
 export const CREW_RULES: readonly Rule[] = [

@@ -52,8 +52,8 @@ const actions = computed<DropdownMenuItem[]>(() => [
 <template>
   <nav class="list rule-b" aria-label="Applications of this visit">
     <ol ref="list" class="min-w-0 flex-1">
-      <li v-for="(application, i) in applications" :key="application.id" class="flex items-center">
-        <DragGrip v-if="applications.length > 1 && !locked" class="-mr-3" />
+      <li v-for="(application, i) in applications" :key="application.id" class="relative flex items-center">
+        <DragGrip v-if="applications.length > 1 && !locked" class="handle" />
         <ULink
           raw
           class="row"
@@ -104,10 +104,24 @@ const actions = computed<DropdownMenuItem[]>(() => [
   border-left-color: var(--ink);
   font-weight: 600;
 }
+/* The grip stands within the row's left room, right of the mark of the open one. */
+.handle {
+  position: absolute;
+  left: 4px;
+  z-index: 1;
+}
+.handle + .row {
+  padding-left: 32px;
+}
 @media (max-width: 760px) {
   .row {
     min-height: 48px;
     padding-left: 13px;
+  }
+}
+@media (pointer: coarse) {
+  .handle + .row {
+    padding-left: 50px;
   }
 }
 </style>
