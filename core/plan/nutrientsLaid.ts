@@ -76,7 +76,8 @@ function nutrientLines(
     ...(parts.length > 0 ? parts : [`no product of this application carries ${name}`]),
     ...(element
       ? [
-          `as ${element.name}: x ${element.share} = ${sixDigits(total * element.share)} lb ${element.name}/1000 ft2`,
+          `as ${element.name}: x ${element.share} = ${sixDigits(total * element.share)} lb ` +
+            `${element.name}/1000 ft2`,
         ]
       : []),
     `${name} laid down = ${sixDigits(total)} lb/1000 ft2`,

@@ -52,7 +52,10 @@ export interface LocalRule {
   /** Days of the year, MM-DD, both counted; both blank: all year. */
   readonly from: string
   readonly to: string
-  /** As typed; blank where the kind forbids outright. Of the nutrient: N, P2O5 or K2O, or P or K by its kind. */
+  /**
+   * As typed; blank where the kind forbids outright. Of the nutrient: N, P2O5 or K2O, or P or K by its
+   * kind.
+   */
   readonly limit: string
   /** Absent: lb on 1,000 ft2, or ft for a distance. */
   readonly unit?: LocalLimitUnit

@@ -162,8 +162,9 @@ function yearFinding(rule: LocalRule, context: RuleVisit): LocalFinding | undefi
     return {
       level: 'stop',
       words:
-        `${told(worst.laid + worst.now, nameOf('n'))} on ${namesOf([worst, ...more].map(({ lawn }) => lawn))} this ` +
-        `year with this job${plannedWords(worst.year)}, over ${limit.words}`,
+        `${told(worst.laid + worst.now, nameOf('n'))} on ` +
+        `${namesOf([worst, ...more].map(({ lawn }) => lawn))} this year with this job` +
+        `${plannedWords(worst.year)}, over ${limit.words}`,
     }
   const unknown = [...new Set(nitrogenOfYear(context).flatMap((year) => year.unknown))]
   const feeds = context.request.products.some(({ analysis }) => (analysis?.n ?? 0) > 0)
