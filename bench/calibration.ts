@@ -2,6 +2,13 @@ import { depositProfile, effectiveSwath } from '../core/calibration/trayPattern'
 import { settingCurve, settingFor, type SettingPoint } from '../core/calibration/settingCurve'
 import { drawsFrom, normal } from '../core/quantity/draws'
 import { closedWorkingBook } from '../core/working/working'
+import {
+  CALIBRATION_TRIALS,
+  calibrationHeld,
+  curveHeld,
+  GROUND_TRIALS,
+  groundHeld,
+} from '../test/support/heldTruth'
 import { truthHeld } from '../test/support/practiceTruth'
 import { percentile, round } from './statistics'
 
@@ -38,5 +45,30 @@ export function calibrationBench() {
       : null,
     // How often two standard deviations hold the truth of the practice spreader, of a thousand seeded ones.
     hiddenSpreaderFoundOut: { of: 1000, held: truthHeld(1000) },
+  }
+}
+
+const TRUTHS = 2000
+
+/** How often what is stated as give or take holds the truth, of so many seeded ones by each method. */
+export function doubtBench() {
+  const each = (trials: Readonly<Record<string, number>>) =>
+    Object.fromEntries(Object.entries(trials).map(([name, held]) => [name, round(held)]))
+  return {
+    of: TRUTHS,
+    measured: each(
+      Object.fromEntries(
+        Object.entries(GROUND_TRIALS).map(([name, trial]) => [name, groundHeld(trial, TRUTHS).held]),
+      ),
+    ),
+    calibrated: each(
+      Object.fromEntries(
+        Object.entries(CALIBRATION_TRIALS).map(([name, trial]) => [
+          name,
+          calibrationHeld(trial, TRUTHS).held,
+        ]),
+      ),
+    ),
+    curve: round(curveHeld(TRUTHS).held),
   }
 }

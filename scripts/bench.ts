@@ -9,7 +9,7 @@ import { chromium, type Browser } from 'playwright-core'
 import { build, type Rollup } from 'vite'
 import { echoServer } from '../bench/echoServer'
 import { percentile, round } from '../bench/statistics'
-import { calibrationBench } from '../bench/calibration'
+import { calibrationBench, doubtBench } from '../bench/calibration'
 import { planInBrowser, unionMs } from '../bench/ground'
 import { manyRows } from '../bench/library'
 import { largeDocument, largeRequest } from '../bench/workload'
@@ -55,6 +55,7 @@ try {
     keystrokeToFiguresMs: await keystrokes(browser),
     planRouteAgainstEcho: await planRoute(),
     calibration: calibrationBench(),
+    doubtHeldTheTruth: doubtBench(),
     unionOfExclusions: unionMs(),
     plan: await planInBrowser(browser, `http://127.0.0.1:${port}`),
     firstLoadJavaScriptKb: await firstLoad(browser),

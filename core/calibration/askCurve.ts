@@ -26,7 +26,7 @@ export interface CurveReply {
   readonly speed: number
   readonly reach: Reach
   /** One standard deviation of the flow, as a share; undefined without repeats. */
-  readonly spread: number | undefined
+  readonly doubt: number | undefined
   /** Whether the speed is near enough to the one the curve was made at. */
   readonly pace: 'trusted' | 'questioned'
 }
@@ -52,14 +52,14 @@ export function askCurve(
           rate,
           speed,
           reach: answer.value.reach,
-          spread: answer.value.spread,
+          doubt: answer.value.doubt,
           pace: pace(speed),
         })
       : err(answer.error)
   }
   const through = flowAt(curve, question.setting)
   if (!through.ok) return err(through.error)
-  const { flow, reach, spread, setting } = through.value
+  const { flow, reach, doubt, setting } = through.value
   const [rate, speed] =
     question.find === 'rate'
       ? [(passes * flow) / (swath * question.speed), question.speed]
@@ -73,5 +73,5 @@ export function askCurve(
       : `speed = passes x flow / (swath x rate) = ${sixDigits(speed * 3.6)} km/h for ` +
         `${sixDigits(1000 * rate)} g/m2`,
   ])
-  return ok({ setting, rate, speed, reach, spread, pace: pace(speed) })
+  return ok({ setting, rate, speed, reach, doubt, pace: pace(speed) })
 }

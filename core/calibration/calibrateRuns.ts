@@ -1,10 +1,9 @@
 import { sumOf } from '../quantity/counting'
 import { isOver } from '../quantity/tolerance'
 import type { ComputeIssue } from '../computeIssue'
-import { READING_ERROR_M, SCALE_ERROR } from '../ground/instruments'
 import { amountFactor, areaSi, lengthSi, speedSi, type Quantity } from '../quantity/quantity'
 import { agreement, repeats, type Repeats } from '../quantity/repeats'
-import { NORMAL_95, studentT } from '../quantity/studentT'
+import { NORMAL_95 } from '../quantity/studentT'
 import {
   WATCH_SECONDS_PER,
   type AmountUnit,
@@ -17,6 +16,7 @@ import { err, ok, type Result } from '../result'
 import { asEntered, sixDigits } from '../working/figureText'
 import { closedWorkingBook, type WorkingBook } from '../working/working'
 import { calibrationAge } from './calibrationAge'
+import { courseErrors, errorOfCalibration } from './calibrationError'
 import { NOZZLE_LIMIT, hundredTwentyEighthCourse } from './nozzleFlow'
 
 type Amount = Quantity<AmountUnit>
@@ -250,30 +250,29 @@ const scaled = ({ values }: Repeats, factor: number): Repeats =>
   repeats(values.map((value) => value * factor))
 
 function speedOf({ speed, timed }: CalibrationRequest): number | undefined {
-  if (timed) return repeats(timed.times.map((time) => lengthSi(timed.length) / seconds(time))).mean
-  return speed && speedSi(speed)
+  return timed ? speedsOf(timed).mean : speed && speedSi(speed)
 }
 
-/**
- * Half-width of 95 % of a mean of runs, as a share: Student's t of the runs, with the step of the scale (two
- * weighings), the tape and the readings of course and width.
- */
+const speedsOf = ({ length, times }: NonNullable<CalibrationRequest['timed']>): Repeats =>
+  repeats(times.map((time) => lengthSi(length) / seconds(time)))
+
+/** Half-width of 95 % of a mean of runs, as a share. */
 function bandOf(
-  { step, length, width, runs, method }: CalibrationRequest,
-  { mean, sd, count }: Repeats,
+  { step, length, width, runs, method, timed }: CalibrationRequest,
+  measured: Repeats,
   amount: number,
 ): number | undefined {
-  if (sd === undefined) return undefined
-  const weighings = runs[0]?.used ? 1 : 2
-  const stepShare = step ? (si(step) * Math.sqrt(weighings / 12)) / amount / Math.sqrt(count) : 0
-  const taped = method === 'hose-end' ? [] : [length, width].flatMap((one) => (one ? [one] : []))
-  const readings = taped.map((one) => READING_ERROR_M[one.unit] / lengthSi(one))
-  // One tape is wrong the same way on length and width.
-  const tape = taped.length * SCALE_ERROR.tape
-  return Math.hypot(
-    (studentT(count - 1) * sd) / Math.sqrt(count) / mean,
-    NORMAL_95 * Math.hypot(stepShare, tape, ...readings),
+  const error = errorOfCalibration(
+    measured,
+    courseErrors({
+      taped: method === 'hose-end' ? [] : [length, width].flatMap((one) => (one ? [one] : [])),
+      step: step && si(step),
+      amount,
+      weighings: runs[0]?.used ? 1 : 2,
+      speeds: method === 'timed catch' && timed ? speedsOf(timed) : undefined,
+    }),
   )
+  return error === undefined ? undefined : NORMAL_95 * error
 }
 
 function trustOf(

@@ -66,6 +66,8 @@ export interface SpreaderCourse extends CalibrationCourse {
   /** Ground of a job and the passes over it. */
   readonly ground?: Entered<AreaUnit>
   readonly passes?: string
+  /** Smallest step of the scale; blank: not said. */
+  readonly step?: Entered<MassUnit>
   readonly runs: readonly SpreadRun[]
 }
 
@@ -97,6 +99,8 @@ export interface SprayerCourse extends CalibrationCourse {
   readonly covered?: { readonly ground: Entered<AreaUnit>; readonly time: Entered<StopwatchUnit> }
   /** Ground of a job. */
   readonly ground?: Entered<AreaUnit>
+  /** Smallest step of the jug or the scale; blank: not said. */
+  readonly step?: Entered<VolumeUnit>
   readonly runs: readonly SprayRun[]
 }
 

@@ -5,7 +5,9 @@ import { parseQuantity } from '../quantity/parseQuantity'
 import { metresPerSecond, quantity, type Quantity } from '../quantity/quantity'
 import type { AmountUnit, LengthUnit } from '../quantity/units'
 import { closedWorkingBook } from '../working/working'
+import { repeats } from '../quantity/repeats'
 import { atAnotherSpeed, speedForRate } from './anotherSpeed'
+import { courseErrors, errorOfCalibration } from './calibrationError'
 import { knownAreaRate, type CourseRun } from './knownArea'
 
 const length = (text: string): Quantity<LengthUnit> => {
@@ -71,4 +73,18 @@ test('the speed found for a rate gives that rate back', () => {
       },
     ),
   )
+})
+
+test.each(readTable('calibrationError.csv', import.meta.url))('$name: $words', (row) => {
+  const numbers = (text = '') => text.split(' ').filter(Boolean).map(Number)
+  const runs = repeats(numbers(row.runs))
+  const errors = courseErrors({
+    taped: numbers(row.taped).map((value) => ({ value, unit: 'ft' as const })),
+    step: row.step ? Number(row.step) : undefined,
+    amount: runs.mean,
+    weighings: row.weighings === '2' ? 2 : 1,
+  })
+  const error = errorOfCalibration(runs, errors)
+  if (row.error === '') expect(error).toBeUndefined()
+  else expect(error).toBeCloseTo(figure(row, 'error'), 8)
 })

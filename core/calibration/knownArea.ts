@@ -37,9 +37,7 @@ export function knownAreaRate<U extends AmountUnit>(
   figure: Figure,
   book: WorkingBook,
 ): Result<Repeats, KnownAreaError> {
-  const ground =
-    ('ground' in course ? areaSi(course.ground) : lengthSi(course.length) * lengthSi(course.width)) *
-    course.passes
+  const ground = groundSi(course)
   const used = runs.map(usedSi)
   const empty = used.findIndex((amount) => !(amount > 0))
   if (empty >= 0) return err({ kind: 'leftExceedsStart', run: empty })
@@ -65,6 +63,11 @@ export function knownAreaRate<U extends AmountUnit>(
   })
   return ok(result)
 }
+
+/** Ground that is covered in one run, every pass over it counted, m2. */
+export const groundSi = (course: Course): number =>
+  ('ground' in course ? areaSi(course.ground) : lengthSi(course.length) * lengthSi(course.width)) *
+  course.passes
 
 function usedSi(run: CourseRun<AmountUnit>): number {
   if ('used' in run) return run.used.value * amountFactor(run.used.unit)

@@ -1,4 +1,5 @@
 import type { Metres, MetresPerSecond } from '../quantity/quantity'
+import type { CourseErrors } from './calibrationError'
 import type { Repeats } from '../quantity/repeats'
 
 /** What a calibration comes to: ground rate of one pass (kg or m3 on each m2), and how it was carried. */
@@ -7,4 +8,5 @@ export interface MeasuredCourse {
   readonly width: Metres
   /** Undefined where no speed was timed; then it is never corrected for speed. */
   readonly speed: MetresPerSecond | undefined
+  readonly errors: CourseErrors
 }

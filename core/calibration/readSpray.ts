@@ -26,7 +26,8 @@ import type { WorkingBook } from '../working/working'
 import { isSpaced } from './chooseMethod'
 import { sprayMethodOf, type SprayerCourse, type SprayRun } from './courseNote'
 import { rateOfFlows, type CaughtFlow } from './flowRate'
-import { knownAreaRate, type CourseRun } from './knownArea'
+import { courseErrors } from './calibrationError'
+import { groundSi, knownAreaRate, type CourseRun } from './knownArea'
 import { hundredTwentyEighthCourse } from './nozzleFlow'
 import type { MeasuredCourse } from './measuredCourse'
 import { readSpeed } from './readSpeed'
@@ -41,6 +42,8 @@ interface Reading {
   readonly length: Quantity<LengthUnit> | undefined
   readonly width: Quantity<LengthUnit> | undefined
   readonly speed: MetresPerSecond | undefined
+  /** Smallest step of the jug, m3; undefined: nobody said. */
+  readonly step: number | undefined
   readonly fields: FieldReader
   readonly book: WorkingBook
 }
@@ -70,7 +73,15 @@ export function readSpray(
     spaced ? 'Nozzle spacing' : 'Sprayed width',
   )
   fields.optional(`${path}.pressure`, note.pressure ?? blankIn('psi'), 'pressure', 'Pressure', 'above-zero')
+  const step = fields.optional(
+    `${path}.step`,
+    note.step ?? blankIn('fl oz'),
+    'volume',
+    'Smallest step',
+    'above-zero',
+  )
   const reading: Reading = {
+    step: step && litres(step),
     note,
     path,
     length,
@@ -98,7 +109,7 @@ export function readSpray(
 }
 
 function knownArea(
-  { note, path, length, width, speed, fields, book }: Reading,
+  { note, path, length, width, speed, step, fields, book }: Reading,
   by: 'refill' | 'drain' | 'job',
 ): MeasuredCourse | undefined {
   const runs = whole(
@@ -115,7 +126,18 @@ function knownArea(
   const ground = size ? { ground: size, passes: 1 } : length && width && { length, width, passes: 1 }
   if (!ground || !width || !runs) return undefined
   const measured = knownAreaRate(runs, ground, 'calibration', book)
-  if (measured.ok) return { measured: measured.value, width: lengthSi(width), speed }
+  if (measured.ok)
+    return {
+      measured: measured.value,
+      width: lengthSi(width),
+      speed,
+      errors: courseErrors({
+        taped: length ? [length, width] : [],
+        step,
+        amount: measured.value.mean * groundSi(ground),
+        weighings: by === 'refill' ? 1 : 2,
+      }),
+    }
   fields.wrong(
     `${path}.runs.${measured.error.run}.left`,
     'What was drained must be less than what was filled in.',
@@ -135,7 +157,7 @@ function drained(run: SprayRun, path: string, fields: FieldReader): CourseRun<Am
 }
 
 /** Flow of every nozzle together over the ground that they cover. */
-function nozzleCatch({ note, path, width, speed, fields, book }: Reading): MeasuredCourse | undefined {
+function nozzleCatch({ note, path, width, speed, step, fields, book }: Reading): MeasuredCourse | undefined {
   const { time, catches } = note.catching ?? { time: { text: '', unit: 's' as const }, catches: [] }
   if (speed === undefined) fields.missing(`${path}.speed`, 'A flow needs the speed it is carried at.')
   const filled = withoutTrailingBlanks(catches, 1)
@@ -163,13 +185,18 @@ function nozzleCatch({ note, path, width, speed, fields, book }: Reading): Measu
     'calibration',
     book,
   )
-  return { measured, width: boom, speed }
+  return {
+    measured,
+    width: boom,
+    speed,
+    errors: courseErrors({ taped: [width], step, amount: total, weighings: 1 }),
+  }
 }
 
 /**
  * The course on which one nozzle treats a 128th of an acre; the nozzles beside it only make the lane wider.
  */
-function partOfAcre({ note, path, width, speed, fields, book }: Reading): MeasuredCourse | undefined {
+function partOfAcre({ note, path, width, speed, step, fields, book }: Reading): MeasuredCourse | undefined {
   const count = countOf(note, path, fields)
   const runs = whole(
     note.runs.map((run, i) => {
@@ -202,6 +229,12 @@ function partOfAcre({ note, path, width, speed, fields, book }: Reading): Measur
         measured: measured.value,
         width: metres(lengthSi(width) * count),
         speed: speed ?? (timed.length > 0 ? metresPerSecond(repeats(timed).mean) : undefined),
+        errors: courseErrors({
+          taped: [width],
+          step,
+          amount: measured.value.mean * length * lengthSi(width),
+          weighings: 1,
+        }),
       }
     : undefined
 }
@@ -212,6 +245,7 @@ function oneNozzle({
   path,
   length: distance,
   width,
+  step,
   fields,
   book,
 }: Reading): MeasuredCourse | undefined {
@@ -248,6 +282,7 @@ function oneNozzle({
     measured: rateOfFlows(catches, runs[0]?.used.unit ?? 'fl oz', 'calibration', book),
     width: metres(lengthSi(width) * count),
     speed: metresPerSecond(speeds.mean),
+    errors: courseErrors({ taped: [distance, width], step, amount: meanUsed(runs), weighings: 1 }),
   }
 }
 
@@ -255,7 +290,7 @@ function oneNozzle({
  * What the bottle loses in a time over the ground covered in a time: product, or the mix in the bottle, not
  * the water of the hose.
  */
-function hoseEnd({ note, path, width, speed, fields, book }: Reading): MeasuredCourse | undefined {
+function hoseEnd({ note, path, width, speed, step, fields, book }: Reading): MeasuredCourse | undefined {
   const ground = fields.positive(
     `${path}.covered.ground`,
     note.covered?.ground ?? blankIn('ft2'),
@@ -291,8 +326,12 @@ function hoseEnd({ note, path, width, speed, fields, book }: Reading): MeasuredC
     measured: rateOfFlows(catches, runs[0]?.used.unit ?? 'fl oz', 'calibration', book),
     width: lengthSi(width),
     speed,
+    errors: courseErrors({ taped: [], step, amount: meanUsed(runs), weighings: 1 }),
   }
 }
+
+const meanUsed = (runs: readonly { readonly used: Quantity<VolumeUnit> }[]): number =>
+  sumOf(runs, ({ used }) => litres(used)) / runs.length
 
 function countOf({ count = '' }: SprayerCourse, path: string, fields: FieldReader): number | undefined {
   const read = Number(count.trim() === '' ? '1' : count)

@@ -1,15 +1,17 @@
 import { blankIn } from '../quantity/entered'
-import { amountFactor, lengthSi, type Metres, type MetresPerSecond } from '../quantity/quantity'
-import type { FieldReader } from '../quantity/fieldReader'
-import { STOPWATCH_PER, type MassUnit } from '../quantity/units'
+import { sumOf } from '../quantity/counting'
+import { amountFactor, lengthSi, type MetresPerSecond, type Quantity } from '../quantity/quantity'
+import { fieldReader, type FieldReader } from '../quantity/fieldReader'
+import { STOPWATCH_PER, type LengthUnit, type MassUnit } from '../quantity/units'
 import { asEntered } from '../working/figureText'
 import { whole } from '../whole'
-import type { WorkingBook } from '../working/working'
+import { closedWorkingBook, type WorkingBook } from '../working/working'
 import { spreadMethodOf, type SpreaderCourse, type SpreadRun } from './courseNote'
 import { rateOfFlows, type CaughtFlow } from './flowRate'
-import { knownAreaRate, type Course as Ground, type CourseRun } from './knownArea'
+import { courseErrors } from './calibrationError'
+import { groundSi, knownAreaRate, type Course as Ground, type CourseRun } from './knownArea'
 import type { MeasuredCourse } from './measuredCourse'
-import { readSpeed } from './readSpeed'
+import { readSpeed, readTimedCourse } from './readSpeed'
 
 /** Reads a spreader's calibration; errors land at its fields. Source: trade.md 3. */
 export function readSpread(
@@ -26,7 +28,15 @@ export function readSpread(
   const swath = fields.positive(`${path}.width`, note.width, 'length', 'Swath')
   const width = swath && lengthSi(swath)
   const speed = readSpeed(note, path, fields, book)
-  if (method === 'timed catch') return timedCatch(note, path, width, speed, fields, book)
+  const step = fields.optional(
+    `${path}.step`,
+    note.step ?? blankIn('g'),
+    'mass',
+    'Smallest step',
+    'above-zero',
+  )
+  const stepSi = step && step.value * amountFactor(step.unit)
+  if (method === 'timed catch') return timedCatch(note, path, swath, stepSi, speed, fields, book)
   const ground =
     method === 'job' ? jobGround(note, path, fields) : length && swath && { length, width: swath, passes: 1 }
   const runs = whole(
@@ -38,7 +48,15 @@ export function readSpread(
   )
   if (!ground || !width || !runs) return undefined
   const measured = knownAreaRate(runs, ground, 'calibration', book)
-  if (measured.ok) return { measured: measured.value, width, speed }
+  if (measured.ok) {
+    const errors = courseErrors({
+      taped: length && swath ? [length, swath] : [],
+      step: stepSi,
+      amount: measured.value.mean * groundSi(ground),
+      weighings: method === 'catch' ? 1 : 2,
+    })
+    return { measured: measured.value, width, speed, errors }
+  }
   fields.wrong(
     `${path}.runs.${measured.error.run}.left`,
     'What is left must be less than what was weighed in.',
@@ -73,27 +91,48 @@ function caughtRun(run: SpreadRun, path: string, fields: FieldReader): CourseRun
 function timedCatch(
   note: SpreaderCourse,
   path: string,
-  width: Metres | undefined,
+  swath: Quantity<LengthUnit> | undefined,
+  step: number | undefined,
   speed: MetresPerSecond | undefined,
   fields: FieldReader,
   book: WorkingBook,
 ): MeasuredCourse | undefined {
+  const width = swath && lengthSi(swath)
   if (speed === undefined) fields.missing(`${path}.speed`, 'A flow needs the speed it is carried at.')
   const catches = whole(
-    note.runs.map((run, i): (CaughtFlow & { readonly unit: MassUnit }) | undefined => {
-      const caught = fields.positive(`${path}.runs.${i}.caught`, run.caught ?? blankIn('g'), 'mass', 'Caught')
-      const time = fields.positive(`${path}.runs.${i}.time`, run.time ?? blankIn('s'), 'stopwatch', 'Time')
-      if (!caught || !time || !width || speed === undefined) return undefined
-      return {
-        flow: (caught.value * amountFactor(caught.unit)) / (time.value * STOPWATCH_PER[time.unit]),
-        covered: width * speed,
-        words: `${asEntered(caught)} in ${asEntered(time)}`,
-        unit: caught.unit,
-      }
+    note.runs.map(
+      (run, i): (CaughtFlow & { readonly unit: MassUnit; readonly amount: number }) | undefined => {
+        const caught = fields.positive(
+          `${path}.runs.${i}.caught`,
+          run.caught ?? blankIn('g'),
+          'mass',
+          'Caught',
+        )
+        const time = fields.positive(`${path}.runs.${i}.time`, run.time ?? blankIn('s'), 'stopwatch', 'Time')
+        if (!caught || !time || !width || speed === undefined) return undefined
+        const amount = caught.value * amountFactor(caught.unit)
+        return {
+          amount,
+          flow: amount / (time.value * STOPWATCH_PER[time.unit]),
+          covered: width * speed,
+          words: `${asEntered(caught)} in ${asEntered(time)}`,
+          unit: caught.unit,
+        }
+      },
+    ),
+  )
+  if (!catches || !width) return undefined
+  const amounts = catches.map(({ amount }) => amount)
+  return {
+    measured: rateOfFlows(catches, catches[0]?.unit ?? 'g', 'calibration', book),
+    width,
+    speed,
+    errors: courseErrors({
+      taped: [swath],
+      step,
+      amount: sumOf(amounts, (one) => one) / amounts.length,
+      weighings: 1,
+      speeds: note.timed && readTimedCourse(note.timed, '', '', fieldReader(), closedWorkingBook),
     }),
-  )
-  return (
-    catches &&
-    width && { measured: rateOfFlows(catches, catches[0]?.unit ?? 'g', 'calibration', book), width, speed }
-  )
+  }
 }

@@ -112,6 +112,20 @@ describe('properties', () => {
     )
   })
 
+  // Two runs of 9.8 and 10.2: sd 2.828 %, t of 1 over that of many 6.48277, / root 2 = 12.966 %; a day 1 %.
+  test.each([
+    ['one day', '10:0.0098 10:0.0102', 0, 10, 0.1300405],
+    ['one day and what its course may be off', '10:0.0098 10:0.0102', 0.02, 10, 0.1315695],
+    // Two days of two: t of 2 is 2.19545 x 2.828 % / root 4 = 3.1048 %; two days 1 % / root 2.
+    ['two days', '10:0.0098 10:0.0102 10:0.0098@1 10:0.0102@1', 0, 10, 0.0318434],
+    // Half way between two settings of one day, each two runs: the same 3.1048 %, and one whole day.
+    ['between two settings', '10:0.0098 10:0.0102 20:0.0196 20:0.0204', 0, 15, 0.0326188],
+  ])('the doubt of a flow: %s', (_, text, shared, setting, doubt) => {
+    const points = pointsOf(text).map((point) => ({ ...point, shared }))
+    const read = flowAt(settingCurve(points), setting)
+    expect(read.ok && read.value.doubt).toBeCloseTo(doubt, 3)
+  })
+
   test('the stated spread of repeats is the truth’s, over many seeded calibrations', () => {
     const draw = drawsFrom(11)
     const spreads = Array.from({ length: 200 }, () => {

@@ -1,7 +1,8 @@
 import type { Figure } from '../working/figures'
 import { ROUNDING } from '../quantity/tolerance'
 import { err, ok, type Result } from '../result'
-import { UNEVEN_RUNS } from '../quantity/repeats'
+import { UNEVEN_RUNS, widened } from '../quantity/repeats'
+import { sumOf } from '../quantity/counting'
 import { sixDigits } from '../working/figureText'
 import type { WorkingBook } from '../working/working'
 
@@ -11,8 +12,10 @@ export interface SettingPoint {
   readonly setting: number
   /** Flow through the gate, kg/s. */
   readonly flow: number
-  /** Days since it was made; older ones count for less. */
+  /** Days since it was made; older ones count for less, and those of one day share that day. */
   readonly age: number
+  /** Share that its calibration's course may be off, the same for all its runs; absent: nothing said. */
+  readonly shared?: number
 }
 
 /** One distinct setting: its points' weighted mean flow and what spread they had. */
@@ -20,17 +23,23 @@ export interface SettingMean {
   readonly setting: number
   readonly flow: number
   readonly points: number
+  /** How much each point counts in it; they add up to one. */
+  readonly shares: readonly PointShare[]
+}
+interface PointShare {
+  readonly age: number
+  readonly shared: number
+  readonly share: number
 }
 
 export interface SettingCurve {
   readonly means: readonly SettingMean[]
   /** Slopes of the curve at the means, kg/s per mark. */
   readonly slopes: readonly number[]
-  /**
-   * One standard deviation of a flow read off it, as a share: the points' own spread about their means.
-   * Undefined without repeats.
-   */
+  /** Spread of the points about the mean of their day and setting, as a share; undefined without repeats. */
   readonly spread: number | undefined
+  /** How many differences that spread is known from. */
+  readonly freedom: number
   /** Neighbouring settings where more open lets less through. */
   readonly impossible: readonly (readonly [number, number])[]
 }
@@ -45,6 +54,12 @@ export const MARGIN = 0.1
  */
 const UNTRIED_POWER = Math.log(1 / 2) / Math.log(2 / 3)
 
+/**
+ * One standard deviation of what one day differs from the next: humidity, the load's grain, the floor of the
+ * hopper (house default).
+ */
+const DAY_ERROR = 0.01
+
 /** Settings this near to each other are one mark of the dial. */
 const SAME_SETTING = 1e-6
 
@@ -55,7 +70,7 @@ const SAME_SETTING = 1e-6
  */
 export function settingCurve(points: readonly SettingPoint[]): SettingCurve {
   const apart = meansOf(points)
-  const spread = spreadOf(points, apart)
+  const { spread, freedom } = spreadOf(points)
   const means = pooled(apart, spread ?? UNEVEN_RUNS)
   const steps = means
     .slice(1)
@@ -64,6 +79,7 @@ export function settingCurve(points: readonly SettingPoint[]): SettingCurve {
     means,
     slopes: slopesOf(means, steps),
     spread,
+    freedom,
     impossible: means
       .slice(1)
       .flatMap(({ setting, flow }, i) =>
@@ -84,7 +100,12 @@ function meansOf(points: readonly SettingPoint[]): readonly SettingMean[] {
       weights += weight
       sum += weight * sorted[next]!.flow
     }
-    means.push({ setting: sorted[i]!.setting, flow: sum / weights, points: next - i })
+    const shares = sorted.slice(i, next).map((point) => ({
+      age: point.age,
+      shared: point.shared ?? 0,
+      share: weightOf(point) / weights,
+    }))
+    means.push({ setting: sorted[i]!.setting, flow: sum / weights, points: next - i, shares })
     i = next
   }
   return means
@@ -114,17 +135,55 @@ function pooled(means: readonly SettingMean[], spread: number): readonly Setting
 const WITHIN_SPREAD = 2
 
 /**
- * Pooled spread of repeats about their mean, as a share of it; sample standard deviation with one degree of
- * freedom lost a mean.
+ * Pooled spread of repeats about the mean of their day and setting, as a share of it; one degree of freedom
+ * is lost for each such mean.
  */
-function spreadOf(points: readonly SettingPoint[], means: readonly SettingMean[]): number | undefined {
-  const freedom = points.length - means.length
-  if (freedom < 1) return undefined
-  const squares = points.reduce((sum, { setting, flow }) => {
-    const mean = means.find((one) => Math.abs(one.setting - setting) <= SAME_SETTING)
-    return sum + (mean ? (flow / mean.flow - 1) ** 2 : 0)
-  }, 0)
-  return Math.sqrt(squares / freedom)
+function spreadOf(points: readonly SettingPoint[]): Pick<SettingCurve, 'spread' | 'freedom'> {
+  const groups = new Map<string, SettingPoint[]>()
+  for (const point of points) {
+    const key = `${Math.round(point.setting / SAME_SETTING)} ${point.age}`
+    const group = groups.get(key)
+    if (group) group.push(point)
+    else groups.set(key, [point])
+  }
+  const freedom = points.length - groups.size
+  if (freedom < 1) return { spread: undefined, freedom: 0 }
+  const squares = sumOf([...groups.values()], (group) => {
+    const mean = sumOf(group, ({ flow }) => flow) / group.length
+    return sumOf(group, ({ flow }) => (flow / mean - 1) ** 2)
+  })
+  return { spread: Math.sqrt(squares / freedom), freedom }
+}
+
+/**
+ * One standard deviation of a flow read off the curve at a setting, as a share; two of it hold the truth 95
+ * times of a hundred.
+ * @returns undefined without repeats
+ * Source: Student's t of the pooled spread on the runs that weigh there; what one day and one course share
+ *   does not shrink with their number.
+ */
+function doubtAt({ means, spread, freedom }: SettingCurve, setting: number): number | undefined {
+  if (spread === undefined) return undefined
+  const points = weighingAt(means, setting)
+  const days = new Map<number, { share: number; shared: number }>()
+  for (const { age, shared, share } of points) {
+    const day = days.get(age) ?? { share: 0, shared: 0 }
+    days.set(age, { share: day.share + share, shared: day.shared + share * shared })
+  }
+  const runs = widened(spread, freedom) * Math.sqrt(sumOf(points, ({ share }) => share * share))
+  const apart = [...days.values()].map(({ share, shared }) => Math.hypot(share * DAY_ERROR, shared))
+  return Math.hypot(runs, ...apart)
+}
+
+/** The points that make the curve at a setting: those of the means on either side, by how near they are. */
+function weighingAt(means: readonly SettingMean[], setting: number): readonly PointShare[] {
+  const after = means.findIndex((mean) => mean.setting >= setting)
+  const [left, right] = [means[after < 0 ? means.length - 1 : Math.max(0, after - 1)], means[after]]
+  if (!left || !right || left === right) return (right ?? left)?.shares ?? []
+  const near = (setting - left.setting) / (right.setting - left.setting)
+  const weighed = ({ shares }: SettingMean, by: number) =>
+    shares.map((one) => ({ ...one, share: one.share * by }))
+  return [...weighed(left, 1 - near), ...weighed(right, near)]
 }
 
 function slopesOf(means: readonly SettingMean[], steps: readonly number[]): readonly number[] {
@@ -147,7 +206,7 @@ export interface CurveAnswer {
   readonly flow: number
   readonly reach: Reach
   /** One standard deviation of the flow, as a share; undefined without repeats. */
-  readonly spread: number | undefined
+  readonly doubt: number | undefined
 }
 
 /**
@@ -178,7 +237,7 @@ export function flowAt(curve: SettingCurve, setting: number): Result<CurveAnswer
       setting,
       flow: first.flow * (setting / first.setting) ** UNTRIED_POWER,
       reach: Math.abs(setting - first.setting) <= SAME_SETTING ? 'tested' : 'guess',
-      spread: curve.spread,
+      doubt: doubtAt(curve, setting),
     })
   const margin = (last.setting - first.setting) * MARGIN
   if (setting < first.setting - margin || setting > last.setting + margin)
@@ -188,7 +247,7 @@ export function flowAt(curve: SettingCurve, setting: number): Result<CurveAnswer
     flow: Math.max(0, hermite(curve, setting)),
     reach:
       setting < first.setting - SAME_SETTING || setting > last.setting + SAME_SETTING ? 'margin' : 'tested',
-    spread: curve.spread,
+    doubt: doubtAt(curve, setting),
   })
 }
 
@@ -213,7 +272,13 @@ export function settingFor(
       answer.value.reach === 'guess'
         ? 'one tested setting: a guess, half the flow near two thirds of the setting'
         : 'monotone curve through the means, asked the other way round',
-      ...(curve.spread === undefined ? [] : [`repeats spread by ${sixDigits(100 * curve.spread)} %`]),
+      ...(curve.spread === undefined || answer.value.doubt === undefined
+        ? []
+        : [
+            `runs of one day spread by ${sixDigits(100 * curve.spread)} % (${curve.freedom} degrees of ` +
+              `freedom); with the day (${100 * DAY_ERROR} %) and the course, ` +
+              `${sixDigits(200 * answer.value.doubt)} % either way`,
+          ]),
       `setting ${sixDigits(answer.value.setting)}`,
     ])
   }
@@ -227,16 +292,12 @@ function usableEnds({
   return first && last ? ok({ first, last }) : err({ kind: 'noPoints' })
 }
 
-const guessed = (
-  point: SettingMean,
-  wanted: number,
-  { spread }: SettingCurve,
-): Result<CurveAnswer, CurveError> =>
+const guessed = (point: SettingMean, wanted: number, curve: SettingCurve): Result<CurveAnswer, CurveError> =>
   ok({
     setting: point.setting * (wanted / point.flow) ** (1 / UNTRIED_POWER),
     flow: wanted,
     reach: Math.abs(wanted / point.flow - 1) < ROUNDING ? 'tested' : 'guess',
-    spread,
+    doubt: doubtAt(curve, point.setting),
   })
 
 const ROUNDS = 60
@@ -287,7 +348,7 @@ function solved(
     flow: wanted,
     reach:
       setting < first.setting - SAME_SETTING || setting > last.setting + SAME_SETTING ? 'margin' : 'tested',
-    spread: curve.spread,
+    doubt: doubtAt(curve, setting),
   })
 }
 

@@ -53,12 +53,18 @@ export function spreaderCurve(
             speed: measured.speed,
             width: measured.width,
             rates: measured.measured.values,
+            shared: measured.errors.shared,
           },
         ]
       : []
   })
-  const points = read.flatMap(({ setting, on, speed, width, rates }) =>
-    rates.map((rate): SettingPoint => ({ setting, flow: rate * width * speed, age: daysBetween(on, day) })),
+  const points = read.flatMap(({ setting, on, speed, width, rates, shared }) =>
+    rates.map((rate): SettingPoint => ({
+      setting,
+      flow: rate * width * speed,
+      age: daysBetween(on, day),
+      shared,
+    })),
   )
   const last = read.at(-1)
   return {

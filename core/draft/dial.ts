@@ -29,7 +29,7 @@ export interface DialAnswer {
 export interface CurveDial {
   readonly setting: string
   /** One standard deviation of the flow, as a share. */
-  readonly spread: number | undefined
+  readonly doubt: number | undefined
   /** Day of the newest calibration in it, YYYY-MM-DD. */
   readonly newest: string
 }
@@ -111,7 +111,7 @@ export function curveDial(
   const question = { find: 'setting', rate, passes: 1, swath: width, speed: speedToday } as const
   const asked = askCurve(curve, question, figure, book)
   if (!asked.ok || asked.value.reach === 'guess') return undefined
-  return { setting: dialText(asked.value.setting), spread: asked.value.spread, newest: curve.newest }
+  return { setting: dialText(asked.value.setting), doubt: asked.value.doubt, newest: curve.newest }
 }
 
 /** Kg on each m2 of one pass at a setting; undefined where the curve does not reach it. */

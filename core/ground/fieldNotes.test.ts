@@ -26,6 +26,33 @@ test.each(readTable('fieldNotes.csv', import.meta.url))('$name: $words', (row) =
   expect(measured.size).toBeCloseTo(figure(row, 'net'), 9)
 })
 
+test('a known size is as sure as whoever gave it says, else give or take 5 %', () => {
+  const place = { path: 'p', name: 'Front', figure: 'lawns.a.size', day: '2026-05-06' } as const
+  const measured = (give: string) =>
+    readFieldNotes(
+      {
+        instrument: 'tape',
+        parts: [
+          {
+            ...part('add', 'rectangle', {}),
+            shape: 'known',
+            size: typed('5000', 'ft2'),
+            give: typed(give, '%' as const),
+          },
+        ],
+      },
+      place,
+      fieldReader(),
+      closedWorkingBook,
+    )
+  const share = (give: string) => (2 * (measured(give).sd ?? 0)) / (measured(give).size ?? 1)
+  expect([share(''), share('2'), share('12')].map((one) => one.toFixed(4))).toEqual([
+    '0.0500',
+    '0.0200',
+    '0.1200',
+  ])
+})
+
 test('a slope steepens the uncertainty as it does the area, and its working says so', () => {
   const place = { path: 'p', name: 'Front', figure: 'lawns.a.size', day: '2026-05-06' } as const
   const flat = readFieldNotes(notes(''), place, fieldReader(), closedWorkingBook)

@@ -40,6 +40,8 @@ export interface LawnPart {
   readonly rule?: MeasuringRule
   readonly outline?: OutlineNote
   readonly size: Entered<AreaUnit>
+  /** Give or take of a known size, as whoever gave it says; blank or absent: nobody said. */
+  readonly give?: Entered<'%'>
   /** Measured with something else than the rest. */
   readonly with?: MeasuredWith
   /** Where it is shown on the plan when only its dimensions are known. */

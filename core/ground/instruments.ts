@@ -19,6 +19,9 @@ export const READING_ERROR_M: Readonly<Record<LengthUnit, number>> = {
   mm: 0.02,
 }
 
+/** Whole paces are counted to the whole, others to the half (trade.md 2: half a pace a length). */
+export const paceStep = (paces: number): number => (Number.isInteger(paces) ? 1 : 0.5)
+
 /**
  * One standard deviation of reading an angle, radians: one degree, as finely as a sighted angle is read on
  * grass (house default).

@@ -4,7 +4,8 @@ import { METRES_PER, RADIANS_PER, type AngleUnit, type AreaUnit, type SpanUnit }
 import { asEntered, sixDigits } from '../working/figureText'
 import type { MeasuringRule } from './methods/method'
 import type { GroundPart } from './groundPart'
-import { ANGLE_ERROR, READING_ERROR_M } from './instruments'
+import { roundingOf } from '../quantity/repeats'
+import { ANGLE_ERROR, paceStep, READING_ERROR_M } from './instruments'
 import { METHODS, slopesOf, type MethodName } from './methods/methods'
 import type { ReadInstrument } from './readInstrument'
 import { trueLength, type ToolReading } from './toolCourse'
@@ -27,7 +28,8 @@ export function spanReading(
   if (!length) return undefined
   const m = lengthSi(length)
   const metric = read.unit === 'm' || read.unit === 'cm' || read.unit === 'mm'
-  const reading = read.unit === 'paces' ? 0 : READING_ERROR_M[read.unit]
+  const reading =
+    read.unit === 'paces' ? roundingOf(paceStep(read.value)) * (m / read.value) : READING_ERROR_M[read.unit]
   const walked = tool && (tool.kind === 'wheel' || read.unit === 'paces')
   const text = walked
     ? `${asEntered(read)} x ` +
@@ -35,7 +37,7 @@ export function spanReading(
       `${read.unit === 'paces' ? ' ft' : ''} ` +
       `= ${sixDigits(m)} m`
     : asEntered(read)
-  return { m, metric, text, sd: walked ? Math.hypot(reading, tool.spread * m) : reading }
+  return { m, metric, text, sd: walked ? Math.hypot(reading, tool.length * m) : reading }
 }
 
 /** What was read for one piece of ground by a method of lengths and angles. */
@@ -71,9 +73,10 @@ export function methodPart(
   if (problem) return err(problem)
   const slopes = slopesOf(method, readings)
   const flat = method.area(readings)
+  const between = method.between?.(readings) ?? 0
   const variance = read.reduce(
     (sum, { sd }, i) => sum + ((slopes.lengths[i] ?? 0) * sd) ** 2,
-    (slopes.angle * ANGLE_ERROR) ** 2,
+    (slopes.angle * ANGLE_ERROR) ** 2 + between,
   )
   const unit: AreaUnit = read.some(({ metric }) => metric) ? 'm2' : 'ft2'
   const one = method.list?.one.toLowerCase()
@@ -92,7 +95,11 @@ export function methodPart(
         ...read.map(({ text }, i) => `${method.fixed[i] ?? `${one} ${i - fixed.length + 1}`} ${text}`),
         ...(angle ? [`angle ${asEntered(angle)}`] : []),
       ]
-      return `${name}: ${named.join(', ')}; ${method.words(readings)} = ${sixDigits(flat)} m2`
+      const unread =
+        between > 0
+          ? `; the outline between them, judged by how they vary: ${sixDigits(Math.sqrt(between))} m2`
+          : ''
+      return `${name}: ${named.join(', ')}; ${method.words(readings)} = ${sixDigits(flat)} m2${unread}`
     },
   })
 }

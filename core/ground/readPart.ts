@@ -1,3 +1,4 @@
+import { blankIn } from '../quantity/entered'
 import { withoutTrailingBlanks } from '../quantity/readings'
 import type { FieldReader } from '../quantity/fieldReader'
 import type { LawnPart } from './fieldNotes'
@@ -18,7 +19,14 @@ export function readPart(
 ): GroundPart | undefined {
   if (part.shape === 'known') {
     const size = fields.positive(`${path}.size`, part.size, 'area', 'Size')
-    return size && knownPart(part, size)
+    const give = fields.optional(
+      `${path}.give`,
+      part.give ?? blankIn('%'),
+      'percent',
+      'Give or take',
+      'above-zero',
+    )
+    return size && knownPart(part, size, give)
   }
   return part.shape === 'outline'
     ? readOutline(part, path, instrument, fields)

@@ -3,11 +3,11 @@ import type { Entered } from '../quantity/entered'
 import { formatFigure } from '../quantity/format'
 import type { FieldReader } from '../quantity/fieldReader'
 import { lengthSi, quantity, type Quantity } from '../quantity/quantity'
-import { repeats, type Repeats } from '../quantity/repeats'
+import { errorOfMean, repeats, roundingOf, widened, type Repeats } from '../quantity/repeats'
 import { METRES_PER, type LengthUnit, type SpanUnit } from '../quantity/units'
 import { asEntered, sixDigits } from '../working/figureText'
 import type { WorkingBook } from '../working/working'
-import { SCALE_ERROR } from './instruments'
+import { paceStep, READING_ERROR_M, SCALE_ERROR } from './instruments'
 
 /** A stride or a wheel tried over a taped length: what was counted or shown on each run. */
 export interface TapedCourse {
@@ -37,8 +37,10 @@ export interface ToolReading {
   readonly runs: Repeats
   /** One standard deviation of its scale, as a share: the runs' mean and the tape they were laid with. */
   readonly scale: number
-  /** One standard deviation of one length walked with it, as a share: the runs' own spread. */
+  /** How far the runs spread, as a share. */
   readonly spread: number
+  /** One standard deviation of one length walked with it, as a share. */
+  readonly length: number
 }
 
 /**
@@ -82,7 +84,8 @@ export function readTapedCourse(
 
 /**
  * A stride or wheel from runs over a taped length, at least one; paces for a stride, shown lengths for a
- * wheel.
+ * wheel. Few runs know little of their spread, so Student's t widens it, though never beyond what is usual
+ * for such a tool untried; runs that agree better than they were read keep the rounding of their reading.
  */
 export function toolReading(
   taped: Quantity<LengthUnit>,
@@ -97,8 +100,13 @@ export function toolReading(
   const result = repeats(each)
   const assumed = SCALE_ERROR[kind === 'stride' ? 'paced' : 'wheel']
   const spread = result.sd === undefined ? assumed : result.sd / result.mean
-  const scale =
-    result.sd === undefined ? assumed : Math.hypot(spread / Math.sqrt(result.count), SCALE_ERROR.tape)
+  const wide = (plain: number, student: number) => Math.max(plain, Math.min(student, assumed))
+  const length = result.sd === undefined ? assumed : wide(spread, widened(spread, result.count - 1))
+  const plain = spread / Math.sqrt(result.count)
+  const mean = wide(plain, (errorOfMean(result) ?? 0) / result.mean)
+  const rounding = roundingShare(runs)
+  const kept = spread < rounding ? rounding : 0
+  const scale = result.sd === undefined ? assumed : Math.hypot(mean, kept, SCALE_ERROR.tape)
   book.note(figure, () => [
     ...runs.map(
       (read, i) =>
@@ -107,17 +115,29 @@ export function toolReading(
     ),
     result.sd === undefined
       ? `one run shows no spread: ${100 * assumed} % is taken`
-      : `spread of ${result.count} runs ${sixDigits(100 * spread)} % of the mean, counted for each ` +
-        'length walked',
+      : `spread of ${result.count} runs ${sixDigits(100 * spread)} % of the mean; by Student’s t of so ` +
+        `few, ${sixDigits(100 * length)} % for each length walked`,
+    ...(kept > 0 ? [`they agree better than they were read: ${sixDigits(100 * kept)} % of rounding`] : []),
     'its scale: ' +
       (result.sd === undefined
         ? ''
-        : `root of (spread / root ${result.count})² + (tape ${100 * SCALE_ERROR.tape} %)² = `) +
+        : `root of (mean of the runs ${sixDigits(100 * mean)} %)²${kept > 0 ? ' + rounding²' : ''} + (tape ` +
+          `${100 * SCALE_ERROR.tape} %)² = `) +
       `${sixDigits(100 * scale)} ` +
       '%, the same way for every length',
     `mean ${toolText(kind, result.mean, taped.unit)}`,
   ])
-  return { kind, runs: result, scale, spread }
+  return { kind, runs: result, scale, spread, length }
+}
+
+/** One standard deviation of reading one of the runs, as a share of it. */
+function roundingShare(runs: readonly Quantity<SpanUnit>[]): number {
+  const shares = runs.map(({ value, unit }) =>
+    unit === 'paces'
+      ? roundingOf(paceStep(value)) / value
+      : READING_ERROR_M[unit] / (value * METRES_PER[unit]),
+  )
+  return Math.max(...shares)
 }
 
 /** '2.612 ft a pace' or '0.9941 true to shown'. */

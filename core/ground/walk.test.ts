@@ -52,6 +52,7 @@ test.each(readTable('tapedCourse.csv', import.meta.url))('$name: $words', (row) 
   expect(tool?.runs.mean).toBeCloseTo(figure(row, 'mean'), 10)
   expect(tool?.spread).toBeCloseTo(figure(row, 'spread'), 10)
   expect(tool?.scale).toBeCloseTo(figure(row, 'scale'), 10)
+  expect(tool?.length).toBeCloseTo(figure(row, 'length'), 10)
 })
 
 test('paces become lengths by the stride they were frozen with', () => {

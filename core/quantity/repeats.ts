@@ -1,4 +1,6 @@
 import { sumOf } from './counting'
+import { NORMAL_95, studentT } from './studentT'
+
 /** Repeated runs of one measurement, in whatever SI unit they came. */
 export interface Repeats {
   readonly mean: number
@@ -21,6 +23,21 @@ export function repeats(values: readonly number[]): Repeats {
   const squares = sumOf(values, (value) => (value - mean) ** 2)
   return { mean, sd: Math.sqrt(squares / (count - 1)), count, values }
 }
+
+/**
+ * One standard deviation of a mean of repeats, as wide as makes two of it hold the truth 95 times of a
+ * hundred: few runs know little of their own spread.
+ * @returns undefined for a single run
+ * Source: sd / root n by Student's t of n - 1 over that of many.
+ */
+export const errorOfMean = ({ sd, count }: Repeats): number | undefined =>
+  sd === undefined ? undefined : widened(sd, count - 1) / Math.sqrt(count)
+
+/** A standard deviation known from so few differences, as wide as Student's t makes it. */
+export const widened = (sd: number, freedom: number): number => (sd * studentT(freedom)) / NORMAL_95
+
+/** One standard deviation of a figure rounded to whole steps. Source: evenly spread, step / root 12. */
+export const roundingOf = (step: number): number => step / Math.sqrt(12)
 
 /** Runs that differ by more than this (standard deviation over mean) do not yet agree (house default). */
 export const UNEVEN_RUNS = 0.05
@@ -51,7 +68,7 @@ export interface RunAdvice {
  */
 export function runAdvice(runs: Repeats): RunAdvice {
   if (runs.sd === undefined) return { advice: 'two more', error: undefined }
-  const error = runs.sd / runs.mean / Math.sqrt(runs.count)
+  const error = (errorOfMean(runs) ?? 0) / runs.mean
   if (agreement(runs).state === 'uneven') return { advice: 'uneven', error }
   return { advice: runs.count < 3 || error > SURE_MEAN ? 'one more' : 'enough', error }
 }

@@ -75,7 +75,7 @@ function dialFindings({ draft, dial, wantedPerPass }: RuleReading): readonly Che
 
 const told = (curve: CurveDial | undefined): string =>
   curve
-    ? `${curve.spread === undefined ? '' : `, ${(200 * curve.spread).toFixed(0)} % either way`}, last ` +
+    ? `${curve.doubt === undefined ? '' : `, ${(200 * curve.doubt).toFixed(0)} % either way`}, last ` +
       'tested ' +
       dayText(curve.newest)
     : ''

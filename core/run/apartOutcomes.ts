@@ -7,7 +7,7 @@ import { err, ok, type Result } from '../result'
 import { asEntered, figureText, sixDigits } from '../working/figureText'
 import type { WorkingBook } from '../working/working'
 import type { OutcomeProblem } from './outcomeProblem'
-import { verdictOf, type Tolerance, type Verdict } from './verdict'
+import { canTell, verdictOf, type Judging, type Verdict } from './verdict'
 
 /** What the lawns of one rate got of a dry job, weighed apart from the others. */
 export interface ApartOutcome {
@@ -16,7 +16,9 @@ export interface ApartOutcome {
   readonly plannedRate: Quantity<RateUnit>
   readonly actualRate: Quantity<RateUnit>
   readonly deviation: number
+  readonly give: number
   readonly verdict: Verdict
+  readonly sure: 'can tell' | 'can’t tell'
 }
 
 interface Weighed {
@@ -40,7 +42,7 @@ export function apartOutcomes(
   groups: readonly RateGroup[],
   { apart, used, treatedShare }: Weighed,
   book: WorkingBook,
-  tolerance?: Tolerance,
+  { tolerance, groundError }: Judging,
 ): Result<readonly ApartOutcome[], readonly OutcomeProblem[]> {
   if (apart.length === 0 || apart.length !== groups.length - 1) return ok([])
   const unit = amountFactor(used.unit)
@@ -67,7 +69,9 @@ export function apartOutcomes(
         plannedRate: planned.rate,
         actualRate: { value: planned.rate.value * (1 + deviation), unit: planned.rate.unit },
         deviation,
+        give: 2 * groundError,
         verdict: verdictOf(deviation, tolerance),
+        sure: canTell(deviation, 2 * groundError, tolerance) ? 'can tell' : 'can’t tell',
       }
       book.note(`outcome.apart.${i}`, () => [
         apart[i]

@@ -1,3 +1,4 @@
+import { judgingOf } from './freezePlan'
 import { needsCounterSign } from '../people/roles'
 import { closedWorkingBook, type WorkingBook } from '../working/working'
 import { skewText } from './eventTime'
@@ -98,7 +99,7 @@ export function foldRun(
     }
   }
   const skew = skewText(ordered)
-  const outcome = used ? outcomeOf(frozen.request, frozen.plan, used, book, frozen.tolerance) : undefined
+  const outcome = used ? outcomeOf(frozen.request, frozen.plan, used, book, judgingOf(frozen)) : undefined
   return {
     state,
     frozen,

@@ -3,7 +3,7 @@ import { spreadMethodOf, sprayMethodOf } from '../calibration/courseNote'
 import { dayText } from '../calendar/dayText'
 import type { ApplicationDraft, ProductDraft } from '../draft/applicationDraft'
 import type { DialAnswer } from '../draft/dial'
-import type { House } from '../house'
+import { DEFAULT_HOUSE, type House } from '../house'
 import type { WorkedApplication } from '../job/workOutJob'
 import { readPositive, type Entered } from '../quantity/entered'
 import { timeSi } from '../quantity/quantity'
@@ -11,6 +11,7 @@ import { SECONDS_PER, type TimeUnit } from '../quantity/units'
 import { CORE_VERSION } from '../version'
 import type { Working } from '../working/working'
 import type { FrozenLabel, FrozenPlan } from './runEvent'
+import type { Judging } from './verdict'
 
 /** The job an application is run from. */
 interface RunOf {
@@ -53,6 +54,12 @@ export function freezePlan(
 /** A frozen plan as it was shown; undefined for one that was frozen before everything was kept. */
 export const frozenApplication = ({ request, plan, worked }: FrozenPlan): WorkedApplication | undefined =>
   worked && { ...worked, request, plan, nitrogen: [], yearLeft: [], cost: undefined }
+
+/** What its outcome is judged by, as it stood when the run began. */
+export const judgingOf = ({ tolerance = DEFAULT_HOUSE, worked }: FrozenPlan): Judging => ({
+  tolerance,
+  groundError: worked && worked.size > 0 ? worked.sd / worked.size : 0,
+})
 
 type Checks = WorkedApplication['checks']
 /** Working that a check would write on demand is written down with the plan. */

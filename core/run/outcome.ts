@@ -1,4 +1,3 @@
-import { DEFAULT_HOUSE } from '../house'
 import { betweenDimensions } from '../label/asProduct'
 import { doseOf, type Dose } from '../label/dose'
 import { carrierOf } from '../plan/carrierOf'
@@ -6,6 +5,7 @@ import type { Plan } from '../plan/plan'
 import type { PlanRequest } from '../plan/planRequest'
 import { hasOwnRates } from '../plan/rateGroups'
 import { amountFactor, areaSi, type Quantity } from '../quantity/quantity'
+import { roundingOf } from '../quantity/repeats'
 import { dimensionOf, rateUnitParts } from '../quantity/rateUnit'
 import type { AmountUnit, AreaRateUnit, AreaUnit, RateUnit } from '../quantity/units'
 import { err, ok, type Result } from '../result'
@@ -13,7 +13,7 @@ import { asEntered, figureText, sixDigits } from '../working/figureText'
 import type { WorkingBook } from '../working/working'
 import { apartOutcomes, type ApartOutcome } from './apartOutcomes'
 import type { OutcomeProblem } from './outcomeProblem'
-import { verdictOf, type Tolerance, type Verdict } from './verdict'
+import { canTell, DEFAULT_JUDGING, verdictOf, type Judging, type Verdict } from './verdict'
 
 /** What was really put in and what came back, as weighed or measured. */
 export interface Used {
@@ -39,7 +39,10 @@ export interface ProductOutcome {
   readonly actualRate: Quantity<RateUnit>
   /** Actual over planned, less one. */
   readonly deviation: number
+  /** Give or take of the deviation, two standard deviations: what ground and scale leave open. */
+  readonly give: number
   readonly verdict: Verdict
+  readonly sure: 'can tell' | 'can’t tell'
   /** By rate, where the lawns were weighed apart. */
   readonly apart?: readonly ApartOutcome[]
 }
@@ -55,11 +58,12 @@ export function outcomeOf(
   plan: Plan,
   entries: Used,
   book: WorkingBook,
-  tolerance: Tolerance = DEFAULT_HOUSE,
+  judging: Judging = DEFAULT_JUDGING,
 ): Result<readonly ProductOutcome[], readonly OutcomeProblem[]> {
   const share = sharePutDown(request, entries)
   if (!share.ok) return share
   const problems: OutcomeProblem[] = []
+  const { tolerance } = judging
   const outcomes = request.products.flatMap((product) => {
     const path = `putIn.${product.id}` as const
     const put = entries.putIn.find(({ productId }) => productId === product.id)
@@ -91,20 +95,24 @@ export function outcomeOf(
       request.method.kind === 'spread' ? (plan.rates ?? []) : [],
       { apart: entries.apart ?? [], used, treatedShare: areaSi(entries.treated) / plan.totals.size.value },
       book,
-      tolerance,
+      judging,
     )
     if (!apart.ok) {
       problems.push(...apart.error)
       return []
     }
     const plannedRate = ratePlanned(product.rate, dose.value, mean)
+    const give =
+      2 * Math.hypot(judging.groundError, weighingError(product, entries, usedInPutUnit, put.amount.unit))
     const outcome: ProductOutcome = {
       productId: product.id,
       used,
       plannedRate,
       actualRate: { value: plannedRate.value * (1 + deviation), unit: plannedRate.unit },
       deviation,
+      give,
       verdict: verdictOf(deviation, tolerance),
+      sure: canTell(deviation, give, tolerance) ? 'can tell' : 'can’t tell',
       ...(apart.value.length > 0 && { apart: apart.value }),
     }
     book.note(`outcome.${product.id}`, () => [
@@ -115,11 +123,33 @@ export function outcomeOf(
       `used ${figureText(outcome.used)} on ${asEntered(entries.treated)}`,
       `planned ${figureText(plannedRate)}${mean === 1 ? '' : ', the mean of the areas’ own rates'}; ` +
         `off by ${sixDigits(deviation * 100)} %`,
+      ...(give > 0
+        ? [
+            `ground ${sixDigits(200 * judging.groundError)} % and scale together: give or take ` +
+              `${sixDigits(100 * give)} %` +
+              (outcome.sure === 'can tell' ? '' : ', so it can’t be told which verdict is the true one'),
+          ]
+        : []),
       `actual rate ${figureText(outcome.actualRate)}`,
     ])
     return [outcome]
   })
   return problems.length > 0 ? err(problems) : ok(outcomes)
+}
+
+/**
+ * One standard deviation of what was used, as a share, for the step it was weighed in: put in and, where work
+ * is dry, back. What is left of a spray is read off a mark whose step nobody said.
+ */
+function weighingError(
+  { measureStep }: PlanRequest['products'][number],
+  { made }: Used,
+  used: number,
+  unit: AmountUnit,
+): number {
+  if (!measureStep || dimensionOf(measureStep.unit) !== dimensionOf(unit)) return 0
+  const step = (measureStep.value * amountFactor(measureStep.unit)) / amountFactor(unit)
+  return (roundingOf(step) * Math.sqrt(made ? 1 : 2)) / used
 }
 
 /**

@@ -9,6 +9,7 @@ import type { AmountUnit, AreaUnit, RateUnit } from '../quantity/units'
 import { closedWorkingBook, openWorkingBook } from '../working/working'
 import { foldRun } from './foldRun'
 import { outcomeOf, type Used } from './outcome'
+import { canTell, DEFAULT_JUDGING } from './verdict'
 import type { RunEvent } from './runEvent'
 
 const split = <U extends string>(text: string | undefined): Quantity<U> => {
@@ -48,6 +49,33 @@ test.each(readTable('outcome.csv', import.meta.url))('$name: $words', (row) => {
   expect(outcome.value[0]?.used.value).toBeCloseTo(figure(row, 'used'), 9)
   expect(outcome.value[0]?.actualRate.value).toBeCloseTo(figure(row, 'actual'), 9)
   expect(outcome.value[0]?.deviation).toBeCloseTo(figure(row, 'deviation'), 9)
+})
+
+test.each([
+  // House: good to 5 %, acceptable to 10 %.
+  ['sure ground', 0.02, 0.04, 'can tell'],
+  ['as sure as the house calls good', 0.04, 0.05, 'can tell'],
+  ['less sure, and good or acceptable', 0.02, 0.06, 'can’t tell'],
+  ['less sure, and off either way', 0.2, 0.06, 'can tell'],
+  ['less sure, and the other way round', -0.2, 0.06, 'can tell'],
+  ['less sure, acceptable or off', -0.08, 0.06, 'can’t tell'],
+])('whether a verdict can be told, %s: %f off, give or take %f', (_, deviation, give, sure) => {
+  expect(canTell(deviation, give) ? 'can tell' : 'can’t tell').toBe(sure)
+})
+
+test('the doubt of an outcome is that of the ground and of two weighings', () => {
+  const { request, plan } = planned('1000 ft2', '4 lb/1000 ft2', 'dry')
+  const stepped = { ...request, products: [{ ...request.products[0]!, measureStep: quantity(0.5, 'lb') }] }
+  const entries: Used = {
+    treated: quantity(1000, 'ft2'),
+    putIn: [{ productId: 'p', amount: quantity(5, 'lb') }],
+    left: quantity(1, 'lb'),
+  }
+  const judging = { ...DEFAULT_JUDGING, groundError: 0.02 }
+  const outcome = outcomeOf(stepped, plan, entries, closedWorkingBook, judging)
+  // 0.5 / root 12 x root 2 / 4 = 5.103 %; with 2 %: 5.481 %, twice that.
+  expect(outcome.ok && outcome.value[0]?.give).toBeCloseTo(0.10962, 4)
+  expect(outcome).toMatchObject({ ok: true, value: [{ verdict: 'good', sure: 'can’t tell' }] })
 })
 
 test('contradictions are refused at their entry, never guessed', () => {

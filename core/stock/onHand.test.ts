@@ -13,20 +13,25 @@ test.each([
   [
     'a delivery less what was used',
     [moved('received', 22.7), moved('used', -6.2)],
-    [{ dimension: 'mass', amount: 16.5 }],
+    [{ dimension: 'mass', amount: 16.5, delivered: 22.7 }],
   ],
   [
     'mass and volume are never mixed',
     [moved('received', 2), moved('received', 0.004, 'volume')],
     [
-      { dimension: 'mass', amount: 2 },
-      { dimension: 'volume', amount: 0.004 },
+      { dimension: 'mass', amount: 2, delivered: 2 },
+      { dimension: 'volume', amount: 0.004, delivered: 0.004 },
     ],
   ],
   [
     'more used than came in is told, not hidden',
     [moved('received', 1), moved('used', -1.5)],
-    [{ dimension: 'mass', amount: -0.5 }],
+    [{ dimension: 'mass', amount: -0.5, delivered: 1 }],
+  ],
+  [
+    'of two deliveries the newest stands first',
+    [moved('received', 3), moved('received', 5)],
+    [{ dimension: 'mass', amount: 8, delivered: 3 }],
   ],
 ] as const)('%s', (_, movements, expected) => {
   expect(onHand(movements)).toEqual(expected)

@@ -18,17 +18,23 @@ export interface Movement {
 export interface OnHand {
   readonly dimension: Dimension
   readonly amount: number
+  /** What the last delivery brought; absent where none came. */
+  readonly delivered?: number
 }
 
 /**
  * Stock on hand from its movements. Below nought is told as it is: more was used than was ever received, so a
  * delivery or a count is missing.
+ * @param movements the newest first
  * @returns one figure for each dimension in which anything moved
  */
 export function onHand(movements: readonly Movement[]): readonly OnHand[] {
   const sums = new Map<Dimension, number>()
   for (const { dimension, amount } of movements) sums.set(dimension, (sums.get(dimension) ?? 0) + amount)
-  return [...sums].map(([dimension, amount]) => ({ dimension, amount }))
+  return [...sums].map(([dimension, amount]) => {
+    const last = movements.find((one) => one.kind === 'received' && one.dimension === dimension)
+    return { dimension, amount, ...(last && { delivered: last.amount }) }
+  })
 }
 
 /**

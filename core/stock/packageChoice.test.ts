@@ -1,9 +1,10 @@
 import { expect, test } from 'vitest'
-import { field } from '../../demo/typed'
-import { readTable } from '../../test/support/readTable'
+import { field, typed } from '../../demo/typed'
+import { figure, readTable } from '../../test/support/readTable'
 import { amountFactor } from '../quantity/quantity'
 import { dimensionOf } from '../quantity/rateUnit'
 import type { AmountUnit } from '../quantity/units'
+import { bestSet } from './bestSet'
 import { packageChoice, usedInYear } from './packageChoice'
 import { packagesToTake } from './packagesToTake'
 
@@ -29,13 +30,27 @@ test.each(readTable('packageChoice.csv', import.meta.url))(
     expect(
       rows
         .map(
-          ({ pack, years, state }) =>
-            `${pack.size.text} ${pack.size.unit} ${Number(years.toFixed(6))} ${state}`,
+          ({ pack, perYear, end, state }) =>
+            `${pack.size.text} ${pack.size.unit} ${Number(perYear.toFixed(6))} ${end} ${state}`,
         )
         .join('; '),
     ).toBe(expected)
   },
 )
+
+test.each(readTable('bestSet.csv', import.meta.url))('best set, $name: $packages for $need', (row) => {
+  const onSale = (row.packages ?? '').split(';').map((text, i) => {
+    const [size = '', price = ''] = text.split(' ')
+    const pack = { id: String(i), size: typed(size, 'lb' as const), price }
+    return { pack, size: Number(size), price: price ? Number(price) : undefined }
+  })
+  const set = bestSet(onSale, figure(row, 'need'))
+  const told = set?.packs.toSorted((a, b) => Number(b.pack.size.text) - Number(a.pack.size.text))
+  expect(told?.map(({ pack, count }) => `${count} x ${pack.size.text}`).join(' + ')).toBe(row.set)
+  expect(set?.over).toBeCloseTo(figure(row, 'over'), 9)
+  if (row.cost === '') expect(set?.cost).toBeUndefined()
+  else expect(set?.cost).toBeCloseTo(figure(row, 'cost'), 9)
+})
 
 test('what a year takes is what jobs used in the twelve months to the day', () => {
   const used = (on: string, amount: number, kind: 'used' | 'received' = 'used') => ({

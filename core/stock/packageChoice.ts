@@ -41,7 +41,11 @@ export interface PackageVerdict {
   readonly perUnit: number
   /** Until one package is used up at this year's need. */
   readonly years: number
-  readonly state: 'best' | 'dearer' | 'outlives'
+  /** In the crew's currency a year, over the years that it serves: until it is used up or spoils. */
+  readonly perYear: number
+  readonly state: 'best' | 'dearer'
+  /** Whether it is used up in time. */
+  readonly end: 'used up' | 'spoils'
 }
 
 const YEAR_S = 365.25 * SECONDS_PER.d
@@ -69,7 +73,23 @@ export function usedInYear(
 }
 
 /**
- * Which package to buy: the cheapest by amount of those that are used up before they spoil.
+ * What the coming year takes: what planned jobs are going to use, or what jobs used in the year before if
+ * that was more. Plans seldom reach a whole season ahead.
+ */
+export function needAhead(
+  used: YearNeed | undefined,
+  planned: readonly YearNeed[],
+): { readonly need: YearNeed; readonly from: 'used' | 'planned' } | undefined {
+  const ahead = planned
+    .filter(({ dimension, amount }) => amount > 0 && (!used || dimension === used.dimension))
+    .toSorted((a, b) => b.amount - a.amount)[0]
+  if (ahead && ahead.amount > (used?.amount ?? 0)) return { need: ahead, from: 'planned' }
+  return used && { need: used, from: 'used' }
+}
+
+/**
+ * Which package to buy: the one that costs least a year over the years it serves. What spoils is paid for
+ * too, so a large one may be dearer than its price by amount says, and may still be the cheapest.
  * @param need SI of one dimension in a year; @param shelfLife years; undefined where the label does not say
  * @returns packages with size and price in the need's dimension, cheapest first
  * Source: trade.md 12: the big jug is cheaper only if used up within its shelf life.
@@ -83,23 +103,24 @@ export function packageChoice(
   const rows = packages
     .flatMap((pack) => {
       const [size, price] = [packageSize(pack, need.dimension), priceOf(pack.price)]
-      return size === undefined || price === undefined || need.amount <= 0
-        ? []
-        : [{ pack, perUnit: price / size, years: size / need.amount }]
+      if (size === undefined || price === undefined || need.amount <= 0) return []
+      const years = size / need.amount
+      const spoils = shelfLife !== undefined && isOver(years, shelfLife)
+      const serves = spoils ? shelfLife : years
+      return [{ pack, price, perUnit: price / size, years, serves, perYear: price / serves, spoils }]
     })
-    .toSorted((a, b) => a.perUnit - b.perUnit)
-  const keeps = (years: number) => shelfLife === undefined || !isOver(years, shelfLife)
-  const best = rows.find(({ years }) => keeps(years))
-  return rows.map((row): PackageVerdict => {
+    .toSorted((a, b) => a.perYear - b.perYear)
+  return rows.map(({ spoils, serves, price, ...row }, place): PackageVerdict => {
     book.note(`package.${row.pack.id}`, () => [
       `${row.pack.size.text} ${row.pack.size.unit} at ${row.pack.price}`,
       `this year's need takes ${sixDigits(1 / row.years)} of them`,
       ...(shelfLife === undefined
         ? ['the label gives no shelf life']
-        : [`it keeps ${sixDigits(shelfLife)} years`]),
+        : [`it keeps ${sixDigits(shelfLife)} years${spoils ? ': the rest of it spoils' : ''}`]),
       `one unit of it costs ${sixDigits(row.perUnit)} a ${need.dimension === 'mass' ? 'kg' : 'm3'}`,
+      `${price} over the ${sixDigits(serves)} years it serves = ${sixDigits(row.perYear)} a year`,
       `one lasts = ${sixDigits(row.years)} years`,
     ])
-    return { ...row, state: !keeps(row.years) ? 'outlives' : row === best ? 'best' : 'dearer' }
+    return { ...row, state: place === 0 ? 'best' : 'dearer', end: spoils ? 'spoils' : 'used up' }
   })
 }

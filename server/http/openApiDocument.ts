@@ -232,6 +232,13 @@ export const openApiDocument = (version: string) => ({
         responses: { 200: answer('stock'), ...errors(400, 404) },
       },
     },
+    '/api/organizations/{organization}/products/{id}/planned': {
+      parameters: [id],
+      get: {
+        summary: 'What planned jobs are going to use of it',
+        responses: { 200: answer('mass and volume apart'), ...errors(404) },
+      },
+    },
     '/api/organizations/{organization}/today': {
       get: { summary: 'What the crew faces this morning', responses: { 200: answer('today') } },
     },

@@ -26,6 +26,8 @@ export interface JobsRepository {
   readonly ofDay: (day: string) => Promise<readonly Job[]>
   /** Jobs of a site that are planned or under way, with days from and to. */
   readonly plannedOnSite: (siteId: string, from: string, to: string) => Promise<readonly Job[]>
+  /** Planned jobs that use a saved product. */
+  readonly plannedWith: (productId: string, from: string, to: string) => Promise<readonly Job[]>
   readonly setDrive: (ids: readonly string[]) => Promise<void>
   readonly count: () => Promise<number>
   /** Who had jobs given to them or carried them out, the latest first. */
@@ -252,6 +254,33 @@ export function jobsRepository(scope: Scope): JobsRepository {
           ...options,
         }),
       ),
+    plannedWith: async (productId, from, to) => {
+      const rows = await sequelize.query<{ id: string }>(
+        `SELECT DISTINCT job_id AS id FROM applications
+           WHERE organization_id = :organizationId AND document->'products' @> :used::jsonb`,
+        {
+          type: QueryTypes.SELECT,
+          replacements: { organizationId, used: JSON.stringify([{ source: { id: productId } }]) },
+          ...options,
+        },
+      )
+      return withApplications(
+        await jobs.findAll({
+          where: {
+            organizationId,
+            id: { [Op.in]: rows.map(({ id }) => id) },
+            deletedAt: null,
+            plannedFor: { [Op.between]: [from, to] },
+            state: { [Op.in]: ['planned', 'running'] },
+          },
+          order: [
+            ['plannedFor', 'ASC'],
+            ['id', 'ASC'],
+          ],
+          ...options,
+        }),
+      )
+    },
     setDrive: async (ids) => {
       for (const [place, id] of ids.entries())
         await jobs.update({ drive: place + 1 }, { where: { organizationId, id }, silent: true, ...options })

@@ -54,14 +54,20 @@ export function stockRepository({ database, organizationId, options }: Scope): S
         product_id: string
         dimension: OnHand['dimension']
         amount: number
+        delivered: number | null
       }>(
-        'SELECT product_id, dimension, sum(amount) AS amount FROM stock_movements WHERE ' +
-          'organization_id = :organizationId GROUP BY product_id, dimension',
+        `SELECT product_id, dimension, sum(amount) AS amount,
+             (array_agg(amount ORDER BY on_day DESC, at DESC, id DESC) FILTER (WHERE kind = 'received'))[1]
+               AS delivered
+           FROM stock_movements WHERE organization_id = :organizationId GROUP BY product_id, dimension`,
         { type: QueryTypes.SELECT, replacements: { organizationId }, ...options },
       )
       const byProduct = new Map<string, OnHand[]>()
-      for (const { product_id: id, dimension, amount } of rows)
-        byProduct.set(id, [...(byProduct.get(id) ?? []), { dimension, amount }])
+      for (const { product_id: id, dimension, amount, delivered } of rows)
+        byProduct.set(id, [
+          ...(byProduct.get(id) ?? []),
+          { dimension, amount, ...(delivered !== null && { delivered }) },
+        ])
       return byProduct
     },
     append: async (productId, movements) => {

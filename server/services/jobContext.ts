@@ -4,7 +4,9 @@ import { workOutJob, type JobLibrary, type JobQuestion } from '#core/job/workOut
 import type { LocalRule, MixNote } from '#core/rules/localRule'
 import { plannedRows } from '#core/rules/plannedRows'
 import type { PlannedRow } from '#core/season/ledger'
+import { sumOf } from '#core/quantity/counting'
 import type { Job } from '#shared/schemas/job'
+import type { PlannedUse } from '#shared/schemas/product'
 import { groundAhead, lawnsOf } from './groundThread'
 import type { Repositories } from '../repositories/forOrganization'
 
@@ -50,9 +52,34 @@ export async function plannedOnSite(
   house: House,
 ): Promise<readonly PlannedRow[]> {
   const found = await jobs.plannedOnSite(siteId, daysAfter(day, -LEDGER_DAYS), daysAfter(day, PLANNED_DAYS))
-  const others = found
-    .filter(({ id }) => id !== except)
-    .map((job) => ({ job, on: job.plannedFor < day ? day : job.plannedFor }))
+  return rowsOf(
+    found.filter(({ id }) => id !== except),
+    day,
+    house,
+  )
+}
+
+/** What planned jobs are going to use of a product, late ones included; mass and volume apart. */
+export async function plannedUse(
+  { jobs }: Pick<Repositories, 'jobs'>,
+  productId: string,
+  day: string,
+  house: House,
+): Promise<readonly PlannedUse[]> {
+  const found = await jobs.plannedWith(productId, daysAfter(day, -LEDGER_DAYS), daysAfter(day, PLANNED_DAYS))
+  const rows = (await rowsOf(found, day, house)).filter(({ sourceId }) => sourceId === productId)
+  return (['mass', 'volume'] as const).flatMap((dimension) => {
+    const amount = sumOf(
+      rows.filter((row) => row.dimension === dimension),
+      (row) => row.amount,
+    )
+    return amount > 0 ? [{ dimension, amount }] : []
+  })
+}
+
+/** What jobs are going to put down, application by application; a late one counts for today. */
+async function rowsOf(jobs: readonly Job[], day: string, house: House): Promise<readonly PlannedRow[]> {
+  const others = jobs.map((job) => ({ job, on: job.plannedFor < day ? day : job.plannedFor }))
   for (const { job, on } of others) await groundAhead(lawnsOf(job.applications), on)
   return others.flatMap(({ job, on }) => {
     const worked = workOutJob({ applications: job.applications, day: on, house })

@@ -95,6 +95,7 @@ export const spreaderCourse = {
   product: Line,
   ground: v.optional(Ground),
   passes: v.optional(Line),
+  step: v.optional(Mass),
   runs: runs({ start: Mass, left: Mass, caught: v.optional(Mass), time: v.optional(Stopwatch) }),
 }
 export const sprayerCourse = {
@@ -109,6 +110,7 @@ export const sprayerCourse = {
   ),
   covered: v.optional(v.strictObject({ ground: Ground, time: Stopwatch })),
   ground: v.optional(Ground),
+  step: v.optional(Volume),
   runs: runs({
     used: Volume,
     start: v.optional(Volume),

@@ -59,6 +59,7 @@ const Part = v.strictObject({
   rule: v.optional(v.picklist(MEASURING_RULES)),
   outline: v.optional(Outline),
   size: enteredOf(AREA_UNITS),
+  give: v.optional(Share),
   with: v.optional(v.strictObject(measuredWith)),
   place: v.optional(
     v.strictObject({

@@ -150,6 +150,12 @@ export interface StockMovement {
   readonly on: string
 }
 
+/** What planned jobs are going to use of a product, SI. */
+export interface PlannedUse {
+  readonly dimension: OnHand['dimension']
+  readonly amount: number
+}
+
 export interface Stock {
   readonly onHand: readonly OnHand[]
   readonly movements: readonly StockMovement[]

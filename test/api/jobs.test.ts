@@ -1,6 +1,7 @@
 import { v7 as uuid } from 'uuid'
 import pg from 'pg'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
+import { CORE_VERSION } from '../../core/version'
 import type { Job, SaveJob } from '../../shared/schemas/job'
 import type { NewRunEvent, RecordPage, Run } from '../../shared/schemas/run'
 import { clientOf, type Client } from '../support/client'
@@ -146,7 +147,7 @@ describe('running', () => {
     const run = await runJob(newJob())
     expect(await run.post(run.events.slice(0, 2))).toMatchObject({
       status: 200,
-      body: { record: { state: 'running', frozen: { coreVersion: '1.6.0', site: 'Cooperage Row' } } },
+      body: { record: { state: 'running', frozen: { coreVersion: CORE_VERSION, site: 'Cooperage Row' } } },
     })
     expect(
       codeOf((await client.put(`/crew/jobs/${run.id}`, newJob({ version: 1, site: 'changed' }))).body),

@@ -167,7 +167,16 @@ test('stock is what its movements come to: a repeat is booked once, a count sets
   await move('received', '50', 'lb', once)
   await move('disposed', '1 lb 8 oz')
   const counted = (await move('counted', '40')).body as Stock
-  expect(counted.onHand).toEqual([{ dimension: 'mass', amount: expect.closeTo(40 * 0.45359237, 9) }])
+  expect(counted.onHand).toEqual([
+    {
+      dimension: 'mass',
+      amount: expect.closeTo(40 * 0.45359237, 9),
+      delivered: expect.closeTo(50 * 0.45359237, 9),
+    },
+  ])
+  const listed = (await client.get('/crew/products')).body as { id: string; onHand: unknown }[]
+  expect(listed.find((one) => one.id === id)?.onHand).toEqual(counted.onHand)
+  expect((await client.get(`/crew/products/${id}/planned`)).body).toEqual([])
   expect(counted.movements).toHaveLength(3)
   expect((await move('received', 'some')).body).toMatchObject({ error: { issues: [{ path: 'entered' }] } })
   expect((await move('used', '5')).status).toBe(400)

@@ -22,8 +22,8 @@ export function truthHeld(seeds: number): number {
     const found = settingFor(settingCurve(points), wanted, '', closedWorkingBook)
     if (
       found.ok &&
-      found.value.spread !== undefined &&
-      Math.abs(truth.gate(found.value.setting) / wanted - 1) <= 2 * found.value.spread
+      found.value.doubt !== undefined &&
+      Math.abs(truth.gate(found.value.setting) / wanted - 1) <= 2 * found.value.doubt
     )
       held++
   }

@@ -17,14 +17,19 @@ const option = computed(() => {
     const read = flowAt(props.curve.curve, setting)
     return read.ok ? 1000 * read.value.flow : undefined
   }
-  const spread = props.curve.curve.spread ?? 0
-  const band = (times: number) => ({
+  const edge = (setting: number, side: 1 | -1) => {
+    const read = flowAt(props.curve.curve, setting)
+    return read.ok && read.value.doubt !== undefined
+      ? 1000 * read.value.flow * (1 + side * 2 * read.value.doubt)
+      : undefined
+  }
+  const band = (side: 1 | -1) => ({
     type: 'line',
     showSymbol: false,
     silent: true,
     lineStyle: { color: colours.value.soft, width: 1, type: 'dashed' },
     itemStyle: { color: colours.value.soft },
-    data: at.map((setting) => [setting, (flow(setting) ?? 0) * times]),
+    data: at.map((setting) => [setting, edge(setting, side)]),
   })
   return {
     legend: { show: false },
@@ -54,7 +59,7 @@ const option = computed(() => {
           },
         }),
       },
-      ...(spread > 0 ? [band(1 - 2 * spread), band(1 + 2 * spread)] : []),
+      ...(props.curve.curve.spread === undefined ? [] : [band(-1), band(1)]),
       {
         type: 'line',
         lineStyle: { width: 0 },

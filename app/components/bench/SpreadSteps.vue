@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { bySpreadMethod } from '#core/calibration/chooseMethod'
 import { SPREAD_METHODS, spreadMethodOf, type SpreaderCourse } from '#core/calibration/courseNote'
-import { AREA_UNITS, LENGTH_UNITS } from '#core/quantity/units'
+import { AREA_UNITS, LENGTH_UNITS, MASS_UNITS } from '#core/quantity/units'
 
 /** A spreader's calibration as it is done: by whichever method, step by step. */
 const props = defineProps<{ note: SpreaderCourse; path: string; product?: string }>()
@@ -69,6 +69,13 @@ const methods = SPREAD_METHODS.map((value) => ({ value, text: SPREAD_WORDS[value
     <li>
       <h3>{{ words.run }}</h3>
       <CourseRuns :runs="note.runs" :fields="words.fields" :path="`${path}.runs`" />
+      <FormQuantity
+        :path="`${path}.step`"
+        label="Smallest step of the scale"
+        kind="mass"
+        :entered="note.step ?? { text: '', unit: 'oz' }"
+        :units="MASS_UNITS"
+      />
     </li>
     <li>
       <h3>Speed</h3>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { packageSetWords } from '#core/stock/bestSet'
 import type { RouteNeed } from '#core/job/route/routeNeeds'
 import type { SharedMix } from '#core/job/route/sharedMix'
 import type { Job } from '#shared/schemas/job'
@@ -94,10 +95,7 @@ const of = ({ dimension }: RouteNeed, amount: number) => shown.stock({ dimension
               :page="`day.${need.sourceId ?? need.name}`"
               :label="`Short of ${need.name}`"
           /></strong>
-          short<template v-if="need.buy"
-            >: buy {{ need.buy.count }} of {{ need.buy.pack.size.text }}
-            {{ need.buy.pack.size.unit }}</template
-          >
+          short<template v-if="need.buy">: buy {{ packageSetWords(need.buy) }}</template>
         </li>
       </ul>
     </section>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { SPEED_TRUST } from '#core/calibration/anotherSpeed'
+import { errorOfCalibration } from '#core/calibration/calibrationError'
 import { sprayMethodOf } from '#core/calibration/courseNote'
 import type { MeasuredCourse } from '#core/calibration/measuredCourse'
 import type { Course } from '#core/calibration/readCourse'
@@ -25,6 +26,12 @@ const gives = computed(() => {
 })
 const percent = (share: number) => `${(share * 100).toFixed(1)} %`
 const spread = computed(() => (props.measured ? agreement(props.measured.measured).share : undefined))
+/** Runs, scale, course and width together, two standard deviations. */
+const give = computed(() => {
+  const { measured } = props
+  const error = measured && errorOfCalibration(measured.measured, measured.errors)
+  return error === undefined ? undefined : percent(2 * error)
+})
 const advice = computed(() => {
   if (!props.measured) return ''
   const { advice: what, error } = runAdvice(props.measured.measured)
@@ -37,11 +44,13 @@ const advice = computed(() => {
       return (
         'One more run would ' +
         'help' +
-        (error !== undefined && error > SURE_MEAN ? `: the mean is only sure to ${percent(error)}` : '') +
+        (error !== undefined && error > SURE_MEAN
+          ? `: their mean is only sure to ${percent(2 * error)}`
+          : '') +
         '.'
       )
     case 'enough':
-      return `The mean is sure to ${percent(error ?? 0)}: that is enough.`
+      return `Their mean is sure to ${percent(2 * (error ?? 0))}: that is enough.`
     default:
       return what satisfies never
   }
@@ -61,6 +70,7 @@ const HOLDS = computed(() =>
     <template v-if="measured && gives">
       <p class="answer" :class="dry ? 'dry' : 'wet'">
         <FigureText :shown="gives" page="calibration" label="One pass puts down" />
+        <span v-if="give" class="soft give">give or take {{ give }}</span>
       </p>
       <p role="status">
         <template v-if="spread !== undefined"
@@ -80,6 +90,11 @@ const HOLDS = computed(() =>
 </template>
 
 <style scoped>
+.give {
+  font-size: var(--text-base, 1rem);
+  font-weight: 400;
+  white-space: nowrap;
+}
 .answer {
   font-size: 34px;
   font-weight: 600;

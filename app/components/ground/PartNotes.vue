@@ -87,6 +87,15 @@ function changeShape(shape: LawnPart['shape']) {
         :entered="part.size"
         :units="AREA_UNITS"
       />
+      <FormQuantity
+        v-if="part.shape === 'known'"
+        :path="`${path}.give`"
+        label="Give or take"
+        kind="percent"
+        :entered="part.give ?? { text: '', unit: '%' }"
+        :units="['%']"
+        hint="how sure it is; else 5 % is taken"
+      />
       <template v-if="method">
         <FormQuantity
           v-for="name in method.fixed"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { bestSet, onSale, packageSetWords } from '#core/stock/bestSet'
 import { plural } from '#core/quantity/counting'
 import type { ProductDocument } from '#core/label/productDocument'
 import type { Entered } from '#core/quantity/entered'
@@ -8,6 +9,7 @@ import { SYSTEM_UNITS } from '#core/quantity/systems'
 import { AMOUNT_UNITS, type AmountUnit } from '#core/quantity/units'
 import {
   enteredNeed,
+  needAhead,
   packageChoice,
   pricePer,
   shelfYears,
@@ -15,22 +17,29 @@ import {
   yearNeedOf,
   type YearNeed,
 } from '#core/stock/packageChoice'
-import type { Stock } from '#shared/schemas/product'
+import type { PlannedUse, Stock } from '#shared/schemas/product'
 
-/** Which package to buy at this year's need: the cheapest that is used up before it spoils. */
-const props = defineProps<{ document: ProductDocument; stock: Stock | undefined }>()
+/**
+ * Which package to buy at the coming year's need: the one that costs least over the years it keeps, and the
+ * set of them that covers the need once.
+ */
+const props = defineProps<{
+  document: ProductDocument
+  stock: Stock | undefined
+  planned: readonly PlannedUse[]
+}>()
 const emit = defineEmits<{ need: [need: YearNeed | undefined] }>()
 const crew = useCrewStore()
-const used = computed(() => usedInYear(props.stock?.movements ?? [], crew.today()))
+const known = computed(() => needAhead(usedInYear(props.stock?.movements ?? [], crew.today()), props.planned))
 const typed = shallowRef<Entered<AmountUnit>>()
 const entered = computed<Entered<AmountUnit>>(() => {
   if (typed.value) return typed.value
   const dimension =
-    used.value?.dimension ??
+    known.value?.need.dimension ??
     (props.document.packages[0] ? dimensionOf(props.document.packages[0].size.unit) : 'mass')
   const { massLadder, volumeLadder } = SYSTEM_UNITS[crew.units]
   const unit = (dimension === 'mass' ? massLadder[0] : volumeLadder[0]) ?? 'lb'
-  return used.value ? enteredNeed(used.value, unit) : { text: '', unit }
+  return known.value ? enteredNeed(known.value.need, unit) : { text: '', unit }
 })
 const need = computed(() => yearNeedOf(entered.value))
 const keeps = computed(() => shelfYears(props.document))
@@ -38,13 +47,23 @@ watch(need, (now) => emit('need', now), { immediate: true })
 const rows = computed(() =>
   need.value ? packageChoice(props.document.packages, need.value, keeps.value) : [],
 )
-const WORDS = {
-  best: '✓ the one to buy',
-  dearer: 'dearer',
-  outlives: '▲ spoils before it is used up',
+const FROM = {
+  used: 'what jobs used in the last twelve months',
+  planned: 'what planned jobs are going to use',
 } as const
-const perUnit = (row: (typeof rows.value)[number]) =>
-  `${pricePer(row, entered.value.unit).toFixed(2)} a ${entered.value.unit}`
+const COLUMNS = [
+  { key: 'pack', head: 'Package' },
+  { key: 'unit', head: 'A unit', numeric: true },
+  { key: 'year', head: 'A year', numeric: true },
+  { key: 'lasts', head: 'Lasts', numeric: true },
+  { key: 'verdict', head: '' },
+] as const
+const money = (amount: number) => amount.toFixed(2)
+/** Once for the whole need. */
+const set = computed(() => {
+  const { value } = need
+  return value && bestSet(onSale(props.document.packages, value.dimension), value.amount)
+})
 </script>
 
 <template>
@@ -56,40 +75,52 @@ const perUnit = (row: (typeof rows.value)[number]) =>
       kind="amount"
       :entered="entered"
       :units="AMOUNT_UNITS"
-      :hint="used && !typed ? 'what jobs used in the last twelve months' : undefined"
+      :hint="known && !typed ? FROM[known.from] : undefined"
       @change="typed = $event"
     />
-    <ul v-if="rows.length > 0">
-      <li v-for="row in rows" :key="row.pack.id" class="rule-b py-1">
-        {{ row.pack.size.text }} {{ row.pack.size.unit }}: {{ perUnit(row) }}, lasts
-        <FigureText
+    <RowTable
+      v-if="rows.length > 0"
+      caption="Packages by what a year costs"
+      stacked
+      :rows="rows"
+      :columns="COLUMNS"
+      :key-of="({ pack }) => pack.id"
+    >
+      <template #pack="{ row }"
+        ><strong>{{ row.pack.size.text }} {{ row.pack.size.unit }}</strong></template
+      >
+      <template #unit="{ row }"
+        >{{ money(pricePer(row, entered.unit)) }}
+        <span class="soft small">a {{ entered.unit }}</span></template
+      >
+      <template #year="{ row }">{{ money(row.perYear) }}</template>
+      <template #lasts="{ row }"
+        ><FigureText
           :shown="{ figure: formatFigure(row.years), unit: plural(row.years, 'year') }"
           :page="`package.${row.pack.id}`"
           label="How long a package lasts"
-        />
-        <span :class="row.state">{{ WORDS[row.state] }}</span>
-      </li>
-    </ul>
+      /></template>
+      <template #verdict="{ row }"
+        ><StateMark v-if="row.state === 'best'" level="good" words="the one to buy" /><StateMark
+          v-if="row.end === 'spoils'"
+          level="warn"
+          words="spoils before it is used up"
+      /></template>
+    </RowTable>
     <p v-else class="soft small">
       {{
         need
           ? 'No package has both size and price in that measure.'
-          : `Say how much a year takes${used ? '' : ': nothing was booked by jobs yet'}.`
+          : `Say how much a year takes${known ? '' : ': nothing was booked by jobs yet'}.`
       }}
+    </p>
+    <p v-if="set" class="small">
+      Once for all of it: <strong>{{ packageSetWords(set) }}</strong><template v-if="set.cost !== undefined">
+        at {{ money(set.cost) }} together</template
+      >.
     </p>
     <p v-if="keeps === undefined && rows.length > 0" class="soft small">
       The label gives no shelf life: the largest may still spoil.
     </p>
   </section>
 </template>
-
-<style scoped>
-.best {
-  color: var(--good);
-  font-weight: 600;
-}
-.outlives {
-  color: var(--warn);
-  font-weight: 600;
-}
-</style>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { DEFAULT_HOUSE } from '#core/house'
-import { formatDeviation, formatFigure } from '#core/quantity/format'
+import { formatDeviation, formatFigure, formatGive } from '#core/quantity/format'
 import { showQuantity } from '#core/quantity/systems'
 import type { ProductOutcome } from '#core/run/outcome'
 import type { FrozenPlan } from '#core/run/runEvent'
@@ -19,6 +19,8 @@ const verdicts = computed<Readonly<Record<Verdict, string>>>(() => {
     off: `off by more than ${percent(acceptable)}`,
   }
 })
+/** Ground and scale are less sure than the house calls good: more of either would be needed. */
+const unsure = (give: number) => `can’t be told: ground and scale give or take ${percent(give)}`
 const MARKS = { good: 'good', acceptable: 'warn', off: 'stop' } as const satisfies Record<Verdict, string>
 const COLUMNS = [
   { key: 'product', head: 'Product' },
@@ -66,9 +68,16 @@ const rows = computed(() =>
             :page="row.page"
             :label="`Actual rate, ${row.name}`" /></strong
       ></template>
-      <template #off="{ row }">{{ formatDeviation(row.deviation) }}</template>
+      <template #off="{ row }"
+        >{{ formatDeviation(row.deviation)
+        }}<span v-if="row.give > 0" class="soft small block whitespace-nowrap"
+          >± {{ formatGive(100 * row.give) }} %</span
+        ></template
+      >
       <template #verdict="{ row }"
-        ><StateMark :level="MARKS[row.verdict]" :words="verdicts[row.verdict]"
+        ><StateMark
+          :level="row.sure === 'can tell' ? MARKS[row.verdict] : 'note'"
+          :words="row.sure === 'can tell' ? verdicts[row.verdict] : unsure(row.give)"
       /></template>
     </RowTable>
   </div>

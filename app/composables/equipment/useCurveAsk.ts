@@ -96,7 +96,7 @@ export function useCurveAsk(calibrations: () => readonly Calibration[], spreader
   /** The figure that was asked for, and what is to be said with it. */
   function replyWords(
     find: CurveQuestion['find'],
-    { setting, rate, speed, spread, reach, pace }: CurveReply,
+    { setting, rate, speed, doubt, reach, pace }: CurveReply,
   ): { readonly head: Shown; readonly tail: string } {
     const [given, going] = [shown.rate(rate, 'mass'), shown.speed(speed)]
     const head =
@@ -106,7 +106,7 @@ export function useCurveAsk(calibrations: () => readonly Calibration[], spreader
           ? given
           : going
     const shares = find === 'rate' ? ` in ${ask.passes === 1 ? 'one pass' : `${ask.passes} passes`}` : ''
-    const band = spread === undefined ? '' : `, expect ${(200 * spread).toFixed(0)} % either way`
+    const band = doubt === undefined ? '' : `, expect ${(200 * doubt).toFixed(0)} % either way`
     const far =
       pace === 'questioned'
         ? ` ${going.figure} ${going.unit} is far from the pace it was calibrated at: run a course at it.`

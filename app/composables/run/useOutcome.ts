@@ -2,6 +2,7 @@ import { readNotNegative, readPositive, type Entered } from '#core/quantity/ente
 import { amountFactor, areaIn, squareMetres, type Quantity } from '#core/quantity/quantity'
 import { formatFigure, formatSteps } from '#core/quantity/format'
 import { hopperCharge } from '#core/plan/hopperCharge'
+import { judgingOf } from '#core/run/freezePlan'
 import { outcomeOf, type Used } from '#core/run/outcome'
 import { showSize, SYSTEM_UNITS } from '#core/quantity/systems'
 import type { MixBooking } from '#core/job/route/mixBooking'
@@ -38,7 +39,8 @@ const typedSteps = <U extends string>({ value, unit }: Quantity<U>): Entered<U> 
  */
 export function useOutcome(record: RunRecord, booking?: MixBooking) {
   const crew = useCrewStore()
-  const { request, plan, labels, tolerance } = record.frozen
+  const { request, plan, labels } = record.frozen
+  const judging = judgingOf(record.frozen)
   const { totals } = plan
   const rates = request.method.kind === 'spread' ? (plan.rates ?? []) : []
   const wet = request.method.kind === 'spray'
@@ -128,7 +130,7 @@ export function useOutcome(record: RunRecord, booking?: MixBooking) {
     const used: Used | undefined = whole
       ? { treated, left, putIn, ...(made && { made }), ...(apart.length > 0 && { apart }) }
       : undefined
-    const outcome = used && outcomeOf(request, plan, used, closedWorkingBook, tolerance)
+    const outcome = used && outcomeOf(request, plan, used, closedWorkingBook, judging)
     if (outcome && !outcome.ok) for (const { path, message } of outcome.error) problems[path] = message
     return { used, problems, outcomes: outcome?.ok ? outcome.value : [] }
   })
@@ -140,7 +142,7 @@ export function useOutcome(record: RunRecord, booking?: MixBooking) {
   /** How the actual rates come about, and the plan they are held against. */
   function pages() {
     const book = openWorkingBook()
-    if (read.value.used) outcomeOf(request, plan, read.value.used, book, tolerance)
+    if (read.value.used) outcomeOf(request, plan, read.value.used, book, judging)
     return [...book.pages(), ...plan.working]
   }
   const leftFactor = (quantity: Quantity<AmountUnit>) => quantity.value * amountFactor(quantity.unit)

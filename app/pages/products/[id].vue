@@ -4,7 +4,7 @@ import { packageChoice, shelfYears, type YearNeed } from '#core/stock/packageCho
 import { readProduct } from '#core/label/productDocument'
 import { openWorkingBook } from '#core/working/working'
 import { lineCost } from '#core/job/cost/lineCost'
-import type { Product, SaveProduct, Stock } from '#shared/schemas/product'
+import type { PlannedUse, Product, SaveProduct, Stock } from '#shared/schemas/product'
 
 /** One product: its label as printed, its packages and what is on hand. */
 const id = String(useRoute().params.id)
@@ -22,6 +22,7 @@ const { draft, stored, saveState, loadProblem, load, keepMine, takeTheirs, remov
   },
 })
 const stock = shallowRef<Stock>()
+const planned = shallowRef<readonly PlannedUse[]>([])
 const need = shallowRef<YearNeed>()
 useWorkingPages(
   () => {
@@ -49,7 +50,10 @@ useWorkingPages(
 )
 await load()
 if (draft.value && draft.value.version > 0)
-  stock.value = await $fetch<Stock>(crewUrl(`/products/${id}/stock`)).catch(() => undefined)
+  [stock.value, planned.value] = await Promise.all([
+    $fetch<Stock>(crewUrl(`/products/${id}/stock`)).catch(() => undefined),
+    $fetch<PlannedUse[]>(crewUrl(`/products/${id}/planned`)).catch(() => []),
+  ])
 useHead({ title: () => `${draft.value?.name || 'New product'} · Hectarum` })
 
 const copy = () =>
@@ -92,7 +96,7 @@ useScreenCommands(() => [{ id: 'copy', label: 'Copy this product', key: 'c', run
       </div>
       <div class="space-y-5">
         <PackageList :product="{ id, ...draft }" />
-        <PackageChoice :document="draft.document" :stock="stock" @need="need = $event" />
+        <PackageChoice :document="draft.document" :stock="stock" :planned="planned" @need="need = $event" />
         <EquivalentList :product="{ id, ...draft }" />
         <StockPanel
           v-if="stored"

@@ -1,3 +1,4 @@
+import { betweenVariance } from './betweenReadings'
 import { boundsOf, type Point, type Ring } from '../plane'
 import { closes, heron, openTriangle, triangleRing, type Method, type Readings } from './method'
 
@@ -72,6 +73,7 @@ export const LIST_METHODS = {
       { rule: 'simpson', assumes: 'ends measured, an odd number of widths; smoothly curved edges' },
     ],
     area: offsetsArea,
+    between: ({ fixed: [spacing = 0], list }) => betweenVariance(list, spacing, 'open'),
     problem: ({ list, rule }) => {
       if (sum(list) <= 0) return 'At least one width must be above zero.'
       if (rule === 'trapezoid' && list.length < 2)
@@ -94,6 +96,14 @@ export const LIST_METHODS = {
       { rule: 'straight', assumes: 'the outline really is straight from point to point' },
     ],
     area: ({ list, rule }) => radiiForms(list)[rule === 'straight' ? 'straight' : 'rounded'],
+    between: ({ list, rule }) =>
+      rule === 'straight'
+        ? 0
+        : betweenVariance(
+            list.map((radius) => (radius * radius) / 2),
+            step(list),
+            'round',
+          ),
     words: ({ list, rule }) => {
       const forms = radiiForms(list)
       return (

@@ -22,6 +22,10 @@ export interface Method {
   readonly rules?: readonly { readonly rule: MeasuringRule; readonly assumes: string }[]
   /** m2; only asked where `problem` found none. */
   readonly area: (readings: Readings) => number
+  /**
+   * Variance, m4, of what the outline does between its readings; absent where they hold all of it.
+   */
+  readonly between?: (readings: Readings) => number
   /** Why these readings make no piece of ground, in words; undefined when they do. */
   readonly problem?: (readings: Readings) => string | undefined
   /** The formula in words, for the working. */

@@ -10,6 +10,7 @@ import { blankPart } from '../blankArea'
 import type { LawnPart } from '../fieldNotes'
 import { ringArea } from '../plane'
 import { readFieldNotes } from '../readFieldNotes'
+import { betweenVariance } from './betweenReadings'
 import { radiiForms } from './listMethods'
 import { METHOD_NAMES, METHODS, slopesOf, type MethodName } from './methods'
 
@@ -156,4 +157,10 @@ describe('properties', () => {
       }),
     )
   })
+})
+
+test.each(readTable('betweenReadings.csv', import.meta.url))('between readings, $name: $words', (row) => {
+  const readings = (row.readings ?? '').split(';').map(Number)
+  const course = row.course === 'round' ? 'round' : 'open'
+  expect(betweenVariance(readings, figure(row, 'step'), course)).toBeCloseTo(figure(row, 'variance'), 10)
 })

@@ -8,6 +8,7 @@ import { amountFactor } from '../../quantity/quantity'
 import { dimensionOf, type Dimension } from '../../quantity/rateUnit'
 import { SQUARE_METRES_PER } from '../../quantity/units'
 import type { OnHand } from '../../stock/onHand'
+import { shelfPackage } from '../../stock/shelfPackage'
 import { asEntered, figureText, sixDigits } from '../../working/figureText'
 import { closedWorkingBook, type WorkingBook } from '../../working/working'
 import type { ApplicationDraft } from '../../draft/applicationDraft'
@@ -42,7 +43,8 @@ export interface JobCost {
 /**
  * The cost of the product of one application: by job, by 1,000 ft2, by area, and what it leaves in the open
  * package. What is mixed counts, dead volume and all; areas share it by what lands on them.
- * Source: trade.md 6 and 12. The package is the cheapest by amount of those that have a price.
+ * Source: trade.md 6 and 12. The package is the one on the shelf; where no delivery tells, the cheapest by
+ * amount of those that have a price.
  */
 export function jobCost(
   { products }: ApplicationDraft,
@@ -57,15 +59,18 @@ export function jobCost(
     const density = request.products.find((one) => one.id === id)?.density
     const used = total && (total.mix ?? total.amount)
     const dimension = used && dimensionOf(used.unit)
-    const priced =
+    const onSale =
       kept && dimension
         ? kept.document.packages
             .flatMap((pack) => {
               const [price, size] = [priceOf(pack.price), packageSize(pack, dimension, density)]
               return price !== undefined && size !== undefined ? [{ pack, price, size }] : []
             })
-            .toSorted((a, b) => a.price / a.size - b.price / b.size)[0]
-        : undefined
+            .toSorted((a, b) => a.price / a.size - b.price / b.size)
+        : []
+    const delivered = kept?.onHand?.find((one) => one.dimension === dimension)?.delivered
+    const onShelf = delivered === undefined ? undefined : shelfPackage(onSale, delivered)
+    const priced = onShelf ?? onSale[0]
     const amount = used ? used.value * amountFactor(used.unit) : 0
     const cost = priced && (priced.price / priced.size) * amount
     book.note(`cost.job.${id}`, () =>
@@ -74,7 +79,7 @@ export function jobCost(
             `${name}: ${figureText(used)} to put in`,
             'out of a package of ' +
               `${asEntered({ value: Number(priced.pack.size.text), unit: priced.pack.size.unit })} at ` +
-              priced.price,
+              `${priced.price}, ${onShelf ? 'as it was delivered last' : 'the cheapest by amount'}`,
             `${sixDigits(amount / priced.size)} packages x ${priced.price} = ${sixDigits(cost ?? 0)}`,
           ]
         : [`${name || `Product ${index + 1}`}: no package with size and price, or no density between them`],

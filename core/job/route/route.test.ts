@@ -143,7 +143,7 @@ test('the truck holds the day’s sum; what the shelf lacks is bought the cheape
   // 26,000 ft2 x 3.4 = 88.4 fl oz, 20 on hand: 68.4 short; three of 32 at 60 against one gallon at 45.
   expect((need?.amount ?? 0) / 2.95735295625e-5).toBeCloseTo(88.4, 6)
   expect((need?.short ?? 0) / 2.95735295625e-5).toBeCloseTo(68.4, 6)
-  expect(need?.buy).toMatchObject({ count: 1, pack: { id: 'large' } })
+  expect(need?.buy?.packs).toMatchObject([{ count: 1, pack: { id: 'large' } }])
   // 110 on hand in bottles of 32: three full ones and 14 in the open one; 88.4 less 14 is 74.4, three
   // bottles.
   const bottles = [
@@ -222,6 +222,28 @@ test('cost by job, by thousand and by lawn; what stays in the open package', () 
       .find(({ figure: name }) => name === 'cost.job')
       ?.lines.at(-1),
   ).toBe('product of this application = 24')
+  // Two bags of ten came last: they are what stands there, 30 lb at 12 / 10 = 36; of 35 lb none is whole.
+  const delivered = (pounds: number) =>
+    jobCost(document, request, plan, [
+      {
+        id: 'stocked',
+        version: 1,
+        name: 'Feed',
+        document: { ...blank, packages },
+        onHand: [
+          {
+            dimension: 'mass',
+            amount: 95 * KILOGRAMS_PER.lb,
+            delivered: pounds * KILOGRAMS_PER.lb,
+          },
+        ],
+      },
+    ]).whole
+  expect([delivered(20), delivered(100), delivered(35)]).toEqual([
+    expect.closeTo(36, 9),
+    expect.closeTo(24, 9),
+    expect.closeTo(24, 9),
+  ])
   expect(jobCost(document, request, plan, []).whole).toBeUndefined()
 })
 

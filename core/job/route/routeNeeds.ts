@@ -1,6 +1,5 @@
-import { stepsToCover } from '../../quantity/tolerance'
 import { packageSize } from '../../label/packageSize'
-import { priceOf, type Package } from '../../label/productDocument'
+import type { Package } from '../../label/productDocument'
 import { readPositive } from '../../quantity/entered'
 import { amountFactor, type Quantity } from '../../quantity/quantity'
 import { dimensionOf, type Dimension } from '../../quantity/rateUnit'
@@ -8,6 +7,7 @@ import type { AmountUnit } from '../../quantity/units'
 import { hopperCharge } from '../../plan/hopperCharge'
 import { figureText, sixDigits } from '../../working/figureText'
 import { closedWorkingBook, type WorkingBook } from '../../working/working'
+import { bestSet, onSale, type PackageSet } from '../../stock/bestSet'
 import { packagesToTake, type PackagesToTake } from '../../stock/packagesToTake'
 import type { StockedProduct } from '../cost/jobCost'
 import type { RouteApplication, SharedMix } from './sharedMix'
@@ -26,8 +26,8 @@ export interface RouteNeed {
    * Out of which packages it comes; only where the label names one size of them and enough of it is on hand.
    */
   readonly take: (PackagesToTake & { readonly pack: Package }) | undefined
-  /** Packages that cover what is short, the cheapest way; undefined where none has a size. */
-  readonly buy: { readonly pack: Package; readonly count: number } | undefined
+  /** Packages that together cover what is short, the cheapest way; undefined where none has a size. */
+  readonly buy: PackageSet | undefined
 }
 
 /**
@@ -165,13 +165,5 @@ function toBuy(
   short: number,
 ): RouteNeed['buy'] {
   const weighs = readPositive(density, 'density', 'Density')
-  const ways = packages
-    .flatMap((pack) => {
-      const size = packageSize(pack, dimension, weighs.ok ? weighs.value : undefined)
-      if (size === undefined) return []
-      const count = stepsToCover(short / size)
-      return [{ pack, count, price: (priceOf(pack.price) ?? Infinity) * count }]
-    })
-    .toSorted((a, b) => a.price - b.price || a.count - b.count)
-  return ways[0] && { pack: ways[0].pack, count: ways[0].count }
+  return bestSet(onSale(packages, dimension, weighs.ok ? weighs.value : undefined), short)
 }

@@ -18,7 +18,7 @@ export function answerCurve({ points, ask }: CurveRequest): Result<CurveAnswer, 
   const question = questionOf(ask)
   const asked = askCurve({ curve, speed: undefined }, question, 'answer', book)
   if (!asked.ok) return err([issueOf(asked.error)])
-  const { setting, rate, speed, reach, spread } = asked.value
+  const { setting, rate, speed, reach, doubt } = asked.value
   if (![setting, rate, speed].every(Number.isFinite)) {
     const message = 'One point at a setting of zero says nothing of other settings: add another.'
     return err([{ code: 'not-enough', path: 'points', message }])
@@ -30,7 +30,7 @@ export function answerCurve({ points, ask }: CurveRequest): Result<CurveAnswer, 
         : question.find === 'rate'
           ? { rate: { value: rate, unit: 'kg/m2' } }
           : { speed: { value: speed, unit: 'm/s' } },
-    band: spread === undefined ? null : 2 * spread,
+    band: doubt === undefined ? null : 2 * doubt,
     reach: reach === 'tested' ? 'tested' : 'margin',
     guess: curve.means.length === 1,
     working: answeredWorking(book),
