@@ -13,6 +13,7 @@ import {
 import type { Ground } from './units'
 
 const CARRIER_WORDS: readonly string[] = [
+  'in|with|using sufficient|enough water to deliver|apply|give|provide',
   'in|with|using a minimum of',
   'in|with|using at least',
   'in|with|using',
@@ -26,6 +27,8 @@ const CARRIER_WORDS: readonly string[] = [
   'minimum spray volume :|of|is',
   'spray|carrier|water volume|volumes :|of|is',
   'spray|carrier|water volume should be',
+  'spray|carrier|water volume|volumes',
+  'volume :|of|is',
   'apply in',
 ]
 
@@ -40,27 +43,35 @@ export interface Carrier {
 export function carrierAt(tokens: Tokens, at: number): Read<Carrier> | undefined {
   const begun = past(tokens, at, CARRIER_WORDS)
   const span = spanAt(tokens, begun)
+  const acre = span && afterAny(tokens, span.to, ['gpa'])
+  if (span && acre !== undefined)
+    return {
+      is: { span: span.is, unit: { unit: 'gal', bare: false }, ground: { unit: 'ac', count: 1 } },
+      to: past(tokens, acre, [...WATER, 'minimum']),
+    }
   const unit = span && amountUnitAt(tokens, span.to)
   if (!span || !unit || (unit.is.unit !== 'gal' && unit.is.unit !== 'L')) return undefined
   const water = afterAny(tokens, unit.to, WATER)
   const least =
     begun > at &&
-    /minimum|least|less|volume/.test(
+    /minimum|least|less|volume|enough|sufficient/.test(
       tokens
         .slice(at, begun)
         .map(({ text }) => text)
         .join(' '),
     )
-  if (water === undefined && !least) return undefined
   const per = afterAny(tokens, water ?? unit.to, ['per', '/', 'for each|every', 'a', 'over'])
   const ground = per === undefined ? undefined : groundAt(tokens, per)
   const late = ground ? afterAny(tokens, ground.to, WATER) : undefined
-  if (!ground && water === undefined) return undefined
+  // Water is said before its ground, after it, or by the words that begin it.
+  if (water === undefined && (!ground || (!least && late === undefined))) return undefined
   return {
     is: { span: span.is, unit: unit.is, ...(ground && { ground: ground.is }) },
     to: late ?? ground?.to ?? water ?? unit.to,
   }
 }
+
+const PACKAGES = 'bag|bottle|jug|box|package|container|pail'
 
 /** "A 40-lb bag covers 5,000 sq ft". */
 export function bagAt(
@@ -69,14 +80,16 @@ export function bagAt(
 ): Read<{ readonly amount: number; readonly unit: PrintedUnit; readonly ground: Ground }> | undefined {
   const counted =
     tokens[at]?.kind === 'number' && tokens[at]?.value === 1 && tokens[at + 1]?.kind === 'number'
-  const begun = counted ? at + 1 : past(tokens, at, ['a|an|the|this|each|one'])
+  const named = afterAny(tokens, at, [`a|an|the|this|each|one ${PACKAGES} (`])
+  const begun = counted ? at + 1 : (named ?? past(tokens, at, ['a|an|the|this|each']))
   const span = spanAt(tokens, begun)
   const unit = span && amountUnitAt(tokens, span.to)
   if (!span || !unit) return undefined
-  const bag = past(tokens, past(tokens, unit.to, ['-']), ['bag|bottle|jug|box|package|container|pail'])
+  const bag = past(tokens, past(tokens, unit.to, ['-', ')']), [PACKAGES])
   const covers = afterAny(tokens, bag, [
     'covers|treats|feeds|does up to',
     'covers|treats|feeds|does about',
+    'covers|treats|feeds|does approximately',
     'covers|treats|feeds|does',
     'will cover|treat',
   ])

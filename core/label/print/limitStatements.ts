@@ -1,5 +1,5 @@
-import { capAt, timesAt, yearAt } from './limits'
-import type { Tokens } from './phrases'
+import { capAt, countedAt, timesAt, yearAt } from './limits'
+import { past, type Tokens } from './phrases'
 import { put, taken, type Reading } from './reading'
 import { range } from './sentences'
 
@@ -13,6 +13,12 @@ export function cap(reading: Reading, tokens: Tokens, at: number): number | unde
 
 /** How often: in a row, in a year, or of a rate whose year is still to come. */
 export function times(reading: Reading, tokens: Tokens, at: number): number | undefined {
+  const counted = countedAt(tokens, at)
+  if (counted) {
+    const { count, period: of } = counted.is
+    put(reading, { timesPerYear: count, ...(of && { period: of }) }, range(at, counted.to))
+    return counted.to
+  }
   const read = timesAt(tokens, at)
   if (!read) return undefined
   const places = [...taken(reading.cap), ...range(at, read.to)]
@@ -21,7 +27,7 @@ export function times(reading: Reading, tokens: Tokens, at: number): number | un
     reading.cap = undefined
     return read.to
   }
-  const year = yearAt(tokens, read.to)
+  const year = yearAt(tokens, past(tokens, read.to, ['may|can|should|must be made|applied']))
   if (year ?? reading.cap?.is === 'year') {
     const to = year?.to ?? read.to
     const period = year?.is ? { period: year.is } : {}

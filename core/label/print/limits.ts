@@ -7,6 +7,7 @@ const CAPS: readonly string[] = [
   'do not exceed',
   'do not apply|use|make more than a total of',
   'do not apply|use|make more than',
+  'do not apply|use over',
   'must|should not exceed',
   'not to exceed',
   'no more than',
@@ -23,6 +24,7 @@ const CAPS: readonly string[] = [
   'at most',
 ]
 const YEARLY_CAPS: readonly string[] = [
+  'total annual|yearly|seasonal use|rate|amount may|must|should not exceed',
   'maximum annual|yearly|seasonal application rate|amount',
   'maximum annual|yearly|seasonal rate|amount|total',
   'annual|yearly|seasonal maximum|limit',
@@ -87,19 +89,42 @@ export function timesAt(tokens: Tokens, at: number): Read<Times> | undefined {
   const twice = afterAny(tokens, at, ['twice'])
   if (once !== undefined) return { is: { count: 1, row: false }, to: once }
   if (twice !== undefined) return { is: { count: 2, row: false }, to: twice }
-  const begun = past(tokens, at, ['up to'])
+  const started = past(tokens, at, ['up to'])
+  // Of "two to three" the most is what is allowed.
+  const joined = tokens[started]?.kind === 'number' ? afterAny(tokens, started + 1, ['to|or|-']) : undefined
+  const begun = joined !== undefined && tokens[joined]?.kind === 'number' ? joined : started
   const number = tokens[begun]
   if (number?.kind !== 'number' || !Number.isInteger(number.value)) return undefined
   const figure = tokens[begun + 1]?.text === '(' && tokens[begun + 3]?.text === ')'
   const after = figure ? begun + 4 : begun + 1
-  const sequential = afterAny(tokens, after, ['consecutive|sequential|successive'])
-  const to = afterAny(tokens, sequential ?? after, [
-    'application|applications|treatment|treatments|time|times|spray|sprays',
-  ])
+  const sequential = afterAny(tokens, after, ['consecutive|sequential|successive', 'back - to - back'])
+  const kind = past(tokens, sequential ?? after, ['broadcast|foliar|total|separate'])
+  const to = afterAny(tokens, kind, ['application|applications|treatment|treatments|time|times|spray|sprays'])
   if (to === undefined) return undefined
   const row = afterAny(tokens, to, ['in a row', 'in sequence|succession', 'consecutively'])
   return {
     is: { count: number.value ?? 0, row: (sequential ?? row) !== undefined },
     to: row ?? to,
   }
+}
+
+const COUNTED: readonly string[] = [
+  'maximum|max number of applications|treatments',
+  'maximum|max applications|treatments',
+  'number of applications|treatments',
+]
+
+/** "Maximum number of applications per year: 4"; a year must be said before the figure or after it. */
+export function countedAt(
+  tokens: Tokens,
+  at: number,
+): Read<{ readonly count: number; readonly period: YearPeriod }> | undefined {
+  const words = afterAny(tokens, at, COUNTED)
+  if (words === undefined) return undefined
+  const before = yearAt(tokens, words)
+  const place = past(tokens, before?.to ?? words, [':', 'is', '='])
+  const number = tokens[place]
+  if (number?.kind !== 'number' || !Number.isInteger(number.value)) return undefined
+  const year = before ?? yearAt(tokens, place + 1)
+  return year && { is: { count: number.value ?? 0, period: year.is }, to: before ? place + 1 : year.to }
 }

@@ -10,9 +10,10 @@ export interface Read<Of> {
 }
 export type Tokens = readonly Token[]
 
+/** A word or a mark; a number only where it is spelled out, as in "one application". */
 const textAt = (tokens: Tokens, at: number): string => {
   const token = tokens[at]
-  return token && token.kind !== 'number' ? token.text : ''
+  return token && (token.kind !== 'number' || /^\p{L}/u.test(token.text)) ? token.text : ''
 }
 
 /** The place after a word, and after the stop of an abbreviation; undefined where another stands. */
@@ -66,13 +67,13 @@ export interface Span {
 
 /** One number or two: "3", "2 to 3", "between 3 and 4", "1.5-2.2". A unit between them is skipped. */
 export function spanAt(tokens: Tokens, at: number): Read<Span> | undefined {
-  const begun = past(tokens, at, ['between', 'from'])
+  const begun = past(tokens, at, ['between', 'from', 'not|no less than'])
   const first = tokens[begun]
   if (first?.kind !== 'number') return undefined
-  const between = begun > at && tokens[at]?.text === 'between'
+  const links = begun > at ? (JOINED[tokens[at]?.text ?? ''] ?? JOINS) : JOINS
   const afterUnit = amountUnitAt(tokens, begun + 1)?.to ?? begun + 1
-  for (const place of new Set([begun + 1, afterUnit])) {
-    const joined = afterAny(tokens, place, between ? ['and'] : ['to', '-', 'through'])
+  for (const place of new Set([begun + 1, afterUnit, afterGround(tokens, afterUnit)])) {
+    const joined = afterAny(tokens, place, links)
     const second = joined === undefined ? undefined : tokens[joined]
     if (joined !== undefined && second?.kind === 'number')
       return {
@@ -85,6 +86,20 @@ export function spanAt(tokens: Tokens, at: number): Read<Span> | undefined {
       }
   }
   return { is: { from: first.value ?? 0, doubtful: first.doubtful === true }, to: begun + 1 }
+}
+
+/** What stands between two numbers of a span, and what does after the word that began it. */
+const JOINS: readonly string[] = ['to', '-', 'through', 'up to']
+const JOINED: Readonly<Record<string, readonly string[]>> = {
+  between: ['and'],
+  not: ['and|but not|no more than'],
+  no: ['and|but not|no more than'],
+}
+
+/** The place after "/A" in "6 fl oz/A to 9 fl oz/A". */
+function afterGround(tokens: Tokens, at: number): number {
+  const per = afterAny(tokens, at, ['per', '/'])
+  return (per === undefined ? undefined : groundAt(tokens, per)?.to) ?? at
 }
 
 /** A unit of amounts; a bare ounce could be either. */
@@ -201,6 +216,7 @@ export function basisAt(tokens: Tokens, at: number): Read<RateBasis> | undefined
 /** The place after the word that says what an amount is for. */
 export const perAt = (tokens: Tokens, at: number): number | undefined =>
   afterAny(tokens, at, [
+    'in|with enough|sufficient water to cover|treat',
     'per',
     '/',
     'for each|every',
@@ -254,7 +270,29 @@ function aimAt(tokens: Tokens, at: number): Read<RateBasis> | undefined {
   return basis && to !== undefined ? { is: basis.is, to } : undefined
 }
 
+/** "Rate per acre: 24 fl oz". */
+function groundFirstAt(tokens: Tokens, at: number): Read<PrintedRate> | undefined {
+  const per = afterAny(tokens, past(tokens, at, ['rate|rates|dose']), ['per'])
+  const ground = per === undefined ? undefined : groundAt(tokens, per)
+  const sign = ground && afterAny(tokens, ground.to, [':', '='])
+  const span = sign === undefined ? undefined : spanAt(tokens, sign)
+  const unit = span && amountUnitAt(tokens, span.to)
+  if (!ground || !span || !unit || unit.is.unit === '%') return undefined
+  const basis = basisAt(tokens, unit.to)
+  return {
+    is: {
+      span: span.is,
+      unit: unit.is,
+      basis: basis?.is ?? 'product',
+      per: { of: 'area', ...ground.is },
+    },
+    to: basis?.to ?? unit.to,
+  }
+}
+
 function plainRateAt(tokens: Tokens, at: number): Read<PrintedRate> | undefined {
+  const groundFirst = groundFirstAt(tokens, at)
+  if (groundFirst) return groundFirst
   const span = spanAt(tokens, at)
   const unit = span && amountUnitAt(tokens, span.to)
   if (!span || !unit) return undefined

@@ -5,7 +5,7 @@ import type { YearPeriod } from '../productDocument'
 import { carrierAt } from './carriers'
 import { carrierSaid } from './carrierStatement'
 import { oneGoAt, yearAt } from './limits'
-import { rateAt, type PrintedRate, type Read, type Tokens } from './phrases'
+import { afterAny, groundAt, rateAt, type PrintedRate, type Read, type Tokens } from './phrases'
 import { rateIn } from './printedUnits'
 import { begin, put, said, taken, type Reading } from './reading'
 import { range } from './sentences'
@@ -69,7 +69,8 @@ export function rate(reading: Reading, tokens: Tokens, at: number, begun: number
   if (reading.cap || read.year) return limit(reading, read, per)
   const before = tokens.slice(begun, at).map(({ text }) => text)
   if (before.some((word) => FORBIDS.has(word))) return undefined
-  if (before.some((word) => TELLS_AGAIN.has(word)) && reading.own) return said(reading, {}, at, read.to)
+  if (before.some((word) => TELLS_AGAIN.has(word)))
+    return reading.lines.length > 0 ? said(reading, {}, at, read.to) : undefined
   // So much water is never a product: "enough for coverage, 2 to 4 gallons per 1,000 sq ft".
   if (/^(?:gal|L)$/.test(unit.unit) && before.some((word) => WATERY.has(word))) return undefined
   return again(reading, read, before.at(-1)) ?? (rateSaid(reading, read) ? read.to : undefined)
@@ -85,7 +86,17 @@ function ask(reading: Reading, { places, to }: RateRead, question: keyof typeof 
 
 /** An amount alone: its ground may follow with its water; a most of a year must have one. */
 function withoutGround(reading: Reading, tokens: Tokens, read: RateRead): number | undefined {
-  if (reading.cap) return read.year || reading.cap.is === 'year' ? ask(reading, read, 'ground') : undefined
+  if (reading.cap) {
+    const per = read.year && afterAny(tokens, read.year.to, ['per', '/', 'on'])
+    const ground = per === undefined ? undefined : groundAt(tokens, per)
+    if (ground && !read.rate.span.doubtful && !isEitherOunce(reading, read.rate.unit))
+      return limit(
+        reading,
+        { ...read, to: ground.to, places: [...taken(reading.cap), ...range(read.at, ground.to)] },
+        { of: 'area', ...ground.is },
+      )
+    return read.year || reading.cap.is === 'year' ? ask(reading, read, 'ground') : undefined
+  }
   const water = carrierAt(tokens, read.end)
   if (!water?.is.ground || read.rate.span.doubtful || isEitherOunce(reading, read.rate.unit)) return undefined
   rateSaid(reading, {

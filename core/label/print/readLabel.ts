@@ -1,6 +1,6 @@
 import type { PrintedAsk, PrintedRest, ReadLabel } from './labelLine'
 import type { Tokens } from './phrases'
-import { begin, freshReading, stillWaiting, type PrintedForm, type Reading } from './reading'
+import { begin, freshReading, stillWaiting, type OpenLine, type PrintedForm, type Reading } from './reading'
 import { FILLER, placesOf, range, runsOf, sentencesOf, sliceOf } from './sentences'
 import { statement } from './statements'
 import { tokensOf } from './tokens'
@@ -38,6 +38,8 @@ export function readLabel(text: string, form: PrintedForm): ReadLabel {
 function readSentence(reading: Reading, tokens: Tokens, begun: number): readonly (readonly number[])[] {
   const used = new Set<number>()
   const asksBefore = reading.asks.length
+  const aheadBefore = reading.ahead
+  reading.ahead = { fields: aheadBefore.fields, tokens: new Set(aheadBefore.tokens) }
   reading.own = undefined
   reading.cap = undefined
   reading.times = undefined
@@ -48,6 +50,11 @@ function readSentence(reading: Reading, tokens: Tokens, begun: number): readonly
   }
   // What still waits for its other half was not understood.
   for (const i of stillWaiting(reading)) used.delete(i)
+  // "Use the low rate on bentgrass greens" has no rate of its own: what it says of a use is no one's.
+  if (!reading.own && isPartOnly(reading.ahead, aheadBefore, tokens, begun, used)) {
+    for (const i of reading.ahead.tokens) if (!aheadBefore.tokens.has(i)) used.delete(i)
+    reading.ahead = aheadBefore
+  }
   const asked = new Set(reading.asks.slice(asksBefore).flatMap((ask) => ask.tokens))
   const silent = used.size === 0
   const line = reading.own ?? reading.lines.at(-1) ?? reading.ahead
@@ -62,3 +69,16 @@ function readSentence(reading: Reading, tokens: Tokens, begun: number): readonly
   }
   return runsOf(rest.toReversed(), tokens)
 }
+
+/** Whether a sentence said something of a use, and besides it words that were not understood. */
+const isPartOnly = (
+  ahead: OpenLine,
+  before: OpenLine,
+  tokens: Tokens,
+  begun: number,
+  used: ReadonlySet<number>,
+): boolean =>
+  ahead.tokens.size > before.tokens.size &&
+  range(begun, tokens.length).some(
+    (i) => !used.has(i) && tokens[i]!.kind === 'word' && !FILLER.has(tokens[i]!.text),
+  )

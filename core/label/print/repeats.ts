@@ -10,6 +10,10 @@ const REPEAT_WORDS: readonly string[] = [
   'minimum interval between applications|treatments is|:|of',
   'do not reapply|repeat within|for',
   'a second application may|can|should be made',
+  'may|can|should be repeated',
+  'application|spray|treatment interval is|:|of',
+  'interval|intervals is|:|of',
+  'treat again',
   'do not re - apply within',
   'allow at least',
   'allow a minimum of',
@@ -41,7 +45,8 @@ const REPEAT_TAILS: readonly string[] = [
   'apart',
   'later',
 ]
-const BY_NAME: Readonly<Record<string, number>> = { monthly: 30, weekly: 7, biweekly: 14 }
+/** "Biweekly" may be twice a week or every two: it is not read. */
+const BY_NAME: Readonly<Record<string, number>> = { monthly: 30, weekly: 7 }
 
 /**
  * Days between applications. A bare "14 days" is none: something must say that it is repeated or how far
@@ -60,6 +65,9 @@ export function repeatAt(
   ])
   const name = BY_NAME[tokens[begun]?.text ?? '']
   if (name !== undefined) return { is: { from: name }, to: begun + 1 }
+  const other = afterAny(tokens, begun, ['every other'])
+  const otherDays = other === undefined ? undefined : DAYS_IN[tokens[other]?.text ?? '']
+  if (other !== undefined && otherDays !== undefined) return { is: { from: 2 * otherDays }, to: other + 1 }
   const word = afterAny(tokens, at, REPEAT_WORDS)
   let place = word ?? begun
   for (

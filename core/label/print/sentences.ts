@@ -24,7 +24,8 @@ export function sentencesOf(text: string, tokens: Tokens): readonly (readonly [n
     const stop = token.text === '.' && (!next || next.capital || next.kind === 'number' || next.text === '•')
     const abbreviated =
       stop && next?.kind === 'number' && /^(?:no|max|min|approx)$/.test(tokens[i - 1]?.text ?? '')
-    if (token.text === ';' || broken || (stop && !abbreviated)) ends.push(i + 1)
+    const saint = stop && tokens[i - 1]?.text === 'st' && next?.text.startsWith('augustine')
+    if (token.text === ';' || broken || (stop && !abbreviated && !saint)) ends.push(i + 1)
   })
   if (ends.at(-1) !== tokens.length) ends.push(tokens.length)
   return ends.map((end, i) => [ends[i - 1] ?? 0, end] as const)

@@ -2,11 +2,12 @@ import type { AmountUnit, AreaUnit } from '../../quantity/units'
 import { bagAt } from './carriers'
 import { carrier } from './carrierStatement'
 import { cap, period, times } from './limitStatements'
-import type { Tokens } from './phrases'
+import { past, rateAt, type Tokens } from './phrases'
 import { rate } from './rateStatement'
 import { said, type OpenLine, type Reading } from './reading'
 import { repeatAt } from './repeats'
 import { grassAt, headingAt, targetAt } from './uses'
+import { countedAt } from './limits'
 import { rainfastAt, reentryAt, waterInAt } from './waits'
 
 /** "Not for bentgrass" is no use of the product. */
@@ -18,6 +19,7 @@ export function statement(reading: Reading, tokens: Tokens, at: number, begun: n
     simple(reading, tokens, at) ??
     topic(reading, tokens, at, begun) ??
     carrier(reading, tokens, at) ??
+    (countedAt(tokens, at) ? times(reading, tokens, at) : undefined) ??
     cap(reading, tokens, at) ??
     times(reading, tokens, at) ??
     rate(reading, tokens, at, begun) ??
@@ -30,6 +32,9 @@ function topic(reading: Reading, tokens: Tokens, at: number, begun: number): num
   if (tokens.slice(begun, at).some(({ text }) => EXCLUDES.has(text))) return undefined
   const grass = grassAt(tokens, tokens[at]?.text === 'on' ? at + 1 : at)
   if (grass) {
+    // "Tall fescue 22 fl oz/A, bluegrass 18 fl oz/A": a grass before a rate is that rate's.
+    const isNext = hasRate(reading.own) && rateAt(tokens, past(tokens, grass.to, [':', 'at']))?.is.per
+    if (isNext) reading.own = undefined
     const line = topicLine(reading)
     line.fields = { ...line.fields, grasses: [...(line.fields.grasses ?? []), grass.is] }
     for (let i = at; i < grass.to; i++) line.tokens.add(i)
@@ -43,6 +48,9 @@ function topic(reading: Reading, tokens: Tokens, at: number, begun: number): num
   for (let i = at; i < named.to; i++) line.tokens.add(i)
   return named.to
 }
+
+const hasRate = (line: OpenLine | undefined): boolean =>
+  (line?.fields.rate ?? line?.fields.low ?? line?.fields.high) !== undefined
 
 /** Before its rate a pest or a grass waits for it; after it, it belongs to it. */
 const topicLine = (reading: Reading): OpenLine => reading.own ?? reading.ahead

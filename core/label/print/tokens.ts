@@ -41,7 +41,11 @@ const SPELLED: Readonly<Record<string, number>> = {
   fourteen: 14,
 }
 
-/** Numbers as labels print them: 1-1/2, 2½, 1 1/2, 3/4, 1,000, .5, 0,125. */
+/** Parts of one in words. */
+const PARTS =
+  /(?:one[- ])?half(?:\s+an?(?=\s))?|(?:one|a)[- ]quarter(?:\s+of\s+an?(?=\s))?|three[- ]quarters/iuy
+
+/** Numbers as labels print them: 1-1/2, 2½, 1 1/2, 3/4, 1,000, 1 000 sq ft, .5, 0,125. */
 const NUMBER = new RegExp(
   [
     String.raw`\d+(?:[ -]|\s+)\d+/\d+(?!\d|\.\d)`,
@@ -49,6 +53,8 @@ const NUMBER = new RegExp(
     String.raw`\d+/\d+(?!\d|\.\d)`,
     `[${SIGNS}]`,
     String.raw`\d{1,3}(?:,\d{3})+(?:\.\d+)?`,
+    // A blank parts thousands only where ground is counted: "2 50 lb bags" are two of fifty.
+    String.raw`\d{1,3}(?: \d{3})+(?=\s*(?:sq|ft|square|m2|m²))`,
     String.raw`\d+,\d+`,
     String.raw`\d*\.\d+`,
     String.raw`\d+`,
@@ -66,7 +72,7 @@ export function tokensOf(text: string): readonly Token[] {
       at += 1
       continue
     }
-    const token = numberAt(text, at) ?? wordAt(text, at) ?? markAt(text, at)
+    const token = numberAt(text, at) ?? partAt(text, at) ?? wordAt(text, at) ?? markAt(text, at)
     tokens.push(token)
     at = token.end
   }
@@ -88,9 +94,18 @@ function numberAt(text: string, at: number): Token | undefined {
   }
 }
 
+function partAt(text: string, at: number): Token | undefined {
+  PARTS.lastIndex = at
+  const [found] = PARTS.exec(text) ?? []
+  if (found === undefined || /\p{L}/u.test(text[at + found.length] ?? '')) return undefined
+  const small = found.toLowerCase()
+  const value = small.startsWith('three') ? 3 / 4 : small.includes('quarter') ? 1 / 4 : 1 / 2
+  return { kind: 'number', text: small, start: at, end: at + found.length, value }
+}
+
 /** The exact value of a printed number. */
 function valueOf(printed: string): number {
-  const text = printed.replaceAll(',', '')
+  const text = printed.replaceAll(',', '').replace(/^(\d{1,3}) (\d{3})$/, '$1$2')
   const parts = text.match(new RegExp(String.raw`\d+/\d+|[${SIGNS}]|\d*\.\d+|\d+`, 'g')) ?? []
   return parts.reduce((sum, part) => {
     const [over, under] = part.split('/').map(Number)

@@ -7,6 +7,8 @@ const GRASS_WORDS: readonly (readonly [phrase: string, grass: GrassName])[] = [
   ['bermuda grass', 'bermuda'],
   ['zoysiagrass', 'zoysia'],
   ['centipedegrass', 'centipede'],
+  ['st . augustinegrass', 'St Augustine'],
+  ['st . augustine grass', 'St Augustine'],
   ['st . augustine', 'St Augustine'],
   ['st augustinegrass', 'St Augustine'],
   ['bentgrass', 'creeping bentgrass'],
@@ -46,10 +48,40 @@ export function targetAt(tokens: Tokens, at: number): Read<string> | undefined {
   return begun === undefined ? undefined : namedAt(tokens, begun, [',', '.', ';', ':', '('])
 }
 
-/** "Dollar spot:" at the head of a sentence. */
+/** Words of a heading that names a figure instead of a use. */
+const NO_HEADINGS = new Set(
+  (
+    'maximum max minimum limit volume volumes interval intervals rate rates total number entry coverage ' +
+    'directions note'
+  ).split(' '),
+)
+/** More names than these are a sentence. */
+const MOST_NAMES = 8
+
+/** "Dollar spot:" at the head of a sentence, "Sod webworm, armyworm:", "Large patch - 0.4 oz". */
 export function headingAt(tokens: Tokens, at: number): Read<string> | undefined {
-  const named = namedAt(tokens, at, [':'])
-  return named && tokens[named.to]?.text === ':' ? { is: named.is, to: named.to + 1 } : undefined
+  const names: string[] = []
+  for (let place = at; names.length < MOST_NAMES;) {
+    const named = namedAt(tokens, place, [':', ',', '-'])
+    if (!named || named.is.split(' ').some((word) => NO_HEADINGS.has(word))) return undefined
+    names.push(named.is)
+    const mark = tokens[named.to]
+    if (mark?.text === ':' || isDash(tokens, named.to)) return { is: names.join(', '), to: named.to + 1 }
+    if (mark?.text !== ',') return undefined
+    place = afterWord(tokens, named.to + 1, 'and', 'or') ?? named.to + 1
+  }
+  return undefined
+}
+
+/** A dash with room on both sides, before a figure. */
+function isDash(tokens: Tokens, at: number): boolean {
+  const [before, dash, after] = [tokens[at - 1], tokens[at], tokens[at + 1]]
+  return (
+    dash?.text === '-' &&
+    after?.kind === 'number' &&
+    dash.start > (before?.end ?? 0) &&
+    after.start > dash.end
+  )
 }
 
 const VERBS = new Set(['apply', 'use', 'spray', 'mix', 'make', 'do', 'repeat', 'rate', 'rates', 'spread'])

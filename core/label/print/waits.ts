@@ -20,6 +20,9 @@ const ENTRY: readonly string[] = [
   'restricted entry interval',
   're - entry interval',
   'rei|reentry',
+  'entry restricted|prohibited',
+  'keep people|persons|everyone out of the|all treated area|areas',
+  'keep people|persons|everyone out of treated area|areas',
 ]
 
 /** Nobody goes back before so many hours. */
@@ -32,8 +35,17 @@ export function reentryAt(tokens: Tokens, at: number): Read<number> | undefined 
 
 export function rainfastAt(tokens: Tokens, at: number): Read<number> | undefined {
   const to = afterAny(tokens, at, ['rainfast'])
-  return to === undefined ? undefined : hoursAfter(tokens, to, ['in|within|after', ':'])
+  if (to !== undefined) return hoursAfter(tokens, to, ['in|within|after', ':'])
+  const wait = afterAny(tokens, at, ['wait|allow'])
+  const hours = wait === undefined ? undefined : hoursAfter(tokens, wait, ['at least'])
+  const rain = hours && afterAny(tokens, hours.to, BEFORE_RAIN)
+  return hours && rain !== undefined ? { is: hours.is, to: rain } : undefined
 }
+const BEFORE_RAIN: readonly string[] = [
+  'before rain|rainfall or irrigation',
+  'before irrigation|irrigating or rain|rainfall',
+  'before rain|rainfall',
+]
 
 const LENGTHS: Readonly<Record<string, LengthUnit | 'mm'>> = {
   inch: 'in',
@@ -52,6 +64,8 @@ const WATER_IN: readonly string[] = [
   'irrigate|water with',
   'water in',
   'watered in with',
+  'apply irrigation|water of',
+  'irrigate',
   'apply|with',
 ]
 
@@ -64,7 +78,9 @@ export interface WaterIn {
 /** "Water in with 1/2 inch of irrigation within 24 hours"; the least of two depths is what must come. */
 export function waterInAt(tokens: Tokens, at: number): Read<WaterIn> | undefined {
   const begun = afterAny(tokens, at, WATER_IN)
-  if (begun === undefined) return undefined
+  // "Do not irrigate within 24 hours" asks for the opposite.
+  if (begun === undefined || tokens[at - 1]?.text === 'not') return undefined
+  const isNamed = begun > at + 1
   const span = spanAt(tokens, past(tokens, begun, ['at least', 'about']))
   const unit = span && LENGTHS[tokens[span.to]?.text ?? '']
   const measured =
@@ -73,7 +89,7 @@ export function waterInAt(tokens: Tokens, at: number): Read<WaterIn> | undefined
       : undefined
   const deep = measured !== undefined && span && unit
   // "Apply 2 inches ..." says nothing of water unless water is named.
-  if (deep && tokens[at]?.text === 'apply' && measured === span.to + 1) return undefined
+  if (deep && tokens[at]?.text === 'apply' && !isNamed && measured === span.to + 1) return undefined
   const place = deep ? measured : begun
   const within = hoursAfter(tokens, afterAny(tokens, place, ['within']) ?? tokens.length, [])
   if (!deep && (!within || tokens[at]?.text === 'apply' || tokens[at]?.text === 'with')) return undefined
