@@ -24,7 +24,11 @@ const VULGAR: Readonly<Record<string, string>> = {
  * it.
  */
 const MIXED_PATTERN = String.raw`\d[\d,]*(?:\s+|-)\d+\s*/\s*\d+|\d+\s*/\s*\d+`
-export const NUMBER_PATTERN = String.raw`[-−+]?(?:${MIXED_PATTERN}|\d[\d,]*\.?\d*|\.\d+)`
+/** A blank parts thousands where whole groups of three follow. */
+const BLANKED_PATTERN = String.raw`\d{1,3}(?:[ \u00a0\u202f]\d{3})+(?![\d,.])`
+export const NUMBER_PATTERN = String.raw`[-−+]?(?:${BLANKED_PATTERN}|${MIXED_PATTERN}|\d[\d,]*\.?\d*|\.\d+)`
+
+const BLANKED = new RegExp(`^[-+]?${BLANKED_PATTERN}$`)
 
 /** Writes vulgar fractions out, so that 1½ reads like 1 1/2. */
 export const spellFractions = (text: string): string =>
@@ -36,7 +40,8 @@ export const spellFractions = (text: string): string =>
  * @example parseNumber('1 1/2') // 1.5; parseNumber('1,250.4') // 1250.4; parseNumber('2,5') // refused
  */
 export function parseNumber(typed: string): Result<number, TypedProblem> {
-  const text = spellFractions(typed).trim().replace('−', '-')
+  const spelled = spellFractions(typed).trim().replace('−', '-')
+  const text = BLANKED.test(spelled) ? spelled.replaceAll(/\s/g, '') : spelled
   if (text === '') return err({ kind: 'empty', message: 'Type a figure, such as 34.5.' })
   const mixed = /^([-+]?)(?:(\d[\d,]*)(?:\s+|-))?(\d+)\s*\/\s*(\d+)$/.exec(text)
   if (mixed) return fraction(mixed[1] ?? '', mixed[2], mixed[3] ?? '', mixed[4] ?? '', typed)

@@ -1,6 +1,7 @@
 import { err, ok, type Result } from '../result'
 import { NUMBER_PATTERN, parseNumber, spellFractions, type TypedProblem } from './parseNumber'
 import type { Quantity } from './quantity'
+import { isUnder } from './tolerance'
 import {
   AMOUNT_NAMES,
   ANGLE_NAMES,
@@ -8,6 +9,8 @@ import {
   DENSITY_NAMES,
   DILUTION_NAMES,
   LENGTH_NAMES,
+  MULTIPLE_NAMES,
+  PERCENT_NAMES,
   PRESSURE_NAMES,
   SPAN_NAMES,
   SPEED_NAMES,
@@ -21,6 +24,8 @@ import {
   isVolumeUnit,
   KILOGRAMS_PER,
   METRES_PER,
+  SECONDS_PER,
+  STOPWATCH_PER,
   type AmountUnit,
   type AngleUnit,
   type AreaRateUnit,
@@ -81,7 +86,7 @@ const EXAMPLES: Readonly<Record<Kind, string>> = {
   massRate: '3.4 lb/1000 ft2 or 166 kg/ha',
   carrier: '1.3 gal/1000 ft2 or 5 L/100 m2',
   percent: '21 %',
-  stopwatch: '42.5 s or 1 min',
+  stopwatch: '42.5 s, 1:30 or 1 min 30 s',
   grain: '2.1 mm',
   pressure: '30 psi or 2 bar',
   time: '28 days, 4 weeks or 12 h',
@@ -159,6 +164,13 @@ const readRate: UnitReader<'rate'> = (name) => {
   return dilution ? ok(dilution) : readAreaRate(name, 'rate', readAmount)
 }
 
+const CONTENT_NAMES: Readonly<Record<string, ContentUnit>> = {
+  ...PERCENT_NAMES,
+  'g/l': 'g/L',
+  'kg/l': 'kg/L',
+  'lb/gal': 'lb/gal',
+}
+
 const READERS: { readonly [K in Kind]: UnitReader<K> } = {
   length: fromTable('length', LENGTH_NAMES),
   span: fromTable('span', SPAN_NAMES),
@@ -169,10 +181,10 @@ const READERS: { readonly [K in Kind]: UnitReader<K> } = {
   amount: readAmount,
   speed: fromTable('speed', SPEED_NAMES),
   density: fromTable('density', DENSITY_NAMES),
-  content: (name) =>
-    name === '%' || name === 'g/l' || name === 'kg/l' || name === 'lb/gal'
-      ? ok(({ '%': '%', 'g/l': 'g/L', 'kg/l': 'kg/L', 'lb/gal': 'lb/gal' } as const)[name])
-      : err(unknown(name, 'content')),
+  content: (name) => {
+    const unit = look(CONTENT_NAMES, name)
+    return unit ? ok(unit) : err(unknown(name, 'content'))
+  },
   rate: readRate,
   massRate: (name) => readAreaRate(name, 'massRate', readMass),
   carrier: (name) => readAreaRate(name, 'carrier', readVolume),
@@ -181,7 +193,7 @@ const READERS: { readonly [K in Kind]: UnitReader<K> } = {
   pressure: fromTable('pressure', PRESSURE_NAMES),
   temperature: fromTable('temperature', TEMPERATURE_NAMES),
   grain: (name) => (name === 'mm' ? ok('mm') : err(unknown(name, 'grain'))),
-  percent: (name) => (name === '%' ? ok('%') : err(unknown(name, 'percent'))),
+  percent: fromTable('percent', PERCENT_NAMES),
 }
 
 const FIGURE_AND_UNIT = new RegExp(`^(${NUMBER_PATTERN})\\s*(.*)$`, 's')
@@ -195,8 +207,15 @@ const COMPOUND_FACTORS: Readonly<Record<string, number>> = {
   ...METRES_PER,
   ...KILOGRAMS_PER,
   ...CUBIC_METRES_PER,
+  ...SECONDS_PER,
+  ...STOPWATCH_PER,
 }
-const COMPOUND_KINDS: readonly Kind[] = ['length', 'span', 'mass', 'volume', 'amount']
+const COMPOUND_KINDS: readonly Kind[] = ['length', 'span', 'mass', 'volume', 'amount', 'stopwatch', 'time']
+/** What stands before the colon of a time and after it. */
+const CLOCK: Readonly<Partial<Record<Kind, readonly [string, string]>>> = {
+  stopwatch: ['min', 's'],
+  time: ['h', 'min'],
+}
 
 /**
  * Reads a figure as people type it, with or without its unit.
@@ -213,7 +232,7 @@ export function parseQuantity<K extends Kind>(
   unit: KindUnits[K],
 ): Result<Quantity<KindUnits[K]>, TypedProblem> {
   const text = spellFractions(typed).trim()
-  const compound = COMPOUND_KINDS.includes(kind) ? compoundParts(text) : undefined
+  const compound = COMPOUND_KINDS.includes(kind) ? (clockParts(text, kind) ?? compoundParts(text)) : undefined
   if (compound) return readCompound(compound, kind, unit)
   const split = FIGURE_AND_UNIT.exec(text)
   if (!split) {
@@ -225,6 +244,8 @@ export function parseQuantity<K extends Kind>(
   const name = tidy(split[2] ?? '')
   if (name === '') return ok({ value: number.value, unit })
   if (/^[\d,]/.test(name)) return parseNumberAgain(typed)
+  const multiple = MULTIPLE_NAMES[kind]?.[name]
+  if (multiple) return ok({ value: number.value * multiple.of, unit: multiple.unit as KindUnits[K] })
   const read: Result<KindUnits[K], TypedProblem> = READERS[kind](name)
   return read.ok ? ok({ value: number.value, unit: read.value }) : read
 }
@@ -233,6 +254,13 @@ export function parseQuantity<K extends Kind>(
 function parseNumberAgain(typed: string): Result<never, TypedProblem> {
   const number = parseNumber(typed)
   return number.ok ? err({ kind: 'notANumber', message: `“${typed.trim()}” is not one figure.` }) : number
+}
+
+/** "1:30": minutes and seconds of a run, hours and minutes of a longer time. */
+function clockParts(text: string, kind: Kind): readonly [string, string, string, string] | undefined {
+  const units = CLOCK[kind]
+  const match = units && /^(\d+):(\d{2}(?:\.\d+)?)$/.exec(text)
+  return match ? [match[1] ?? '', units[0], match[2] ?? '', units[1]] : undefined
 }
 
 function compoundParts(text: string): readonly [string, string, string, string] | undefined {
@@ -269,6 +297,13 @@ function readCompound<K extends Kind>(
     })
   }
   const part = (low.value.value * lowFactor) / highFactor
+  if (!isUnder(part, 1))
+    return err({
+      kind: 'mixedUnits',
+      message:
+        `${low.value.value} ${low.value.unit} are a whole ${high.value.unit} or more: check the two figures, ` +
+        `or write it all in ${high.value.unit}.`,
+    })
   return ok({
     value: high.value.value < 0 ? high.value.value - part : high.value.value + part,
     unit: high.value.unit,

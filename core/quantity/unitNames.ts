@@ -218,6 +218,31 @@ export const TIME_NAMES: Readonly<Record<string, TimeUnit>> = {
   weeks: 'wk',
 }
 
+/** Names of so many of a unit that a field knows; a month is 30 days, as labels count them. */
+export const MULTIPLE_NAMES: Readonly<
+  Partial<
+    Record<string, Readonly<Record<string, { readonly unit: AreaUnit | TimeUnit; readonly of: number }>>>
+  >
+> = {
+  area: Object.fromEntries(
+    ['sq yd', 'sq yds', 'sqyd', 'yd2', 'yd²', 'square yard', 'square yards'].map((name) => [
+      name,
+      { unit: 'ft2', of: 9 },
+    ]),
+  ),
+  time: Object.fromEntries([
+    ...['mo', 'mos', 'month', 'months'].map((name) => [name, { unit: 'd', of: 30 }] as const),
+    ...['yr', 'yrs', 'year', 'years'].map((name) => [name, { unit: 'd', of: 365 }] as const),
+  ]),
+}
+
+export const PERCENT_NAMES: Readonly<Record<string, '%'>> = {
+  '%': '%',
+  percent: '%',
+  'per cent': '%',
+  pct: '%',
+}
+
 export const DENSITY_NAMES: Readonly<Record<string, DensityUnit>> = {
   'lb/gal': 'lb/gal',
   'lbs/gal': 'lb/gal',
