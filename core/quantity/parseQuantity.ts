@@ -301,8 +301,8 @@ function readCompound<K extends Kind>(
     return err({
       kind: 'mixedUnits',
       message:
-        `${low.value.value} ${low.value.unit} are a whole ${high.value.unit} or more: check the two figures, ` +
-        `or write it all in ${high.value.unit}.`,
+        `${low.value.value} ${low.value.unit} are a whole ${high.value.unit} or more: check the two ` +
+        `figures, or write it all in ${high.value.unit}.`,
     })
   return ok({
     value: high.value.value < 0 ? high.value.value - part : high.value.value + part,

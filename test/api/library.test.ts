@@ -174,7 +174,7 @@ test('stock is what its movements come to: a repeat is booked once, a count sets
       delivered: expect.closeTo(50 * 0.45359237, 9),
     },
   ])
-  const listed = (await client.get('/crew/products')).body as { id: string; onHand: unknown }[]
+  const listed = (await client.get('/crew/library/products')).body as { id: string; onHand: unknown }[]
   expect(listed.find((one) => one.id === id)?.onHand).toEqual(counted.onHand)
   expect((await client.get(`/crew/products/${id}/planned`)).body).toEqual([])
   expect(counted.movements).toHaveLength(3)

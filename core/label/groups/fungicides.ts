@@ -1,6 +1,6 @@
 import { inGroup, type ActiveGroup } from './activeGroup'
 
-/** After: FRAC code list 2024, actives with turf uses; to be compared row by row. */
+/** After: FRAC code list 2024, actives with turf uses. */
 export const FUNGICIDE_GROUPS: readonly ActiveGroup[] = [
   ...inGroup('1', 'tubulin, benzimidazoles and thiophanates', 'thiophanate-methyl', 'benomyl', 'carbendazim'),
   ...inGroup('2', 'osmotic signalling, dicarboximides', 'iprodione', 'vinclozolin'),
@@ -43,11 +43,19 @@ export const FUNGICIDE_GROUPS: readonly ActiveGroup[] = [
     'kresoxim-methyl',
   ),
   ...inGroup('12', 'osmotic signalling, phenylpyrroles', 'fludioxonil'),
-  ...inGroup('14', 'lipids, aromatic hydrocarbons', 'chloroneb', 'quintozene', 'etridiazole'),
+  ...inGroup(
+    '14',
+    'lipids, aromatic hydrocarbons',
+    'chloroneb',
+    'quintozene',
+    'etridiazole',
+    'tolclofos-methyl',
+  ),
   ...inGroup('19', 'chitin synthase, polyoxins', 'polyoxin D zinc salt'),
-  ...inGroup('21', 'respiration at Qi', 'cyazofamid'),
+  ...inGroup('21', 'respiration at Qi', 'cyazofamid', 'amisulbrom'),
   ...inGroup('28', 'membrane permeability, carbamates', 'propamocarb'),
   ...inGroup('29', 'uncoupler of respiration', 'fluazinam'),
+  ...inGroup('40', 'cellulose synthase, carboxylic acid amides', 'dimethomorph', 'mandipropamid'),
   ...inGroup('43', 'delocalised spectrin-like proteins', 'fluopicolide'),
   ...inGroup('49', 'oxysterol binding protein', 'oxathiapiprolin'),
   ...inGroup(
@@ -69,5 +77,7 @@ export const FUNGICIDE_GROUPS: readonly ActiveGroup[] = [
   ...inGroup('M03', 'multi-site, dithiocarbamates', 'mancozeb', 'thiram', 'maneb'),
   ...inGroup('M04', 'multi-site, phthalimides', 'captan'),
   ...inGroup('M05', 'multi-site, chloronitriles', 'chlorothalonil'),
+  ...inGroup('U17', 'unknown, tetrazolyloximes', 'picarbutrazox'),
   ...inGroup('NC', 'not classified, oils', 'mineral oil'),
+  ...inGroup('NC', 'not classified, inorganic', 'potassium bicarbonate'),
 ]

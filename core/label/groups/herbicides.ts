@@ -1,9 +1,6 @@
 import { inGroup, type ActiveGroup } from './activeGroup'
 
-/**
- * After: HRAC mode of action classification 2024 (numbers), actives with turf uses; to be compared row by
- * row.
- */
+/** After: HRAC mode of action classification 2024 (numbers), actives with turf uses. */
 export const HERBICIDE_GROUPS: readonly ActiveGroup[] = [
   ...inGroup(
     '1',
@@ -14,6 +11,7 @@ export const HERBICIDE_GROUPS: readonly ActiveGroup[] = [
     'clethodim',
     'diclofop',
     'pinoxaden',
+    'metamifop',
   ),
   ...inGroup(
     '2',
@@ -44,6 +42,8 @@ export const HERBICIDE_GROUPS: readonly ActiveGroup[] = [
     'benefin',
     'trifluralin',
     'oryzalin',
+    'pronamide',
+    'DCPA',
   ),
   ...inGroup(
     '4',
@@ -82,9 +82,10 @@ export const HERBICIDE_GROUPS: readonly ActiveGroup[] = [
     'saflufenacil',
   ),
   ...inGroup('15', 'very long chain fatty acids', 'dimethenamid', 'S-metolachlor', 'ethofumesate'),
+  ...inGroup('18', 'dihydropteroate synthase', 'asulam'),
   ...inGroup('22', 'photosystem I', 'diquat'),
   ...inGroup('27', 'pigment synthesis, HPPD', 'mesotrione', 'topramezone', 'tolpyralate'),
   ...inGroup('29', 'cellulose synthesis', 'isoxaben', 'indaziflam', 'dichlobenil'),
   ...inGroup('30', 'fatty acid thioesterase', 'cinmethylin', 'methiozolin'),
-  ...inGroup('0', 'not classified', 'pelargonic acid', 'MSMA'),
+  ...inGroup('0', 'not classified', 'pelargonic acid', 'MSMA', 'bensulide', 'siduron', 'napropamide'),
 ]

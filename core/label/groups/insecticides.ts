@@ -1,8 +1,6 @@
 import { inGroup, type ActiveGroup } from './activeGroup'
 
-/**
- * After: IRAC mode of action classification 11.1, 2024, actives with turf uses; to be compared row by row.
- */
+/** After: IRAC mode of action classification 11.1, 2024, actives with turf uses. */
 export const INSECTICIDE_GROUPS: readonly ActiveGroup[] = [
   ...inGroup('1A', 'acetylcholinesterase, carbamates', 'carbaryl', 'methiocarb'),
   ...inGroup(
@@ -38,6 +36,8 @@ export const INSECTICIDE_GROUPS: readonly ActiveGroup[] = [
   ),
   ...inGroup('5', 'nicotinic receptor, allosteric site I, spinosyns', 'spinosad', 'spinetoram'),
   ...inGroup('6', 'glutamate-gated chloride channel, avermectins', 'abamectin'),
+  ...inGroup('7A', 'juvenile hormone analogue', 'S-methoprene'),
+  ...inGroup('7B', 'juvenile hormone mimic, fenoxycarb', 'fenoxycarb'),
   ...inGroup('7C', 'juvenile hormone mimic', 'pyriproxyfen'),
   ...inGroup(
     '11A',
@@ -47,7 +47,9 @@ export const INSECTICIDE_GROUPS: readonly ActiveGroup[] = [
   ),
   ...inGroup('15', 'chitin synthesis', 'novaluron', 'diflubenzuron'),
   ...inGroup('18', 'ecdysone receptor', 'halofenozide', 'tebufenozide'),
+  ...inGroup('20A', 'respiration at complex III', 'hydramethylnon'),
   ...inGroup('22A', 'sodium channel blocker', 'indoxacarb'),
+  ...inGroup('22B', 'sodium channel blocker, semicarbazones', 'metaflumizone'),
   ...inGroup('23', 'acetyl CoA carboxylase', 'spirotetramat'),
   ...inGroup(
     '28',
@@ -55,8 +57,15 @@ export const INSECTICIDE_GROUPS: readonly ActiveGroup[] = [
     'chlorantraniliprole',
     'cyantraniliprole',
     'tetraniliprole',
+    'cyclaniliprole',
   ),
   ...inGroup('30', 'chloride channel of GABA, allosteric', 'broflanilide', 'isocycloseram'),
   ...inGroup('UN', 'unknown, botanical', 'azadirachtin'),
+  ...inGroup(
+    'UNB',
+    'bacterial agents of unknown action',
+    'Burkholderia rinojensis',
+    'Chromobacterium subtsugae',
+  ),
   ...inGroup('UNF', 'fungal agents', 'Beauveria bassiana', 'Metarhizium anisopliae'),
 ]
