@@ -104,6 +104,7 @@ export function workOutJob(
       plan: links.plan,
       wantedPerPass: links.wantedPerPass,
       light: links.light,
+      heavy: links.heavy,
       dial: links.dial,
       visit: { drafts, index },
       library: library && { ...library, calibrations: calibrationsFor(draft, library) },

@@ -9,8 +9,7 @@ import { INSECTICIDE_GROUPS } from './groups/insecticides'
  */
 export const GROUP_SOURCES = {
   fungicide: 'after the FRAC code list 2024; read row by row in November 2026, no group found wrong',
-  insecticide:
-    'after the IRAC classification 2024; read row by row in November 2026, no group found wrong',
+  insecticide: 'after the IRAC classification 2024; read row by row in November 2026, no group found wrong',
   herbicide: 'after the HRAC classification 2024; read row by row in November 2026, no group found wrong',
 } as const
 export type GroupSource = keyof typeof GROUP_SOURCES

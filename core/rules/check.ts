@@ -37,6 +37,7 @@ export type CheckCode =
   | 'grass-not-named'
   | 'seeding'
   | 'other-method'
+  | 'mix-heavy'
   | 'mix-never'
   | 'mix-untested'
   | 'iron-with-phosphate'

@@ -230,6 +230,24 @@ function carrierQuestions({ draft, calibration }: RuleReading): readonly Check[]
   ]
 }
 
+/** A mix heavier than the water it was calibrated with. */
+function heavyFindings({ heavy }: RuleReading): readonly Check[] {
+  if (!heavy) return []
+  const less = `${formatFigure(Math.abs(100 * heavy.change))} % ${heavy.change < 0 ? 'less' : 'more'}`
+  return [
+    {
+      level: 'note',
+      code: 'mix-heavy',
+      source: 'density of the products',
+      message:
+        `The finished spray weighs ${formatFigure(heavy.gravity)} kg/L: nozzles calibrated with water give ` +
+        `${less} of it. Carrier and loads are put right for that.`,
+      working: 'carrier.heavy',
+      remedies: [],
+    },
+  ]
+}
+
 /** Work through a tank, whose carrier was caught or timed; a hose end draws its own. */
 const isWet = ({ method, spray }: ApplicationDraft) =>
   method === 'spray' && spray.calibration.by !== 'hose-end'
@@ -282,6 +300,15 @@ export const PLAUSIBILITY_RULES: readonly Rule[] = [
     limit: '0.1 to 12 gal on 1,000 ft²',
     source: 'plausibility',
     find: carrierQuestions,
+  },
+  {
+    needs: 'reading',
+    codes: ['mix-heavy'],
+    level: 'note',
+    looksAt: 'how heavy the finished spray is beside the water it was calibrated with',
+    limit: '1 % of the carrier',
+    source: 'density of the products',
+    find: heavyFindings,
   },
   {
     needs: 'reading',

@@ -6,6 +6,7 @@ import type { DialAnswer } from '../draft/dial'
 import type { LibraryArea, LibraryProduct } from '../draft/fromLibrary'
 import type { MeasuredArea } from '../draft/measuredArea'
 import type { House } from '../house'
+import type { HeavyMix } from '../plan/heavyMix'
 import type { LightPasses } from '../plan/lightPasses'
 import type { Plan } from '../plan/plan'
 import type { PlanProduct, PlanRequest } from '../plan/planRequest'
@@ -42,6 +43,7 @@ export interface RuleReading {
   readonly plan: Plan | undefined
   readonly wantedPerPass: number | undefined
   readonly light: LightPasses | undefined
+  readonly heavy: HeavyMix | undefined
   readonly dial: DialAnswer | undefined
   /** All applications of the visit in order, and the place of this one. */
   readonly visit: { readonly drafts: readonly ApplicationDraft[]; readonly index: number }

@@ -38,6 +38,7 @@ type CalibrationFigure =
 
 type AmountFigure =
   | 'carrier'
+  | 'carrier.heavy'
   | 'mix'
   | 'loads.count'
   | 'tub'

@@ -1,3 +1,5 @@
+import { sprayMethodOf } from '../../calibration/courseNote'
+import { heavyMix, type HeavyMix } from '../../plan/heavyMix'
 import type { CalibrationToday } from '../../calibration/calibrationToday'
 import type { ApplicationDraft } from '../../draft/applicationDraft'
 import type { GroundPart } from '../../ground/groundPart'
@@ -32,6 +34,8 @@ export interface LoadLink {
   /** How many light passes the setting takes, where they are wanted. */
   readonly light: LightPasses | undefined
   readonly passes: number
+  /** Where the mix is so much heavier than water that its carrier was put right. */
+  readonly heavy: HeavyMix | undefined
 }
 
 /** Plans the amounts from ground, rates and (for spray) the calibration. */
@@ -49,10 +53,11 @@ export function loadLink(
     draft.spread.until === 'out' && calibration && whole !== undefined
       ? lightPasses(whole, calibration.perPass, book)
       : undefined
+  const heavy = calibration && isCaughtAsWater(draft) ? heavyOf(rate, calibration.perPass, book) : undefined
   const method =
     draft.method === 'spread'
       ? spreadMethod(draft, light?.passes ?? draft.spread.passes, fields)
-      : sprayMethod(draft, calibration, fields)
+      : sprayMethod(draft, heavy?.carrier ?? calibration?.perPass, fields)
   const asked = method && requestOf(lawns, rate, method)
   const request = asked && withEverydaySteps(asked)
   const planned =
@@ -78,6 +83,7 @@ export function loadLink(
     wantedPerPass: draft.method === 'spread' ? perPassOf(first, passes) : undefined,
     light: plan && light,
     passes,
+    heavy: plan && heavy,
   }
 }
 
@@ -110,9 +116,25 @@ function spreadMethod(
   return { kind: 'spread', passes, ...(reserve && { reserve }) }
 }
 
+/**
+ * Calibrated with water, while the mix itself goes out; a job was sprayed with it, a hose end draws its own.
+ */
+function isCaughtAsWater({ method, spray }: ApplicationDraft): boolean {
+  const by = sprayMethodOf(spray.calibration)
+  return method === 'spray' && by !== 'job' && by !== 'hose-end'
+}
+
+const heavyOf = ({ products }: RateLink, watered: number, book: WorkingBook): HeavyMix | undefined =>
+  heavyMix(
+    products.filter((product) => product !== undefined),
+    watered,
+    book,
+  )
+
 function sprayMethod(
   { spray }: ApplicationDraft,
-  calibration: CalibrationToday | undefined,
+  /** M3 on each m2. */
+  carrier: number | undefined,
   fields: FieldReader,
 ): PlanRequest['method'] | undefined {
   const tank = fields.positive('spray.tank', spray.tank, 'volume', 'Tank')
@@ -124,7 +146,7 @@ function sprayMethod(
     'Least the pump agitates',
     'zero-too',
   )
-  if (!tank || !calibration) return undefined
+  if (!tank || carrier === undefined) return undefined
   const unit = carrierUnitFor(tank.unit)
   return {
     kind: 'spray',
@@ -132,7 +154,7 @@ function sprayMethod(
     loads: spray.loads,
     ...(dead && { dead }),
     ...(agitate && { agitate }),
-    carrier: { value: calibration.perPass / carrierFactor(unit), unit },
+    carrier: { value: carrier / carrierFactor(unit), unit },
   }
 }
 
