@@ -64,6 +64,56 @@ test('a label typed as printed stops a job that comes too soon; leaving the lawn
   expectQuiet(watched)
 })
 
+test('a premix’s directions are pasted; its second active meets what lies there: the job stops', async () => {
+  const watched = await watchedPage(on.browser)
+  const { page } = watched
+  await page.goto(`${on.url}/products`)
+  await page.getByRole('link', { name: 'Bifenthrin granule' }).click()
+  await page.keyboard.press('c')
+  await page.waitForURL((url) => /products\/[0-9a-f-]{36}$/.test(url.pathname))
+  await field(page, 'Name of the product').fill('Two-way granule')
+  await field(page, 'Active ingredient').fill('clothianidin')
+  await field(page, 'Content').fill('0.25 %')
+  await press(page, 'Add an active ingredient')
+  await page.getByLabel('Active ingredient', { exact: true }).nth(1).fill('BIFENTHRIN, technical')
+  expect(await page.getByLabel('Group', { exact: true }).nth(1).inputValue()).toBe('3A')
+  await page.getByLabel('Active ingredient', { exact: true }).nth(1).fill('bifenthrin')
+  await page.getByLabel('Content', { exact: true }).nth(1).fill('0.2 %')
+  await field(page, 'Or paste it as printed').fill(
+    'Surface insects: apply 2 to 3 lb per 1,000 sq ft. ' +
+      'Do not apply more than 4 lb per 1,000 sq ft per year. ' +
+      'Water in with 1/4 inch within 24 hours. Keep children off until dry.',
+  )
+  await page.getByText('Not understood: Keep children off until dry').waitFor()
+  const stored = page.waitForResponse(
+    (response) =>
+      response.request().method() === 'PUT' &&
+      (response.request().postData() ?? '').includes('"text":"0.25"'),
+  )
+  await press(page, 'Put it in')
+  expect(await field(page, 'Highest').inputValue()).toBe('3')
+  await stored
+  await saved(page)
+
+  await page.goto(`${on.url}/sites/${SAMPLE_SITES.saltings}`)
+  await press(page, 'New job here')
+  await openLink(page, 'Rate')
+  await field(page, 'Product 1').fill('Two-way granule')
+  await openLink(page, 'Calibrate')
+  await page.getByRole('combobox', { name: 'Spreader', exact: true }).fill('80 lb broadcast push spreader')
+  // 4 lb hold as much bifenthrin as the year may bring; the single granule put 2.7 lb on its lawns the day
+  // before.
+  const stop = page.getByText(/bifenthrin under all names: .* lies on .* with this it would be /)
+  await stop.waitFor()
+  await page
+    .getByRole('listitem')
+    .filter({ has: stop })
+    .getByRole('button', { name: 'working', exact: true })
+    .click()
+  await page.getByText(/^together = /).waitFor()
+  expectQuiet(watched)
+})
+
 test(
   'the shelf goes out as a table and comes back; rules of the place are the crew’s own and stop what ' +
     'they forbid',

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { SYSTEM_UNITS } from '#core/quantity/systems'
+import { KILOGRAMS_PER } from '#core/quantity/units'
 import { flowAt } from '#core/calibration/settingCurve'
 import type { SpreaderCurve } from '#core/calibration/spreaderCurve'
 
@@ -8,6 +10,13 @@ import type { SpreaderCurve } from '#core/calibration/spreaderCurve'
  */
 const props = defineProps<{ curve: SpreaderCurve; at?: number }>()
 const colours = useThemeColours()
+const crew = useCrewStore()
+/** Flows as the crew counts them: pounds a minute, or grams a second. */
+const unit = computed(() =>
+  SYSTEM_UNITS[crew.units].massLadder[0] === 'kg'
+    ? ({ name: 'g/s', per: 1000 } as const)
+    : ({ name: 'lb/min', per: 60 / KILOGRAMS_PER.lb } as const),
+)
 const option = computed(() => {
   const { means } = props.curve.curve
   const [first, last] = [means[0], means.at(-1)]
@@ -15,12 +24,12 @@ const option = computed(() => {
   const at = Array.from({ length: 61 }, (_, i) => first.setting + ((last.setting - first.setting) * i) / 60)
   const flow = (setting: number) => {
     const read = flowAt(props.curve.curve, setting)
-    return read.ok ? 1000 * read.value.flow : undefined
+    return read.ok ? unit.value.per * read.value.flow : undefined
   }
   const edge = (setting: number, side: 1 | -1) => {
     const read = flowAt(props.curve.curve, setting)
     return read.ok && read.value.doubt !== undefined
-      ? 1000 * read.value.flow * (1 + side * 2 * read.value.doubt)
+      ? unit.value.per * read.value.flow * (1 + side * 2 * read.value.doubt)
       : undefined
   }
   const band = (side: 1 | -1) => ({
@@ -41,7 +50,7 @@ const option = computed(() => {
       min: Math.floor(first.setting - 1),
       max: Math.ceil(last.setting + 1),
     },
-    yAxis: { type: 'value', name: 'g/s through the gate' },
+    yAxis: { type: 'value', name: `${unit.value.name} through the gate` },
     series: [
       {
         type: 'line',
@@ -66,7 +75,7 @@ const option = computed(() => {
         symbol: 'circle',
         symbolSize: 7,
         itemStyle: { color: colours.value.ink },
-        data: props.curve.points.map((point) => [point.setting, 1000 * point.flow]),
+        data: props.curve.points.map((point) => [point.setting, unit.value.per * point.flow]),
       },
     ],
   }

@@ -125,13 +125,15 @@ const course = computed(() => {
         />
       </template>
       <CourseRuns v-else :runs="note.runs" :fields="words.fields" :path="`${path}.runs`" />
-      <FormQuantity
-        :path="`${path}.step`"
-        label="Smallest step of the jug"
-        kind="volume"
-        :entered="note.step ?? { text: '', unit: 'fl oz' }"
-        :units="VOLUME_UNITS"
-      />
+      <div class="fields">
+        <FormQuantity
+          :path="`${path}.step`"
+          label="Smallest step of the jug"
+          kind="volume"
+          :entered="note.step ?? { text: '', unit: 'fl oz' }"
+          :units="VOLUME_UNITS"
+        />
+      </div>
       <div v-if="method === 'one nozzle' && note.catching" class="fields">
         <FormQuantity
           :path="`${path}.catching.time`"

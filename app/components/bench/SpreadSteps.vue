@@ -69,13 +69,15 @@ const methods = SPREAD_METHODS.map((value) => ({ value, text: SPREAD_WORDS[value
     <li>
       <h3>{{ words.run }}</h3>
       <CourseRuns :runs="note.runs" :fields="words.fields" :path="`${path}.runs`" />
-      <FormQuantity
-        :path="`${path}.step`"
-        label="Smallest step of the scale"
-        kind="mass"
-        :entered="note.step ?? { text: '', unit: 'oz' }"
-        :units="MASS_UNITS"
-      />
+      <div class="fields">
+        <FormQuantity
+          :path="`${path}.step`"
+          label="Smallest step of the scale"
+          kind="mass"
+          :entered="note.step ?? { text: '', unit: 'oz' }"
+          :units="MASS_UNITS"
+        />
+      </div>
     </li>
     <li>
       <h3>Speed</h3>

@@ -59,6 +59,43 @@ const COLUMNS = [
   { key: 'verdict', head: '' },
 ] as const
 const money = (amount: number) => amount.toFixed(2)
+const WEEKS = 365.25 / 7
+/** What lasts no year is told in weeks. */
+const lasting = (years: number) =>
+  years < 1
+    ? { figure: formatFigure(years * WEEKS), unit: plural(years * WEEKS, 'week') }
+    : { figure: formatFigure(years), unit: plural(years, 'year') }
+const colours = useThemeColours()
+const sizeOf = ({ pack }: (typeof rows.value)[number]) => `${pack.size.text} ${pack.size.unit}`
+/** What a year costs out of each package; what spoils is paid for too. */
+const chart = computed(() => ({
+  legend: { show: false },
+  grid: { left: 92, right: 24, top: 8, bottom: 40 },
+  xAxis: {
+    type: 'value',
+    name: `${crew.organization?.settings.currency ?? ''} a year`,
+    nameLocation: 'middle',
+    nameGap: 24,
+  },
+  yAxis: { type: 'category', inverse: true, data: rows.value.map(sizeOf) },
+  series: [
+    {
+      type: 'bar',
+      barWidth: 14,
+      data: rows.value.map(({ perYear, state, end }) => ({
+        value: perYear,
+        itemStyle: {
+          color:
+            end === 'spoils'
+              ? colours.value.warn
+              : state === 'best'
+                ? colours.value.good
+                : colours.value.soft,
+        },
+      })),
+    },
+  ],
+}))
 /** Once for the whole need. */
 const set = computed(() => {
   const { value } = need
@@ -87,7 +124,7 @@ const set = computed(() => {
       :key-of="({ pack }) => pack.id"
     >
       <template #pack="{ row }"
-        ><strong>{{ row.pack.size.text }} {{ row.pack.size.unit }}</strong></template
+        ><strong class="whitespace-nowrap">{{ sizeOf(row) }}</strong></template
       >
       <template #unit="{ row }"
         >{{ money(pricePer(row, entered.unit)) }}
@@ -96,7 +133,7 @@ const set = computed(() => {
       <template #year="{ row }">{{ money(row.perYear) }}</template>
       <template #lasts="{ row }"
         ><FigureText
-          :shown="{ figure: formatFigure(row.years), unit: plural(row.years, 'year') }"
+          :shown="lasting(row.years)"
           :page="`package.${row.pack.id}`"
           label="How long a package lasts"
       /></template>
@@ -107,7 +144,13 @@ const set = computed(() => {
           words="spoils before it is used up"
       /></template>
     </RowTable>
-    <p v-else class="soft small">
+    <FigureChart
+      v-if="rows.length > 1"
+      :option="chart"
+      :height="56 + 30 * rows.length"
+      label="What a year costs out of each package, over the years it keeps"
+    />
+    <p v-if="rows.length === 0" class="soft small">
       {{
         need
           ? 'No package has both size and price in that measure.'

@@ -36,7 +36,7 @@ const add = () => {
     <div
       v-for="rule in rules"
       :key="rule.id"
-      class="grid grid-cols-2 items-end gap-2 sm:grid-cols-[1.2fr_8.5rem_8.5rem_15rem_1fr_auto]"
+      class="grid grid-cols-2 items-end gap-2 sm:grid-cols-[1.4fr_8.5rem_8.5rem_15rem_1fr_auto]"
     >
       <ChoiceField label="Rule" :value="rule.kind" :choices="kinds" @change="changeKind(rule, $event)" />
       <YearDayField
@@ -51,7 +51,10 @@ const add = () => {
         placeholder="e.g. 15 Mar"
         @change="change(rule.id, { to: $event })"
       />
-      <div v-if="LOCAL_RULES[rule.kind].limit !== 'none'" class="grid grid-cols-[5rem_1fr] gap-1">
+      <div
+        v-if="LOCAL_RULES[rule.kind].limit !== 'none'"
+        class="col-span-2 grid grid-cols-[5rem_1fr] gap-1 sm:col-span-1"
+      >
         <TextField
           label="Limit"
           :text="rule.limit"

@@ -24,6 +24,7 @@ const PLAIN: Readonly<Partial<Record<Figure, string>>> = {
   'ground.size': 'Ground together',
   calibration: 'Calibration',
   carrier: 'Spray on the lawn',
+  'carrier.heavy': 'Carrier of a heavy mix',
   mix: 'Spray to mix',
   'loads.count': 'Loads',
   walk: 'Walk',

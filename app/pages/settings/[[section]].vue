@@ -155,8 +155,14 @@ useScreenCommands(() => [{ id: 'save', label: 'Save the settings now', key: 'ctr
       highlight
       aria-label="Sections of the settings"
       :items="sections"
+      :ui="{ item: 'flex-none', linkLabel: 'overflow-visible' }"
     />
-    <form v-if="draft" class="mt-4 max-w-4xl" @submit.prevent="save">
+    <form
+      v-if="draft"
+      class="mt-4"
+      :class="section === 'local' ? 'max-w-6xl' : 'max-w-4xl'"
+      @submit.prevent="save"
+    >
       <fieldset :disabled="!own.may('govern')" class="space-y-5">
         <section v-if="section === ''" class="grid gap-3 sm:grid-cols-2" aria-label="The crew">
           <TextField
