@@ -10,7 +10,7 @@ import { rateLawns } from './rateLawns'
 /** Actual rate against the planned one, with a verdict in shape, word and colour. */
 const props = defineProps<{ outcomes: readonly ProductOutcome[]; frozen: FrozenPlan }>()
 const percent = (share: number) =>
-  `${formatFigure(Number((share * 100).toPrecision(3))).replace(/\.0+$/, '')} %`
+  `${formatFigure(Number((share * 100).toPrecision(3))).replace(/\.0+$/, '')}\u00a0%`
 const verdicts = computed<Readonly<Record<Verdict, string>>>(() => {
   const { good, acceptable } = props.frozen.tolerance ?? DEFAULT_HOUSE
   return {

@@ -7,6 +7,9 @@ export interface Target {
   readonly label: string
 }
 
+/** What stands on the instrument itself: no reading of it is that. */
+const NEVER_READ = /\.step$/
+
 /**
  * Where the next reading of a kind goes: the field somebody stands in or last stood in, if it is of that
  * kind, else the first empty one.
@@ -16,7 +19,10 @@ export function useEmptyField(kinds: () => readonly Kind[], changed: () => unkno
   let last: HTMLInputElement | undefined
 
   const fits = (field: HTMLInputElement) =>
-    field.isConnected && !field.disabled && (kinds() as readonly string[]).includes(field.dataset.kind ?? '')
+    field.isConnected &&
+    !field.disabled &&
+    !NEVER_READ.test(field.dataset.path ?? '') &&
+    (kinds() as readonly string[]).includes(field.dataset.kind ?? '')
   const labelOf = (field: HTMLInputElement) =>
     field.getAttribute('aria-label') ?? field.labels?.[0]?.textContent?.trim() ?? 'this field'
 
