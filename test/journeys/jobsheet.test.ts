@@ -148,7 +148,7 @@ test('phone: the running job is logged, put on record and corrected', async () =
   await page.getByRole('button', { name: 'Log the outcome' }).tap()
   await page.getByLabel('Spray left in tank, hose and boom', { exact: true }).fill('2.1')
   await page
-    .getByText(/within 10 %/)
+    .getByText(/within 10\s%/)
     .first()
     .waitFor()
   await expectAccessible(page)
