@@ -35,7 +35,7 @@ const errorOf = (body: unknown) =>
 test('health, and the log line with its time', async () => {
   expect(await client.get('/api/health')).toMatchObject({
     status: 200,
-    body: { status: 'ok', version: '0.6.0', database: 'ok' },
+    body: { status: 'ok', version: '0.9.0', database: 'ok' },
   })
   // Lines are written together, shortly after.
   await expect.poll(() => served.log()).toMatch(/GET \/api\/health 200 \d+\.\d ms/)

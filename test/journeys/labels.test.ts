@@ -112,7 +112,10 @@ test('a premix’s directions are pasted; its second active meets what lies ther
     .filter({ has: stop })
     .getByRole('button', { name: 'working', exact: true })
     .click()
-  await page.getByText(/together = /).first().waitFor()
+  await page
+    .getByText(/together = /)
+    .first()
+    .waitFor()
   expectQuiet(watched)
 })
 
