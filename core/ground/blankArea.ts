@@ -34,13 +34,13 @@ export function blankReadings(
         origin: '',
       },
     }
-  const { fixed, angle, list, rules } = METHODS[shape]
+  const { fixed, angle, list, rules, ruleQuestion } = METHODS[shape]
   return {
     shape,
     lengths: Object.fromEntries(fixed.map((name) => [name, blankIn(length)])),
     ...(angle !== undefined && { angle: blankIn('°') }),
     ...(list && { list: Array.from({ length: Math.max(3, list.least) }, () => blankIn(length)) }),
-    ...(rules && { rule: rules[0]?.rule ?? '' }),
+    ...(rules && { rule: ruleQuestion === undefined ? (rules[0]?.rule ?? '') : '' }),
   }
 }
 

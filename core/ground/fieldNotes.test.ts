@@ -26,6 +26,25 @@ test.each(readTable('fieldNotes.csv', import.meta.url))('$name: $words', (row) =
   expect(measured.size).toBeCloseTo(figure(row, 'net'), 9)
 })
 
+test('whether a diagonal lies inside is asked of new notes; notes from before the question stand', () => {
+  const place = { path: 'p', name: 'Front', figure: 'lawns.a.size', day: '2026-05-06' } as const
+  const sides = { first: '30', second: '40', third: '36', fourth: '34', diagonal: '50' }
+  const read = (rule: { readonly rule?: '' | 'inside' | 'outside' }) => {
+    const fields = fieldReader()
+    const { rule: _blank, ...four } = part('add', 'four sides and diagonal', sides)
+    const measured = readFieldNotes(
+      { instrument: 'tape', parts: [{ ...four, ...rule }] },
+      place,
+      fields,
+      closedWorkingBook,
+    )
+    return { size: measured.size, missing: fields.problems.map(({ kind, path }) => `${kind} ${path}`) }
+  }
+  expect(read({ rule: '' })).toMatchObject({ size: undefined, missing: ['missing p.parts.0.rule'] })
+  expect(read({}).size).toBeCloseTo(read({ rule: 'inside' }).size ?? 0, 9)
+  expect(read({ rule: 'outside' }).size).toBeLessThan(read({ rule: 'inside' }).size ?? 0)
+})
+
 test('a known size is as sure as whoever gave it says, else give or take 5 %', () => {
   const place = { path: 'p', name: 'Front', figure: 'lawns.a.size', day: '2026-05-06' } as const
   const measured = (give: string) =>

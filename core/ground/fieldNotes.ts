@@ -36,7 +36,10 @@ export interface LawnPart {
   readonly lengths: Readonly<Partial<Record<ReadingName, Entered<SpanUnit>>>>
   readonly angle?: Entered<AngleUnit>
   readonly list?: readonly Entered<SpanUnit>[]
-  /** The rule a list is worked by; blank or absent: the method's first. */
+  /**
+   * The rule it is worked by; absent: the method's first; blank: the same, but asked where readings can't
+   * tell it.
+   */
   readonly rule?: MeasuringRule
   readonly outline?: OutlineNote
   readonly size: Entered<AreaUnit>

@@ -65,6 +65,10 @@ function readMethod(
   const whole = { fixed: fixed.filter(isRead), list: list.filter(isRead) }
   if (whole.fixed.length < fixed.length || whole.list.length < list.length) return undefined
   if (method.angle !== undefined && !angle) return undefined
+  if (method.ruleQuestion !== undefined && part.rule === '') {
+    fields.missing(`${path}.rule`, method.ruleQuestion)
+    return undefined
+  }
   const measured = methodPart(
     part,
     name,

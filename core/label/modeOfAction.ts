@@ -36,7 +36,7 @@ const wordsOf = (name: string): readonly string[] =>
     .filter(Boolean)
 
 /** Salts, esters and isomers: what a label adds to the name of an active without changing what it does. */
-const FORMS = new Set(
+const ADDED_WORDS = new Set(
   (
     'acid salt salts ester esters amine sodium potassium calcium ammonium diammonium lithium choline zinc ' +
     'aluminum aluminium tris al dimethylamine dimethylammonium diethanolamine monoethanolamine ' +
@@ -50,7 +50,7 @@ const ISOMERS = new Set(['r', 's', 'rs', 'd', 'l', 'p', 'dl'])
 /** The name without what a label adds to it. */
 function bare(words: readonly string[]): readonly string[] {
   const first = words.length > 1 && ISOMERS.has(words[0]!) ? 1 : 0
-  const last = words.findLastIndex((word) => !FORMS.has(word))
+  const last = words.findLastIndex((word) => !ADDED_WORDS.has(word))
   return words.slice(first, Math.max(first, last) + 1)
 }
 

@@ -5,18 +5,20 @@ import { isUnder } from './tolerance'
 import {
   AMOUNT_NAMES,
   ANGLE_NAMES,
+  AREA_MULTIPLES,
   AREA_NAMES,
   DENSITY_NAMES,
   DILUTION_NAMES,
   LENGTH_NAMES,
-  MULTIPLE_NAMES,
   PERCENT_NAMES,
   PRESSURE_NAMES,
   SPAN_NAMES,
   SPEED_NAMES,
   STOPWATCH_NAMES,
   TEMPERATURE_NAMES,
+  TIME_MULTIPLES,
   TIME_NAMES,
+  type MultipleOf,
 } from './unitNames'
 import {
   CUBIC_METRES_PER,
@@ -196,6 +198,11 @@ const READERS: { readonly [K in Kind]: UnitReader<K> } = {
   percent: fromTable('percent', PERCENT_NAMES),
 }
 
+const MULTIPLES: { readonly [K in Kind]?: Readonly<Record<string, MultipleOf<KindUnits[K]>>> } = {
+  area: AREA_MULTIPLES,
+  time: TIME_MULTIPLES,
+}
+
 const FIGURE_AND_UNIT = new RegExp(`^(${NUMBER_PATTERN})\\s*(.*)$`, 's')
 const TWO_PARTS = new RegExp(
   `^(${NUMBER_PATTERN})\\s*([a-z'"′″’”][a-z'"′″’” .]*?)\\s*(${NUMBER_PATTERN})\\s*([a-z'"′″’”]*[a-z .]*)$`,
@@ -244,8 +251,8 @@ export function parseQuantity<K extends Kind>(
   const name = tidy(split[2] ?? '')
   if (name === '') return ok({ value: number.value, unit })
   if (/^[\d,]/.test(name)) return parseNumberAgain(typed)
-  const multiple = MULTIPLE_NAMES[kind]?.[name]
-  if (multiple) return ok({ value: number.value * multiple.of, unit: multiple.unit as KindUnits[K] })
+  const multiple = MULTIPLES[kind]?.[name]
+  if (multiple) return ok({ value: number.value * multiple.of, unit: multiple.unit })
   const read: Result<KindUnits[K], TypedProblem> = READERS[kind](name)
   return read.ok ? ok({ value: number.value, unit: read.value }) : read
 }

@@ -3,6 +3,7 @@ import { describe, expect, test } from 'vitest'
 import { readNotNegative, readPositive } from './entered'
 import { metres, metresPerSecond, quantity, squareMetres } from './quantity'
 import {
+  flowUnit,
   prettyUnits,
   rateInSystem,
   showCarrier,
@@ -117,4 +118,10 @@ describe('fields', () => {
     const read = length('')
     expect(read.ok ? '' : read.error.message).toBe('Length is still missing.')
   })
+})
+
+test('what runs through a gate is counted as the crew counts it', () => {
+  // 0.01 kg/s: 0.6 kg a minute is 1.3228 lb; 10 g a second.
+  expect(0.01 * flowUnit('us-1000').per).toBeCloseTo(1.32277, 4)
+  expect(0.01 * flowUnit('metric-ha').per).toBeCloseTo(10, 9)
 })

@@ -10,9 +10,11 @@ import {
 import { formatArea, formatFigure, formatGive, formatSteps } from './format'
 import type { Dimension } from './rateUnit'
 import {
+  KILOGRAMS_PER,
   METRES_PER,
   METRES_PER_SECOND_PER,
   SQUARE_METRES_PER,
+  STOPWATCH_PER,
   type AmountUnit,
   type AreaRateUnit,
   type AreaUnit,
@@ -261,3 +263,11 @@ function areaRateFactor(unit: AreaRateUnit): number {
     amountFactor(unit.slice(0, slash) as AmountUnit) / SQUARE_METRES_PER[unit.slice(slash + 1) as AreaUnit]
   )
 }
+
+/**
+ * How a crew counts what runs through a gate: pounds a minute, or grams a second; `per` of it in one kg/s.
+ */
+export const flowUnit = (system: UnitSystem): { readonly name: string; readonly per: number } =>
+  SYSTEM_UNITS[system].massLadder[0] === 'kg'
+    ? { name: 'g/s', per: 1 / KILOGRAMS_PER.g }
+    : { name: 'lb/min', per: STOPWATCH_PER.min / KILOGRAMS_PER.lb }

@@ -218,23 +218,25 @@ export const TIME_NAMES: Readonly<Record<string, TimeUnit>> = {
   weeks: 'wk',
 }
 
-/** Names of so many of a unit that a field knows; a month is 30 days, as labels count them. */
-export const MULTIPLE_NAMES: Readonly<
-  Partial<
-    Record<string, Readonly<Record<string, { readonly unit: AreaUnit | TimeUnit; readonly of: number }>>>
-  >
-> = {
-  area: Object.fromEntries(
-    ['sq yd', 'sq yds', 'sqyd', 'yd2', 'yd²', 'square yard', 'square yards'].map((name) => [
-      name,
-      { unit: 'ft2', of: 9 },
-    ]),
-  ),
-  time: Object.fromEntries([
-    ...['mo', 'mos', 'month', 'months'].map((name) => [name, { unit: 'd', of: 30 }] as const),
-    ...['yr', 'yrs', 'year', 'years'].map((name) => [name, { unit: 'd', of: 365 }] as const),
-  ]),
+/** So many of a unit that a field knows. */
+export interface MultipleOf<U> {
+  readonly unit: U
+  readonly of: number
 }
+const named = <U>(names: readonly string[], multiple: MultipleOf<U>) =>
+  names.map((name) => [name, multiple] as const)
+
+export const AREA_MULTIPLES: Readonly<Record<string, MultipleOf<AreaUnit>>> = Object.fromEntries(
+  named<AreaUnit>(['sq yd', 'sq yds', 'sqyd', 'yd2', 'yd²', 'square yard', 'square yards'], {
+    unit: 'ft2',
+    of: 9,
+  }),
+)
+/** A month is 30 days, as labels count them. */
+export const TIME_MULTIPLES: Readonly<Record<string, MultipleOf<TimeUnit>>> = Object.fromEntries([
+  ...named<TimeUnit>(['mo', 'mos', 'month', 'months'], { unit: 'd', of: 30 }),
+  ...named<TimeUnit>(['yr', 'yrs', 'year', 'years'], { unit: 'd', of: 365 }),
+])
 
 export const PERCENT_NAMES: Readonly<Record<string, '%'>> = {
   '%': '%',

@@ -4,6 +4,8 @@ import { priceOf, type Package } from '../label/productDocument'
 import type { Quantity } from '../quantity/quantity'
 import type { Dimension } from '../quantity/rateUnit'
 import type { DensityUnit } from '../quantity/units'
+import { sixDigits } from '../working/figureText'
+import { closedWorkingBook, type WorkingBook } from '../working/working'
 
 /** A package that can be bought: what it holds (SI) and what it costs; undefined: nobody knows. */
 export interface OnSale {
@@ -50,7 +52,11 @@ interface Found {
  *   would cost more than a set that is known.
  * @example 60 lb from bags of 50 and 10: one of each, not six of ten
  */
-export function bestSet(offers: readonly OnSale[], need: number): PackageSet | undefined {
+export function bestSet(
+  offers: readonly OnSale[],
+  need: number,
+  book: WorkingBook = closedWorkingBook,
+): PackageSet | undefined {
   const priced = offers.filter(({ price }) => price !== undefined)
   const usable = (priced.length > 0 ? priced : offers)
     .map(({ pack, size, price }) => ({ pack, size, price: price ?? size }))
@@ -86,7 +92,7 @@ export function bestSet(offers: readonly OnSale[], need: number): PackageSet | u
   }
   look(0, need, [], 0)
   if (!best) return undefined
-  return {
+  const set: PackageSet = {
     packs: usable.flatMap(({ pack }, i) => {
       const count = best?.counts[i] ?? 0
       return count > 0 ? [{ pack, count }] : []
@@ -94,6 +100,16 @@ export function bestSet(offers: readonly OnSale[], need: number): PackageSet | u
     cost: priced.length > 0 ? best.cost : undefined,
     over: Math.max(0, sizeOf(best) - need),
   }
+  book.note('package.set', () => [
+    `needed ${sixDigits(need)} kg or m3`,
+    ...set.packs.map(
+      ({ pack, count }) =>
+        `${count} of ${pack.size.text} ${pack.size.unit}${pack.price ? ` at ${pack.price}` : ''}`,
+    ),
+    `${sixDigits(set.over)} kg or m3 more than is needed; no other set costs less`,
+    set.cost === undefined ? 'no prices: the least that is too much' : `together = ${sixDigits(set.cost)}`,
+  ])
+  return set
 }
 
 const countOf = ({ counts }: Found) => counts.reduce((sum, count) => sum + count, 0)

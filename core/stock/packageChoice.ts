@@ -2,7 +2,9 @@ import { isOver } from '../quantity/tolerance'
 import { priceOf, type Package, type ProductDocument } from '../label/productDocument'
 import { packageSize } from '../label/packageSize'
 import { readPositive, type Entered } from '../quantity/entered'
+import { plural } from '../quantity/counting'
 import { formatFigure } from '../quantity/format'
+import type { Shown } from '../quantity/systems'
 import { amountFactor, timeSi } from '../quantity/quantity'
 import { SECONDS_PER, type AmountUnit } from '../quantity/units'
 import { dimensionOf, type Dimension } from '../quantity/rateUnit'
@@ -49,6 +51,14 @@ export interface PackageVerdict {
 }
 
 const YEAR_S = 365.25 * SECONDS_PER.d
+
+const WEEKS_OF_YEAR = YEAR_S / SECONDS_PER.wk
+
+/** How long something lasts, in years, told in weeks where it is under one. */
+export const lastingWords = (years: number): Shown =>
+  years < 1
+    ? { figure: formatFigure(years * WEEKS_OF_YEAR), unit: plural(years * WEEKS_OF_YEAR, 'week') }
+    : { figure: formatFigure(years), unit: plural(years, 'year') }
 
 /** How long a label says that a product keeps, in years; undefined where it does not say. */
 export function shelfYears({ shelfLife }: Pick<ProductDocument, 'shelfLife'>): number | undefined {

@@ -21,6 +21,7 @@ type GroundFigure =
 type CalibrationFigure =
   | 'calibration'
   | 'calibration.speed'
+  | 'calibration.give'
   | 'swath'
   | 'half'
   | 'speed'
@@ -49,6 +50,7 @@ type AmountFigure =
   | `nutrients.${'n' | 'p2o5' | 'k2o' | 'fe'}`
   | `equivalent.${string}`
   | `package.${string}`
+  | 'package.set'
 
 type SeasonFigure = `nitrogen.${string}` | `${'p2o5' | 'k2o'}.${string}` | `left.${string}.${string}`
 

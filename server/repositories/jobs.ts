@@ -166,6 +166,28 @@ export function jobsRepository(scope: Scope): JobsRepository {
       }
     })
   }
+  /** Planned or running jobs of some days, the earliest first. */
+  const plannedWhere = async (
+    where: { readonly siteId: string } | { readonly id: string[] },
+    from: string,
+    to: string,
+  ): Promise<readonly Job[]> =>
+    withApplications(
+      await jobs.findAll({
+        where: {
+          ...where,
+          organizationId,
+          deletedAt: null,
+          plannedFor: { [Op.between]: [from, to] },
+          state: { [Op.in]: ['planned', 'running'] },
+        },
+        order: [
+          ['plannedFor', 'ASC'],
+          ['id', 'ASC'],
+        ],
+        ...options,
+      }),
+    )
   return {
     page: async ({ words, states, siteId }, { limit, after }) => {
       const search = prefixSearch(words)
@@ -237,23 +259,7 @@ export function jobsRepository(scope: Scope): JobsRepository {
           ...options,
         }),
       ),
-    plannedOnSite: async (siteId, from, to) =>
-      withApplications(
-        await jobs.findAll({
-          where: {
-            organizationId,
-            siteId,
-            deletedAt: null,
-            plannedFor: { [Op.between]: [from, to] },
-            state: { [Op.in]: ['planned', 'running'] },
-          },
-          order: [
-            ['plannedFor', 'ASC'],
-            ['id', 'ASC'],
-          ],
-          ...options,
-        }),
-      ),
+    plannedOnSite: (siteId, from, to) => plannedWhere({ siteId }, from, to),
     plannedWith: async (productId, from, to) => {
       const rows = await sequelize.query<{ id: string }>(
         `SELECT DISTINCT job_id AS id FROM applications
@@ -264,22 +270,7 @@ export function jobsRepository(scope: Scope): JobsRepository {
           ...options,
         },
       )
-      return withApplications(
-        await jobs.findAll({
-          where: {
-            organizationId,
-            id: { [Op.in]: rows.map(({ id }) => id) },
-            deletedAt: null,
-            plannedFor: { [Op.between]: [from, to] },
-            state: { [Op.in]: ['planned', 'running'] },
-          },
-          order: [
-            ['plannedFor', 'ASC'],
-            ['id', 'ASC'],
-          ],
-          ...options,
-        }),
-      )
+      return plannedWhere({ id: rows.map(({ id }) => id) }, from, to)
     },
     setDrive: async (ids) => {
       for (const [place, id] of ids.entries())

@@ -1,6 +1,5 @@
 <script setup lang="ts">
-import { SYSTEM_UNITS } from '#core/quantity/systems'
-import { KILOGRAMS_PER } from '#core/quantity/units'
+import { flowUnit } from '#core/quantity/systems'
 import { flowAt } from '#core/calibration/settingCurve'
 import type { SpreaderCurve } from '#core/calibration/spreaderCurve'
 
@@ -11,12 +10,7 @@ import type { SpreaderCurve } from '#core/calibration/spreaderCurve'
 const props = defineProps<{ curve: SpreaderCurve; at?: number }>()
 const colours = useThemeColours()
 const crew = useCrewStore()
-/** Flows as the crew counts them: pounds a minute, or grams a second. */
-const unit = computed(() =>
-  SYSTEM_UNITS[crew.units].massLadder[0] === 'kg'
-    ? ({ name: 'g/s', per: 1000 } as const)
-    : ({ name: 'lb/min', per: 60 / KILOGRAMS_PER.lb } as const),
-)
+const unit = computed(() => flowUnit(crew.units))
 const option = computed(() => {
   const { means } = props.curve.curve
   const [first, last] = [means[0], means.at(-1)]

@@ -4,6 +4,7 @@ import { errorOfCalibration } from '#core/calibration/calibrationError'
 import { sprayMethodOf } from '#core/calibration/courseNote'
 import type { MeasuredCourse } from '#core/calibration/measuredCourse'
 import type { Course } from '#core/calibration/readCourse'
+import { formatGive } from '#core/quantity/format'
 import { agreement, runAdvice, SURE_MEAN, UNEVEN_RUNS } from '#core/quantity/repeats'
 
 /**
@@ -30,7 +31,7 @@ const spread = computed(() => (props.measured ? agreement(props.measured.measure
 const give = computed(() => {
   const { measured } = props
   const error = measured && errorOfCalibration(measured.measured, measured.errors)
-  return error === undefined ? undefined : percent(2 * error)
+  return error === undefined ? undefined : { figure: formatGive(200 * error), unit: '%' }
 })
 const advice = computed(() => {
   if (!props.measured) return ''
@@ -70,7 +71,10 @@ const HOLDS = computed(() =>
     <template v-if="measured && gives">
       <p class="answer" :class="dry ? 'dry' : 'wet'">
         <FigureText :shown="gives" page="calibration" label="One pass puts down" />
-        <span v-if="give" class="soft give">give or take {{ give }}</span>
+        <span v-if="give" class="soft give"
+          >give or take
+          <FigureText :shown="give" page="calibration.give" label="Give or take of the calibration"
+        /></span>
       </p>
       <p role="status">
         <template v-if="spread !== undefined"

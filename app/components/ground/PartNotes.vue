@@ -26,9 +26,11 @@ const method = computed(() =>
   props.part.shape === 'known' || props.part.shape === 'outline' ? undefined : METHODS[props.part.shape],
 )
 const blank = computed(() => ({ text: '', unit: SYSTEM_UNITS[crew.units].length }))
-const rules = computed(() =>
-  (method.value?.rules ?? []).map(({ rule, assumes }) => ({ value: rule, text: `${rule}: ${assumes}` })),
-)
+const asksRule = computed(() => method.value?.ruleQuestion !== undefined && props.part.rule === '')
+const rules = computed(() => [
+  ...(asksRule.value ? [{ value: '' as const, text: 'say which' }] : []),
+  ...(method.value?.rules ?? []).map(({ rule, assumes }) => ({ value: rule, text: `${rule}: ${assumes}` })),
+])
 const shapes = METHOD_GROUPS.map(({ name, shapes: list }) => [
   { type: 'label' as const, label: name },
   ...list.map(({ value, text }) => ({ label: text, value })),
@@ -143,7 +145,7 @@ function changeShape(shape: LawnPart['shape']) {
         v-if="rules.length > 0"
         :path="`${path}.rule`"
         label="Worked by"
-        :value="part.rule || rules[0]!.value"
+        :value="asksRule ? '' : part.rule || rules[0]!.value"
         :choices="rules"
       />
       <RadiiForms v-if="part.shape === 'radii'" :part="part" />

@@ -1,14 +1,13 @@
 <script setup lang="ts">
 import { bestSet, onSale, packageSetWords } from '#core/stock/bestSet'
-import { plural } from '#core/quantity/counting'
 import type { ProductDocument } from '#core/label/productDocument'
 import type { Entered } from '#core/quantity/entered'
-import { formatFigure } from '#core/quantity/format'
 import { dimensionOf } from '#core/quantity/rateUnit'
 import { SYSTEM_UNITS } from '#core/quantity/systems'
 import { AMOUNT_UNITS, type AmountUnit } from '#core/quantity/units'
 import {
   enteredNeed,
+  lastingWords,
   needAhead,
   packageChoice,
   pricePer,
@@ -58,13 +57,8 @@ const COLUMNS = [
   { key: 'lasts', head: 'Lasts', numeric: true },
   { key: 'verdict', head: '' },
 ] as const
+const currency = computed(() => crew.organization?.settings.currency ?? 'USD')
 const money = (amount: number) => amount.toFixed(2)
-const WEEKS = 365.25 / 7
-/** What lasts no year is told in weeks. */
-const lasting = (years: number) =>
-  years < 1
-    ? { figure: formatFigure(years * WEEKS), unit: plural(years * WEEKS, 'week') }
-    : { figure: formatFigure(years), unit: plural(years, 'year') }
 const colours = useThemeColours()
 const sizeOf = ({ pack }: (typeof rows.value)[number]) => `${pack.size.text} ${pack.size.unit}`
 /** What a year costs out of each package; what spoils is paid for too. */
@@ -73,7 +67,7 @@ const chart = computed(() => ({
   grid: { left: 92, right: 24, top: 8, bottom: 40 },
   xAxis: {
     type: 'value',
-    name: `${crew.organization?.settings.currency ?? ''} a year`,
+    name: `${currency.value} a year`,
     nameLocation: 'middle',
     nameGap: 24,
   },
@@ -130,10 +124,15 @@ const set = computed(() => {
         >{{ money(pricePer(row, entered.unit)) }}
         <span class="soft small">a {{ entered.unit }}</span></template
       >
-      <template #year="{ row }">{{ money(row.perYear) }}</template>
+      <template #year="{ row }"
+        ><FigureText
+          :shown="{ figure: money(row.perYear), unit: '' }"
+          :page="`package.${row.pack.id}`"
+          label="What a year costs"
+      /></template>
       <template #lasts="{ row }"
         ><FigureText
-          :shown="lasting(row.years)"
+          :shown="lastingWords(row.years)"
           :page="`package.${row.pack.id}`"
           label="How long a package lasts"
       /></template>

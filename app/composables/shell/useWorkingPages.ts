@@ -23,6 +23,8 @@ export function useWorkingPages(pages: () => readonly Working[], names: Ref<Read
 const PLAIN: Readonly<Partial<Record<Figure, string>>> = {
   'ground.size': 'Ground together',
   calibration: 'Calibration',
+  'calibration.give': 'Calibration, give or take',
+  'package.set': 'What to buy for all of it',
   carrier: 'Spray on the lawn',
   'carrier.heavy': 'Carrier of a heavy mix',
   mix: 'Spray to mix',

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { comparedRate, equivalents } from '#core/label/equivalents'
+import { bestSet, onSale } from '#core/stock/bestSet'
 import { packageChoice, shelfYears, type YearNeed } from '#core/stock/packageChoice'
 import { readProduct } from '#core/label/productDocument'
 import { openWorkingBook } from '#core/working/working'
@@ -32,6 +33,8 @@ useWorkingPages(
         for (const pack of draft.value.document.packages) lineCost({ id, ...draft.value }, line, pack, book)
     if (draft.value && need.value)
       packageChoice(draft.value.document.packages, need.value, shelfYears(draft.value.document), book)
+    if (draft.value && need.value)
+      bestSet(onSale(draft.value.document.packages, need.value.dimension), need.value.amount, book)
     const rate = draft.value && comparedRate(draft.value.document)
     if (draft.value && rate) equivalents({ id, ...draft.value }, rate, library.products, book)
     return book.pages()

@@ -20,6 +20,11 @@ export interface Method {
   readonly list?: { readonly one: string; readonly least: number; readonly zero: 'zero-too' | 'above-zero' }
   /** Rules the list can be worked by, the usual one first, each with what it assumes. */
   readonly rules?: readonly { readonly rule: MeasuringRule; readonly assumes: string }[]
+  /**
+   * What must be said of the rule, because readings can't tell it; absent: the first rule stands until
+   * another is chosen.
+   */
+  readonly ruleQuestion?: string
   /** m2; only asked where `problem` found none. */
   readonly area: (readings: Readings) => number
   /**

@@ -144,6 +144,7 @@ export const SIMPLE_SHAPES = {
       { rule: 'inside', assumes: 'the diagonal lies inside the ground' },
       { rule: 'outside', assumes: 'the ground bends inward and the diagonal lies outside it' },
     ],
+    ruleQuestion: 'Lengths can’t tell whether the diagonal lies inside the ground: say which.',
     area: ({ fixed: [a = 0, b = 0, c = 0, d = 0, e = 0], rule }) =>
       rule === 'outside' ? Math.abs(heron(a, b, e) - heron(c, d, e)) : heron(a, b, e) + heron(c, d, e),
     problem: ({ fixed: [a = 0, b = 0, c = 0, d = 0, e = 0], rule }) => {

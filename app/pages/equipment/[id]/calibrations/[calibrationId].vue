@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { errorOfCalibration } from '#core/calibration/calibrationError'
 import { readCalibrationDocument } from '#core/calibration/calibrationDocument'
 import { courseOf } from '#core/calibration/calibrationInForce'
 import { practiceActs } from '#core/practice/practiceActs'
@@ -33,7 +34,8 @@ const {
 useWorkingPages(
   () => {
     const book = openWorkingBook()
-    if (draft.value) readCalibrationDocument(draft.value.document, fieldReader(), book)
+    const read = draft.value && readCalibrationDocument(draft.value.document, fieldReader(), book)
+    if (read) errorOfCalibration(read.measured, read.errors, book)
     return book.pages()
   },
   ref(
