@@ -60,7 +60,10 @@ test('both halves of a split come to what there was, wherever the line runs', ()
         [to, 25],
       ])
       expect(halves.ok).toBe(true)
-      if (halves.ok) expect(sizeOf(halves.value[0]) + sizeOf(halves.value[1])).toBeCloseTo(700, 1)
+      if (!halves.ok) return
+      // A sliver of 0.05 m2 along the cut may go, and corners stand to the millimetre.
+      const both = sizeOf(halves.value[0]) + sizeOf(halves.value[1])
+      expect(Math.abs(both - 700)).toBeLessThan(0.05 + 0.005)
     }),
   )
 })
