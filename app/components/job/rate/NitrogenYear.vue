@@ -14,8 +14,6 @@ const rows = computed(() =>
     ({ now, wanted, others }) => (now > 0 && wanted) || others.some((one) => one.now > 0),
   ),
 )
-const reach = ({ laid, now, wanted }: LawnNitrogen) => Math.max(wanted?.[1] ?? 0, laid + now)
-const share = (value: number, row: LawnNitrogen) => `${(100 * value) / reach(row)}%`
 /** What lies and what comes, in one unit. */
 function both(laid: number, now: number) {
   const { figures, unit } = shown.rates([laid, now], 'mass')
@@ -51,20 +49,13 @@ const aloud = ({ laid, now, wanted: [from, to] = [0, 0] }: LawnNitrogen) => {
             :label="`Nitrogen of the year, ${row.lawn.area.name}`"
           />
         </p>
-        <div class="bar" role="img" :aria-label="aloud(row)">
-          <span class="laid" :style="{ width: share(row.laid, row) }" /><span
-            class="now"
-            :class="{ over: row.state === 'over' }"
-            :style="{ width: share(row.now, row) }"
-          />
-          <span
-            class="wanted"
-            :style="{
-              left: share(row.wanted?.[0] ?? 0, row),
-              right: `${100 - (100 * (row.wanted?.[1] ?? 0)) / reach(row)}%`,
-            }"
-          />
-        </div>
+        <YearBar
+          :laid="row.laid"
+          :now="row.now"
+          :frame="row.wanted ?? [0, 0]"
+          :over="row.state === 'over'"
+          :label="aloud(row)"
+        />
         <p v-if="row.now > 0" class="soft small line">
           <FigureText
             :shown="{ figure: release(row), unit: '' }"
@@ -89,31 +80,8 @@ const aloud = ({ laid, now, wanted: [from, to] = [0, 0] }: LawnNitrogen) => {
 </template>
 
 <style scoped>
-.bar {
-  position: relative;
-  display: flex;
-  height: 14px;
-  background: var(--sheet);
-  border: var(--rule-width) solid var(--rule);
-}
 /* Lines of figures that open their working: far enough apart for a finger. */
 .line {
   padding: 4px 0;
-}
-.laid {
-  background: var(--soft);
-  opacity: 0.6;
-}
-.now {
-  background: var(--dry);
-}
-.now.over {
-  background: var(--warn);
-}
-.wanted {
-  position: absolute;
-  top: -2px;
-  bottom: -2px;
-  border: 2px solid var(--ink);
 }
 </style>

@@ -8,11 +8,6 @@ const yearLeft = computed(() => sheet.value.yearLeft)
 /** Not drawn anew at every key while it is folded. */
 const open = ref(false)
 type Amount = NonNullable<(typeof yearLeft.value)[number]['amount']>
-/** Of the year's most, or of what there is where that is more. */
-const share = ({ laid, now, most }: Amount, part: 'laid' | 'now' | 'most') => {
-  const whole = Math.max(most.value, laid.value + now.value)
-  return `${(100 * { laid, now, most }[part].value) / whole}%`
-}
 const aloud = ({ laid, now, most }: Amount) => {
   const { figure, unit } = showQuantity(most)
   const [lies, comes] = [showQuantity(laid).figure, showQuantity(now).figure]
@@ -30,13 +25,14 @@ const aloud = ({ laid, now, most }: Amount) => {
     <ul v-if="open">
       <li v-for="row in yearLeft" :key="`${row.productId}-${row.lawn.area.id}`" class="rule-b py-1">
         <p class="small">{{ row.product }}, {{ row.lawn.area.name }}</p>
-        <div v-if="row.amount" class="bar" role="img" :aria-label="aloud(row.amount)">
-          <span class="laid" :style="{ width: share(row.amount, 'laid') }" /><span
-            class="now"
-            :class="{ over: row.amount.left.value <= 0 }"
-            :style="{ width: share(row.amount, 'now') }"
-          /><span class="most" :style="{ left: share(row.amount, 'most') }" />
-        </div>
+        <YearBar
+          v-if="row.amount"
+          :laid="row.amount.laid.value"
+          :now="row.amount.now.value"
+          :frame="[row.amount.most.value, row.amount.most.value]"
+          :over="row.amount.left.value <= 0"
+          :label="aloud(row.amount)"
+        />
         <p class="small">
           <FigureText
             v-if="row.amount"
@@ -61,30 +57,5 @@ const aloud = ({ laid, now, most }: Amount) => {
 <style scoped>
 summary {
   cursor: pointer;
-}
-.bar {
-  position: relative;
-  display: flex;
-  height: 10px;
-  background: var(--sheet);
-  border: var(--rule-width) solid var(--rule);
-}
-.laid {
-  background: var(--soft);
-  opacity: 0.6;
-}
-.now {
-  background: var(--wet);
-}
-.now.over {
-  background: var(--warn);
-}
-/* The year's most stands as a stroke that both must stay left of. */
-.most {
-  position: absolute;
-  top: -3px;
-  bottom: -3px;
-  border-left: 2px solid var(--ink);
-  margin-left: -2px;
 }
 </style>
