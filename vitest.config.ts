@@ -47,8 +47,8 @@ export default defineConfig({
         test: {
           name: 'start',
           include: ['test/start/**/*.test.ts'],
-          testTimeout: 90_000,
-          hookTimeout: 60_000,
+          testTimeout: 300_000,
+          hookTimeout: 120_000,
           fileParallelism: false,
         },
       },

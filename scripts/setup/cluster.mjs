@@ -266,6 +266,9 @@ async function startAt(folder, bin, data, account, port) {
         'unix_socket_directories=',
         '-c',
         'logging_collector=off',
+        // After a kill every file is made safe in one call, not one by one: minutes on a slow disk.
+        '-c',
+        'recovery_init_sync_method=syncfs',
       ],
       { ...account, cwd: '/', detached: true, stdio: ['ignore', log, log] },
     )
@@ -301,7 +304,8 @@ function refuseFullDisk(data) {
  */
 async function whenAnswering(url, log) {
   const { default: pg } = await import('pg')
-  for (let tries = 0; tries < 150; tries++) {
+  // A database that was killed goes through its log first: on a slow disk that takes a while.
+  for (let tries = 0; tries < 1200; tries++) {
     const client = new pg.Client({ connectionString: url, connectionTimeoutMillis: 2000 })
     try {
       await client.connect()
