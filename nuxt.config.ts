@@ -44,6 +44,12 @@ export default defineNuxtConfig({
     // A page is fetched when somebody reaches for its link, not because the link can be seen.
     defaults: { nuxtLink: { prefetchOn: { visibility: false, interaction: true } } },
   },
+  hooks: {
+    // The head of the shell names no page's parts ahead of being asked for: a first visit takes what it shows.
+    'build:manifest': (manifest) => {
+      for (const part of Object.values(manifest)) part.dynamicImports = []
+    },
+  },
   compatibilityDate: '2026-11-01',
   nitro: {
     preset: 'node-server',

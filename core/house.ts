@@ -1,5 +1,9 @@
+import type { UnitSystem } from './quantity/systems'
+
 /** What a crew holds itself to where the label leaves it free; each a default that a crew may change. */
 export interface House {
+  /** The units the crew reads, for the sentences of checks; the trade's own where nobody says. */
+  readonly units?: UnitSystem
   /** A calibration older than this many days is not trusted. */
   readonly calibrationDays: number
   /** Actual over planned rate, less one: up to here good, up to there acceptable. */

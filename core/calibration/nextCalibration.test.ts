@@ -6,7 +6,7 @@ import type { CalibrationDocument } from './calibrationDocument'
 import type { LibraryCalibration } from './calibrationInForce'
 import { bySprayMethod } from './chooseMethod'
 import type { SpreaderDocument, SprayerDocument } from './equipmentDocument'
-import { nextCalibration } from './nextCalibration'
+import { nextCalibration, nextSetting } from './nextCalibration'
 
 const made = (document: CalibrationDocument, on: string): LibraryCalibration => ({
   id: on,
@@ -80,4 +80,26 @@ test('a machine that says nothing gives a blank calibration in its units', () =>
   expect(next(boom, []).course).toMatchObject({ width: typed('', 'ft'), length: typed('', 'ft') })
   const again = next(boom, [made(next(sprayer, []), '2026-04-01')])
   expect(again.course).toMatchObject({ width: typed('140', 'in') })
+})
+
+test('another setting, same course: the hopper weighed back is weighed in, nothing else is known', () => {
+  const blank = blankCalibration('spread', 'r', 'us-1000')
+  if (blank.kind !== 'spread') throw new Error('a spreader spreads')
+  const course = {
+    ...blank.course,
+    length: typed('50', 'ft' as const),
+    width: typed('9', 'ft' as const),
+    setting: '12',
+    product: 'Spring granule',
+    step: typed('0.5', 'oz' as const),
+    runs: [
+      { id: 'a', start: typed('20', 'lb' as const), left: typed('18.4', 'lb' as const) },
+      { id: 'b', start: typed('18.4', 'lb' as const), left: typed('16.8', 'lb' as const) },
+    ],
+  }
+  const again = nextSetting({ ...blank, by: 'sam', notes: 'windy', course }, 'run', 'us-1000', '2026-05-06')
+  expect(again).toMatchObject({ by: 'sam', notes: '' })
+  const { length, width, product, step } = course
+  expect(again.course).toMatchObject({ length, width, product, step, on: '2026-05-06', setting: '' })
+  expect(again.course.runs).toEqual([{ id: 'run', start: typed('16.8', 'lb'), left: typed('', 'lb') }])
 })

@@ -79,6 +79,38 @@ export function nextSpray(
   return { ...remarksAfter(last), kind: 'spray', course: bySprayMethod(course, by, system, nozzles) }
 }
 
+/**
+ * Another setting over the same course: method, product, course, scale and pace stay, nothing that was
+ * measured does. A hopper weighed back stands there weighed in again.
+ */
+export function nextSetting(
+  { course, heldBy, by }: Made<'spread'>,
+  runId: string,
+  system: UnitSystem,
+  on: string,
+): Made<'spread'> {
+  const fresh = blankSpreaderCourse(runId, system)
+  const { left, start } = course.runs.at(-1) ?? {}
+  const [run] = fresh.runs
+  return {
+    schema: 1,
+    kind: 'spread',
+    heldBy,
+    by,
+    notes: '',
+    course: {
+      ...fresh,
+      ...carried(course),
+      ...(course.by && { by: course.by }),
+      ...(course.step && { step: course.step }),
+      product: course.product,
+      width: course.width,
+      on,
+      runs: run && left?.text.trim() && start?.text.trim() ? [{ ...run, start: left }] : fresh.runs,
+    },
+  }
+}
+
 const remarksAfter = (last: CalibrationDocument | undefined) =>
   ({ schema: 1, by: '', notes: '', heldBy: last?.heldBy ?? '' }) as const
 

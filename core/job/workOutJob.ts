@@ -210,7 +210,7 @@ function linksOf(
   const measure = measureLink(draft, day, fields, book)
   const calibrate = calibrateLink(draft, day, house, fields, book)
   const rate = rateLink(draft, fields)
-  const load = loadLink(draft, measure, calibrate.calibration, rate, fields, book)
+  const load = loadLink(draft, measure, calibrate.calibration, rate, fields, book, house.units)
   const dials = {
     calibrations: (library && calibrationsFor(draft, library)) ?? NO_ROWS,
     products: library?.products ?? NO_ROWS,

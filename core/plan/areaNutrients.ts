@@ -1,5 +1,6 @@
+import { nutrientText } from '../quantity/nutrientText'
+import type { UnitSystem } from '../quantity/systems'
 import { NUTRIENT_NAMES, type Nutrient } from '../label/label'
-import { formatFigure } from '../quantity/format'
 import { amountFactor, densitySi } from '../quantity/quantity'
 import { dimensionOf } from '../quantity/rateUnit'
 import { NUTRIENT_UNIT_SI } from './nutrientsLaid'
@@ -40,10 +41,14 @@ export function nutrientOn(areaId: string, nutrient: Nutrient, request: PlanRequ
 export const isPresent = ({ known, unknown }: NutrientOn): boolean => known > 0 || unknown.length > 0
 
 /** "0.8 lb N/1000 ft2", "N of Liquid feed, how much is not known", or both. */
-export function nutrientWords({ known, unknown }: NutrientOn, nutrient: Nutrient): string {
+export function nutrientWords(
+  { known, unknown }: NutrientOn,
+  nutrient: Nutrient,
+  units?: UnitSystem,
+): string {
   const name = NUTRIENT_NAMES[nutrient]
   const hidden = `${name} of ${unknown.join(' and ')} (how much is not known without its density)`
-  const told = `${formatFigure(known)} lb ${name}/1000 ft2`
+  const told = nutrientText(known, name, units)
   return unknown.length === 0 ? told : known > 0 ? `${told} and ${hidden}` : hidden
 }
 

@@ -1,6 +1,8 @@
 import { elementOf, NUTRIENT_NAMES, NUTRIENTS, type Nutrient } from '../label/label'
 import { densitySi } from '../quantity/quantity'
 import { KILOGRAMS_PER, SQUARE_METRES_PER } from '../quantity/units'
+import { nutrientText } from '../quantity/nutrientText'
+import type { UnitSystem } from '../quantity/systems'
 import { asEntered, sixDigits } from '../working/figureText'
 import type { WorkingBook } from '../working/working'
 import type { NutrientsLaid } from './plan'
@@ -21,7 +23,11 @@ export interface NutrientsSum {
  * Nutrients on the lawn, in lb/1000 ft2, from unrounded amounts; dead volume is not on the lawn.
  * Source: mass of product x per cent of the analysis.
  */
-export function nutrientsLaid(products: readonly ResolvedProduct[], book: WorkingBook): NutrientsSum {
+export function nutrientsLaid(
+  products: readonly ResolvedProduct[],
+  book: WorkingBook,
+  units?: UnitSystem,
+): NutrientsSum {
   const fed = products.filter(({ product }) =>
     NUTRIENTS.some((nutrient) => (product.analysis?.[nutrient] ?? 0) > 0),
   )
@@ -39,7 +45,7 @@ export function nutrientsLaid(products: readonly ResolvedProduct[], book: Workin
     NUTRIENTS.map((nutrient) => [nutrient, { value: sum(nutrient), unit: 'lb/1000 ft2' }]),
   ) as NutrientsLaid
   for (const nutrient of NUTRIENTS)
-    book.note(`nutrients.${nutrient}`, () => nutrientLines(known, nutrient, laid[nutrient].value))
+    book.note(`nutrients.${nutrient}`, () => nutrientLines(known, nutrient, laid[nutrient].value, units))
   return { laid, quickN, unknown }
 }
 
@@ -58,16 +64,17 @@ function nutrientLines(
   products: readonly ResolvedProduct[],
   nutrient: Nutrient,
   total: number,
+  units: UnitSystem | undefined,
 ): readonly string[] {
+  const told = (lbPer1000: number, name = '') => nutrientText(lbPer1000, name, units, sixDigits)
   const parts = products
     .filter(({ product }) => (product.analysis?.[nutrient] ?? 0) > 0)
     .map((resolved) => {
       const lbPer1000 = (massPerArea(resolved) ?? 0) / NUTRIENT_UNIT_SI
       const { product } = resolved
       return (
-        `${product.name ?? product.id} at ${asEntered(product.rate)}: ${sixDigits(lbPer1000)} lb/1000 ` +
-        `ft2 of product x ${product.analysis?.[nutrient]} % ` +
-        `= ${sixDigits(nutrientRate(resolved, nutrient))} lb/1000 ft2`
+        `${product.name ?? product.id} at ${asEntered(product.rate)}: ${told(lbPer1000)} of product x ` +
+        `${product.analysis?.[nutrient]} % = ${told(nutrientRate(resolved, nutrient))}`
       )
     })
   const name = NUTRIENT_NAMES[nutrient]
@@ -75,11 +82,8 @@ function nutrientLines(
   return [
     ...(parts.length > 0 ? parts : [`no product of this application carries ${name}`]),
     ...(element
-      ? [
-          `as ${element.name}: x ${element.share} = ${sixDigits(total * element.share)} lb ` +
-            `${element.name}/1000 ft2`,
-        ]
+      ? [`as ${element.name}: x ${element.share} = ${told(total * element.share, element.name)}`]
       : []),
-    `${name} laid down = ${sixDigits(total)} lb/1000 ft2`,
+    `${name} laid down = ${told(total)}`,
   ]
 }

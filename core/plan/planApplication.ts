@@ -94,12 +94,11 @@ function planAlike(
   carrier: Carrier | undefined,
   book: WorkingBook,
 ): Result<Plan, readonly PlanIssue[]> {
-  const { method } = request
   const resolved = resolveProducts(request.products, carrier)
   if (!resolved.ok) return resolved
   const ground = groundwork(request, carrier)
   if (!ground.ok) return ground
-  const plan = composePlan(resolved.value, ground.value, method, book)
+  const plan = composePlan(resolved.value, ground.value, request, book)
   return isFiniteThroughout(plan)
     ? ok(plan)
     : err([
@@ -114,7 +113,7 @@ function planAlike(
 function composePlan(
   products: readonly ResolvedProduct[],
   ground: Groundwork,
-  method: SpreadMethod | SprayMethod,
+  { method, units }: PlanRequest,
   book: WorkingBook,
 ): Plan {
   const wet =
@@ -130,7 +129,7 @@ function composePlan(
     ...(load.areas && { areas: load.areas.flatMap((place) => ground.areas[place]?.area.id ?? []) }),
   }))
   const totals = products.map((resolved, index) => productTotal(resolved, index, ground, method, loads))
-  const nutrients = nutrientsLaid(products, book)
+  const nutrients = nutrientsLaid(products, book, units)
   totals.forEach((total, index) => {
     const resolved = products[index]
     if (resolved) noteProduct(resolved, total, ground, method, loads, book)
@@ -148,7 +147,7 @@ function composePlan(
           )
         : []
     }),
-    ...nutrientChecks(nutrients),
+    ...nutrientChecks(nutrients, units),
     ...(wet ? partLoadCheck(ground.loads, wet.method) : []),
   ]
   return {

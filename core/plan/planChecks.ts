@@ -1,3 +1,5 @@
+import { nutrientText } from '../quantity/nutrientText'
+import type { UnitSystem } from '../quantity/systems'
 import { isOver, isUnder } from '../quantity/tolerance'
 import { formatFigure } from '../quantity/format'
 import { asEntered } from '../working/figureText'
@@ -11,6 +13,8 @@ import type { ResolvedProduct } from './resolveProducts'
 
 /** Most quick-release nitrogen in one go, lb/1000 ft2 (trade.md 6, house default). */
 export const QUICK_N_LIMIT = 1.0
+/** What local rules often allow of it. */
+const LOCAL_QUICK_N = 0.7
 /**
  * A measured amount further than this from the exact one is worth a word (trade.md 6: 0.4 g over on 9 g is 4
  * %).
@@ -95,7 +99,7 @@ export function coarseCheck(
 }
 
 /** Sums: quick nitrogen over the house limit, and nutrients that cannot be known. */
-export function nutrientChecks({ quickN, unknown }: NutrientsSum): readonly PlanCheck[] {
+export function nutrientChecks({ quickN, unknown }: NutrientsSum, units?: UnitSystem): readonly PlanCheck[] {
   const checks: PlanCheck[] = unknown.map(({ product }) => ({
     level: 'note',
     code: 'nutrients-unknown',
@@ -109,8 +113,9 @@ export function nutrientChecks({ quickN, unknown }: NutrientsSum): readonly Plan
       level: 'warn',
       code: 'quick-nitrogen-high',
       message:
-        `${formatFigure(quickN)} lb/1000 ft2 of quick nitrogen in one go; the usual limit is ` +
-        `${QUICK_N_LIMIT} lb/1000 ft2, often 0.7 by local rule.`,
+        `${nutrientText(quickN, '', units)} of quick nitrogen in one go; the usual limit is ` +
+        `${nutrientText(QUICK_N_LIMIT, '', units)}, often ${nutrientText(LOCAL_QUICK_N, '', units)} by ` +
+        'local rule.',
     })
   }
   return checks

@@ -1,3 +1,4 @@
+import type { UnitSystem } from '../quantity/systems'
 import type { LabelLimits, LabelledProduct, Rate } from '../label/label'
 import type { Quantity } from '../quantity/quantity'
 import type { AmountUnit, AreaUnit, CarrierUnit, MassUnit, VolumeUnit } from '../quantity/units'
@@ -49,4 +50,6 @@ export interface PlanRequest {
   readonly areas: readonly PlanArea[]
   readonly products: readonly PlanProduct[]
   readonly method: SpreadMethod | SprayMethod
+  /** The units in which nutrients are told; the trade's own where nobody says. */
+  readonly units?: UnitSystem
 }

@@ -1,4 +1,5 @@
-import { formatFigure } from '../quantity/format'
+import { TRADE_UNITS } from '../quantity/nutrientText'
+import { showCarrier } from '../quantity/systems'
 import { fieldReader } from '../quantity/fieldReader'
 import { celsius, temperatureIn } from '../quantity/temperature'
 import { rateUnitParts } from '../quantity/rateUnit'
@@ -179,7 +180,7 @@ function restingChecks({ draft, request, plan }: RuleVisit): readonly Check[] {
       code: 'nitrogen-resting',
       source: 'trade practice',
       message:
-        `${nutrientWords(laid, 'n')} on turf that is ${turf}: ` +
+        `${nutrientWords(laid, 'n', request.units)} on turf that is ${turf}: ` +
         `${turf === 'going dormant' ? 'quick nitrogen keeps it from hardening' : 'it can’t use it'}.`,
       remedies: [{ label: 'Choose another day', path: 'day.turf' }],
     },
@@ -237,12 +238,19 @@ function leafChecks({ request, lines }: RuleVisit): readonly Check[] {
     (method.carrier.value * rateUnitParts(method.carrier.unit).factor * SQUARE_METRES_PER['1000 ft2']) /
     CUBIC_METRES_PER.gal
   if (!isUnder(perThousand, LEAF_FEED_WATER)) return []
+  const water = (gallons: number) => {
+    const { figure, unit } = showCarrier(
+      (gallons * CUBIC_METRES_PER.gal) / SQUARE_METRES_PER['1000 ft2'],
+      request.units ?? TRADE_UNITS,
+    )
+    return `${figure} ${unit}`
+  }
   return [
     {
       level: 'warn',
       code: 'little-water',
-      source: `house rule, ${LEAF_FEED_WATER} gal/1000 ft2`,
-      message: `${formatFigure(perThousand)} gal/1000 ft2 is little water for feed on the leaf: it may burn.`,
+      source: `house rule, ${water(LEAF_FEED_WATER)}`,
+      message: `${water(perThousand)} is little water for feed on the leaf: it may burn.`,
       remedies: [{ label: 'Look at the calibration', path: 'spray.calibration.speed' }],
     },
   ]

@@ -31,7 +31,7 @@ function diseaseFindings(context: RuleVisit): readonly Check[] {
       code: 'nitrogen-root-disease',
       source: 'trade practice, the area’s own ledger',
       message:
-        `${nutrientWords(first.now, 'n')} in autumn on ${namesOf(found)}, where ` +
+        `${nutrientWords(first.now, 'n', context.request.units)} in autumn on ${namesOf(found)}, where ` +
         `${first.seen.name.trim() || 'root disease'} showed on ${dayText(first.seen.on)}: it feeds the ` +
         'next outbreak.',
       remedies: leaveOut(found),

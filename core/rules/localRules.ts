@@ -1,3 +1,4 @@
+import { nutrientText } from '../quantity/nutrientText'
 import { dayText } from '../calendar/dayText'
 import { withinYearly } from '../calendar/dayOfYear'
 import { yearDayText } from '../calendar/yearDay'
@@ -5,7 +6,6 @@ import { daysAfter } from '../calendar/daysBetween'
 import { elementOf, NUTRIENT_NAMES, type Nutrient } from '../label/label'
 import { isPresent, nutrientOn, nutrientWords, slowNitrogenOn } from '../plan/areaNutrients'
 import { fieldReader } from '../quantity/fieldReader'
-import { formatFigure } from '../quantity/format'
 import { rateUnitParts } from '../quantity/rateUnit'
 import { isOver } from '../quantity/tolerance'
 import {
@@ -133,20 +133,25 @@ function findingOf(rule: LocalRule, context: RuleVisit): LocalFinding | undefine
   const most = mostInOneGo(nutrient, undefined, context)
   const present = { known: most.known * NUTRIENT_UNITS, unknown: most.unknown }
   if (!isPresent(present)) return undefined
+  const goesDown = nutrientWords(present, nutrient, context.request.units)
   if (nutrient === 'n')
-    return { level: 'stop', words: `${nutrientWords(present, nutrient)}, where no nitrogen may go down` }
+    return {
+      level: 'stop',
+      words: `${goesDown}, where no nitrogen may go down`,
+    }
   return phosphorusTested(context)
     ? undefined
     : {
         level: 'stop',
-        words: `${nutrientWords(present, nutrient)}, where no phosphorus may go down without a soil test`,
+        words: `${goesDown}, where no phosphorus may go down without a soil test`,
       }
 }
 
 const nameOf = (nutrient: LimitedNutrient, counts?: Counted): string =>
   counts === 'element' ? (elementOf(nutrient)?.name ?? '') : NUTRIENT_NAMES[nutrient]
 
-const told = (si: number, name: string) => `${formatFigure(si * NUTRIENT_UNITS)} lb ${name}/1000 ft2`
+const told = (si: number, name: string, { request }: RuleVisit) =>
+  nutrientText(si * NUTRIENT_UNITS, name, request.units)
 
 const notKnown = (unknown: readonly string[], what: string, limit: string): LocalFinding => ({
   level: 'warn',
@@ -162,7 +167,7 @@ function yearFinding(rule: LocalRule, context: RuleVisit): LocalFinding | undefi
     return {
       level: 'stop',
       words:
-        `${told(worst.laid + worst.now, nameOf('n'))} on ` +
+        `${told(worst.laid + worst.now, nameOf('n'), context)} on ` +
         `${namesOf([worst, ...more].map(({ lawn }) => lawn))} this year with this job` +
         `${plannedWords(worst.year)}, over ${limit.words}`,
     }
@@ -182,7 +187,7 @@ function goFinding(
   const most = mostInOneGo(nutrient, counts, context)
   const name = `${counts === 'quick' ? 'quick ' : ''}${nameOf(nutrient, counts)}`
   if (isOver(most.known, limit.si))
-    return { level: 'stop', words: `${told(most.known, name)} in one go, over ${limit.words}` }
+    return { level: 'stop', words: `${told(most.known, name, context)} in one go, over ${limit.words}` }
   return most.unknown.length > 0 ? notKnown(most.unknown, name, `${limit.words} in one go`) : undefined
 }
 

@@ -1,3 +1,4 @@
+import { nutrientRangeText, nutrientText } from '../quantity/nutrientText'
 import { dayText } from '../calendar/dayText'
 import { nitrogenWanted } from '../ground/grasses'
 import type { Nutrient } from '../label/label'
@@ -50,6 +51,8 @@ export function nitrogenOfYear(
   context: RuleVisit,
   book: WorkingBook = closedWorkingBook,
 ): readonly LawnNitrogen[] {
+  const { units } = context.request
+  const told = (figure: number, name = '') => nutrientText(figure, name, units, sixDigits)
   return context.lawns.map((lawn) => {
     const adds = (nutrient: Nutrient) => nutrientOn(lawn.lawn.id, nutrient, context.request, context.plan)
     const { known: now, unknown: unknownNow } = adds('n')
@@ -74,19 +77,19 @@ export function nitrogenOfYear(
             (row.n === null
               ? 'not known, the label gives no density'
               : `${sixDigits(row.n / KILOGRAMS_PER.lb)} lb of N on ${sixDigits(row.sizeM2)} m2 = ` +
-                `${sixDigits((row.n / row.sizeM2) * NUTRIENT_UNITS)} lb/1000 ft2`),
+                told((row.n / row.sizeM2) * NUTRIENT_UNITS)),
         ),
       ...unknownNow.map((name) => `${name}: not known, the label gives no density`),
-      `this application ${sixDigits(now)} lb N/1000 ft2, of it slow ` +
-        `${sixDigits(slow.now * NUTRIENT_UNITS)} and quick ${sixDigits(quick.now * NUTRIENT_UNITS)}`,
+      `this application ${told(now, 'N')}, of it slow ${told(slow.now * NUTRIENT_UNITS)} and quick ` +
+        told(quick.now * NUTRIENT_UNITS),
       ...(slow.laid === undefined || quick.laid === undefined
         ? ['slow and quick of the year: not known, a label is no longer on the shelf']
         : [
-            `laid this year, by the labels: slow ${sixDigits(slow.laid * NUTRIENT_UNITS)} and quick ` +
-              sixDigits(quick.laid * NUTRIENT_UNITS),
+            `laid this year, by the labels: slow ${told(slow.laid * NUTRIENT_UNITS)} and quick ` +
+              told(quick.laid * NUTRIENT_UNITS),
           ]),
-      ...(wanted ? [`the grass wants ${wanted[0]} to ${wanted[1]} lb N/1000 ft2 a year`] : []),
-      `this year with it ${sixDigits(laid * NUTRIENT_UNITS + now)} lb N/1000 ft2`,
+      ...(wanted ? [`the grass wants ${nutrientRangeText(wanted, 'N', units)} a year`] : []),
+      `this year with it ${told(laid * NUTRIENT_UNITS + now, 'N')}`,
     ])
     const others = OTHERS.map((nutrient) => ({
       nutrient,
@@ -102,10 +105,10 @@ export function nitrogenOfYear(
               `${dayText(row.on)}, ${row.product}: ` +
               (row[one.nutrient] === null
                 ? 'not known'
-                : `${sixDigits(((row[one.nutrient] ?? 0) / row.sizeM2) * NUTRIENT_UNITS)} lb/1000 ft2`),
+                : told(((row[one.nutrient] ?? 0) / row.sizeM2) * NUTRIENT_UNITS)),
           ),
-        `this application ${sixDigits(one.now * NUTRIENT_UNITS)} lb/1000 ft2`,
-        `this year with it ${sixDigits((one.laid + one.now) * NUTRIENT_UNITS)} lb/1000 ft2`,
+        `this application ${told(one.now * NUTRIENT_UNITS)}`,
+        `this year with it ${told((one.laid + one.now) * NUTRIENT_UNITS)}`,
       ])
     }
     return {

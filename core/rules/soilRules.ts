@@ -48,7 +48,7 @@ function soilFindings(context: RuleVisit): readonly Check[] {
         code,
         source: `soil test of ${dayText(worst.test.on)}`,
         message:
-          `${nutrientWords(worst.now, nutrient)} goes on ${namesOf(found)}, ` +
+          `${nutrientWords(worst.now, nutrient, context.request.units)} goes on ${namesOf(found)}, ` +
           `where the soil test says ${worst.test[level] === 'high' ? 'high' : 'enough'}.`,
         remedies: leaveOut(found),
       },

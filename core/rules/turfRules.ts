@@ -1,3 +1,4 @@
+import { nutrientRangeText, nutrientText } from '../quantity/nutrientText'
 import { dayText } from '../calendar/dayText'
 import type { GrassName } from '../ground/grasses'
 import { daysAfter, daysBetween } from '../calendar/daysBetween'
@@ -310,17 +311,20 @@ function nitrogenYear(context: RuleVisit): readonly Check[] {
     .toSorted((a, b) => b.laid - a.laid)
   const [worst] = found
   if (!worst) return notCounted(years, context)
-  const told = (perArea: number | undefined) => formatFigure((perArea ?? 0) * NUTRIENT_UNITS)
+  const { units } = context.request
+  const told = (perArea: number | undefined) => nutrientText((perArea ?? 0) * NUTRIENT_UNITS, 'N', units)
+  const [from, to] = worst.wanted ?? [0, 0]
+  const wants = [from * NUTRIENT_UNITS, to * NUTRIENT_UNITS] as const
   const lawns = found.map(({ lawn }) => lawn)
   return [
     {
       level: 'warn',
       code: 'nitrogen-over-year',
       working: `nitrogen.${worst.lawn.area.id}`,
-      source: `grass, ${told(worst.wanted?.[0])} to ${told(worst.wanted?.[1])} lb N/1000 ft2 a year`,
+      source: `grass, ${nutrientRangeText(wants, 'N', units)} a year`,
       remedies: leaveOut(lawns),
       message:
-        `${told(worst.laid)} lb N/1000 ft2 lies on ${namesOf(lawns)} this year${plannedWords(worst.year)}; ` +
+        `${told(worst.laid)} lies on ${namesOf(lawns)} this year${plannedWords(worst.year)}; ` +
         `${told(worst.now)} more ` +
         'is over what its grass wants.',
     },

@@ -1,3 +1,5 @@
+import { nutrientText } from '../quantity/nutrientText'
+import type { UnitSystem } from '../quantity/systems'
 import { sumOf } from '../quantity/counting'
 import type { Figure } from '../working/figures'
 import { isOver } from '../quantity/tolerance'
@@ -34,6 +36,7 @@ export function nitrogenLaid(
   year: string,
   figure: Figure = '',
   book: WorkingBook = closedWorkingBook,
+  system?: UnitSystem,
 ): NitrogenLaid {
   const own = rows.filter(({ on }) => on.startsWith(year))
   const kilograms = sumOf(own, ({ n }) => n ?? 0)
@@ -48,7 +51,7 @@ export function nitrogenLaid(
           : `${sixDigits(n)} kg of N = ${sixDigits(n / KILOGRAMS_PER.lb)} lb`),
     ),
     `together ${sixDigits(kilograms / KILOGRAMS_PER.lb)} lb on ${sixDigits(thousands)} x 1000 ft2`,
-    `nitrogen in ${year} = ${sixDigits(units)} lb/1000 ft2`,
+    `nitrogen in ${year} = ${nutrientText(units, '', system, sixDigits)}`,
   ])
   return { units, unknown: own.filter(({ n }) => n === null).length }
 }

@@ -3,7 +3,7 @@ import type { Page } from 'playwright-core'
 import { expect, test } from 'vitest'
 import { SAMPLE_SITES } from '../../demo/sampleLinks'
 import { expectAccessible, expectQuiet, watchedPage } from '../support/browser'
-import { openLink, pick } from '../support/hands'
+import { openLink, openPart, pick } from '../support/hands'
 import { stage } from '../support/stage'
 
 const on = stage()
@@ -23,8 +23,10 @@ test('a label typed as printed stops a job that comes too soon; leaving the lawn
   await page.getByText('repeat from 7 d').waitFor()
   await page.getByText('Not understood: wear gloves').waitFor()
   await press(page, 'Put it in')
+  await page.getByRole('button', { name: /^Timing Again after 7 to 10 d, at most 2 times a year/ }).click()
   expect(await field(page, 'Repeat from').inputValue()).toBe('7')
   expect(await field(page, 'Times a year').inputValue()).toBe('2')
+  await openPart(page, 'Actives')
   await field(page, 'Active ingredient').fill('Carbaryl')
   await page.getByText(/The table says group 1A: .*IRAC/).waitFor()
   await field(page, 'Active ingredient').fill('bifenthrin')
@@ -74,6 +76,7 @@ test('a premix’s directions are pasted; its second active meets what lies ther
   await page.keyboard.press('c')
   await page.waitForURL((url) => url.href !== original)
   await field(page, 'Name of the product').fill('Two-way granule')
+  await openPart(page, 'Actives')
   await field(page, 'Active ingredient').fill('clothianidin')
   await field(page, 'Content').fill('0.25 %')
   await press(page, 'Add an active ingredient')
@@ -93,6 +96,7 @@ test('a premix’s directions are pasted; its second active meets what lies ther
       (response.request().postData() ?? '').includes('"text":"0.25"'),
   )
   await press(page, 'Put it in')
+  await openPart(page, 'Rate')
   expect(await field(page, 'Usual rate').inputValue()).toBe('2.7')
   await stored
   await saved(page)

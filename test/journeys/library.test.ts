@@ -2,7 +2,7 @@ import type { Page } from 'playwright-core'
 import { expect, test } from 'vitest'
 import { SAMPLE_JOBS, SAMPLE_PRODUCTS, SAMPLE_SITES } from '../../demo/sampleLinks'
 import { expectAccessible, expectQuiet, watchedPage } from '../support/browser'
-import { changeCrew, fromMenu, openLink, pick } from '../support/hands'
+import { changeCrew, fromMenu, openLink, openPart, pick } from '../support/hands'
 import { stage } from '../support/stage'
 
 const on = stage()
@@ -58,6 +58,7 @@ test('a new crew from nothing to its first record, through its library', async (
   await pick(field(page, 'Form'), 'solution')
   await field(page, 'Usual rate').fill('3.4 fl oz per 1,000 sq ft')
   await field(page, 'Highest').fill('5 fl oz/1000 ft2')
+  await openPart(page, 'Timing')
   await field(page, 'at the latest').fill('4 weeks')
   await page.getByText('Nothing has been booked yet').waitFor()
   await field(page, 'Amount').fill('2.5 gal')
@@ -111,6 +112,7 @@ test('a label in two tabs: one field is asked, two fields merge, a reload loses 
   const address = `${on.url}/products/${SAMPLE_PRODUCTS.granule}`
   await Promise.all([page.goto(address), second.goto(address)])
   const rate = (tab: Page) => tab.getByLabel('Usual rate', { exact: true }).first()
+  await Promise.all([openPart(page, 'Rate'), openPart(second, 'Rate')])
   await rate(second).fill('3.6')
   await saved(second)
   await rate(page).fill('3.1')
@@ -121,6 +123,7 @@ test('a label in two tabs: one field is asked, two fields merge, a reload loses 
   await bar.getByRole('button', { name: 'Take theirs' }).click()
   await expect.poll(() => rate(page).inputValue()).toBe('3.6')
   await page.reload()
+  await openPart(page, 'Rate')
   await expect.poll(() => rate(page).inputValue()).toBe('3.6')
   // Different fields are no question: both stay, and it is said. An instant reload loses nothing.
   const name = (tab: Page) => tab.getByLabel('Name of the product')
@@ -133,6 +136,7 @@ test('a label in two tabs: one field is asked, two fields merge, a reload loses 
   await name(page).fill('Slow-feed 21-0-6 granule')
   await page.reload()
   await expect.poll(() => name(page).inputValue()).toBe('Slow-feed 21-0-6 granule')
+  await openPart(page, 'Rate')
   expect(await rate(page).inputValue()).toBe('3.2')
   await saved(page)
   // The planned job keeps the label it was planned with, and offers the replan.

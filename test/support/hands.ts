@@ -39,3 +39,10 @@ export async function changeCrew(page: Page, name: string): Promise<void> {
   await page.getByRole('button', { name: /crew, units, theme/ }).click()
   await pick(page.getByRole('combobox', { name: 'Crew', exact: true }), name)
 }
+
+/** Opens a part of a label that is told back in a sentence. */
+export async function openPart(page: Page, title: string): Promise<void> {
+  const part = page.getByRole('button', { name: new RegExp(`^${title} `) }).first()
+  await part.waitFor()
+  if ((await part.getAttribute('aria-expanded')) === 'false') await part.click()
+}

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { plural } from '#core/quantity/counting'
 import { NOZZLE_LIMIT } from '#core/calibration/nozzleFlow'
 import type { ReadNozzles } from '#core/calibration/readBenchTest'
 import { formatFigure } from '#core/quantity/format'
@@ -91,22 +90,6 @@ const bars = computed(() => {
         Each gives <FigureText :shown="perMinute(read.check.mean)" /> on the mean, all together
         <FigureText :shown="perMinute(read.check.total)" />.
       </p>
-      <p v-if="read.check.replace === 'set'" class="stop">
-        <UIcon name="i-lucide-octagon-x" class="me-1 align-[-2px]" />At least one is worn by more than 10 %:
-        replace the set.
-      </p>
-      <p v-else-if="read.check.clean.length > 0" class="astray">
-        <UIcon name="i-lucide-triangle-alert" class="me-1 align-[-2px]" />Clean and catch again:
-        {{ plural(read.check.clean.length, 'nozzle') }} {{ read.check.clean.join(', ') }}.
-      </p>
-      <p v-else class="good">
-        <UIcon name="i-lucide-circle-check" class="me-1 align-[-2px]" />All within {{ 100 * NOZZLE_LIMIT }} %
-        of the mean.
-      </p>
-      <p v-if="trial.dripping?.trim()" class="astray">
-        <UIcon name="i-lucide-triangle-alert" class="me-1 align-[-2px]" />Dripping: {{ trial.dripping }}. A
-        check valve that drips spots the lawn at every stop: clean or change it.
-      </p>
       <BoomReply :asked="read.asked" :fan="read.fan" :trial="trial" />
       <FigureChart v-if="bars" :option="bars" label="Each nozzle against the mean, with the limits" />
       <RowTable
@@ -123,18 +106,3 @@ const bars = computed(() => {
     </template>
   </section>
 </template>
-
-<style scoped>
-.astray {
-  color: var(--warn);
-  font-weight: 600;
-}
-.stop {
-  color: var(--stop);
-  font-weight: 600;
-}
-.good {
-  color: var(--good);
-  font-weight: 600;
-}
-</style>

@@ -1,10 +1,14 @@
 <script setup lang="ts">
 import type { NozzleBenchTest } from '#core/calibration/benchTest'
+import type { ReadNozzles } from '#core/calibration/readBenchTest'
 import { LENGTH_UNITS, STOPWATCH_UNITS, VOLUME_UNITS } from '#core/quantity/units'
 
 /** Catching nozzles and timing a course, step by step. */
-const props = defineProps<{ trial: NozzleBenchTest }>()
+const props = defineProps<{ trial: NozzleBenchTest; read: ReadNozzles | undefined }>()
 const { set, locked } = useForm()
+const off = computed(() =>
+  props.read?.check.nozzles.map(({ state }) => (state === 'right' ? undefined : state)),
+)
 const addTime = () => set('document.course.times', [...props.trial.course.times, { text: '', unit: 's' }])
 </script>
 
@@ -37,7 +41,9 @@ const addTime = () => set('document.course.times', [...props.trial.course.times,
         />
       </div>
       <StopWatch class="mt-2" @stop="set('document.time', { text: $event, unit: 's' })" />
+      <NozzleVerdict v-if="read" :read="read" :dripping="trial.dripping ?? ''" class="verdict" />
       <ReadingList
+        :off="off"
         :list="trial.catches"
         path="document.catches"
         one="Nozzle"
@@ -92,3 +98,19 @@ const addTime = () => set('document.course.times', [...props.trial.course.times,
   </div>
   <FormNotes path="document.notes" label="Notes" :text="trial.notes" class="mt-2" />
 </template>
+
+<style scoped>
+/* Which are off stays in sight while many are typed. */
+.verdict {
+  position: sticky;
+  top: 0;
+  z-index: 2;
+  padding: 6px 0;
+  background: var(--paper);
+}
+@media (max-width: 760px) {
+  .verdict {
+    top: 56px;
+  }
+}
+</style>

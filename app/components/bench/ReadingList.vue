@@ -18,8 +18,10 @@ const props = withDefaults(
     units?: readonly string[]
     /** What an instrument must measure to fill one. */
     kind?: Kind
+    /** What each comes to, in a word, where one is off. */
+    off?: readonly (string | undefined)[]
   }>(),
-  { group: undefined, kind: 'span', units: () => SPAN_UNITS },
+  { group: undefined, kind: 'span', units: () => SPAN_UNITS, off: () => [] },
 )
 const { set, locked, problemAt } = useForm()
 const crew = useCrewStore()
@@ -83,6 +85,7 @@ function paste(event: ClipboardEvent, i: number) {
           @keydown.enter.prevent="next(i)"
           @paste="paste($event, i)"
         />
+        <span v-if="off[i]" class="small off">{{ off[i] }}</span>
       </label>
     </div>
     <p v-if="wrong" class="problem small" role="alert">{{ wrong.message }}</p>
@@ -123,6 +126,12 @@ function paste(event: ClipboardEvent, i: number) {
   grid-template-columns: 20px 1fr;
   align-items: center;
   gap: 3px;
+}
+.off {
+  grid-column: 2;
+  color: var(--warn);
+  font-weight: 600;
+  line-height: 1.2;
 }
 .problem {
   color: var(--stop);

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import type { DropdownMenuItem } from '@nuxt/ui'
 import type { JobState } from '#core/job/chain'
 import type { SitePage } from '#shared/schemas/ground'
 import { useDebounceFn } from '@vueuse/core'
@@ -22,7 +21,6 @@ const emit = defineEmits<{
   repeat: []
   remove: []
 }>()
-const own = useSelfStore()
 const sites = shallowRef<SitePage['rows']>([])
 const history = ref(false)
 const WAIT_MS = 120
@@ -61,33 +59,6 @@ function settle() {
   const [only] = starting
   if (only && starting.length === 1) emit('site', only.id, only.name)
 }
-
-const actions = computed<DropdownMenuItem[]>(() => [
-  { label: 'What if', icon: 'i-lucide-columns-2', to: props.whatIf },
-  ...(props.draft.siteId
-    ? [{ label: 'The site', icon: 'i-lucide-map', to: `/sites/${props.draft.siteId}` }]
-    : []),
-  ...(props.draft.plannedFor
-    ? [{ label: 'The day', icon: 'i-lucide-route', to: `/days/${props.draft.plannedFor}` }]
-    : []),
-  { label: 'Load sheet', icon: 'i-lucide-printer', to: `/jobs/${props.jobId}/load-sheet` },
-  ...(props.draft.version > 0
-    ? [
-        { label: 'Repeat', icon: 'i-lucide-copy', onSelect: () => emit('repeat') },
-        { label: 'JSON', icon: 'i-lucide-file-output', to: props.file, external: true, download: '' },
-        {
-          label: 'History',
-          icon: 'i-lucide-history',
-          onSelect: () => {
-            history.value = true
-          },
-        },
-      ]
-    : []),
-  ...(!props.locked && own.may('govern')
-    ? [{ label: 'Delete', icon: 'i-lucide-trash-2', onSelect: () => emit('remove') }]
-    : []),
-])
 </script>
 
 <template>
@@ -110,9 +81,18 @@ const actions = computed<DropdownMenuItem[]>(() => [
       />
       <div class="acts">
         <slot />
-        <UDropdownMenu :items="actions" :content="{ align: 'end' }">
-          <UButton icon="i-lucide-ellipsis" aria-label="More of this job" />
-        </UDropdownMenu>
+        <JobMenu
+          :job-id="jobId"
+          :site-id="draft.siteId"
+          :planned-for="draft.plannedFor"
+          :fresh="draft.version === 0"
+          :locked="locked"
+          :what-if="whatIf"
+          :file="file"
+          @repeat="emit('repeat')"
+          @history="history = true"
+          @remove="emit('remove')"
+        />
       </div>
     </div>
     <div class="facts">

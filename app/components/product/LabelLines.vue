@@ -1,11 +1,8 @@
 <script setup lang="ts">
 import { v7 as uuid } from 'uuid'
 import { blankRateLine } from '#core/label/blankProduct'
-import { RATE_BASES, RATE_BASIS_NAMES } from '#core/label/label'
 import type { ProductDocument, RateLine } from '#core/label/productDocument'
-import type { Entered } from '#core/quantity/entered'
-import { unitText } from '#core/quantity/systems'
-import { TIME_UNITS } from '#core/quantity/units'
+import { enteredWords } from '#core/label/toldLine'
 import type { RowColumn } from '~/components/field/RowTable.vue'
 import { rateUnitsFor } from '~/components/job/rate/rateUnits'
 
@@ -15,21 +12,6 @@ const { set, locked, go } = useForm()
 const crew = useCrewStore()
 const notice = useNotice()
 const units = computed(() => rateUnitsFor(props.document.form === 'granule' ? 'spread' : 'spray'))
-const bases = RATE_BASES.map((basis) => ({ value: basis, text: RATE_BASIS_NAMES[basis] }))
-/** What is typed there already is not hidden. */
-const hasMore = ({
-  method = '',
-  growth = '',
-  heatUnits = '',
-  yearActive,
-  period = '',
-  grasses = [],
-  perYear = '',
-  inRow = '',
-  figures = {},
-}: RateLine) =>
-  [method, growth, period, heatUnits, yearActive?.text, perYear, inRow, ...grasses].some(Boolean) ||
-  Object.values(figures).some(({ text }) => text !== '')
 const openId = ref(props.document.lines[0]?.id)
 /** The line that is open below the others, with its place. */
 const open = computed(() => {
@@ -46,13 +28,6 @@ const COLUMNS: readonly RowColumn<RateLine>[] = [
   { key: 'year', head: 'Most a year', from: 'laptop' },
   { key: 'repeat', head: 'Repeat' },
 ]
-/** One figure or two of the same kind, in their unit; nothing where the label says nothing. */
-function told(first: Entered, last?: Entered): string {
-  const [from, to] = [first.text.trim(), last?.text.trim() ?? '']
-  const unit = unitText(from === '' && last ? last.unit : first.unit)
-  if (from === '' && to === '') return ''
-  return `${from}${from && to ? ' to ' : ''}${to} ${unit}`
-}
 function addLine() {
   const line = blankRateLine(uuid(), props.document.form, crew.units)
   const place = props.document.lines.length
@@ -105,18 +80,18 @@ const dropLine = (id: string) =>
             ></span
           ></template
         >
-        <template #under="{ row }">{{ told(row.rate) }}</template>
+        <template #under="{ row }">{{ enteredWords(row.rate) }}</template>
         <template #rate="{ row }"
-          ><span class="small">{{ told(row.rate) }}</span></template
+          ><span class="small">{{ enteredWords(row.rate) }}</span></template
         >
         <template #range="{ row }"
-          ><span class="small">{{ told(row.low, row.high) }}</span></template
+          ><span class="small">{{ enteredWords(row.low, row.high) }}</span></template
         >
         <template #year="{ row }"
-          ><span class="small">{{ told(row.year) }}</span></template
+          ><span class="small">{{ enteredWords(row.year) }}</span></template
         >
         <template #repeat="{ row }"
-          ><span class="small">{{ told(row.repeatFrom, row.repeatTo) }}</span></template
+          ><span class="small">{{ enteredWords(row.repeatFrom, row.repeatTo) }}</span></template
         >
       </RowTable>
     </div>
@@ -134,66 +109,14 @@ const dropLine = (id: string) =>
           placeholder="as on the label"
           class="wide"
         />
-        <FormChoice
-          :path="`document.lines.${i}.basis`"
-          label="The rate counts"
-          :value="line.basis"
-          :choices="bases"
-        />
-        <FormQuantity
-          :path="`document.lines.${i}.rate`"
-          label="Usual rate"
-          kind="rate"
-          :entered="line.rate"
-          :units="units"
-        />
-        <FormQuantity
-          :path="`document.lines.${i}.low`"
-          label="Lowest"
-          kind="rate"
-          :entered="line.low"
-          :units="units"
-        />
-        <FormQuantity
-          :path="`document.lines.${i}.high`"
-          label="Highest"
-          kind="rate"
-          :entered="line.high"
-          :units="units"
-        />
-        <FormQuantity
-          :path="`document.lines.${i}.most`"
-          label="Most in one go"
-          kind="rate"
-          :entered="line.most"
-          :units="units"
-        />
-        <FormQuantity
-          :path="`document.lines.${i}.year`"
-          label="Most in a year"
-          kind="rate"
-          :entered="line.year"
-          :units="units"
-        />
-        <div class="fields">
-          <FormQuantity
-            :path="`document.lines.${i}.repeatFrom`"
-            label="Repeat from"
-            kind="time"
-            :entered="line.repeatFrom"
-            :units="TIME_UNITS"
-          />
-          <FormQuantity
-            :path="`document.lines.${i}.repeatTo`"
-            label="at the latest"
-            kind="time"
-            :entered="line.repeatTo"
-            :units="TIME_UNITS"
-          />
-        </div>
       </div>
       <PastedLabel v-if="!locked" :document="document" :at="i" @put="set('document.lines', $event)" />
-      <LineLimits :line="line" :path="`document.lines.${i}`" :open="hasMore(line)" />
+      <LineTold
+        :line="line"
+        :path="`document.lines.${i}`"
+        :units="units"
+        :has-actives="document.actives.length > 0"
+      />
       <div v-if="document.lines.length > 1 && !locked" class="flex flex-wrap gap-x-4">
         <UButton variant="link" size="sm" :disabled="i === 0" @click="moveLine(i, i - 1)">Earlier</UButton>
         <UButton

@@ -2,11 +2,14 @@
 import { v7 as uuid } from 'uuid'
 import { AREA_USES, CLIPPINGS, PRIORITIES, SUNS, type AreaDocument } from '#core/ground/areaDocument'
 import { GRASSES, GRASS_NAMES, nitrogenWanted } from '#core/ground/grasses'
+import { nutrientRangeText } from '#core/quantity/nutrientText'
+import { prettyUnits } from '#core/quantity/systems'
 import { LENGTH_UNITS } from '#core/quantity/units'
 
 /** What grows on an area and how it is kept: what later limits, windows and budgets depend on. */
 const props = defineProps<{ document: AreaDocument }>()
 const { set, locked } = useForm()
+const crew = useCrewStore()
 const choices = <V extends string>(values: readonly V[], blank = 'not noted') =>
   values.map((value) => ({ value, text: value === '' ? blank : value }))
 const species = GRASS_NAMES.map((name) => ({ value: name, text: `${name} (${GRASSES[name].season}-season)` }))
@@ -46,7 +49,7 @@ const dropGrass = (id: string) =>
     <p class="small flex flex-wrap gap-x-4">
       <UButton v-if="!locked" variant="link" size="sm" @click="addGrass">Add a grass</UButton>
       <span v-if="wanted" class="soft"
-        >wants {{ wanted.join('–') }} lb N / 1,000 ft² a year{{
+        >wants {{ prettyUnits(nutrientRangeText(wanted, 'N', crew.units)) }} a year{{
           document.grass.length > 1 ? ', the most limiting rules' : ''
         }}</span
       >

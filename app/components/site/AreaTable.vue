@@ -2,6 +2,8 @@
 import { nitrogenWanted, type GrassName } from '#core/ground/grasses'
 import type { MeasuredGround } from '#core/ground/readFieldNotes'
 import { formatFigure, formatGive } from '#core/quantity/format'
+import { nutrientIn, nutrientRangeText } from '#core/quantity/nutrientText'
+import { prettyUnits } from '#core/quantity/systems'
 import { nitrogenLaid, overWanted } from '#core/season/nitrogenLaid'
 import type { Area, LedgerRow } from '#shared/schemas/ground'
 
@@ -73,8 +75,8 @@ function nitrogen(area: Area, size: number | undefined) {
         ><span v-if="row.laid" :class="{ over: row.laid.over }"
           ><UIcon v-if="row.laid.over" name="i-lucide-triangle-alert" class="me-1 align-[-2px]" /><FigureText
             :shown="{
-              figure: formatFigure(row.laid.units),
-              unit: `of ${row.laid.wanted.join('–')} lb / 1,000 ft²`,
+              figure: formatFigure(nutrientIn(row.laid.units, crew.units)),
+              unit: `of ${prettyUnits(nutrientRangeText(row.laid.wanted, '', crew.units))}`,
             }"
             :page="`nitrogen.${row.area.id}`"
             :label="`Nitrogen, ${row.area.name}`" /></span

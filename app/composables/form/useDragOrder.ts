@@ -1,24 +1,35 @@
-import { insertNodeAt, removeNode, useSortable } from '@vueuse/integrations/useSortable'
+import { useEventListener } from '@vueuse/core'
 
 /**
  * Lets the children of a list be dragged into another order by their grip. The list itself is only told:
- * what is dragged goes back to its place, and stands where it was dropped once its data says so.
+ * what is dragged goes back to its place, and stands where it was dropped once its data says so. What drags
+ * is fetched when a hand comes near the list.
  */
 export function useDragOrder(
   list: MaybeRefOrGetter<HTMLElement | null | undefined>,
   move: (from: number, to: number) => void,
 ) {
-  useSortable(list, [], {
-    handle: '.grip',
-    animation: 120,
-    ghostClass: 'dragged',
-    watchElement: true,
-    onUpdate: ({ item, from, oldIndex = 0, newIndex = 0 }) => {
-      removeNode(item)
-      insertNodeAt(from, item, oldIndex)
-      move(oldIndex, newIndex)
-    },
-  })
+  const scope = getCurrentScope()
+  let asked = false
+  async function fetchDragging() {
+    if (asked) return
+    asked = true
+    const { insertNodeAt, removeNode, useSortable } = await import('@vueuse/integrations/useSortable')
+    scope?.run(() =>
+      useSortable(list, [], {
+        handle: '.grip',
+        animation: 120,
+        ghostClass: 'dragged',
+        watchElement: true,
+        onUpdate: ({ item, from, oldIndex = 0, newIndex = 0 }) => {
+          removeNode(item)
+          insertNodeAt(from, item, oldIndex)
+          move(oldIndex, newIndex)
+        },
+      }),
+    )
+  }
+  useEventListener(() => toValue(list), ['pointerenter', 'touchstart'], fetchDragging, { passive: true })
 }
 
 /** A list with one of its members put elsewhere. */

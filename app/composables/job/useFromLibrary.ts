@@ -12,7 +12,7 @@ import {
   stepFor,
 } from '#core/draft/fromLibrary'
 import { fittingLine } from '#core/label/fittingLine'
-import type { Equipment } from '#shared/schemas/equipment'
+import type { Calibration, Equipment } from '#shared/schemas/equipment'
 import type { Area } from '#shared/schemas/ground'
 import type { Product } from '#shared/schemas/product'
 
@@ -84,7 +84,13 @@ export function useFromLibrary() {
     return fitting.length === 1 ? fitting[0] : undefined
   }
 
-  function withEquipment(document: ApplicationDraft, machine: Equipment, day: string): ApplicationDraft {
+  /** @param chosen one of its calibrations; the one in force where none is chosen */
+  function withEquipment(
+    document: ApplicationDraft,
+    machine: Equipment,
+    day: string,
+    chosen?: Calibration,
+  ): ApplicationDraft {
     const { document: kind } = machine
     const house = crew.organization?.settings.house ?? DEFAULT_HOUSE
     const own = library.calibrations.filter(({ equipmentId }) => equipmentId === machine.id)
@@ -93,7 +99,7 @@ export function useFromLibrary() {
         ...document,
         spread: spreadFrom(
           { ...machine, document: kind },
-          inForceFor(own, document, day, house),
+          chosen ?? inForceFor(own, document, day, house),
           document.spread,
           uuid(),
           crew.units,
@@ -105,7 +111,7 @@ export function useFromLibrary() {
       ...document,
       spray: sprayFrom(
         { ...machine, document: kind },
-        inForceFor(own, withNozzles, day, house),
+        chosen ?? inForceFor(own, withNozzles, day, house),
         document.spray,
         uuid(),
         crew.units,

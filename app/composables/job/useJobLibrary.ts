@@ -7,7 +7,10 @@ import type { JobLibrary } from '#core/job/workOutJob'
 export function useJobLibrary() {
   const crew = useCrewStore()
   const libraryStore = useLibraryStore()
-  const house = computed(() => crew.organization?.settings.house ?? DEFAULT_HOUSE)
+  const house = computed(() => ({
+    ...(crew.organization?.settings.house ?? DEFAULT_HOUSE),
+    units: crew.units,
+  }))
   /** Undefined until the library was read: the sheet stands without it. */
   const library = computed((): JobLibrary | undefined => {
     const { local = [], mixes = [] } = crew.organization?.settings ?? {}

@@ -94,8 +94,9 @@ useScreenCommands(() => [{ id: 'copy', label: 'Copy this product', key: 'c', run
     </EntryHead>
     <div class="columns">
       <div class="space-y-5">
+        <KindFields :document="draft.document" />
         <LabelLines :document="draft.document" />
-        <LabelFields :document="draft.document" />
+        <ProductTold :document="draft.document" />
       </div>
       <div class="space-y-5">
         <PackageList :product="{ id, ...draft }" />

@@ -1,3 +1,4 @@
+import type { UnitSystem } from '../../quantity/systems'
 import { sprayMethodOf } from '../../calibration/courseNote'
 import { heavyMix, type HeavyMix } from '../../plan/heavyMix'
 import type { CalibrationToday } from '../../calibration/calibrationToday'
@@ -46,6 +47,7 @@ export function loadLink(
   rate: RateLink,
   fields: FieldReader,
   book: WorkingBook,
+  units?: UnitSystem,
 ): LoadLink {
   const [first] = rate.products
   const whole = draft.method === 'spread' ? perPassOf(first, 1) : undefined
@@ -58,7 +60,7 @@ export function loadLink(
     draft.method === 'spread'
       ? spreadMethod(draft, light?.passes ?? draft.spread.passes, fields)
       : sprayMethod(draft, heavy?.carrier ?? calibration?.perPass, fields)
-  const asked = method && requestOf(lawns, rate, method)
+  const asked = method && requestOf(lawns, rate, method, units)
   const request = asked && withEverydaySteps(asked)
   const planned =
     request && !fields.problems.some(({ kind }) => kind === 'wrong')
@@ -91,6 +93,7 @@ function requestOf(
   lawns: MeasureLink['lawns'],
   { products, ownRates }: RateLink,
   method: PlanRequest['method'],
+  units: UnitSystem | undefined,
 ): PlanRequest | undefined {
   const areas = lawns.flatMap(({ id, name, treated, size, parts }, index) => {
     const rates = ownRates[index] ?? []
@@ -101,7 +104,9 @@ function requestOf(
   const read = products.filter((product) => product !== undefined)
   const measured =
     areas.length === lawns.filter(({ treated }) => treated === 'yes').length && areas.length > 0
-  return measured && read.length === products.length ? { areas, products: read, method } : undefined
+  return measured && read.length === products.length
+    ? { areas, products: read, method, ...(units && { units }) }
+    : undefined
 }
 
 /** An area's size is quoted in the measure it was taken in. */

@@ -14,16 +14,42 @@ const machines = computed(() =>
   ),
 )
 
-const nozzles = computed(() => {
-  const machine = machines.value.find(({ id }) => id === document.value.spray.source?.id)?.document
-  return machine?.kind === 'sprayer' ? machine.nozzles : undefined
-})
+const machine = computed(() =>
+  machines.value.find(({ id }) => id === document.value[document.value.method].source?.id),
+)
+const nozzles = computed(() =>
+  machine.value?.document.kind === 'sprayer' ? machine.value.document.nozzles : undefined,
+)
+const own = computed(() =>
+  library.calibrations.filter(({ equipmentId }) => equipmentId === machine.value?.id).toReversed(),
+)
+/** The calibrations of the machine, newest first; what was typed into this job alone stands before them. */
+const others = computed(() => [
+  ...(document.value[document.value.method].calibration.source
+    ? []
+    : [{ value: '', text: 'typed for this job' }]),
+  ...own.value.map(({ id, document: { kind, course } }) => ({
+    value: id,
+    text: [
+      dayText(course.on) || 'no date',
+      course.product || (kind === 'spray' ? 'water' : ''),
+      'setting' in course && course.setting && `setting ${course.setting}`,
+    ]
+      .filter(Boolean)
+      .join(', '),
+  })),
+])
+function take(id: string) {
+  const calibration = own.value.find((one) => one.id === id)
+  if (machine.value && calibration)
+    set('', withEquipment(document.value, machine.value, day.value, calibration))
+}
 
 /** Naming a saved machine brings its tank, reserve and calibration in force. */
 function name(typed: string) {
-  const machine = machines.value.find((one) => one.name.toLowerCase() === typed.trim().toLowerCase())
-  if (machine && machine.id !== document.value[document.value.method].source?.id)
-    return set('', withEquipment(document.value, machine, day.value))
+  const called = machines.value.find((one) => one.name.toLowerCase() === typed.trim().toLowerCase())
+  if (called && called.id !== machine.value?.id)
+    return set('', withEquipment(document.value, called, day.value))
   set(`${document.value.method}.equipment`, typed)
   whenLoaded('equipment', () => name(document.value[document.value.method].equipment))
 }
@@ -105,13 +131,23 @@ const sentence = computed(() => {
         :nozzles="nozzles"
       />
     </FormFold>
+    <ChoiceField
+      v-if="others.length > 1"
+      label="Calibration in use"
+      class="max-w-[460px]"
+      :value="document[document.method].calibration.source?.id ?? ''"
+      :choices="others"
+      :locked="locked"
+      @change="take"
+    />
+    <CalibrationPicture v-if="machine" :machine="machine" />
     <UButton
-      v-if="document[document.method].source"
+      v-if="machine"
       variant="link"
       size="sm"
-      icon="i-lucide-chart-spline"
-      label="Its curve and its other calibrations"
-      :to="`/equipment/${document[document.method].source?.id}`"
+      icon="i-lucide-wrench"
+      :label="`Go to ${machine.name}`"
+      :to="`/equipment/${machine.id}`"
     />
     <UButton
       v-if="!locked && document[document.method].calibration.on === '' && sheet.calibration"

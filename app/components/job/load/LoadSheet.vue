@@ -3,12 +3,14 @@ import { dayText } from '#core/calendar/dayText'
 import type { WorkedApplication } from '#core/job/workOutJob'
 import type { ApplicationDraft } from '#core/draft/applicationDraft'
 import type { JobState } from '#core/job/chain'
+import { enteredWords } from '#core/label/toldLine'
 import { loadGroups } from '#core/plan/loadGroups'
 import type { RateGroup } from '#core/plan/plan'
 import { perPassOf } from '#core/plan/mergePlans'
 import { prettyUnits, showMeasured, showQuantity } from '#core/quantity/systems'
 import { checkpointWords } from './checkpointWords'
 import { tankIn } from '#core/plan/tankIn'
+import { longestReentry } from '#core/run/reentry'
 import type { JobDraft } from '~/composables/job/useJobDraft'
 
 /**
@@ -16,6 +18,8 @@ import type { JobDraft } from '~/composables/job/useJobDraft'
  */
 const props = defineProps<{
   job: JobDraft
+  /** Where it is, as one drives there. */
+  address: string
   document: ApplicationDraft
   place: string
   sheet: WorkedApplication
@@ -65,12 +69,18 @@ const step = computed(() => props.sheet.products[0]?.measureStep)
 const open = computed(() =>
   props.sheet.checks.filter(({ level, code }) => level !== 'note' || code === 'label-says'),
 )
+const reentry = computed(() =>
+  enteredWords(longestReentry(document.value.products.map((one) => one.reentry))),
+)
 /** Filled in by hand. */
 const BLANKS = [
   ['Started', ''],
   ['Finished', ''],
   ['Left over', ''],
   ['Wind, weather', 'wide'],
+  ['Applied by', 'wide'],
+  ['Licence', ''],
+  ['Signed', 'wide'],
 ] as const
 const SIGNS = { stop: '■', warn: '▲', note: '●' } as const
 </script>
@@ -84,6 +94,7 @@ const SIGNS = { stop: '■', warn: '▲', note: '●' } as const
     <p class="mt-1">
       {{ job.purpose }}<span v-if="place" class="soft"> · {{ place }}</span>
     </p>
+    <p v-if="address">{{ address }}</p>
 
     <table class="on-paper mt-3">
       <thead>
@@ -188,6 +199,24 @@ const SIGNS = { stop: '■', warn: '▲', note: '●' } as const
         {{ SIGNS[check.level] }} {{ prettyUnits(check.message) }}
       </li>
     </ul>
+    <table class="on-paper mt-3">
+      <tbody>
+        <tr>
+          <th scope="row">Protective gear</th>
+          <td>
+            What the label asks, for mixing and for applying; at least gloves, long sleeves and closed shoes.
+          </td>
+        </tr>
+        <tr>
+          <th scope="row">Nobody back</th>
+          <td>
+            <template v-if="reentry"
+              >for <strong>{{ reentry }}</strong> after it is finished, until <i class="until" /></template
+            ><template v-else>until it is dry, and for as long as the label says</template>
+          </td>
+        </tr>
+      </tbody>
+    </table>
     <p class="blanks mt-5">
       <span v-for="[what, width] in BLANKS" :key="what">{{ what }} <i :class="width" /></span>
     </p>
@@ -215,6 +244,11 @@ const SIGNS = { stop: '■', warn: '▲', note: '●' } as const
   width: 100px;
   border-bottom: 1.5px solid var(--ink);
   height: 1.3em;
+}
+.until {
+  display: inline-block;
+  width: 90px;
+  border-bottom: 1.5px solid var(--ink);
 }
 .blanks .wide {
   width: 190px;

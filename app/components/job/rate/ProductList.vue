@@ -2,14 +2,14 @@
 import { v7 as uuid } from 'uuid'
 import { blankProduct } from '#core/draft/blankApplication'
 import { methodOf } from '#core/draft/fromLibrary'
-import { rateUnitsFor } from './rateUnits'
+import type { RateLine } from '#core/label/productDocument'
 
 /** The products of the application, each with its rate on the label's own scale. */
-const { document, sheet, set, locked, day, go, whenLoaded } = useSheet()
+const { document, set, locked, day, go, whenLoaded } = useSheet()
 const library = useLibraryStore()
+/** The same each time: a line whose label has none is not drawn again. */
+const NO_LINES: readonly RateLine[] = []
 const { withProduct } = useFromLibrary()
-const shown = useShown()
-const amountOf = (id: string) => sheet.value.plan?.totals.products.find((total) => total.id === id)?.amount
 const saved = computed(() =>
   library.products.filter(
     ({ document: label }) =>
@@ -45,14 +45,13 @@ function nameAgain(id: string) {
         },
   )
 }
-const linesOf = (id: string | undefined) =>
-  library.products.find((product) => product.id === id)?.document.lines ?? []
+const linesOf = (id: string | undefined): readonly RateLine[] =>
+  library.products.find((product) => product.id === id)?.document.lines ?? NO_LINES
 function takeLine(index: number, lineId: string) {
   const product = library.products.find(({ id }) => id === document.value.products[index]?.source?.id)
   if (product) set('', withProduct(document.value, index, product, lineId, day.value))
 }
 const crew = useCrewStore()
-const units = computed(() => rateUnitsFor(document.value.method))
 const methods = [
   { value: 'spray', text: 'sprayed' },
   { value: 'spread', text: 'spread dry' },
@@ -96,101 +95,20 @@ function chooseMethod(method: 'spread' | 'spray') {
       />
     </div>
     <ul>
-      <li v-for="(product, index) in document.products" :key="product.id" class="rule-b py-1.5">
-        <FormFold
-          :section="`products.${index}`"
-          :words="`label of ${product.name || `product ${index + 1}`}`"
-        >
-          <template #line>
-            <div class="fields items-end">
-              <NameField
-                class="named"
-                :label="`Product ${index + 1}`"
-                placeholder="as on the label"
-                :text="product.name"
-                :names="saved"
-                :path="`products.${index}.name`"
-                :locked="locked"
-                @change="name(index, $event)"
-              />
-              <ChoiceField
-                v-if="linesOf(product.source?.id).length > 1"
-                class="named"
-                :label="`Label line of ${product.name}`"
-                :value="product.source?.line ?? ''"
-                :choices="
-                  linesOf(product.source?.id).map(({ id, use }) => ({
-                    value: id,
-                    text: use || 'unnamed use',
-                  }))
-                "
-                :locked="locked"
-                @change="takeLine(index, $event)"
-              />
-            </div>
-          </template>
-          <ProductFields :product="product" :index="index" />
-          <UButton
-            v-if="document.products.length > 1 && !locked"
-            variant="link"
-            size="sm"
-            @click="dropProduct(product.id)"
-          >
-            Remove this product
-          </UButton>
-        </FormFold>
-        <div class="rate">
-          <FormQuantity
-            :path="`products.${index}.rate`"
-            label="Rate"
-            kind="rate"
-            :entered="product.rate"
-            :units="units"
-          />
-          <LabelScale
-            v-if="sheet.products[index]"
-            class="scale"
-            :product="sheet.products[index]!"
-            :method="document.method"
-          />
-          <p v-if="amountOf(product.id)" class="amount" :class="document.method === 'spray' ? 'wet' : 'dry'">
-            <span class="soft small block">on this ground</span>
-            <span class="figure"
-              ><FigureText
-                :shown="shown.amount(amountOf(product.id)!)"
-                :page="`products.${product.id}.amount`"
-                :label="product.name"
-            /></span>
-          </p>
-        </div>
-      </li>
+      <ProductLine
+        v-for="(product, index) in document.products"
+        :key="product.id"
+        :product="product"
+        :index="index"
+        :names="saved"
+        :lines="linesOf(product.source?.id)"
+        @name="name"
+        @line="takeLine"
+        @drop="dropProduct"
+      />
     </ul>
     <UButton v-if="document.method === 'spray' && !locked" variant="link" size="sm" @click="addProduct">
       Add a product to the tank
     </UButton>
   </section>
 </template>
-
-<style scoped>
-.rate > :first-child {
-  flex: 0 1 250px;
-}
-.named {
-  flex: 2 1 240px;
-}
-.rate {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: end;
-  gap: 8px 18px;
-  margin-top: 6px;
-}
-.scale {
-  flex: 1 1 110px;
-  max-width: 300px;
-}
-.amount {
-  margin-left: auto;
-  text-align: right;
-}
-</style>

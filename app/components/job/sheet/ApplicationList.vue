@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import type { DropdownMenuItem } from '@nuxt/ui'
 import type { JobApplication } from '#shared/schemas/job'
 import type { JobDraft } from '~/composables/job/useJobDraft'
 
@@ -27,26 +26,6 @@ const STATE_WORDS: Readonly<Record<JobApplication['state'], string>> = {
 }
 const list = useTemplateRef('list')
 useDragOrder(list, (from, to) => emit('move', from, to))
-const actions = computed<DropdownMenuItem[]>(() => [
-  { label: 'Add an application', icon: 'i-lucide-plus', onSelect: () => emit('add') },
-  ...(props.applications.length > 1
-    ? [
-        {
-          label: 'Put it earlier',
-          icon: 'i-lucide-arrow-up',
-          disabled: props.index === 0,
-          onSelect: () => emit('move', props.index, props.index - 1),
-        },
-        {
-          label: 'Put it later',
-          icon: 'i-lucide-arrow-down',
-          disabled: props.index === props.applications.length - 1,
-          onSelect: () => emit('move', props.index, props.index + 1),
-        },
-        { label: 'Remove it', icon: 'i-lucide-trash-2', onSelect: () => emit('drop') },
-      ]
-    : []),
-])
 </script>
 
 <template>
@@ -76,9 +55,14 @@ const actions = computed<DropdownMenuItem[]>(() => [
         </ULink>
       </li>
     </ol>
-    <UDropdownMenu v-if="!locked" :items="actions">
-      <UButton variant="ghost" icon="i-lucide-plus" aria-label="Applications: add, order, remove" />
-    </UDropdownMenu>
+    <ApplicationMenu
+      v-if="!locked"
+      :count="applications.length"
+      :index="index"
+      @add="emit('add')"
+      @move="(from, to) => emit('move', from, to)"
+      @drop="emit('drop')"
+    />
   </nav>
 </template>
 

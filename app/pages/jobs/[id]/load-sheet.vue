@@ -3,6 +3,7 @@ import { workDay } from '#core/calendar/workDay'
 import { workOutJob } from '#core/job/workOutJob'
 import { frozenApplication } from '#core/run/freezePlan'
 import { openWorkingBook } from '#core/working/working'
+import type { Site } from '#shared/schemas/ground'
 
 /** The load sheet for the truck: one page, printed as it stands, with or without its working. */
 const id = String(useRoute().params.id)
@@ -16,6 +17,10 @@ void Promise.all([libraryStore.load(), libraryStore.loadAreas(draft.value?.siteI
   () => undefined,
 )
 const { library, house } = useJobLibrary()
+const site = shallowRef<Site>()
+if (draft.value?.siteId)
+  site.value = await $fetch<Site>(crewUrl(`/library/sites/${draft.value.siteId}`)).catch(() => undefined)
+const address = computed(() => [site.value?.place, site.value?.document.contact].filter(Boolean).join(' · '))
 useHead({ title: () => `Load sheet · ${draft.value?.site ?? ''}` })
 const withWorking = ref(false)
 const sheets = computed(() => {
@@ -67,6 +72,7 @@ useScreenCommands(() => [
     <template v-for="(one, i) in sheets" v-else :key="one.key">
       <LoadSheet
         :job="draft"
+        :address="address"
         :document="one.document"
         :place="sheets.length > 1 ? `Application ${i + 1} of ${sheets.length}` : ''"
         :sheet="one.sheet"

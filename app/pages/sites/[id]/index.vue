@@ -41,6 +41,7 @@ useWorkingPages(
           crew.today().slice(0, 4),
           `nitrogen.${areaId}`,
           book,
+          crew.units,
         )
     return book.pages()
   },

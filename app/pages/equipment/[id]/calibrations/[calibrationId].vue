@@ -1,7 +1,9 @@
 <script setup lang="ts">
+import { v7 as uuid } from 'uuid'
 import { errorOfCalibration } from '#core/calibration/calibrationError'
 import { readCalibrationDocument } from '#core/calibration/calibrationDocument'
 import { courseOf } from '#core/calibration/calibrationInForce'
+import { nextSetting } from '#core/calibration/nextCalibration'
 import { practiceActs } from '#core/practice/practiceActs'
 import { fieldReader } from '#core/quantity/fieldReader'
 import { closedWorkingBook, openWorkingBook } from '#core/working/working'
@@ -23,6 +25,7 @@ const {
   takeTheirs,
   remove,
   result: measured,
+  form,
 } = useEntryForm<Calibration, SaveCalibration, ReturnType<typeof readCalibrationDocument>>(
   'calibrations',
   id,
@@ -46,6 +49,19 @@ useWorkingPages(
   ),
 )
 const machine = shallowRef<Equipment>()
+const crew = useCrewStore()
+const begin = useNewRow()
+/** Another setting over the same course: its figures wait for the next walk. */
+function goOn() {
+  if (draft.value?.document.kind !== 'spread') return
+  const document = nextSetting(draft.value.document, uuid(), crew.units, crew.today())
+  return begin({ equipmentId, document }, (next) => `/equipment/${equipmentId}/calibrations/${next}`)
+}
+onMounted(() => {
+  const { document, version } = draft.value ?? {}
+  if (version === 0 && document?.kind === 'spread' && document.course.length.text !== '')
+    void form.go('document.course.setting')
+})
 await load()
 await library.load().catch(() => undefined)
 machine.value = library.equipment.find((one) => one.id === equipmentId)
@@ -89,6 +105,13 @@ const nozzles = computed(() =>
       </section>
       <div>
         <CalibrationAnswer :measured="measured" :course="course" />
+        <UButton
+          v-if="measured && draft.document.kind === 'spread' && course.note.by !== 'job'"
+          class="mt-2"
+          label="Next setting, same course"
+          icon="i-lucide-arrow-right"
+          @click="goOn"
+        />
         <InstrumentPanel
           :machine-id="equipmentId"
           :offered="practiceActs(course)"

@@ -120,6 +120,7 @@ const keep = () =>
         <PatternTest v-if="draft.document.kind === 'pattern'" :trial="draft.document" /><NozzleTest
           v-else
           :trial="draft.document"
+          :read="result?.nozzles"
         />
       </section>
       <PatternAnswer

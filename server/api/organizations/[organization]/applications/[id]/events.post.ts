@@ -4,13 +4,14 @@ import { readBodyAs, readId } from '../../../../../http/readBody'
 import { organizationOf, repositoriesOf } from '../../../../../http/repositoriesOf'
 import { appendRunEvents } from '../../../../../services/appendRunEvents'
 import { dayFor, nowFor } from '../../../../../services/clock'
+import { houseOf } from '../../../../../services/houseOf'
 
 export default defineEventHandler(async (event) => {
   const id = readId(event)
   const sent = await readBodyAs(event, NewRunEventsSchema)
   const organization = organizationOf(event)
   return appendRunEvents(repositoriesOf(event), id, sent, {
-    house: organization.settings.house,
+    house: houseOf(organization),
     rules: organization.settings,
     received: nowFor(organization).toISOString(),
     ...personOf(event),

@@ -7,6 +7,7 @@ import { organizationOf, repositoriesOf } from '../../../../../http/repositories
 import { requestSignal } from '../../../../../http/requestSignal'
 import { todayFor } from '../../../../../services/clock'
 import { groundAhead, lawnsOf } from '../../../../../services/groundThread'
+import { houseOf } from '../../../../../services/houseOf'
 
 /** One job as a file: what was entered, and what it comes to; what was begun as it was frozen. */
 export default defineEventHandler(async (event): Promise<JobFile> => {
@@ -15,7 +16,7 @@ export default defineEventHandler(async (event): Promise<JobFile> => {
   if (!job) throw failure('not-found', 'There is no such job.')
   const day = workDay(job.plannedFor, todayFor(organization))
   await groundAhead(lawnsOf(job.applications), day, requestSignal(event))
-  const worked = workOutJob({ applications: job.applications, day, house: organization.settings.house })
+  const worked = workOutJob({ applications: job.applications, day, house: houseOf(organization) })
   setResponseHeaders(event, {
     'content-type': 'application/json; charset=utf-8',
     'content-disposition': 'attachment; filename="job.json"',

@@ -3,6 +3,7 @@ import { readId } from '../../../../../http/readBody'
 import { organizationOf, repositoriesOf } from '../../../../../http/repositoriesOf'
 import { todayFor } from '../../../../../services/clock'
 import { plannedOnSite } from '../../../../../services/jobContext'
+import { houseOf } from '../../../../../services/houseOf'
 
 /** What planned jobs are going to put down on a site; `job` names one that is left out. */
 export default defineEventHandler(async (event) => {
@@ -16,6 +17,6 @@ export default defineEventHandler(async (event) => {
     id,
     typeof job === 'string' ? job : '',
     todayFor(organization),
-    organization.settings.house,
+    houseOf(organization),
   )
 })

@@ -1,0 +1,40 @@
+<script setup lang="ts">
+import type { DropdownMenuItem } from '@nuxt/ui'
+
+/** What else can be done with a job. */
+const props = defineProps<{
+  jobId: string
+  siteId: string | null
+  plannedFor: string
+  fresh: boolean
+  locked: boolean
+  whatIf: string
+  file: string
+}>()
+const emit = defineEmits<{ repeat: []; history: []; remove: [] }>()
+const own = useSelfStore()
+const actions = computed<DropdownMenuItem[]>(() => [
+  { label: 'What if', icon: 'i-lucide-columns-2', to: props.whatIf },
+  ...(props.siteId ? [{ label: 'The site', icon: 'i-lucide-map', to: `/sites/${props.siteId}` }] : []),
+  ...(props.plannedFor
+    ? [{ label: 'The day', icon: 'i-lucide-route', to: `/days/${props.plannedFor}` }]
+    : []),
+  { label: 'Load sheet', icon: 'i-lucide-printer', to: `/jobs/${props.jobId}/load-sheet` },
+  ...(props.fresh
+    ? []
+    : [
+        { label: 'Repeat', icon: 'i-lucide-copy', onSelect: () => emit('repeat') },
+        { label: 'JSON', icon: 'i-lucide-file-output', to: props.file, external: true, download: '' },
+        { label: 'History', icon: 'i-lucide-history', onSelect: () => emit('history') },
+      ]),
+  ...(!props.locked && own.may('govern')
+    ? [{ label: 'Delete', icon: 'i-lucide-trash-2', onSelect: () => emit('remove') }]
+    : []),
+])
+</script>
+
+<template>
+  <UDropdownMenu :items="actions" :content="{ align: 'end' }">
+    <UButton icon="i-lucide-ellipsis" aria-label="More of this job" />
+  </UDropdownMenu>
+</template>

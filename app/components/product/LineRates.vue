@@ -1,0 +1,80 @@
+<script setup lang="ts">
+import { RATE_BASES, RATE_BASIS_NAMES } from '#core/label/label'
+import { inLineUnit, withUsualRate } from '#core/label/lineUnit'
+import { APPLICATION_METHODS, YEAR_PERIODS, type RateLine } from '#core/label/productDocument'
+import { unitText } from '#core/quantity/systems'
+import type { RateUnit } from '#core/quantity/units'
+
+/** The rates of a label's line: one unit for all, unless one is typed with another. */
+const props = defineProps<{
+  line: RateLine
+  path: string
+  units: readonly RateUnit[]
+  /** Whether the product names actives: a label may limit them by themselves. */
+  hasActives: boolean
+}>()
+const { set, locked, problemAt } = useForm()
+const bases = RATE_BASES.map((basis) => ({ value: basis, text: RATE_BASIS_NAMES[basis] }))
+const unitChoices = computed(() =>
+  [...new Set([props.line.rate.unit, ...props.units])].map((value) => ({ value, text: unitText(value) })),
+)
+const limits = [
+  ['low', 'Lowest'],
+  ['high', 'Highest'],
+  ['most', 'Most in one go'],
+  ['year', 'Most in a year'],
+] as const
+const methods = APPLICATION_METHODS.map((value) => ({
+  value,
+  text:
+    value === '' ? 'any way' : value === 'spread' ? 'spread dry' : value === 'tank' ? 'tank and boom' : value,
+}))
+const activeUnits: readonly RateUnit[] = ['lb/ac', 'oz/ac', 'lb/1000 ft2', 'oz/1000 ft2', 'kg/ha', 'g/100 m2']
+const PERIOD_WORDS = {
+  '': 'not said',
+  'calendar year': 'a calendar year',
+  'twelve months': 'any twelve months',
+} as const
+const periods = YEAR_PERIODS.map((value) => ({ value, text: PERIOD_WORDS[value] }))
+const usualProblem = computed(() => problemAt(`${props.path}.rate`))
+</script>
+
+<template>
+  <div class="fields">
+    <QuantityField
+      :path="`${path}.rate`"
+      label="Usual rate"
+      kind="rate"
+      :entered="line.rate"
+      :locked="locked"
+      :problem="usualProblem?.kind === 'wrong' ? usualProblem.message : undefined"
+      @change="set(path, withUsualRate(line, $event))"
+    />
+    <ChoiceField
+      label="Rates are in"
+      :value="line.rate.unit"
+      :choices="unitChoices"
+      :locked="locked"
+      @change="set(path, inLineUnit(line, $event))"
+    />
+    <FormQuantity
+      v-for="[name, label] in limits"
+      :key="name"
+      :path="`${path}.${name}`"
+      :label="label"
+      kind="rate"
+      :entered="line[name]"
+    />
+    <FormChoice :path="`${path}.period`" label="Its year is" :value="line.period ?? ''" :choices="periods" />
+    <FormChoice :path="`${path}.basis`" label="The rate counts" :value="line.basis" :choices="bases" />
+    <FormQuantity
+      v-if="hasActives || line.yearActive?.text"
+      :path="`${path}.yearActive`"
+      label="Most of the active, a year"
+      kind="rate"
+      :entered="line.yearActive ?? { text: '', unit: 'lb/ac' }"
+      :units="activeUnits"
+    />
+    <FormChoice :path="`${path}.method`" label="Applied by" :value="line.method ?? ''" :choices="methods" />
+  </div>
+</template>

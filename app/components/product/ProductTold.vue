@@ -1,0 +1,190 @@
+<script setup lang="ts">
+import { v7 as uuid } from 'uuid'
+import type { ProductDocument } from '#core/label/productDocument'
+import { PRODUCT_SECTIONS, printsNutrients, toldProduct, type ProductSection } from '#core/label/toldProduct'
+import { AMOUNT_UNITS, DENSITY_UNITS, TIME_UNITS } from '#core/quantity/units'
+
+/** What the label says of the product itself, told back by its parts; each opens its few fields. */
+const props = defineProps<{ document: ProductDocument }>()
+const { set, locked } = useForm()
+const told = computed(() => toldProduct(props.document))
+const PARTS: Readonly<
+  Record<
+    ProductSection,
+    { readonly title: string; readonly blank: string; readonly paths: readonly string[] }
+  >
+> = {
+  feeds: {
+    title: 'Feeds',
+    blank: 'No analysis typed yet.',
+    paths: [
+      ...['n', 'p2o5', 'k2o', 'fe', 'slowN'].map((name) => `document.analysis.${name}`),
+      ...['nitrate', 'ammonium', 'urea'].map((form) => `document.nForms.${form}`),
+      'document.releases',
+      'document.saltIndex',
+    ],
+  },
+  actives: { title: 'Actives', blank: 'None typed.', paths: [] },
+  safety: { title: 'Safety', blank: 'Nothing typed: the label says it.', paths: ['document.reentry'] },
+  mixing: {
+    title: 'Mixing',
+    blank: 'No density, no pH, no cup weighed.',
+    paths: ['document.density', 'document.grain', 'document.ph.from'],
+  },
+  keeping: {
+    title: 'Keeping',
+    blank: 'Not said how long it keeps.',
+    paths: ['document.shelfLife', 'document.reorderAt'],
+  },
+}
+const shownSections = computed(() =>
+  PRODUCT_SECTIONS.filter((section) => section !== 'feeds' || printsNutrients(props.document)),
+)
+const choices = <V extends string>(values: readonly V[]) =>
+  values.map((value) => ({ value, text: value === '' ? 'none printed' : value }))
+const signals = choices(['', 'caution', 'warning', 'danger'] as const)
+const nutrients = [
+  ['n', 'N'],
+  ['p2o5', 'P2O5'],
+  ['k2o', 'K2O'],
+  ['fe', 'Fe'],
+  ['slowN', 'Slow share of N'],
+] as const
+const activePaths = computed(() => props.document.actives.map((_, i) => `document.actives.${i}.content`))
+const cupPaths = computed(() =>
+  (props.document.measures ?? []).flatMap((_, i) => [
+    `document.measures.${i}.holds`,
+    `document.measures.${i}.marks`,
+  ]),
+)
+const pathsOf = (section: ProductSection) => [
+  ...PARTS[section].paths,
+  ...(section === 'actives' ? activePaths.value : section === 'mixing' ? cupPaths.value : []),
+]
+const addActive = () =>
+  set('document.actives', [
+    ...props.document.actives,
+    { id: uuid(), name: '', content: { text: '', unit: '%' }, group: '' },
+  ])
+const dropActive = (id: string) =>
+  set(
+    'document.actives',
+    props.document.actives.filter((active) => active.id !== id),
+  )
+</script>
+
+<template>
+  <section aria-labelledby="label-title">
+    <h2 id="label-title">The product</h2>
+    <ToldSection
+      v-for="section in shownSections"
+      :key="section"
+      :part="section"
+      :title="PARTS[section].title"
+      :words="told[section]"
+      :blank="PARTS[section].blank"
+      :paths="pathsOf(section)"
+    >
+      <div v-if="section === 'feeds'" class="space-y-2">
+        <div class="fields">
+          <FormQuantity
+            v-for="[name, label] in nutrients"
+            :key="name"
+            :path="`document.analysis.${name}`"
+            :label="label"
+            kind="percent"
+            :entered="document.analysis[name]"
+          />
+          <FormChoice
+            v-if="document.analysis.k2o.text.trim()"
+            path="document.potassium"
+            label="Potassium as"
+            :value="document.potassium ?? ''"
+            :choices="choices(['', 'chloride', 'sulfate'] as const)"
+          />
+        </div>
+        <NitrogenForms v-if="document.analysis.n.text.trim()" :document="document" />
+      </div>
+      <template v-else-if="section === 'actives'">
+        <ActiveLine
+          v-for="(active, i) in document.actives"
+          :key="active.id"
+          :active="active"
+          :index="i"
+          @drop="dropActive(active.id)"
+        />
+        <UButton v-if="!locked" variant="link" size="sm" @click="addActive">
+          Add an active ingredient
+        </UButton>
+      </template>
+      <div v-else-if="section === 'safety'" class="space-y-2">
+        <div class="fields">
+          <FormChoice
+            path="document.signal"
+            label="Signal word"
+            :value="document.signal"
+            :choices="signals"
+          />
+          <FormQuantity
+            path="document.reentry"
+            label="Nobody back for"
+            kind="time"
+            :entered="document.reentry"
+            :units="TIME_UNITS"
+            hint="blank: once dry"
+          />
+          <FormText
+            path="document.registration"
+            label="Registration no."
+            :text="document.registration"
+            placeholder="as on the label"
+          />
+        </div>
+        <GrassChoice path="document.harms" label="It may harm" :chosen="document.harms ?? []" />
+        <FormNotes
+          path="document.restrictions"
+          label="Protective equipment, bees, places where it may not be used"
+          :text="document.restrictions ?? ''"
+        />
+      </div>
+      <template v-else-if="section === 'mixing'">
+        <div class="fields">
+          <FormQuantity
+            path="document.density"
+            label="Density"
+            kind="density"
+            :entered="document.density"
+            :units="DENSITY_UNITS"
+          />
+          <FormQuantity
+            v-if="document.form === 'granule'"
+            path="document.grain"
+            label="Grain size, middle"
+            kind="grain"
+            :entered="document.grain ?? { text: '', unit: 'mm' }"
+            hint="alike share a curve"
+          />
+        </div>
+        <MixingExtras :document="document" />
+      </template>
+      <div v-else class="fields">
+        <FormQuantity
+          path="document.shelfLife"
+          label="Keeps for, unopened"
+          kind="time"
+          :entered="document.shelfLife ?? { text: '', unit: 'wk' }"
+          :units="TIME_UNITS"
+        />
+        <FormQuantity
+          path="document.reorderAt"
+          label="To be bought at"
+          kind="amount"
+          :entered="document.reorderAt"
+          :units="AMOUNT_UNITS"
+          hint="stock at or under this is low"
+        />
+      </div>
+    </ToldSection>
+    <FormNotes path="document.notes" label="Notes" :text="document.notes" class="mt-3" />
+  </section>
+</template>
