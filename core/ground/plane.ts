@@ -100,3 +100,11 @@ export function inside([x, y]: Point, ring: Ring): boolean {
   }
   return within
 }
+
+/** The point of a side that is nearest to another point. */
+export function nearestOn([px, py]: Point, [ax, ay]: Point, [bx, by]: Point): Point {
+  const [dx, dy] = [bx - ax, by - ay]
+  const length = dx * dx + dy * dy
+  const along = length === 0 ? 0 : Math.min(1, Math.max(0, ((px - ax) * dx + (py - ay) * dy) / length))
+  return [ax + along * dx, ay + along * dy]
+}

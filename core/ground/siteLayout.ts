@@ -184,3 +184,16 @@ export function arranged(
     }),
   )
 }
+
+/** Where everything known only by its dimensions is drawn now, by area and part: kept, nothing jumps. */
+export const placesNow = (shapes: readonly MapShape[]): ReadonlyMap<string, ReadonlyMap<string, Place>> =>
+  new Map(
+    [...new Set(shapes.map(({ lawnId }) => lawnId))].map((id) => [
+      id,
+      new Map(
+        shapes.flatMap(({ lawnId, partId, place }) =>
+          lawnId === id && place ? [[partId, place] as const] : [],
+        ),
+      ),
+    ]),
+  )

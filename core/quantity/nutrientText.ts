@@ -31,7 +31,11 @@ export const nutrientRangeText = (
   [from, to]: readonly [number, number],
   name: string,
   system: UnitSystem = TRADE_UNITS,
-): string => `${formatFigure(nutrientIn(from, system))} to ${nutrientText(to, name, system)}`
+): string =>
+  `${threeDigits(nutrientIn(from, system))} to ${threeDigits(nutrientIn(to, system))} ${unitOf(name, system)}`
+
+/** What a grass wants is a round figure: told without the noughts of a measured one. */
+const threeDigits = (figure: number): string => String(Number(figure.toPrecision(3)))
 
 function unitOf(name: string, system: UnitSystem): string {
   const [mass = '', ground = ''] = SYSTEM_UNITS[system].massRate.split('/')

@@ -14,6 +14,7 @@ const context = provideSiteMap(() => props.bearing ?? 0)
 const { map, leaflet, toView, fromView, colours } = context
 const SMALLEST: Bounds = { minX: -20, minY: -15, maxX: 20, maxY: 15 }
 
+let moved = false
 function fit() {
   const { minX, minY, maxX, maxY } = props.bounds ?? SMALLEST
   const corners = [
@@ -90,7 +91,21 @@ onMounted(async () => {
     grid.remove()
     grid = gridOf(L).addTo(made)
   })
-  const seen = new ResizeObserver(() => made.invalidateSize({ pan: false }))
+  // Until somebody moves the view, all of the ground stays in it.
+  const seen = new ResizeObserver(() => {
+    made.invalidateSize({ pan: false })
+    if (!moved) fit()
+  })
+  made.on('dragstart', () => {
+    moved = true
+  })
+  box.value.addEventListener(
+    'wheel',
+    () => {
+      moved = true
+    },
+    { passive: true },
+  )
   seen.observe(box.value)
   onBeforeUnmount(() => {
     seen.disconnect()
@@ -98,6 +113,10 @@ onMounted(async () => {
     made.remove()
   })
 })
+function showAll() {
+  moved = false
+  fit()
+}
 // The first ground to appear is brought into view; after that the view is the user's.
 watch(() => props.bounds === undefined, fit)
 watch(() => props.bearing, fit)
@@ -120,7 +139,7 @@ defineExpose({ fit })
         <text x="10" y="31" text-anchor="middle" font-size="14" fill="currentColor">N</text>
       </svg>
     </div>
-    <UButton variant="link" size="sm" class="whole" @click="fit">Show all</UButton>
+    <UButton variant="link" size="sm" class="whole" @click="showAll">Show all</UButton>
     <slot />
   </section>
 </template>
@@ -183,6 +202,12 @@ defineExpose({ fit })
 .plan :deep(.marker-icon-middle) {
   opacity: 0.75;
   border-color: var(--field-rule);
+}
+.plan :deep(.turn-handle) {
+  border-radius: 50%;
+  border: 2.5px solid var(--action);
+  background: var(--sheet);
+  cursor: grab;
 }
 .plan :deep(.leaflet-tooltip-pane) {
   display: none;

@@ -6,7 +6,9 @@ import type { LawnPart } from '#core/ground/fieldNotes'
 import type { Anchor } from '#core/ground/geodesy'
 import { pixelAt, readPictureScale, UNSCALED_M } from '#core/ground/pictureScale'
 import type { Place, Point, Ring } from '#core/ground/plane'
+import { arranged, placesNow, type MapShape } from '#core/ground/siteLayout'
 import { fieldReader } from '#core/quantity/fieldReader'
+import { sameContent } from '#core/sameContent'
 import type { Area, MapPicture } from '#shared/schemas/ground'
 import type { BroughtOutline } from '~/components/map/ImportPanel.vue'
 
@@ -41,10 +43,27 @@ const map = useTemplateRef('map')
 await Promise.all([loadSite(), load().catch(() => undefined)])
 useHead({ title: () => `Plan of ${site.value?.name ?? 'a site'} · Hectarum` })
 
-const chosen = computed(() => plan.value.areas.find(({ id }) => id === selected.value))
-const dragged = computed(() =>
-  tool.value === 'arrange' ? (chosen.value?.shapes.filter(({ place }) => place) ?? []) : [],
+const apart = ref(false)
+/** What can be taken by the hand: areas whose place is not known; of the chosen one, its shapes if wished. */
+const loose = computed(() =>
+  tool.value !== 'arrange'
+    ? []
+    : plan.value.areas.flatMap(({ id, name, shapes: all }) => {
+        const own = all.filter(({ place }) => place)
+        const groups = id === selected.value && apart.value ? own.map((shape) => [shape]) : [own]
+        return groups
+          .filter((group) => group.length > 0)
+          .map((group) => ({
+            key: [id, ...group.map(({ partId }) => partId)].join(' '),
+            id,
+            label: name || 'this area',
+            shapes: group,
+            rings: group.flatMap(({ rings }) => rings),
+          }))
+      }),
 )
+const standingAround = (taken: readonly MapShape[]) =>
+  plan.value.layout.shapes.filter((shape) => !taken.includes(shape)).flatMap(({ rings }) => rings)
 const shapes = computed(() => [
   ...drawnShapes(plan.value.areas, () => true),
   ...(preview.value.length > 0
@@ -66,26 +85,20 @@ const withParts = (area: Area, parts: readonly LawnPart[]) => ({
   name: area.name,
   document: { ...area.document, parts },
 })
+/** What is moved lies there from now on; everything else that has no place keeps the one it is drawn at. */
 function arrange(places: ReadonlyMap<string, Place>) {
-  const area = areas.value.find(({ id }) => id === selected.value)
-  if (area)
-    void apply([
-      withParts(
-        area,
-        area.document.parts
-          .map((part) => ({ ...part, place: places.get(part.id) ?? part.place }))
-          .map(({ place, ...part }) => (place ? { ...part, place } : part)),
-      ),
-    ])
-}
-const moved = (dx: number, dy: number) =>
-  arrange(
-    new Map(
-      dragged.value.flatMap(({ partId, place }) =>
-        place ? [[partId, { ...place, x: place.x + dx, y: place.y + dy }] as const] : [],
-      ),
-    ),
+  const drawn = placesNow(plan.value.layout.shapes)
+  void apply(
+    areas.value.flatMap((area) => {
+      const now = new Map([...(drawn.get(area.id) ?? []), ...places])
+      const parts = area.document.parts.map((part) => {
+        const place = now.get(part.id)
+        return place ? { ...part, place } : part
+      })
+      return sameContent(parts, area.document.parts) ? [] : [withParts(area, parts)]
+    }),
   )
+}
 async function take(outlines: readonly BroughtOutline[], anchor: Anchor) {
   await anchorAt(anchor)
   const outline = (sign: LawnPart['sign'], points: Ring, origin: string): LawnPart => {
@@ -191,7 +204,17 @@ useScreenCommands(() => [{ id: 'undo-plan', label: 'Undo on the plan', key: 'ctr
         />
         <MapShapes :shapes="shapes" :labels="labels" @pick="selected = $event.split(' ')[0]" />
         <MapMarks :samples="samples" :way="line" :corners="line" />
-        <MapDragger v-if="dragged.length > 0" :rings="dragged.flatMap(({ rings }) => rings)" @moved="moved" />
+        <MapDragger
+          v-for="one in loose"
+          :key="one.key"
+          :rings="one.rings"
+          :standing="standingAround(one.shapes)"
+          :chosen="one.id === selected"
+          :label="one.label"
+          @take="selected = one.id"
+          @moved="(dx, dy) => arrange(arranged(one.shapes, { dx, dy, turn: 0 }))"
+          @turned="arrange(arranged(one.shapes, { dx: 0, dy: 0, turn: $event }))"
+        />
       </SiteMap>
       <aside class="tools" aria-label="Tools of the plan">
         <nav class="tabs" aria-label="Which tool">
@@ -210,7 +233,9 @@ useScreenCommands(() => [{ id: 'undo-plan', label: 'Undo on the plan', key: 'ctr
           v-if="tool === 'arrange'"
           :areas="plan.areas"
           :selected="selected"
+          :apart="apart"
           @select="selected = $event"
+          @apart="apart = $event"
           @arrange="arrange"
         />
         <ImportPanel
