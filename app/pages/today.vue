@@ -98,7 +98,8 @@ const young = computed(() => counts.value !== undefined && counts.value.jobs ===
         </li>
       </ol>
     </section>
-    <div v-else class="columns">
+    <DayHours v-if="!young" :today="today" />
+    <div v-if="!young" class="columns">
       <div class="space-y-6">
         <TodayRunning :running="today.running" />
         <TodayJobs :jobs="own(today.jobs)" :ahead="own(today.ahead)" :day="today.day" />

@@ -20,13 +20,17 @@ describe('a line of a label told back', () => {
   test('a range with its most', () => {
     const fields = { rate: rate('3'), low: rate('2'), high: rate('4'), most: rate('4'), year: rate('20') }
     expect(toldLine(line(fields)).rate).toBe(
-      '3 fl oz / 1,000 ft², label 2 to 4 fl oz / 1,000 ft², at most 4 fl oz / 1,000 ft² in one go, ' +
-        'at most 20 fl oz / 1,000 ft² a year.',
+      '3 fl oz / 1,000 ft², label 2 to 4, at most 4 in one go, at most 20 a year.',
     )
   })
 
   test.each<[keyof ReturnType<typeof toldLine>, Partial<RateLine>, string]>([
-    ['rate', { rate: rate('3'), high: rate('4') }, '3 fl oz / 1,000 ft², label up to 4 fl oz / 1,000 ft².'],
+    ['rate', { rate: rate('3'), high: rate('4') }, '3 fl oz / 1,000 ft², label up to 4.'],
+    [
+      'rate',
+      { rate: rate('3'), year: typed('88', 'fl oz/ac') },
+      '3 fl oz / 1,000 ft², at most 88 fl oz / ac a year.',
+    ],
     [
       'rate',
       { yearActive: typed('1.5', 'lb/ac'), period: 'calendar year', method: 'tank' },

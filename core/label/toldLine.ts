@@ -23,10 +23,12 @@ export const SECTION_FIGURES = {
  */
 export const toldLine = (line: RateLine): Readonly<Record<LineSection, string>> => ({
   rate: sentence([
-    toldRange('', line.rate, undefined),
-    toldRange('label', line.low, line.high),
-    told('at most', line.most, 'in one go'),
-    told('at most', line.year, yearWords(line)),
+    enteredWords(line.rate),
+    ...inUnitOf(line.rate, [
+      (known) => toldRange('label', known(line.low), known(line.high)),
+      (known) => told('at most', known(line.most), 'in one go'),
+      (known) => told('at most', known(line.year), yearWords(line)),
+    ]),
     line.yearActive && told('at most', line.yearActive, `of the active, ${yearWords(line)}`),
     line.basis !== 'product' && `counted as ${RATE_BASIS_NAMES[line.basis]}`,
     line.method && METHOD_WORDS[line.method],
@@ -77,17 +79,29 @@ const yearWords = ({ period }: RateLine): string =>
       ? 'in any twelve months'
       : 'a year'
 
+const withUnit = (figure: string, unit: string): string => `${figure} ${unitText(unit)}`.trim()
+
 /** One figure or two of a kind with their unit; blank where nothing was typed. */
 export function enteredWords(first: Entered | undefined, last?: Entered): string {
   const from = first?.text.trim() ?? ''
   const to = last?.text.trim() ?? ''
   if (from === '' && to === '') return ''
   const [one, other] = [first?.unit ?? '', last?.unit ?? '']
-  if (from === '') return `up to ${to} ${unitText(other)}`
-  if (to === '') return `${from} ${unitText(one)}`
+  if (from === '') return `up to ${withUnit(to, other)}`
+  if (to === '') return withUnit(from, one)
   return one === other
-    ? `${from} to ${to} ${unitText(one)}`
-    : `${from} ${unitText(one)} to ${to} ${unitText(other)}`
+    ? `${from} to ${withUnit(to, one)}`
+    : `${withUnit(from, one)} to ${withUnit(to, other)}`
+}
+
+/** Parts of a sentence whose unit was said by the first figure: it is not said again. */
+function inUnitOf(
+  first: Entered,
+  parts: readonly ((known: (entered: Entered) => Entered) => string)[],
+): readonly string[] {
+  const known = (entered: Entered): Entered =>
+    first.text.trim() !== '' && entered.unit === first.unit ? { ...entered, unit: '' } : entered
+  return parts.map((part) => part(known))
 }
 
 function toldRange(before: string, first: Entered | undefined, last: Entered | undefined): string {

@@ -124,7 +124,7 @@ function paste(event: ClipboardEvent, i: number) {
 .cell {
   display: grid;
   grid-template-columns: 20px 1fr;
-  align-items: center;
+  align-items: baseline;
   gap: 3px;
 }
 .off {

@@ -10,11 +10,11 @@ const library = useLibraryStore()
 /** The same each time: a line whose label has none is not drawn again. */
 const NO_LINES: readonly RateLine[] = []
 const { withProduct } = useFromLibrary()
+// Told apart from the document, that a key leaves the list of names as it is.
+const method = computed(() => document.value.method)
+const alone = computed(() => document.value.products.length === 1)
 const saved = computed(() =>
-  library.products.filter(
-    ({ document: label }) =>
-      document.value.products.length === 1 || methodOf(label) === document.value.method,
-  ),
+  library.products.filter(({ document: label }) => alone.value || methodOf(label) === method.value),
 )
 
 const labelCalled = (typed: string) =>
