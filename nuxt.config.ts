@@ -45,7 +45,7 @@ export default defineNuxtConfig({
     defaults: { nuxtLink: { prefetchOn: { visibility: false, interaction: true } } },
   },
   hooks: {
-    // The head of the shell names no page's parts ahead of being asked for: a first visit takes what it shows.
+    // The head names no page's parts before they are asked for: a first visit takes what it shows.
     'build:manifest': (manifest) => {
       for (const part of Object.values(manifest)) part.dynamicImports = []
     },

@@ -18,6 +18,7 @@ import { planApplication } from '../core/plan/planApplication'
 import { openWorkingBook } from '../core/working/working'
 import { openCluster } from './setup/cluster.mjs'
 import { ensureBuilt } from './setup/build.mjs'
+import { mustRun } from './setup/command.mjs'
 import { CHROMIUM, ensureChromium, ensurePostgres } from './setup/debian.mjs'
 import { PROJECT } from './setup/paths.mjs'
 import { freePort } from './setup/settings.mjs'
@@ -214,17 +215,43 @@ async function planRoute() {
 }
 
 /** Scripts together, gzipped as they are served. */
-function kilobytes(scripts: ReadonlySet<string>): number {
+function kilobytes(scripts: ReadonlySet<string>, built: string): number {
   const bytes = [...scripts].map((name) => {
-    const file = join(PROJECT, '.output/public/_nuxt', name)
+    const file = join(built, '.output/public/_nuxt', name)
     return existsSync(`${file}.gz`) ? statSync(`${file}.gz`).size : gzipSync(readFileSync(file)).length
   })
   return round(bytes.reduce((sum, size) => sum + size, 0) / 1000, 4)
 }
 
-/** Every script the list of jobs asks for on a first visit, gzipped as it is served. */
+/** The bare page of this stack, built and served as it is: what our own first load is held against. */
+async function bareServer() {
+  const folder = join(PROJECT, 'bench/bare')
+  await mustRun('Building the bare page', 'npx', ['nuxt', 'build', folder], {
+    cwd: PROJECT,
+    env: { ...process.env, NODE_ENV: 'production' },
+  })
+  const at = await freePort()
+  const child = spawn(process.execPath, [join(folder, '.output/server/index.mjs')], {
+    env: { ...process.env, NITRO_PORT: String(at), NITRO_HOST: '127.0.0.1' },
+    stdio: 'ignore',
+  })
+  const answers = () =>
+    fetch(`http://127.0.0.1:${at}/`).then(
+      (answer) => answer.ok,
+      () => false,
+    )
+  while (!(await answers())) {
+    await new Promise((resolve) => {
+      setTimeout(resolve, 50)
+    })
+  }
+  return { port: at, folder, stop: () => child.kill('SIGTERM') }
+}
+
+/** Every script that a few pages ask for on a first visit, gzipped as it is served. */
 async function firstLoad(chrome: Browser) {
-  const measure = async (path: string) => {
+  const bare = await bareServer()
+  const measure = async (path: string, at = port, built = PROJECT) => {
     const context = await chrome.newContext()
     const page = await context.newPage()
     const scripts = new Set<string>()
@@ -232,16 +259,21 @@ async function firstLoad(chrome: Browser) {
       if (/\.js$/.test(new URL(response.url()).pathname))
         scripts.add(basename(new URL(response.url()).pathname))
     })
-    await page.goto(`http://127.0.0.1:${port}${path}`, { waitUntil: 'networkidle' })
+    await page.goto(`http://127.0.0.1:${at}${path}`, { waitUntil: 'networkidle' })
+    await page.getByRole('heading', { level: 1 }).first().waitFor({ state: 'attached' })
+    await page.waitForLoadState('networkidle')
     await context.close()
-    return kilobytes(scripts)
+    return kilobytes(scripts, built)
   }
-  const shell = await fetch(`http://127.0.0.1:${port}/`).then((answer) => answer.text())
-  return {
-    jobs: await measure('/jobs'),
-    jobSheet: await measure(`/jobs/${SAMPLE_JOBS.running}`),
-    /** What the bare shell names, before any page. */
-    shell: kilobytes(new Set(shell.match(/[\w-]+\.js(?=")/g))),
+  try {
+    return {
+      bare: await measure('/', bare.port, bare.folder),
+      today: await measure('/today'),
+      jobs: await measure('/jobs'),
+      jobSheet: await measure(`/jobs/${SAMPLE_JOBS.running}`),
+    }
+  } finally {
+    bare.stop()
   }
 }
 

@@ -50,6 +50,7 @@ test('stops are dragged into another order and back by a press; one person’s d
   const [from, to] = [await grips.nth(1).boundingBox(), await grips.nth(2).boundingBox()]
   if (!from || !to) throw new Error('no grips to drag')
   await page.mouse.move(from.x + 8, from.y + 8)
+  await page.locator('[data-ordered-by="hand"]').first().waitFor()
   await page.mouse.down()
   await page.mouse.move(to.x + 8, to.y + 20, { steps: 8 })
   await page.mouse.up()

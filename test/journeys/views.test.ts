@@ -47,6 +47,8 @@ test.each([
   async (_, size) => {
     const watched = await watchedPage(on.browser, size)
     const { page } = watched
+    // Colours that are still on their way are nobody's.
+    await page.emulateMedia({ reducedMotion: 'reduce' })
     for (const path of VIEWS) {
       await page.goto(on.url + path, { waitUntil: 'networkidle' })
       await page.getByRole('heading', { level: 1 }).first().waitFor({ state: 'attached' })

@@ -78,7 +78,7 @@ const actions = computed<DropdownMenuItem[]>(() => [
       </UDropdownMenu>
     </div>
     <LazyHistoryList v-if="history" v-model:open="history" :row-id="rowId" />
-    <ConflictBar
+    <LazyConflictBar
       v-if="saveState.kind === 'conflict'"
       :what="what"
       :mine="draft"

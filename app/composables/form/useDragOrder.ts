@@ -3,7 +3,7 @@ import { useEventListener } from '@vueuse/core'
 /**
  * Lets the children of a list be dragged into another order by their grip. The list itself is only told:
  * what is dragged goes back to its place, and stands where it was dropped once its data says so. What drags
- * is fetched when a hand comes near the list.
+ * is fetched when a hand first moves on the page; the list says when it can be ordered.
  */
 export function useDragOrder(
   list: MaybeRefOrGetter<HTMLElement | null | undefined>,
@@ -28,8 +28,10 @@ export function useDragOrder(
         },
       }),
     )
+    toValue(list)?.setAttribute('data-ordered-by', 'hand')
   }
-  useEventListener(() => toValue(list), ['pointerenter', 'touchstart'], fetchDragging, { passive: true })
+  useEventListener('pointermove', fetchDragging, { passive: true, once: true })
+  useEventListener('touchstart', fetchDragging, { passive: true, once: true })
 }
 
 /** A list with one of its members put elsewhere. */

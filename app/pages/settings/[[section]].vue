@@ -139,7 +139,7 @@ useScreenCommands(() => [{ id: 'save', label: 'Save the settings now', key: 'ctr
     </header>
     <p v-if="!own.may('govern')" class="mt-2">Owners of the crew change these.</p>
     <p v-if="loadProblem" role="alert">{{ loadProblem }}</p>
-    <ConflictBar
+    <LazyConflictBar
       v-if="draft && saveState.kind === 'conflict'"
       what="page of settings"
       :mine="draft"

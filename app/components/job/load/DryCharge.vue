@@ -108,7 +108,7 @@ const COLUMNS = [
           >, the last one over {{ Math.round(light.last * 100) }} % of the ground</template
         >.
       </p>
-      <RateGroups class="mt-3" />
+      <LazyRateGroups v-if="sheet.plan?.rates" class="mt-3" />
       <template v-if="levels.length > 0">
         <p class="mt-3">
           Each pass <strong v-if="wanted"><FigureText :shown="wanted" /></strong

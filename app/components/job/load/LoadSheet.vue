@@ -199,30 +199,18 @@ const SIGNS = { stop: '■', warn: '▲', note: '●' } as const
         {{ SIGNS[check.level] }} {{ prettyUnits(check.message) }}
       </li>
     </ul>
-    <table class="on-paper mt-3">
-      <tbody>
-        <tr>
-          <th scope="row">Protective gear</th>
-          <td>
-            What the label asks, for mixing and for applying; at least gloves, long sleeves and closed shoes.
-          </td>
-        </tr>
-        <tr>
-          <th scope="row">Nobody back</th>
-          <td>
-            <template v-if="reentry"
-              >for <strong>{{ reentry }}</strong> after it is finished, until <i class="until" /></template
-            ><template v-else>until it is dry, and for as long as the label says</template>
-          </td>
-        </tr>
-      </tbody>
-    </table>
-    <p class="blanks mt-5">
+    <p class="mt-3">
+      <strong>Nobody back</strong>
+      <template v-if="reentry"> for {{ reentry }} after it is finished, until <i class="until" />, </template>
+      until it is dry and as the label says. <strong>Gear</strong> as the label asks for mixing and applying;
+      at least gloves, long sleeves, closed shoes.
+    </p>
+    <p class="blanks mt-3">
       <span v-for="[what, width] in BLANKS" :key="what">{{ what }} <i :class="width" /></span>
     </p>
-    <p class="soft small mt-3">
-      The label is the law: rates, protection, re-entry and buffers as it says. Rinse three times onto treated
-      ground; nothing down a drain; sweep granules off hard surfaces.
+    <p class="soft small mt-2">
+      The label is the law: rates, protection, re-entry, buffers. Rinse three times onto treated ground;
+      nothing down a drain; sweep granules off hard surfaces.
     </p>
   </article>
 </template>

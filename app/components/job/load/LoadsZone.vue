@@ -71,7 +71,7 @@ const missing = computed(() => sheet.value.problems[0])
         />
       </div>
       <DryCharge v-else />
-      <RateGroups v-if="document.method === 'spray'" />
+      <LazyRateGroups v-if="document.method === 'spray' && sheet.plan?.rates" />
     </template>
     <div v-else class="rule-t py-6">
       <p>What to measure stands here as soon as it can be worked out.</p>

@@ -29,7 +29,7 @@ const nutrients = [
 
 <template>
   <div class="space-y-2 pb-2">
-    <SpokenRate v-if="!locked" :index="index" />
+    <LazySpokenRate v-if="!locked" :index="index" />
     <div class="fields">
       <FormChoice :path="`${path}.basis`" label="The rate counts" :value="product.basis" :choices="bases" />
       <FormChoice :path="`${path}.form`" label="Form" :value="product.form" :choices="forms" />

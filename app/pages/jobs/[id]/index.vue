@@ -158,7 +158,7 @@ const frozen = computed(() =>
     @move="move"
     @drop="drop"
   >
-    <ConflictBar
+    <LazyConflictBar
       v-if="saveState.kind === 'conflict'"
       what="job"
       :mine="draft"
