@@ -6,6 +6,7 @@ import { fieldReader } from '../quantity/fieldReader'
 import { closedWorkingBook, openWorkingBook } from '../working/working'
 import { readArea } from './areaDocument'
 import { blankArea } from './blankArea'
+import { NUTRIENT_UNIT } from '../quantity/nutrientText'
 import { nitrogenWanted } from './grasses'
 import { readFieldNotes } from './readFieldNotes'
 
@@ -100,6 +101,6 @@ test('problems stand at their own fields', () => {
 
 test('in a mixed stand the most limiting grass rules', () => {
   expect(nitrogenWanted([])).toBeUndefined()
-  expect(nitrogenWanted(['tall fescue'])).toEqual([2, 4])
-  expect(nitrogenWanted(['tall fescue', 'centipede'])).toEqual([0.5, 1])
+  expect(nitrogenWanted(['tall fescue'])).toEqual([2 * NUTRIENT_UNIT, 4 * NUTRIENT_UNIT])
+  expect(nitrogenWanted(['tall fescue', 'centipede'])).toEqual([0.5 * NUTRIENT_UNIT, NUTRIENT_UNIT])
 })

@@ -1,3 +1,5 @@
+import { NUTRIENT_UNIT } from '../quantity/nutrientText'
+
 /** A turf grass: its season, and the nitrogen it wants in a year. */
 export interface Grass {
   readonly season: 'cool' | 'warm'
@@ -26,11 +28,12 @@ export const GRASS_NAMES = Object.keys(GRASSES) as readonly GrassName[]
 
 /**
  * Nitrogen a stand wants in a year: in a mixed stand the most limiting species rules.
- * @returns lb N per 1,000 ft2, from and to; undefined where no grass is written down
+ * @returns kg N on each m2, from and to; undefined where no grass is written down
  * Source: trade.md 2 and 10.
  */
 export function nitrogenWanted(species: readonly GrassName[]): readonly [number, number] | undefined {
   if (species.length === 0) return undefined
   const wants = species.map((name) => GRASSES[name].nitrogen)
-  return [Math.min(...wants.map(([from]) => from)), Math.min(...wants.map(([, to]) => to))]
+  const most = (values: readonly number[]) => Math.min(...values) * NUTRIENT_UNIT
+  return [most(wants.map(([from]) => from)), most(wants.map(([, to]) => to))]
 }

@@ -1,9 +1,8 @@
-import { nutrientText } from '../quantity/nutrientText'
+import { NUTRIENT_UNIT, nutrientText } from '../quantity/nutrientText'
 import type { UnitSystem } from '../quantity/systems'
 import { NUTRIENT_NAMES, type Nutrient } from '../label/label'
 import { amountFactor, densitySi } from '../quantity/quantity'
 import { dimensionOf } from '../quantity/rateUnit'
-import { NUTRIENT_UNIT_SI } from './nutrientsLaid'
 import type { Plan } from './plan'
 import type { PlanProduct, PlanRequest } from './planRequest'
 import { hasOwnRates } from './rateGroups'
@@ -24,7 +23,7 @@ const ALL_KNOWN: readonly string[] = []
  */
 export function nutrientOn(areaId: string, nutrient: Nutrient, request: PlanRequest, plan: Plan): NutrientOn {
   if (plan.nutrients && !hasOwnRates(request))
-    return { known: plan.nutrients[nutrient].value, unknown: ALL_KNOWN }
+    return { known: plan.nutrients[nutrient].value * NUTRIENT_UNIT, unknown: ALL_KNOWN }
   return {
     known: shareOn(areaId, request, plan, ({ analysis }) => analysis?.[nutrient] ?? 0),
     unknown: plan.nutrients
@@ -77,6 +76,6 @@ function shareOn(
     if (poured && !product.density) return sum
     const kilograms =
       amount.value * amountFactor(amount.unit) * (poured && product.density ? densitySi(product.density) : 1)
-    return sum + (kilograms * percent) / 100 / area.size.value / NUTRIENT_UNIT_SI
+    return sum + (kilograms * percent) / 100 / area.size.value
   }, 0)
 }

@@ -1,4 +1,4 @@
-import { nutrientText } from '../quantity/nutrientText'
+import { NUTRIENT_UNIT, nutrientText } from '../quantity/nutrientText'
 import { plural } from '../quantity/counting'
 import type { Figure } from '../working/figures'
 import { NUTRIENTS } from '../label/label'
@@ -212,9 +212,9 @@ function lastLine(
   if (list === 'nutrients') {
     const name = NUTRIENTS.find((one) => one === id)
     const mean = name && meanNutrients(plans, size)?.[name]
-    return mean
-      ? [`on average over the whole ground = ${nutrientText(mean.value, '', whole.units, sixDigits)}`]
-      : []
+    if (!mean) return []
+    const told = nutrientText(mean.value * NUTRIENT_UNIT, '', whole.units, sixDigits)
+    return [`on average over the whole ground = ${told}`]
   }
   const volume = summed(plans.map(({ totals }) => (figure === 'mix' ? totals.mix : totals.carrier)))
   return volume ? [`all rates together = ${figureText(volume)}`] : []

@@ -1,26 +1,23 @@
 import { elementOf, NUTRIENT_NAMES, NUTRIENTS, type Nutrient } from '../label/label'
 import { densitySi } from '../quantity/quantity'
-import { KILOGRAMS_PER, SQUARE_METRES_PER } from '../quantity/units'
-import { nutrientText } from '../quantity/nutrientText'
+import { NUTRIENT_UNIT, nutrientText } from '../quantity/nutrientText'
 import type { UnitSystem } from '../quantity/systems'
 import { asEntered, sixDigits } from '../working/figureText'
 import type { WorkingBook } from '../working/working'
 import type { NutrientsLaid } from './plan'
 import type { ResolvedProduct } from './resolveProducts'
 
-/** kg/m2 in one lb on 1,000 ft2, the trade's unit of a nutrient. */
-export const NUTRIENT_UNIT_SI = KILOGRAMS_PER.lb / SQUARE_METRES_PER['1000 ft2']
-
 export interface NutrientsSum {
   /** Null where a product poured by volume has an analysis but no density: not known, so not told. */
   readonly laid: NutrientsLaid | null
-  /** lb/1000 ft2 of nitrogen that is not slow release, of the products whose mass is known. */
+  /** Nitrogen that is not slow release, kg on each m2, of the products whose mass is known. */
   readonly quickN: number
   readonly unknown: readonly ResolvedProduct[]
 }
 
 /**
- * Nutrients on the lawn, in lb/1000 ft2, from unrounded amounts; dead volume is not on the lawn.
+ * Nutrients on the lawn from unrounded amounts; dead volume is not on the lawn. What is laid is told in the
+ * unit of the contract.
  * Source: mass of product x per cent of the analysis.
  */
 export function nutrientsLaid(
@@ -42,17 +39,17 @@ export function nutrientsLaid(
   )
   if (unknown.length > 0) return { laid: null, quickN, unknown }
   const laid = Object.fromEntries(
-    NUTRIENTS.map((nutrient) => [nutrient, { value: sum(nutrient), unit: 'lb/1000 ft2' }]),
+    NUTRIENTS.map((nutrient) => [nutrient, { value: sum(nutrient) / NUTRIENT_UNIT, unit: 'lb/1000 ft2' }]),
   ) as NutrientsLaid
   for (const nutrient of NUTRIENTS)
-    book.note(`nutrients.${nutrient}`, () => nutrientLines(known, nutrient, laid[nutrient].value, units))
+    book.note(`nutrients.${nutrient}`, () => nutrientLines(known, nutrient, sum(nutrient), units))
   return { laid, quickN, unknown }
 }
 
-/** lb/1000 ft2 of one nutrient from one product. */
+/** Kg of one nutrient from one product on each m2. */
 function nutrientRate(resolved: ResolvedProduct, nutrient: Nutrient): number {
   const percent = resolved.product.analysis?.[nutrient] ?? 0
-  return ((massPerArea(resolved) ?? 0) * percent) / 100 / NUTRIENT_UNIT_SI
+  return ((massPerArea(resolved) ?? 0) * percent) / 100
 }
 
 function massPerArea({ dose, product }: ResolvedProduct): number | undefined {
@@ -66,15 +63,15 @@ function nutrientLines(
   total: number,
   units: UnitSystem | undefined,
 ): readonly string[] {
-  const told = (lbPer1000: number, name = '') => nutrientText(lbPer1000, name, units, sixDigits)
+  const told = (perArea: number, name = '') => nutrientText(perArea, name, units, sixDigits)
   const parts = products
     .filter(({ product }) => (product.analysis?.[nutrient] ?? 0) > 0)
     .map((resolved) => {
-      const lbPer1000 = (massPerArea(resolved) ?? 0) / NUTRIENT_UNIT_SI
       const { product } = resolved
       return (
-        `${product.name ?? product.id} at ${asEntered(product.rate)}: ${told(lbPer1000)} of product x ` +
-        `${product.analysis?.[nutrient]} % = ${told(nutrientRate(resolved, nutrient))}`
+        `${product.name ?? product.id} at ${asEntered(product.rate)}: ` +
+        `${told(massPerArea(resolved) ?? 0)} of product x ${product.analysis?.[nutrient]} % ` +
+        `= ${told(nutrientRate(resolved, nutrient))}`
       )
     })
   const name = NUTRIENT_NAMES[nutrient]

@@ -10,6 +10,7 @@ import { lightPasses } from './lightPasses'
 import { loadsByArea } from './loads'
 import { planApplication } from './planApplication'
 import type { PlanArea, PlanRequest } from './planRequest'
+import { NUTRIENT_UNIT } from '../quantity/nutrientText'
 import { nutrientOn } from './areaNutrients'
 import { tubFills } from './tubFills'
 
@@ -61,7 +62,8 @@ test.each(readTable('ownRates.csv', import.meta.url))('$name: $words', (row) => 
     (sum, { id, size }) => sum + nutrientOn(id, 'n', request, planned.value).known * size.value,
     0,
   )
-  expect(lawns / areas.reduce((sum, { size }) => sum + size.value, 0)).toBeCloseTo(figure(row, 'nitrogen'), 9)
+  const perArea = lawns / areas.reduce((sum, { size }) => sum + size.value, 0)
+  expect(perArea / NUTRIENT_UNIT).toBeCloseTo(figure(row, 'nitrogen'), 9)
 })
 
 test.each(readTable('loadsByArea.csv', import.meta.url))('$name: $words', (row) => {

@@ -1,4 +1,4 @@
-import { nutrientText } from '../quantity/nutrientText'
+import { NUTRIENT_UNIT, nutrientText } from '../quantity/nutrientText'
 import type { UnitSystem } from '../quantity/systems'
 import { isOver, isUnder } from '../quantity/tolerance'
 import { formatFigure } from '../quantity/format'
@@ -11,10 +11,10 @@ import { CHECK_LEVELS, type LoadPlan, type PlanCheck, type ProductTotal } from '
 import type { SprayMethod } from './planRequest'
 import type { ResolvedProduct } from './resolveProducts'
 
-/** Most quick-release nitrogen in one go, lb/1000 ft2 (trade.md 6, house default). */
-export const QUICK_N_LIMIT = 1.0
+/** Most quick-release nitrogen in one go, kg on each m2: one unit (trade.md 6, house default). */
+export const QUICK_N_LIMIT = NUTRIENT_UNIT
 /** What local rules often allow of it. */
-const LOCAL_QUICK_N = 0.7
+const LOCAL_QUICK_N = 0.7 * NUTRIENT_UNIT
 /**
  * A measured amount further than this from the exact one is worth a word (trade.md 6: 0.4 g over on 9 g is 4
  * %).

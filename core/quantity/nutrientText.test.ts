@@ -1,7 +1,7 @@
 import { expect, test } from 'vitest'
 import { openWorkingBook } from '../working/working'
 import { planApplication } from '../plan/planApplication'
-import { nutrientRangeText, nutrientText } from './nutrientText'
+import { NUTRIENT_UNIT, nutrientRangeText, nutrientText } from './nutrientText'
 
 // 1 lb on 1,000 ft2 = 0.45359237 kg on 92.90304 m2 = 0.488243 kg on 100 m2 = 48.8243 kg on a hectare;
 // an acre is 43.56 x 1,000 ft2.
@@ -11,8 +11,8 @@ test.each([
   ['metric-100', '0.488 kg N/100 m2', '0.976 to 1.95 kg N/100 m2'],
   ['metric-ha', '48.8 kg N/ha', '97.6 to 195 kg N/ha'],
 ] as const)('%s: one unit of nitrogen is %s', (system, one, range) => {
-  expect(nutrientText(1, 'N', system)).toBe(one)
-  expect(nutrientRangeText([2, 4], 'N', system)).toBe(range)
+  expect(nutrientText(NUTRIENT_UNIT, 'N', system)).toBe(one)
+  expect(nutrientRangeText([2 * NUTRIENT_UNIT, 4 * NUTRIENT_UNIT], 'N', system)).toBe(range)
 })
 
 test('a plan tells its nutrients in the units it was asked in, working and checks alike', () => {

@@ -16,7 +16,7 @@ import {
   type LocalRule,
   type LocalRuleFacts,
 } from './localRule'
-import { NUTRIENT_UNITS, nitrogenOfYear, type LawnNitrogen } from './nutrientYear'
+import { nitrogenOfYear, type LawnNitrogen } from './nutrientYear'
 import { phosphorusTested } from './soilRules'
 import { densityOf, namesOf, plannedWords, type RuleVisit } from './visit'
 import type { Rule } from './rule'
@@ -84,10 +84,7 @@ function inOneGo(areaId: string, nutrient: LimitedNutrient, counts: Counted, con
   const others = context.ledger.planned
     .filter((row) => row.areaId === areaId && row.on === context.day && row.sizeM2 > 0)
     .map((row) => ({ ...row, laid: quick ? row.quickN : row[nutrient] }))
-  const known = others.reduce(
-    (sum, { laid, sizeM2 }) => sum + (laid ?? 0) / sizeM2,
-    (own.known - slow) / NUTRIENT_UNITS,
-  )
+  const known = others.reduce((sum, { laid, sizeM2 }) => sum + (laid ?? 0) / sizeM2, own.known - slow)
   return {
     known: counts === 'element' ? known * (elementOf(nutrient)?.share ?? 1) : known,
     unknown: [...own.unknown, ...others.flatMap(({ laid, product }) => (laid === null ? [product] : []))],
@@ -131,9 +128,8 @@ function findingOf(rule: LocalRule, context: RuleVisit): LocalFinding | undefine
   if (sort === 'rate')
     return over === 'year' ? yearFinding(rule, context) : goFinding(rule, nutrient, counts, context)
   const most = mostInOneGo(nutrient, undefined, context)
-  const present = { known: most.known * NUTRIENT_UNITS, unknown: most.unknown }
-  if (!isPresent(present)) return undefined
-  const goesDown = nutrientWords(present, nutrient, context.request.units)
+  if (!isPresent(most)) return undefined
+  const goesDown = nutrientWords(most, nutrient, context.request.units)
   if (nutrient === 'n')
     return {
       level: 'stop',
@@ -150,8 +146,7 @@ function findingOf(rule: LocalRule, context: RuleVisit): LocalFinding | undefine
 const nameOf = (nutrient: LimitedNutrient, counts?: Counted): string =>
   counts === 'element' ? (elementOf(nutrient)?.name ?? '') : NUTRIENT_NAMES[nutrient]
 
-const told = (si: number, name: string, { request }: RuleVisit) =>
-  nutrientText(si * NUTRIENT_UNITS, name, request.units)
+const told = (si: number, name: string, { request }: RuleVisit) => nutrientText(si, name, request.units)
 
 const notKnown = (unknown: readonly string[], what: string, limit: string): LocalFinding => ({
   level: 'warn',

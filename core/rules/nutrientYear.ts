@@ -3,7 +3,7 @@ import { dayText } from '../calendar/dayText'
 import { nitrogenWanted } from '../ground/grasses'
 import type { Nutrient } from '../label/label'
 import { nutrientOn, slowNitrogenOn } from '../plan/areaNutrients'
-import { KILOGRAMS_PER, SQUARE_METRES_PER } from '../quantity/units'
+import { KILOGRAMS_PER } from '../quantity/units'
 import { fieldReader } from '../quantity/fieldReader'
 import { remembered } from '../remembered'
 import { nitrogenPerArea, nutrientPerArea, type IndexedRow } from '../season/ledger'
@@ -39,8 +39,6 @@ export interface LawnNitrogen {
   }[]
 }
 
-/** Lb on 1,000 ft2 in one kg on each m2. */
-export const NUTRIENT_UNITS = SQUARE_METRES_PER['1000 ft2'] / KILOGRAMS_PER.lb
 const OTHERS = ['p2o5', 'k2o'] as const
 
 /**
@@ -61,11 +59,11 @@ export function nitrogenOfYear(
     const unknown = [...unknownNow, ...unknownIn(year)]
     const slow = {
       laid: slowShares(context.library.products)(year),
-      now: slowNitrogenOn(lawn.lawn.id, context.request, context.plan) / NUTRIENT_UNITS,
+      now: slowNitrogenOn(lawn.lawn.id, context.request, context.plan),
     }
     const quick = {
       laid: slow.laid === undefined ? undefined : laid - slow.laid,
-      now: now / NUTRIENT_UNITS - slow.now,
+      now: now - slow.now,
     }
     const wanted = nitrogenWanted(lawn.area.document.grass.map(({ species }) => species))
     book.note(`nitrogen.${lawn.area.id}`, () => [
@@ -77,24 +75,20 @@ export function nitrogenOfYear(
             (row.n === null
               ? 'not known, the label gives no density'
               : `${sixDigits(row.n / KILOGRAMS_PER.lb)} lb of N on ${sixDigits(row.sizeM2)} m2 = ` +
-                told((row.n / row.sizeM2) * NUTRIENT_UNITS)),
+                told(row.n / row.sizeM2)),
         ),
       ...unknownNow.map((name) => `${name}: not known, the label gives no density`),
-      `this application ${told(now, 'N')}, of it slow ${told(slow.now * NUTRIENT_UNITS)} and quick ` +
-        told(quick.now * NUTRIENT_UNITS),
+      `this application ${told(now, 'N')}, of it slow ${told(slow.now)} and quick ` + told(quick.now),
       ...(slow.laid === undefined || quick.laid === undefined
         ? ['slow and quick of the year: not known, a label is no longer on the shelf']
-        : [
-            `laid this year, by the labels: slow ${told(slow.laid * NUTRIENT_UNITS)} and quick ` +
-              told(quick.laid * NUTRIENT_UNITS),
-          ]),
+        : [`laid this year, by the labels: slow ${told(slow.laid)} and quick ` + told(quick.laid)]),
       ...(wanted ? [`the grass wants ${nutrientRangeText(wanted, 'N', units)} a year`] : []),
-      `this year with it ${told(laid * NUTRIENT_UNITS + now, 'N')}`,
+      `this year with it ${told(laid + now, 'N')}`,
     ])
     const others = OTHERS.map((nutrient) => ({
       nutrient,
       laid: nutrientPerArea[nutrient](year),
-      now: adds(nutrient).known / NUTRIENT_UNITS,
+      now: adds(nutrient).known,
     })).filter((one) => one.laid > 0 || one.now > 0)
     for (const one of others) {
       book.note(`${one.nutrient}.${lawn.area.id}`, () => [
@@ -103,25 +97,23 @@ export function nitrogenOfYear(
           .map(
             (row) =>
               `${dayText(row.on)}, ${row.product}: ` +
-              (row[one.nutrient] === null
-                ? 'not known'
-                : told(((row[one.nutrient] ?? 0) / row.sizeM2) * NUTRIENT_UNITS)),
+              (row[one.nutrient] === null ? 'not known' : told((row[one.nutrient] ?? 0) / row.sizeM2)),
           ),
-        `this application ${told(one.now * NUTRIENT_UNITS)}`,
-        `this year with it ${told((one.laid + one.now) * NUTRIENT_UNITS)}`,
+        `this application ${told(one.now)}`,
+        `this year with it ${told(one.laid + one.now)}`,
       ])
     }
     return {
       lawn,
       year,
       laid,
-      now: now / NUTRIENT_UNITS,
+      now,
       unknown,
       slow,
       quick,
       others,
-      wanted: wanted && [wanted[0] / NUTRIENT_UNITS, wanted[1] / NUTRIENT_UNITS],
-      state: wanted && (overWanted(laid * NUTRIENT_UNITS + now, wanted) ? 'over' : 'within'),
+      wanted,
+      state: wanted && (overWanted(laid + now, wanted) ? 'over' : 'within'),
     }
   })
 }

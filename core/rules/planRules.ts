@@ -1,3 +1,4 @@
+import { nutrientText } from '../quantity/nutrientText'
 import type { Figure } from '../working/figures'
 import { PLAN_CHECK_CODES, type PlanCheck, type PlanCheckCode } from '../plan/plan'
 import { COARSE_SHARE, QUICK_N_LIMIT, SMALL_LOAD_SHARE } from '../plan/planChecks'
@@ -45,7 +46,7 @@ const OF_PLAN: Readonly<Record<PlanCheckCode, PlanRule>> = {
   'quick-nitrogen-high': {
     level: 'warn',
     looksAt: 'quick nitrogen of all products of the application',
-    limit: `${QUICK_N_LIMIT} lb/1000 ft2 in one go; a local rule may be lower`,
+    limit: `${nutrientText(QUICK_N_LIMIT, '')} in one go; a local rule may be lower`,
     source: 'house limit; local rule may be lower',
     page: () => 'nutrients.n',
   },

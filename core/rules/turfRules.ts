@@ -9,7 +9,7 @@ import { rateUnitParts } from '../quantity/rateUnit'
 import { isOver, isUnder } from '../quantity/tolerance'
 import { ownFromLine } from '../draft/fromLibrary'
 import { daysIn } from './intervalRules'
-import { NUTRIENT_UNITS, nitrogenOfYear, type LawnNitrogen } from './nutrientYear'
+import { nitrogenOfYear, type LawnNitrogen } from './nutrientYear'
 import {
   densityOf,
   leaveOut,
@@ -312,16 +312,14 @@ function nitrogenYear(context: RuleVisit): readonly Check[] {
   const [worst] = found
   if (!worst) return notCounted(years, context)
   const { units } = context.request
-  const told = (perArea: number | undefined) => nutrientText((perArea ?? 0) * NUTRIENT_UNITS, 'N', units)
-  const [from, to] = worst.wanted ?? [0, 0]
-  const wants = [from * NUTRIENT_UNITS, to * NUTRIENT_UNITS] as const
+  const told = (perArea: number | undefined) => nutrientText(perArea ?? 0, 'N', units)
   const lawns = found.map(({ lawn }) => lawn)
   return [
     {
       level: 'warn',
       code: 'nitrogen-over-year',
       working: `nitrogen.${worst.lawn.area.id}`,
-      source: `grass, ${nutrientRangeText(wants, 'N', units)} a year`,
+      source: `grass, ${nutrientRangeText(worst.wanted ?? [0, 0], 'N', units)} a year`,
       remedies: leaveOut(lawns),
       message:
         `${told(worst.laid)} lies on ${namesOf(lawns)} this year${plannedWords(worst.year)}; ` +

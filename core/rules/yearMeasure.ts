@@ -12,7 +12,6 @@ import type { RateUnit } from '../quantity/units'
 import { remembered } from '../remembered'
 import { laidPerArea, type IndexedRow } from '../season/ledger'
 import type { LibraryProduct } from '../draft/fromLibrary'
-import { NUTRIENT_UNITS } from './nutrientYear'
 import { datesOf, perAreaOn, type RuleVisit, type VisitedArea, type VisitedProduct } from './visit'
 
 /** What can be told of a sum, SI on each m2, and what stands outside it, by name. */
@@ -109,7 +108,7 @@ function nutrientMeasure(
     }),
     now: (lawn) => {
       const { known, unknown } = nutrientOn(lawn.lawn.id, nutrient, context.request, context.plan)
-      return { known: (known / NUTRIENT_UNITS) * datesOf(line), unknown }
+      return { known: known * datesOf(line), unknown }
     },
   }
 }

@@ -1,10 +1,6 @@
 import { nitrogenWanted, type GrassName } from '../ground/grasses'
-import { KILOGRAMS_PER, SQUARE_METRES_PER } from '../quantity/units'
 import { isUnder } from '../quantity/tolerance'
 import { nitrogenLaid, overWanted, type NitrogenRow } from './nitrogenLaid'
-
-/** Kg on each m2 in one unit of nitrogen, 1 lb on 1,000 ft2. */
-const NITROGEN_UNIT = KILOGRAMS_PER.lb / SQUARE_METRES_PER['1000 ft2']
 
 /** What lies on one lawn this year against what its grass wants; kg N on each m2. */
 export interface LawnYear {
@@ -36,15 +32,15 @@ export function nitrogenByLawn(
     const wanted = nitrogenWanted(grasses)
     if (!size || !wanted) return []
     const own = rows.filter(({ areaId }) => areaId === id)
-    const { units, unknown } = nitrogenLaid(own, size, year)
-    const state = overWanted(units, wanted) ? 'over' : isUnder(units, wanted[0]) ? 'short' : 'within'
+    const { perArea, unknown } = nitrogenLaid(own, size, year)
+    const state = overWanted(perArea, wanted) ? 'over' : isUnder(perArea, wanted[0]) ? 'short' : 'within'
     return [
       {
         id,
         name,
-        laid: units * NITROGEN_UNIT,
+        laid: perArea,
         unknown,
-        wanted: [wanted[0] * NITROGEN_UNIT, wanted[1] * NITROGEN_UNIT] as const,
+        wanted,
         state,
       },
     ]

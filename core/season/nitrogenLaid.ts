@@ -6,7 +6,6 @@ import { isOver } from '../quantity/tolerance'
 import { dayText } from '../calendar/dayText'
 import { sixDigits } from '../working/figureText'
 import { closedWorkingBook, type WorkingBook } from '../working/working'
-import { KILOGRAMS_PER, SQUARE_METRES_PER } from '../quantity/units'
 
 /** One application of nitrogen to an area; n in kg, null where the label did not tell. */
 export interface NitrogenRow {
@@ -16,19 +15,20 @@ export interface NitrogenRow {
 
 /** What an area has had this year, and whether some of it is not known. */
 export interface NitrogenLaid {
-  /** Lb N on 1,000 ft2: the trade's "units" of nitrogen. */
-  readonly units: number
+  /** Kg of nitrogen on each m2. */
+  readonly perArea: number
   readonly unknown: number
 }
 
-/** More than the grass wants in a year. @param units as laid; @param wanted from and to, lb N on 1,000 ft2 */
-export const overWanted = (units: number, [, most]: readonly [number, number]): boolean => isOver(units, most)
+/** More than the grass wants in a year, both kg of nitrogen on each m2. */
+export const overWanted = (laid: number, [, most]: readonly [number, number]): boolean => isOver(laid, most)
 
 /**
  * Nitrogen laid down on an area in one calendar year.
  * @param sizeM2 the area's size today; @param year YYYY
- * Source: trade.md 5 (1 unit of N is 1 lb N per 1,000 ft2).
- * @example 1.2 kg on 167.2 m2: 1.2 / 0.45359237 / (167.2 / 92.90304) = 1.47 units
+ * @param system the units in which its working is told
+ * Source: trade.md 5.
+ * @example 1.2 kg on 167.2 m2: 0.00718 kg on each m2, 1.47 lb on 1,000 ft2
  */
 export function nitrogenLaid(
   rows: readonly NitrogenRow[],
@@ -40,18 +40,15 @@ export function nitrogenLaid(
 ): NitrogenLaid {
   const own = rows.filter(({ on }) => on.startsWith(year))
   const kilograms = sumOf(own, ({ n }) => n ?? 0)
-  const thousands = sizeM2 / SQUARE_METRES_PER['1000 ft2']
-  const units = kilograms / KILOGRAMS_PER.lb / thousands
+  const perArea = kilograms / sizeM2
   book.note(figure, () => [
     ...own.map(
       ({ on, n }) =>
         `${dayText(on)}: ` +
-        (n === null
-          ? 'not known, the label gives no density'
-          : `${sixDigits(n)} kg of N = ${sixDigits(n / KILOGRAMS_PER.lb)} lb`),
+        (n === null ? 'not known, the label gives no density' : `${sixDigits(n)} kg of N`),
     ),
-    `together ${sixDigits(kilograms / KILOGRAMS_PER.lb)} lb on ${sixDigits(thousands)} x 1000 ft2`,
-    `nitrogen in ${year} = ${nutrientText(units, '', system, sixDigits)}`,
+    `together ${sixDigits(kilograms)} kg on ${sixDigits(sizeM2)} m2 = ${sixDigits(perArea)} kg on each`,
+    `nitrogen in ${year} = ${nutrientText(perArea, '', system, sixDigits)}`,
   ])
-  return { units, unknown: own.filter(({ n }) => n === null).length }
+  return { perArea, unknown: own.filter(({ n }) => n === null).length }
 }

@@ -44,7 +44,7 @@ test('a label typed as printed stops a job that comes too soon; leaving the lawn
     /Bifenthrin granule last went down on .* on 5 May 2026, a day before; the label asks for 7 days\. /,
   )
   await stop.waitFor()
-  await page.getByText('with this product', { exact: true }).waitFor()
+  await page.getByText('with this product').first().waitFor()
   await page
     .getByRole('listitem')
     .filter({ has: stop })

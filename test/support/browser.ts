@@ -56,9 +56,16 @@ export async function watchedPage(
 /** Nothing serious by axe on the page as it stands. */
 export async function expectAccessible(page: Page): Promise<void> {
   await page.waitForTimeout(300)
+  await expectNothingBy(page, ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
+}
+
+/** Words can be read on their ground: what another theme may change. */
+export const expectContrast = (page: Page): Promise<void> => expectNothingBy(page, ['color-contrast'])
+
+async function expectNothingBy(page: Page, rules: readonly string[]): Promise<void> {
   // Evaluated through the debugger, so that the page's own policy against inline scripts stays in force.
   await page.evaluate(AXE)
-  const found = await page.evaluate(async () => {
+  const found = await page.evaluate(async (runOnly) => {
     const { axe } = globalThis as unknown as {
       axe: {
         run: (
@@ -74,9 +81,7 @@ export async function expectAccessible(page: Page): Promise<void> {
       (bar) => getComputedStyle(bar).position === 'sticky',
     )
     for (const bar of pinned) bar.style.position = 'static'
-    const { violations } = await axe.run(document, {
-      runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'],
-    })
+    const { violations } = await axe.run(document, { runOnly })
     for (const bar of pinned) bar.style.position = ''
     return violations
       .filter(({ impact }) => impact === 'serious' || impact === 'critical')
@@ -87,7 +92,7 @@ export async function expectAccessible(page: Page): Promise<void> {
             .map(({ target, failureSummary }) => `${String(target)} ${failureSummary ?? ''}`)
             .join(' | ')}`,
       )
-  })
+  }, rules)
   expect(found).toEqual([])
 }
 

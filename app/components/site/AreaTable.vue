@@ -44,7 +44,7 @@ function nitrogen(area: Area, size: number | undefined) {
     size,
     year.value,
   )
-  return { ...laid, wanted, over: overWanted(laid.units, wanted) }
+  return { ...laid, wanted, over: overWanted(laid.perArea, wanted) }
 }
 </script>
 
@@ -75,7 +75,7 @@ function nitrogen(area: Area, size: number | undefined) {
         ><span v-if="row.laid" :class="{ over: row.laid.over }"
           ><UIcon v-if="row.laid.over" name="i-lucide-triangle-alert" class="me-1 align-[-2px]" /><FigureText
             :shown="{
-              figure: formatFigure(nutrientIn(row.laid.units, crew.units)),
+              figure: formatFigure(nutrientIn(row.laid.perArea, crew.units)),
               unit: `of ${prettyUnits(nutrientRangeText(row.laid.wanted, '', crew.units))}`,
             }"
             :page="`nitrogen.${row.area.id}`"

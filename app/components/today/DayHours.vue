@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { dayLine } from '#core/calendar/dayLine'
+import { dayText } from '#core/calendar/dayText'
 import type { Today } from '#shared/schemas/today'
 
 /** The day as a line with its hours: what runs since when, who may go back when, and where now is. */
@@ -7,7 +8,11 @@ const props = defineProps<{ today: Today }>()
 const crew = useCrewStore()
 const zone = computed(() => crew.organization?.timeZone ?? 'UTC')
 const clock = (instant: string) => instantText(instant, zone.value).split(', ')[1] ?? ''
-const untilWords = (instant: string) => instantText(instant, zone.value).replace(/ \d{4}/, '')
+/** Today's hour alone; another day with its date. */
+const untilWords = (instant: string) => {
+  const words = instantText(instant, zone.value)
+  return words.startsWith(`${dayText(props.today.day)},`) ? clock(instant) : words.replace(/ \d{4}/, '')
+}
 const spans = computed(() => [
   ...props.today.running.map(({ applicationId, site, startedAt }) => ({
     key: `run ${applicationId}`,
