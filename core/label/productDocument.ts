@@ -99,6 +99,15 @@ export interface RateLine {
   readonly figures?: LineFigures
 }
 
+/** The shares of an analysis, with their names as a label prints them. */
+export const ANALYSIS_PARTS = [
+  ['n', 'N'],
+  ['p2o5', 'P2O5'],
+  ['k2o', 'K2O'],
+  ['fe', 'Fe'],
+  ['slowN', 'Slow share of N'],
+] as const
+
 export const NITROGEN_FORMS = ['nitrate', 'ammonium', 'urea'] as const
 export type NitrogenForm = (typeof NITROGEN_FORMS)[number]
 
@@ -176,13 +185,7 @@ export interface ProductDocument {
 export function readProduct(document: ProductDocument, fields: FieldReader): void {
   fields.optional('document.density', document.density, 'density', 'Density', 'above-zero')
   if (document.grain) fields.optional('document.grain', document.grain, 'grain', 'Grain size', 'above-zero')
-  for (const [name, what] of [
-    ['n', 'N'],
-    ['p2o5', 'P2O5'],
-    ['k2o', 'K2O'],
-    ['fe', 'Fe'],
-    ['slowN', 'Slow share of N'],
-  ] as const) {
+  for (const [name, what] of ANALYSIS_PARTS) {
     fields.optional(`document.analysis.${name}`, document.analysis[name], 'percent', what, 'zero-too')
   }
   document.actives.forEach(({ content }, i) =>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { v7 as uuid } from 'uuid'
-import type { ProductDocument } from '#core/label/productDocument'
+import { ANALYSIS_PARTS, type ProductDocument } from '#core/label/productDocument'
 import { PRODUCT_SECTIONS, printsNutrients, toldProduct, type ProductSection } from '#core/label/toldProduct'
 import { AMOUNT_UNITS, DENSITY_UNITS, TIME_UNITS } from '#core/quantity/units'
 
@@ -18,7 +18,7 @@ const PARTS: Readonly<
     title: 'Feeds',
     blank: 'No analysis typed yet.',
     paths: [
-      ...['n', 'p2o5', 'k2o', 'fe', 'slowN'].map((name) => `document.analysis.${name}`),
+      ...ANALYSIS_PARTS.map(([name]) => `document.analysis.${name}`),
       ...['nitrate', 'ammonium', 'urea'].map((form) => `document.nForms.${form}`),
       'document.releases',
       'document.saltIndex',
@@ -43,13 +43,6 @@ const shownSections = computed(() =>
 const choices = <V extends string>(values: readonly V[]) =>
   values.map((value) => ({ value, text: value === '' ? 'none printed' : value }))
 const signals = choices(['', 'caution', 'warning', 'danger'] as const)
-const nutrients = [
-  ['n', 'N'],
-  ['p2o5', 'P2O5'],
-  ['k2o', 'K2O'],
-  ['fe', 'Fe'],
-  ['slowN', 'Slow share of N'],
-] as const
 const activePaths = computed(() => props.document.actives.map((_, i) => `document.actives.${i}.content`))
 const cupPaths = computed(() =>
   (props.document.measures ?? []).flatMap((_, i) => [
@@ -88,7 +81,7 @@ const dropActive = (id: string) =>
       <div v-if="section === 'feeds'" class="space-y-2">
         <div class="fields">
           <FormQuantity
-            v-for="[name, label] in nutrients"
+            v-for="[name, label] in ANALYSIS_PARTS"
             :key="name"
             :path="`document.analysis.${name}`"
             :label="label"

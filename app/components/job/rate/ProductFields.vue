@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { ProductDraft } from '#core/draft/applicationDraft'
 import { FORMS, RATE_BASES, RATE_BASIS_NAMES } from '#core/label/label'
+import { ANALYSIS_PARTS } from '#core/label/productDocument'
 import { AMOUNT_UNITS, CONTENT_UNITS, DENSITY_UNITS } from '#core/quantity/units'
 import { rateUnitsFor } from './rateUnits'
 
@@ -18,13 +19,6 @@ const path = computed(() => `products.${props.index}`)
 const units = computed(() => rateUnitsFor(document.value.method))
 const bases = RATE_BASES.map((basis) => ({ value: basis, text: RATE_BASIS_NAMES[basis] }))
 const forms = FORMS.map((form) => ({ value: form, text: form }))
-const nutrients = [
-  ['n', 'N'],
-  ['p2o5', 'P2O5'],
-  ['k2o', 'K2O'],
-  ['fe', 'Fe'],
-  ['slowN', 'Slow share of N'],
-] as const
 </script>
 
 <template>
@@ -84,7 +78,7 @@ const nutrients = [
     </div>
     <div class="fields">
       <FormQuantity
-        v-for="[name, label] in nutrients"
+        v-for="[name, label] in ANALYSIS_PARTS"
         :key="name"
         :path="`${path}.analysis.${name}`"
         :label="label"
