@@ -9,7 +9,7 @@ import { hasOwnRates } from './rateGroups'
 
 /** A nutrient on one area: what can be told, and which products hold it in an amount that nobody can tell. */
 export interface NutrientOn {
-  /** Lb on 1,000 ft2. */
+  /** Kg on each m2. */
   readonly known: number
   /** By name: poured by volume, and their density is not known. */
   readonly unknown: readonly string[]
@@ -51,7 +51,7 @@ export function nutrientWords(
   return unknown.length === 0 ? told : known > 0 ? `${told} and ${hidden}` : hidden
 }
 
-/** Slow-release nitrogen on one area, lb on 1,000 ft2, as far as it can be told; the rest of it is quick. */
+/** Slow-release nitrogen on one area, kg on each m2, as far as it can be told; the rest of it is quick. */
 export const slowNitrogenOn = (areaId: string, request: PlanRequest, plan: Plan): number =>
   shareOn(areaId, request, plan, ({ analysis }) => ((analysis?.n ?? 0) * (analysis?.slowN ?? 0)) / 100)
 
@@ -60,7 +60,7 @@ const isWeighed = ({ id, density }: PlanProduct, plan: Plan): boolean =>
   density !== undefined ||
   plan.totals.products.some((total) => total.id === id && dimensionOf(total.amount.unit) === 'mass')
 
-/** What per cent of each weighed product's mass come to on one area, lb on 1,000 ft2. */
+/** What per cent of each weighed product's mass come to on one area, kg on each m2. */
 function shareOn(
   areaId: string,
   request: PlanRequest,

@@ -164,8 +164,17 @@ test(
     await page.keyboard.press('Escape')
     await saved(page)
     await expectAccessible(page)
+    // The next setting over the same course: the cursor waits for its number, the hopper is weighed in.
+    const left = await field(page, 'Run 3: weighed back').inputValue()
+    const here = page.url()
+    await press(page, 'Next setting, same course')
+    await page.waitForURL((url) => url.href !== here)
+    await expect.poll(() => field(page, 'Run 1: weighed in').inputValue()).toBe(left)
+    await expect
+      .poll(() => field(page, 'Setting').evaluate((one) => one === document.activeElement))
+      .toBe(true)
     await page.getByRole('link', { name: '80 lb broadcast push spreader' }).click()
-    await page.getByRole('table').getByRole('link', { name: '6 May 2026' }).waitFor()
+    await page.getByRole('table').getByRole('link', { name: '6 May 2026' }).first().waitFor()
     // Out as a file and in again: all are known already.
     const [file] = await Promise.all([
       page.waitForEvent('download'),

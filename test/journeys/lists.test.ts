@@ -68,6 +68,33 @@ test('stops are dragged into another order and back by a press; one person’s d
   expectQuiet(watched)
 })
 
+test('on the plan an area turns by a typed angle, or its shapes alone; the others stay', async () => {
+  const watched = await watchedPage(on.browser)
+  const { page } = watched
+  await page.goto(`${on.url}/sites/${SAMPLE_SITES.saltings}/map`)
+  const tools = page.getByRole('complementary', { name: 'Tools of the plan' })
+  await tools.getByRole('button', { name: 'Centipede side' }).click()
+  const angle = tools.getByLabel('Turned clockwise by')
+  expect(await angle.inputValue()).toBe('0')
+  await angle.fill('north')
+  await press(page, 'Turn')
+  await page.getByText('An angle is a figure such as 12.5').waitFor()
+  await angle.fill('30')
+  await press(page, 'Turn')
+  await page.getByRole('status').getByText('Saved', { exact: true }).waitFor()
+  await page.reload()
+  await tools.getByRole('button', { name: 'Centipede side' }).click()
+  await expect.poll(() => angle.inputValue()).toBe('30')
+  await tools.getByRole('button', { name: 'Fescue front' }).click()
+  await expect.poll(() => angle.inputValue()).toBe('0')
+  await page.getByLabel('Move its shapes one by one').check()
+  await press(page, 'right 15°')
+  await expect.poll(() => angle.inputValue()).toBe('15')
+  await press(page, 'Undo')
+  await expect.poll(() => angle.inputValue()).toBe('0')
+  expectQuiet(watched)
+})
+
 test('what is drawn has its figures behind it; a page left open over an upgrade says so', async () => {
   const watched = await watchedPage(on.browser)
   const { page } = watched

@@ -1,3 +1,4 @@
+import { NUTRIENT_UNIT } from '../../quantity/nutrientText'
 import type { Figure } from '../../working/figures'
 import { isSameFigure } from '../../quantity/tolerance'
 import type { Quantity } from '../../quantity/quantity'
@@ -78,7 +79,10 @@ function sidesOf({ document, sheet, cost }: Variant): Sides {
       : []),
     ...(plan?.nutrients && plan.nutrients.n.value > 0
       ? ([
-          ['Nitrogen, on 1,000 ft²', { kind: 'nitrogen', side: plan.nutrients.n.value, page: 'nutrients.n' }],
+          [
+            'Nitrogen',
+            { kind: 'nitrogen', side: plan.nutrients.n.value * NUTRIENT_UNIT, page: 'nutrients.n' },
+          ],
         ] as const)
       : []),
     ...(walk

@@ -31,9 +31,9 @@ const others = computed(() => [
   ...own.value.map(({ id, document: { kind, course } }) => ({
     value: id,
     text: [
+      'setting' in course && course.setting && `Setting ${course.setting}`,
       dayText(course.on) || 'no date',
       course.product || (kind === 'spray' ? 'water' : ''),
-      'setting' in course && course.setting && `setting ${course.setting}`,
     ]
       .filter(Boolean)
       .join(', '),

@@ -2,7 +2,7 @@
 import { compareVariants, type Side, type Variant } from '#core/job/compare/compareVariants'
 import type { ApplicationDraft } from '#core/draft/applicationDraft'
 import { prettyUnits } from '#core/quantity/systems'
-import { formatFigure, formatMinutes } from '#core/quantity/format'
+import { formatMinutes } from '#core/quantity/format'
 
 /** What if: the application as it stands beside a variant of it, figure by figure; one of them is kept. */
 const route = useRoute()
@@ -51,7 +51,7 @@ function told(side: Side, kind: string): { figure: string; unit: string } {
     case 'money':
       return { figure: side.toFixed(2), unit: crew.organization?.settings.currency ?? 'USD' }
     case 'nitrogen':
-      return { figure: formatFigure(side), unit: 'lb' }
+      return shown.rate(side, 'mass')
     default:
       return { figure: String(side), unit: '' }
   }
