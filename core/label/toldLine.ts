@@ -1,5 +1,5 @@
 import type { Entered } from '../quantity/entered'
-import { unitText } from '../quantity/systems'
+import { enteredWords } from '../quantity/enteredWords'
 import { RATE_BASIS_NAMES } from './label'
 import type { LineFigure, RateLine } from './productDocument'
 
@@ -78,21 +78,6 @@ const yearWords = ({ period }: RateLine): string =>
     : period === 'twelve months'
       ? 'in any twelve months'
       : 'a year'
-
-const withUnit = (figure: string, unit: string): string => `${figure} ${unitText(unit)}`.trim()
-
-/** One figure or two of a kind with their unit; blank where nothing was typed. */
-export function enteredWords(first: Entered | undefined, last?: Entered): string {
-  const from = first?.text.trim() ?? ''
-  const to = last?.text.trim() ?? ''
-  if (from === '' && to === '') return ''
-  const [one, other] = [first?.unit ?? '', last?.unit ?? '']
-  if (from === '') return `up to ${withUnit(to, other)}`
-  if (to === '') return withUnit(from, one)
-  return one === other
-    ? `${from} to ${withUnit(to, one)}`
-    : `${withUnit(from, one)} to ${withUnit(to, other)}`
-}
 
 /** Parts of a sentence whose unit was said by the first figure: it is not said again. */
 function inUnitOf(

@@ -1,6 +1,7 @@
 import type { Entered } from '../quantity/entered'
 import type { ProductDocument, ProductKind } from './productDocument'
-import { enteredWords, sentence } from './toldLine'
+import { enteredWords } from '../quantity/enteredWords'
+import { sentence } from './toldLine'
 
 /** The parts in which a label tells of the product itself. */
 export const PRODUCT_SECTIONS = ['feeds', 'actives', 'safety', 'mixing', 'keeping'] as const

@@ -7,8 +7,11 @@ import { CONTENT_UNITS } from '#core/quantity/units'
  * One active with its content and mode-of-action group; the published group comes with the name, the label's
  * own print goes before it.
  */
-const props = defineProps<{ active: ProductDocument['actives'][number]; index: number }>()
-const emit = defineEmits<{ drop: [] }>()
+const props = defineProps<{
+  actives: ProductDocument['actives']
+  active: ProductDocument['actives'][number]
+  index: number
+}>()
 const { set, locked } = useForm()
 const path = computed(() => `document.actives.${props.index}`)
 const published = computed(() => groupOf(props.active.name))
@@ -47,9 +50,7 @@ function name(text: string) {
         :units="CONTENT_UNITS"
       />
       <FormText :path="`${path}.group`" label="Group" :text="active.group" />
-      <UButton v-if="!locked" variant="link" size="sm" @click="emit('drop')">
-        Remove<span class="sr-only"> {{ active.name }}</span>
-      </UButton>
+      <RemoveButton path="document.actives" :list="actives" :id="active.id" :what="active.name" />
     </div>
     <p v-if="words" class="soft small">{{ words }}</p>
   </div>

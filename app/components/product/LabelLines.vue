@@ -2,7 +2,7 @@
 import { v7 as uuid } from 'uuid'
 import { blankRateLine } from '#core/label/blankProduct'
 import type { ProductDocument, RateLine } from '#core/label/productDocument'
-import { enteredWords } from '#core/label/toldLine'
+import { enteredWords } from '#core/quantity/enteredWords'
 import type { RowColumn } from '~/components/field/RowTable.vue'
 import { rateUnitsFor } from '~/components/job/rate/rateUnits'
 

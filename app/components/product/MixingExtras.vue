@@ -63,19 +63,7 @@ const addDial = () => set('document.dials', [...dials.value, { id: uuid(), sprea
         :units="AMOUNT_UNITS"
       />
       <FormText :path="`document.measures.${i}.marks`" label="Marks" :text="measure.marks" />
-      <UButton
-        v-if="!locked"
-        variant="link"
-        size="sm"
-        @click="
-          set(
-            'document.measures',
-            measures.filter(({ id }) => id !== measure.id),
-          )
-        "
-      >
-        Remove<span class="sr-only"> {{ measure.tool }}</span>
-      </UButton>
+      <RemoveButton path="document.measures" :list="measures" :id="measure.id" :what="measure.tool" />
     </div>
     <div v-for="(dial, i) in dials" :key="dial.id" class="fields items-end">
       <FormText
@@ -84,19 +72,7 @@ const addDial = () => set('document.dials', [...dials.value, { id: uuid(), sprea
         :text="dial.spreader"
       />
       <FormText :path="`document.dials.${i}.dial`" label="dial, a guess" :text="dial.dial" />
-      <UButton
-        v-if="!locked"
-        variant="link"
-        size="sm"
-        @click="
-          set(
-            'document.dials',
-            dials.filter(({ id }) => id !== dial.id),
-          )
-        "
-      >
-        Remove<span class="sr-only"> {{ dial.spreader }}</span>
-      </UButton>
+      <RemoveButton path="document.dials" :list="dials" :id="dial.id" :what="dial.spreader" />
     </div>
     <p v-if="!locked" class="small flex flex-wrap gap-x-4">
       <UButton variant="link" size="sm" @click="addMeasure">Weigh a cup of it</UButton>

@@ -23,11 +23,6 @@ const addPackage = () =>
     ...packages.value,
     { id: uuid(), size: { text: '', unit: SYSTEM_UNITS[crew.units].weight }, price: '' },
   ])
-const dropPackage = (id: string) =>
-  set(
-    'document.packages',
-    packages.value.filter((pack) => pack.id !== id),
-  )
 </script>
 
 <template>
@@ -53,9 +48,7 @@ const dropPackage = (id: string) =>
             label="Cost" /></strong
         ><span v-else class="soft small">cost not known</span>
       </p>
-      <UButton v-if="!locked" variant="link" size="sm" @click="dropPackage(pack.id)">
-        Remove<span class="sr-only"> package {{ i + 1 }}</span>
-      </UButton>
+      <RemoveButton path="document.packages" :list="packages" :id="pack.id" :what="`package ${i + 1}`" />
     </div>
     <p v-if="packages.length > 0 && line" class="soft small">
       Cost at the usual rate{{ line.use ? ` for ${line.use}` : '' }}.

@@ -59,11 +59,6 @@ const addActive = () =>
     ...props.document.actives,
     { id: uuid(), name: '', content: { text: '', unit: '%' }, group: '' },
   ])
-const dropActive = (id: string) =>
-  set(
-    'document.actives',
-    props.document.actives.filter((active) => active.id !== id),
-  )
 </script>
 
 <template>
@@ -102,9 +97,9 @@ const dropActive = (id: string) =>
         <ActiveLine
           v-for="(active, i) in document.actives"
           :key="active.id"
+          :actives="document.actives"
           :active="active"
           :index="i"
-          @drop="dropActive(active.id)"
         />
         <UButton v-if="!locked" variant="link" size="sm" @click="addActive">
           Add an active ingredient

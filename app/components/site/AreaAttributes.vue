@@ -23,11 +23,6 @@ const addGrass = () =>
     ...props.document.grass,
     { id: uuid(), species: 'tall fescue', share: { text: '', unit: '%' }, cultivar: '' },
   ])
-const dropGrass = (id: string) =>
-  set(
-    'document.grass',
-    props.document.grass.filter((grass) => grass.id !== id),
-  )
 </script>
 
 <template>
@@ -42,9 +37,7 @@ const dropGrass = (id: string) =>
       />
       <FormQuantity :path="`document.grass.${i}.share`" label="Share" kind="percent" :entered="grass.share" />
       <FormText :path="`document.grass.${i}.cultivar`" label="Cultivar" :text="grass.cultivar" />
-      <UButton v-if="!locked" variant="link" size="sm" @click="dropGrass(grass.id)">
-        Remove<span class="sr-only"> {{ grass.species }}</span>
-      </UButton>
+      <RemoveButton path="document.grass" :list="document.grass" :id="grass.id" :what="grass.species" />
     </div>
     <p class="small flex flex-wrap gap-x-4">
       <UButton v-if="!locked" variant="link" size="sm" @click="addGrass">Add a grass</UButton>

@@ -25,19 +25,7 @@ const add = () =>
         :choices="seats"
       />
       <FormDay :path="`document.diseases.${i}.on`" label="Seen on" :day="disease.on" />
-      <UButton
-        v-if="!locked"
-        variant="link"
-        size="sm"
-        @click="
-          set(
-            'document.diseases',
-            diseases.filter(({ id }) => id !== disease.id),
-          )
-        "
-      >
-        Remove<span class="sr-only"> {{ disease.name }}</span>
-      </UButton>
+      <RemoveButton path="document.diseases" :list="diseases" :id="disease.id" :what="disease.name" />
     </div>
     <UButton v-if="!locked" variant="link" size="sm" @click="add"> Note a disease seen here </UButton>
   </div>

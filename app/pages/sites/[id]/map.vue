@@ -4,12 +4,9 @@ import { blankArea, blankPart } from '#core/ground/blankArea'
 import type { AreaDocument } from '#core/ground/areaDocument'
 import type { LawnPart } from '#core/ground/fieldNotes'
 import type { Anchor } from '#core/ground/geodesy'
-import { pixelAt, readPictureScale, UNSCALED_M } from '#core/ground/pictureScale'
-import type { Place, Point, Ring } from '#core/ground/plane'
-import { arranged, placesNow, type MapShape } from '#core/ground/siteLayout'
-import { fieldReader } from '#core/quantity/fieldReader'
-import { sameContent } from '#core/sameContent'
-import type { Area, MapPicture } from '#shared/schemas/ground'
+import type { Point, Ring } from '#core/ground/plane'
+import { arranged } from '#core/ground/siteLayout'
+import type { Area } from '#shared/schemas/ground'
 import type { BroughtOutline } from '~/components/map/ImportPanel.vue'
 
 /** The plan of a site at full size, with everything that is done to several areas at once. */
@@ -37,33 +34,18 @@ const tool = computed<Tool>({
 const selected = ref<string>()
 const preview = shallowRef<readonly Ring[]>([])
 const line = shallowRef<readonly Point[]>([])
-const picking = ref(false)
-const picks = shallowRef<readonly (readonly [number, number])[]>([])
 const map = useTemplateRef('map')
 await Promise.all([loadSite(), load().catch(() => undefined)])
 useHead({ title: () => `Plan of ${site.value?.name ?? 'a site'} · Hectarum` })
 
-const apart = ref(false)
-/** What can be taken by the hand: areas whose place is not known; of the chosen one, its shapes if wished. */
-const loose = computed(() =>
-  tool.value !== 'arrange'
-    ? []
-    : plan.value.areas.flatMap(({ id, name, shapes: all }) => {
-        const own = all.filter(({ place }) => place)
-        const groups = id === selected.value && apart.value ? own.map((shape) => [shape]) : [own]
-        return groups
-          .filter((group) => group.length > 0)
-          .map((group) => ({
-            key: [id, ...group.map(({ partId }) => partId)].join(' '),
-            id,
-            label: name || 'this area',
-            shapes: group,
-            rings: group.flatMap(({ rings }) => rings),
-          }))
-      }),
-)
-const standingAround = (taken: readonly MapShape[]) =>
-  plan.value.layout.shapes.filter((shape) => !taken.includes(shape)).flatMap(({ rings }) => rings)
+const { apart, loose, standingAround, arrange } = useArranging({
+  areas: () => areas.value,
+  plan: () => plan.value,
+  open: () => tool.value === 'arrange',
+  selected: () => selected.value,
+  apply,
+})
+const { picking, picks, pictured, pick, put, setPicture } = usePlanPicture(site, change)
 const shapes = computed(() => [
   ...drawnShapes(plan.value.areas, () => true),
   ...(preview.value.length > 0
@@ -80,25 +62,6 @@ watch(tool, () => {
   picking.value = false
 })
 
-const withParts = (area: Area, parts: readonly LawnPart[]) => ({
-  id: area.id,
-  name: area.name,
-  document: { ...area.document, parts },
-})
-/** What is moved lies there from now on; everything else that has no place keeps the one it is drawn at. */
-function arrange(places: ReadonlyMap<string, Place>) {
-  const drawn = placesNow(plan.value.layout.shapes)
-  void apply(
-    areas.value.flatMap((area) => {
-      const now = new Map([...(drawn.get(area.id) ?? []), ...places])
-      const parts = area.document.parts.map((part) => {
-        const place = now.get(part.id)
-        return place ? { ...part, place } : part
-      })
-      return sameContent(parts, area.document.parts) ? [] : [withParts(area, parts)]
-    }),
-  )
-}
 async function take(outlines: readonly BroughtOutline[], anchor: Anchor) {
   await anchorAt(anchor)
   const outline = (sign: LawnPart['sign'], points: Ring, origin: string): LawnPart => {
@@ -135,37 +98,8 @@ function place(area: Area, samples: AreaDocument['samples']) {
 
 function press(at: Point) {
   if (tool.value === 'split') line.value = line.value.length >= 2 ? [at] : [...line.value, at]
-  const picture = site.value?.document.picture
-  if (!picking.value || !picture) return
-  const scale = readPictureScale(picture, '', fieldReader())?.metresPerPixel ?? UNSCALED_M / picture.width
-  picks.value = [...picks.value, pixelAt(at, picture, scale)]
-  const [from, to] = picks.value
-  if (from && to) {
-    picking.value = false
-    setPicture({ ...picture, from, to })
-  }
+  put(at)
 }
-function pick() {
-  picks.value = []
-  picking.value = true
-}
-/** Shown at once, saved a moment later: sliders speak often. */
-let timer: ReturnType<typeof setTimeout> | undefined
-function setPicture(picture: MapPicture | undefined) {
-  if (!site.value) return
-  const { picture: _, ...document } = site.value.document
-  site.value = { ...site.value, document: { ...document, ...(picture && { picture }) } }
-  clearTimeout(timer)
-  timer = setTimeout(() => void change({ picture }), 400)
-}
-const pictured = computed(() => {
-  const picture = site.value?.document.picture
-  return picking.value
-    ? picks.value
-    : picture && readPictureScale(picture, '', fieldReader())
-      ? [picture.from, picture.to]
-      : []
-})
 useScreenCommands(() => [{ id: 'undo-plan', label: 'Undo on the plan', key: 'ctrl+z', run: undo }])
 </script>
 
