@@ -1,6 +1,7 @@
+import { keepFigures } from '../bench/figures'
 import { openCrew } from '../bench/openCrew'
 import { spawn } from 'node:child_process'
-import { existsSync, mkdtempSync, chmodSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs'
+import { existsSync, mkdtempSync, chmodSync, readFileSync, rmSync, statSync } from 'node:fs'
 import { cpus, tmpdir } from 'node:os'
 import { basename, join } from 'node:path'
 import { gzipSync } from 'node:zlib'
@@ -25,7 +26,6 @@ import { freePort } from './setup/settings.mjs'
 
 /** Measures what people wait for and writes docs/bench.json; nothing here is asserted. */
 const say = (line: string) => process.stdout.write(`${line}\n`)
-const BENCH = join(PROJECT, 'docs', 'bench.json')
 const CONTRACT_EXAMPLE = JSON.stringify(largeRequest(1, 1))
 
 await ensurePostgres()
@@ -62,11 +62,9 @@ try {
     firstLoadJavaScriptKb: await firstLoad(browser),
     firstStartSeconds,
     warmStartSeconds,
-    // Summed over runs of npm run torture.
-    kills: (JSON.parse(readFileSync(BENCH, 'utf8')) as { kills?: unknown }).kills,
     manyRows: await manyRows(await databaseUrl(), `http://127.0.0.1:${port}`),
   }
-  writeFileSync(BENCH, `${JSON.stringify(results, null, 2)}\n`)
+  keepFigures(results)
   say(JSON.stringify(results, null, 2))
 } finally {
   await browser.close()

@@ -1,11 +1,12 @@
 import { spawn } from 'node:child_process'
-import { chmodSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import { chmodSync, mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { setTimeout as wait } from 'node:timers/promises'
 import pg from 'pg'
 import { v7 as uuid } from 'uuid'
 import type { Run } from '../shared/schemas/run'
+import { figures, keepFigures } from '../bench/figures'
 import { clientOf, type Answer } from '../test/support/client'
 import { documentOf, newJob, runEvents } from '../test/support/jobs'
 import { aSite } from '../test/support/rows'
@@ -24,7 +25,6 @@ const KINDS = ['server', 'database', 'both'] as const
 const LATEST_MS = 400
 const BACK_WITHIN_MS = 20_000
 
-const FILE = join(PROJECT, 'docs', 'bench.json')
 interface Kills {
   server: number
   database: number
@@ -36,8 +36,7 @@ interface Kills {
   exportsTakenForWhole: number
   slowestBackMs: number
 }
-const bench = JSON.parse(readFileSync(FILE, 'utf8')) as { kills?: Kills }
-const sums: Kills = bench.kills ?? {
+const sums: Kills = (figures().kills as Kills | undefined) ?? {
   server: 0,
   database: 0,
   both: 0,
@@ -70,7 +69,7 @@ try {
   await client.post('/api/organizations', { id: uuid(), name: 'On the rack', units: 'us-1000' })
   for (let i = 0; i < WANTED; i++) {
     await oneKill(KINDS[i % KINDS.length] ?? 'server')
-    writeFileSync(FILE, `${JSON.stringify({ ...bench, kills: sums }, null, 2)}\n`)
+    keepFigures({ kills: sums })
     if (i % 10 === 9) process.stdout.write(`${i + 1} kills: ${JSON.stringify(sums)}\n`)
   }
 } finally {

@@ -6,9 +6,11 @@ import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { setTimeout as wait } from 'node:timers/promises'
+import { v7 as uuid } from 'uuid'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { PROJECT } from '../../scripts/setup/paths.mjs'
 import { freePort } from '../../scripts/setup/settings.mjs'
+import { aSite } from '../support/rows'
 import { query } from '../support/serve'
 
 /** `npm start` in the cases that happen to people: tried for real, each on data of its own. */
@@ -251,8 +253,7 @@ describe('refused in one sentence, before anything is changed', () => {
 
   test.runIf(process.getuid?.() === 0)('a full disk', async () => {
     const small = join(root, 'small')
-    mkdirSync(small)
-    if (spawnSync('mount', ['-t', 'tmpfs', '-o', 'size=8m,mode=755', 'tmpfs', small]).status !== 0) return
+    if (!mounted(small, '8m')) return
     try {
       expect(await refused({ HECTARUM_DATA: join(small, 'data') })).toMatch(/disk is full/)
     } finally {
@@ -260,3 +261,50 @@ describe('refused in one sentence, before anything is changed', () => {
     }
   })
 })
+
+test.runIf(process.getuid?.() === 0)(
+  'the disk fills while people save: what was said to be kept is',
+  async () => {
+    await ownPort()
+    const disk = join(root, 'filling')
+    if (!mounted(disk, '320m')) return
+    const data = join(disk, 'data')
+    const { child, ended } = start({ HECTARUM_DATA: data })
+    try {
+      await until('healthy', async () => (await health()) === 200)
+      const client = clientOf(`http://127.0.0.1:${port}`)
+      await client.post('/api/organizations', { id: uuid(), name: 'Short of room', units: 'us-1000' })
+      const filler = join(disk, 'filler')
+      spawnSync('dd', ['if=/dev/zero', `of=${filler}`, 'bs=1M'])
+
+      const kept: string[] = []
+      const refusals: number[] = []
+      while (refusals.length === 0) {
+        const id = uuid()
+        const site = aSite(`Kept ${kept.length}`)
+        const notes = Array.from({ length: 50 }, () => uuid()).join(' ')
+        const { status } = await client
+          .put(`/crew/library/sites/${id}`, { ...site, document: { ...site.document, notes } })
+          .catch(() => ({ status: 503 }))
+        if (status === 200) kept.push(id)
+        else refusals.push(status)
+      }
+      expect(refusals).toEqual([503])
+
+      rmSync(filler)
+      await until('healthy again', async () => (await health()) === 200)
+      for (const id of kept) expect((await client.get(`/crew/library/sites/${id}`)).status).toBe(200)
+      expect((await client.put(`/crew/library/sites/${uuid()}`, aSite('Room again'))).status).toBe(200)
+    } finally {
+      child.kill('SIGTERM')
+      await ended
+      spawnSync('umount', ['-l', disk])
+    }
+  },
+)
+
+/** A disk of its own of so many bytes; this needs rights that not every machine gives. */
+function mounted(folder: string, size: string): boolean {
+  mkdirSync(folder)
+  return spawnSync('mount', ['-t', 'tmpfs', '-o', `size=${size},mode=755`, 'tmpfs', folder]).status === 0
+}

@@ -28,23 +28,35 @@ const VALUES: readonly unknown[] = [
   Array.from({ length: 500 }, () => ({})),
 ]
 
-interface HostileDocument {
+interface HostileBody {
   readonly path: string
   /** JSON as it is sent. */
   readonly body: string
 }
 
+/** What a route takes. */
+interface WholeBody {
+  readonly path: string
+  readonly body: unknown
+}
+
 /** So many documents of all kinds, each with one leaf or branch replaced; the same ones every time. */
-export function* documents(count: number): Generator<HostileDocument> {
-  const whole = [
-    { path: 'library/sites', body: aSite() },
-    { path: 'library/products', body: aProduct() },
-    { path: 'library/equipment', body: aSpreader() },
-    { path: 'library/equipment', body: aSprayer() },
-    ...sampleCrew()
-      .jobs.slice(0, 3)
-      .map((job) => ({ path: 'jobs', body: jobOf(job) })),
-  ]
+export const documents = (count: number): Generator<HostileBody> =>
+  broken(
+    [
+      { path: 'library/sites', body: aSite() },
+      { path: 'library/products', body: aProduct() },
+      { path: 'library/equipment', body: aSpreader() },
+      { path: 'library/equipment', body: aSprayer() },
+      ...sampleCrew()
+        .jobs.slice(0, 3)
+        .map((job) => ({ path: 'jobs', body: jobOf(job) })),
+    ],
+    count,
+  )
+
+/** So many bodies in turn, each with one leaf or branch replaced by something else. */
+export function* broken(whole: readonly WholeBody[], count: number): Generator<HostileBody> {
   const places = whole.map(({ body }) => [...pathsOf(body)])
   for (let i = 0; i < count; i++) {
     const which = i % whole.length

@@ -9,6 +9,7 @@ export interface Served {
   readonly databaseUrl: string
   /** What the server printed, for asserting on its log. */
   readonly log: () => string
+  readonly pid: number
   readonly stop: () => Promise<void>
 }
 
@@ -59,6 +60,7 @@ export async function startServer(
     url,
     databaseUrl,
     log: () => log,
+    pid: child.pid ?? 0,
     stop: async () => {
       child.kill('SIGTERM')
       for (let tries = 0; tries < 100 && child.exitCode === null && child.signalCode === null; tries++)
