@@ -107,7 +107,8 @@ const FAN_WORDS = {
       v-if="fan.overlap !== undefined && fan.state"
       >,
       <span :class="{ astray: fan.state !== 'covered' }"
-        ><template v-if="fan.state !== 'covered'"><span aria-hidden="true">▲ </span></template
+        ><template v-if="fan.state !== 'covered'"
+          ><UIcon name="i-lucide-triangle-alert" class="me-1 align-[-2px]" /></template
         >{{ fan.overlap < 0 ? '' : `${(100 * fan.overlap).toFixed(0)} % of it overlaps: `
         }}{{ FAN_WORDS[fan.state] }}</span
       ></template

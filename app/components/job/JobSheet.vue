@@ -224,7 +224,9 @@ const { openLoadSheet } = useSheetCommands({
   display: grid;
   grid-template-columns: 258px minmax(0, 1fr) 262px;
 }
+/* What a key changes in one of the three is laid out in it alone. */
 .zones > * {
+  contain: layout style;
   overflow-y: auto;
   min-width: 0;
 }
@@ -275,6 +277,7 @@ const { openLoadSheet } = useSheetCommands({
   }
   .zones > .so-far,
   .zones > .checks {
+    contain: none;
     overflow: visible;
     border: 0;
   }

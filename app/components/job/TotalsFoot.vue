@@ -96,6 +96,7 @@ const totals = computed<readonly Total[]>(() => {
 
 <style scoped>
 .foot {
+  contain: layout style;
   border-top: 1.5px solid var(--ink);
   display: flex;
   align-items: center;
@@ -128,6 +129,10 @@ dt {
     flex-wrap: nowrap;
     overflow-x: auto;
     gap: 20px;
+  }
+  /* It can be pushed aside here: nothing of a name is cut. */
+  dt {
+    max-width: none;
   }
   dd {
     white-space: nowrap;

@@ -149,7 +149,7 @@ useScreenCommands(() => [{ id: 'save', label: 'Save the settings now', key: 'ctr
       @take="takeTheirs"
     />
     <UNavigationMenu
-      class="sections"
+      class="mt-1 overflow-x-auto border-b border-(--rule)"
       orientation="horizontal"
       variant="link"
       highlight
@@ -243,11 +243,3 @@ useScreenCommands(() => [{ id: 'save', label: 'Save the settings now', key: 'ctr
     <WholeCrew v-if="section === 'data' && ownCrew" class="max-w-4xl" />
   </main>
 </template>
-
-<style scoped>
-.sections {
-  border-bottom: var(--rule-width) solid var(--rule);
-  overflow-x: auto;
-  margin-top: 4px;
-}
-</style>

@@ -117,7 +117,9 @@ const sentence = computed(() => {
         <p v-if="sentence && sheet.trust.length > 0" class="small trust">
           <span class="sr-only">Whether it can be trusted: </span
           ><span v-for="ground in sheet.trust" :key="ground.about" :class="ground.holds ? 'soft' : 'against'"
-            ><span aria-hidden="true">{{ ground.holds ? '●' : '▲' }} </span>{{ ground.words }}</span
+            ><UIcon :name="ground.holds ? 'i-lucide-check' : 'i-lucide-triangle-alert'" class="sign" />{{
+              ground.words
+            }}</span
           >
         </p>
         <p v-if="!sentence" class="soft">
@@ -166,8 +168,9 @@ const sentence = computed(() => {
   flex-wrap: wrap;
   gap: 0 12px;
 }
-.trust [aria-hidden] {
+.trust .sign {
   margin-right: 4px;
+  vertical-align: -2px;
 }
 .against {
   color: var(--warn);

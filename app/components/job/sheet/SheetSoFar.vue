@@ -13,6 +13,7 @@ interface Summary {
   readonly figures: readonly (Shown & { readonly before?: string; readonly give?: string })[]
   readonly more: string
 }
+const MOST_NAMED = 8
 const measure = (): Summary => ({
   figures:
     sheet.value.size > 0
@@ -23,14 +24,20 @@ const measure = (): Summary => ({
           },
         ]
       : [],
-  more: sheet.value.lawns
-    .filter(({ treated }) => treated === 'yes')
-    .map(({ name, size }, i) => {
-      const words = name || `Lawn ${i + 1}`
-      return size === undefined ? words : `${words} ${shown.size(size).figure}`
-    })
-    .join(' · '),
+  more: few(
+    sheet.value.lawns
+      .filter(({ treated }) => treated === 'yes')
+      .map(({ name, size }, i) => {
+        const words = name || `Lawn ${i + 1}`
+        return size === undefined ? words : `${words} ${shown.size(size).figure}`
+      }),
+  ),
 })
+/** All six links stay in view, however many lawns there are: the rest of a list stands in its link. */
+const few = (list: readonly string[]): string =>
+  list.length > MOST_NAMED
+    ? `${list.slice(0, MOST_NAMED - 1).join(' · ')} and ${list.length - MOST_NAMED + 1} more`
+    : list.join(' · ')
 const calibrate = (): Summary => {
   const { calibration } = sheet.value
   const { method } = document.value
@@ -47,12 +54,12 @@ const calibrate = (): Summary => {
 }
 const rate = (): Summary => ({
   figures: [],
-  more: document.value.products
-    .map(
+  more: few(
+    document.value.products.map(
       ({ name, rate: entered }, i) =>
         `${name || `Product ${i + 1}`} ${entered.text} ${entered.text ? unitText(entered.unit) : ''}`,
-    )
-    .join(' · '),
+    ),
+  ),
 })
 const load = (): Summary => {
   const loads = sheet.value.plan?.loads ?? []
