@@ -1,7 +1,8 @@
 import { TRADE_UNITS } from '../quantity/nutrientText'
 import { showCarrier } from '../quantity/systems'
 import { fieldReader } from '../quantity/fieldReader'
-import { celsius, temperatureIn } from '../quantity/temperature'
+import { celsius } from '../quantity/temperature'
+import { toldTemperature } from '../quantity/toldTemperature'
 import { rateUnitParts } from '../quantity/rateUnit'
 import { ROUNDING, isUnder } from '../quantity/tolerance'
 import { CUBIC_METRES_PER, SQUARE_METRES_PER, type TemperatureUnit } from '../quantity/units'
@@ -52,7 +53,7 @@ function reading(entered: Entered<TemperatureUnit> | undefined): Reading | undef
 const tenths = (value: number) => String(Number(value.toFixed(1)))
 const fahrenheit = (value: number): Quantity<TemperatureUnit> => ({ value, unit: '°F' })
 const told = (limit: Quantity<TemperatureUnit>, unit: TemperatureUnit) =>
-  `${tenths(temperatureIn(celsius(limit), unit))} ${unit}`
+  toldTemperature(celsius(limit), unit)
 
 /** Celsius read as Fahrenheit shows as an absurd day. */
 function unlikely({ air, soil }: DayRead): readonly Check[] {

@@ -1,9 +1,9 @@
+import { dayNumber } from '../calendar/dayNumber'
 import { doseOf, type Carrier, type Dose } from '../label/dose'
 import type { RateLine } from '../label/productDocument'
 import { carrierOf } from '../plan/carrierOf'
 import type { PlanProduct, PlanRequest } from '../plan/planRequest'
 import {
-  dayNumber,
   inTwelveMonths,
   inYear,
   ledgerOf,

@@ -1,3 +1,4 @@
+import { dayNumber } from '../calendar/dayNumber'
 import type { ProductDocument } from '../label/productDocument'
 import type { Dimension } from '../quantity/rateUnit'
 import { remembered } from '../remembered'
@@ -106,9 +107,6 @@ function add<T>(lists: Map<string, T[]>, key: string, item: T): void {
   if (list) list.push(item)
   else lists.set(key, [item])
 }
-
-/** Days since 1970. @param day YYYY-MM-DD */
-export const dayNumber = (day: string): number => Math.round(Date.parse(day) / 86_400_000)
 
 const years = new WeakMap<
   readonly IndexedRow[],

@@ -52,7 +52,13 @@ type AmountFigure =
   | `package.${string}`
   | 'package.set'
 
-type SeasonFigure = `nitrogen.${string}` | `${'p2o5' | 'k2o'}.${string}` | `left.${string}.${string}`
+type SeasonFigure =
+  | `nitrogen.${string}`
+  | `${'p2o5' | 'k2o'}.${string}`
+  | `left.${string}.${string}`
+  | 'soil'
+  | 'indices'
+  | `heatUnits.${number}`
 
 type CostFigure = 'cost.job' | `cost.job.${string}` | `cost.area.${string}` | `cost.${string}.${string}`
 

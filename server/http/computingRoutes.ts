@@ -7,6 +7,7 @@ export const COMPUTING_ROUTES: ReadonlySet<string> = new Set([
   '/api/curve',
   '/api/nozzles',
   '/api/read-label',
+  '/api/season',
   '/api/health',
   '/api/openapi.json',
 ])

@@ -9,6 +9,7 @@ import {
   PatternRequestSchema,
 } from '#shared/schemas/compute/bench'
 import { ReadLabelAnswerSchema, ReadLabelRequestSchema } from '#shared/schemas/compute/readLabel'
+import { SeasonAnswerSchema, SeasonRequestSchema } from '#shared/schemas/compute/season'
 import { CalibrateAnswerSchema, CalibrateRequestSchema } from '#shared/schemas/compute/calibrate'
 import { MeasureAnswerSchema, MeasureRequestSchema } from '#shared/schemas/compute/measure'
 import { ImportCalibrationsSchema } from '#shared/schemas/calibrationFile'
@@ -337,6 +338,11 @@ function computePaths(): Readonly<Record<string, object>> {
     '/api/calibrate': path('Work out a calibration', CalibrateRequestSchema, CalibrateAnswerSchema),
     '/api/read-label': path('Read printed directions', ReadLabelRequestSchema, ReadLabelAnswerSchema),
     '/api/pattern': path('Look at a tray test', PatternRequestSchema, PatternAnswerSchema),
+    '/api/season': path(
+      'Soil, heat units, windows, disease indices and coverage of one place',
+      SeasonRequestSchema,
+      SeasonAnswerSchema,
+    ),
     '/api/curve': path('Ask a spreader’s setting curve', CurveRequestSchema, CurveAnswerSchema),
     '/api/nozzles': path('Check nozzles and solve a boom', NozzlesRequestSchema, NozzlesAnswerSchema),
   }

@@ -14,7 +14,7 @@ beforeAll(async () => {
 })
 afterAll(() => served.stop())
 
-const ROUTES = ['measure', 'calibrate', 'pattern', 'curve', 'nozzles'] as const
+const ROUTES = ['measure', 'calibrate', 'pattern', 'curve', 'nozzles', 'season'] as const
 const errorOf = (body: unknown) =>
   (body as { error: { code: string; issues: { path: string; message: string; at?: [number, number] }[] } })
     .error
@@ -159,6 +159,44 @@ test('a label is read: rates, limits, what is asked and what is left, each with 
   expect((await client.post('/api/read-label', { text: 'x', form: 'gas' })).status).toBe(400)
 })
 
+test('a season: lines end by heat units, windows stand by grass, what is absurd is refused', async () => {
+  const degrees = (value: number) => ({ value, unit: 'C' })
+  const days = Array.from({ length: 31 }, (_, i) => ({
+    on: `2026-05-${String(i + 1).padStart(2, '0')}`,
+    min: degrees(10),
+    max: degrees(20),
+    forecast: i > 6,
+  }))
+  const request = {
+    latitude: { value: 40, unit: 'deg' },
+    grass: ['creeping bentgrass'],
+    today: '2026-05-20',
+    days,
+    applications: [
+      { on: '2026-05-01', kind: 'growth regulator', active: 'trinexapac-ethyl', lastsDays: 28 },
+      { on: '2026-05-01', kind: 'fungicide', lastsDays: 14 },
+      { on: '2026-05-19', kind: 'fungicide' },
+    ],
+    ask: ['heatUnits', 'windows', 'lines'],
+  }
+  const { body } = await client.post('/api/season', request)
+  expect(body).toMatchObject({
+    heatUnits: [{ since: '2026-05-01', base: 0, sum: 285, threshold: 200, due: '2026-05-15' }],
+    lines: [
+      { from: '2026-05-01', to: '2026-05-15', what: 'growth regulator', gapTo: '2026-05-20' },
+      { from: '2026-05-01', to: '2026-05-15', what: 'fungicide', gapTo: '2026-05-19' },
+      { from: '2026-05-19', to: null, what: 'fungicide' },
+    ],
+  })
+  expect((body as { windows: { name: string; state: string }[] }).windows).toContainEqual(
+    expect.objectContaining({ name: 'spring pre-emergent', state: 'late' }),
+  )
+  const absurd = [...days.slice(1), { on: '2026-05-01', min: degrees(50), max: degrees(68) }]
+  expect((await client.post('/api/season', { ...request, days: absurd })).body).toMatchObject({
+    error: { code: 'impossible', issues: [{ path: 'days.30' }] },
+  })
+})
+
 test('whatever is sent, the answer is one of ours and never a 500', async () => {
   const bodies = readTable('compute.csv', import.meta.url).map(
     (row) => [row.route, JSON.parse(row.body ?? '')] as const,
@@ -182,7 +220,7 @@ test('whatever is sent, the answer is one of ours and never a 500', async () => 
   )
 })
 
-test('unknown fields are refused, a body past a mebibyte is too large, all five are described', async () => {
+test('unknown fields are refused, a body past a mebibyte is too large, all six are described', async () => {
   const { paths } = (await client.get('/api/openapi.json')).body as { paths: Record<string, unknown> }
   for (const route of ROUTES) {
     expect(paths[`/api/${route}`]).toMatchObject({ post: { requestBody: { required: true } } })
@@ -191,5 +229,5 @@ test('unknown fields are refused, a body past a mebibyte is too large, all five 
   }
   expect(
     readdirSync('server/api').filter((file) => ROUTES.some((route) => file === `${route}.post.ts`)),
-  ).toHaveLength(5)
+  ).toHaveLength(6)
 })

@@ -1,0 +1,129 @@
+import { dayNumber, dayOfNumber } from '../../calendar/dayNumber'
+import { dayText } from '../../calendar/dayText'
+import { GRASSES } from '../../ground/grasses'
+import { severalDayMean } from '../../weather/severalDayMean'
+import { BANDS, type Band } from './bands'
+import { crossing, heldSince, type MeanSeries } from './crossing'
+import { halfYearOf } from './halfYear'
+import { secondHalf } from './secondHalf'
+import type { SeasonWindow, SoilDays, TellTemperature, WindowGround, WindowState } from './seasonWindow'
+
+/** A mean so many days old still says where a window stands. */
+const FRESH_DAYS = 3
+/** A window that is seen to close within so many days is closing. */
+const SOON_DAYS = 7
+/** Seed is established after so many days (house default; by eye in doubt). */
+const ESTABLISHED_DAYS = 60
+
+/**
+ * Where each window of the grasses stands today.
+ * @param days soil, with what is forecast after today
+ * @param today YYYY-MM-DD
+ * Source: trade.md 10. Spring and autumn are halves of the year by hemisphere, never months.
+ */
+export function seasonWindows(
+  days: SoilDays,
+  ground: WindowGround,
+  today: string,
+  tell: TellTemperature,
+): readonly SeasonWindow[] {
+  const series: MeanSeries = { first: days.first, means: severalDayMean(days.soil) }
+  const seasons = new Set(ground.grasses.map((name) => GRASSES[name].season))
+  const fitting = BANDS.filter(({ season }) => season === undefined || seasons.has(season))
+  const now = dayNumber(today)
+  const names = [...new Set(fitting.map(({ name }) => name))]
+  const windows = names.map((name): SeasonWindow => {
+    const halves = fitting.filter((band) => band.name === name)
+    const present = halves.find(({ half }) => {
+      const { from, to } = halfYearOf(half, today, ground.latitude)
+      return now >= from && now <= to
+    })
+    return windowOf(present ?? halves[0]!, series, ground, today, tell)
+  })
+  const after = windows.findIndex(({ name }) => name === 'spring pre-emergent') + 1
+  return windows.toSpliced(after, 0, secondHalf(series, ground, today, tell))
+}
+
+function windowOf(
+  band: Band,
+  series: MeanSeries,
+  ground: WindowGround,
+  today: string,
+  tell: TellTemperature,
+): SeasonWindow {
+  const half = halfYearOf(band.half, today, ground.latitude)
+  const now = dayNumber(today)
+  const spring = halfYearOf('warming', dayOfNumber(half.from - 1), ground.latitude)
+  const opening =
+    band.opens === 'spring'
+      ? crossing(series, spring, springOpening(band))
+      : crossing(series, half, band.opens)
+  const touched = band.closes === 'autumn' ? undefined : crossing(series, half, band.closes)
+  const closing =
+    band.lateTo === undefined || band.closes === 'autumn' ? touched : heldSince(series, half, band.closes)
+  const dates = {
+    opens: opening !== undefined && seenBefore(series, opening) ? dayOfNumber(opening) : undefined,
+    closes: closing !== undefined && seenBefore(series, closing) ? dayOfNumber(closing) : undefined,
+  }
+  const told = (state: WindowState, reason: string): SeasonWindow => ({
+    name: band.name,
+    ...dates,
+    state,
+    reason,
+  })
+
+  const seed = ground.overseeding
+  if (band.barrier && seed !== undefined) {
+    const sown = dayNumber(seed)
+    if (sown >= half.from && sown <= half.to && now < sown + ESTABLISHED_DAYS)
+      return told('over', `Overseeding on ${dayText(seed)}: no barrier until the seed is established.`)
+  }
+  if (now > half.to) return told('over', 'It comes again next year.')
+  const limits = limitsOf(band, tell)
+  if (now < half.from) return told('before', `${limits}: ${band.why}.`)
+  const mean = meanBy(series, now)
+  if (mean === undefined)
+    return told('unknown', 'The soil of the last days is not known: read a probe or bring in the weather.')
+  const stands = `Soil ${tell(mean)} on a five-day mean; ${limits}`
+  if (opening === undefined ? band.opens !== 'spring' : opening > now)
+    return told('before', `${stands}: ${band.why}.`)
+  if (closing === undefined || closing > now) {
+    const touching = touched !== undefined && touched <= now
+    const soon = closing !== undefined && closing - now <= SOON_DAYS
+    return told(
+      touching || (soon && band.lateTo === undefined) ? 'closing' : 'open',
+      `${stands}: ${band.why}.`,
+    )
+  }
+  const end = band.lateTo === undefined ? undefined : crossing(series, half, band.lateTo)
+  return band.lateTo !== undefined && (end === undefined || end > now)
+    ? told('late', `${stands}: ${band.late}.`)
+    : told('over', `${stands}.`)
+}
+
+/** What opened in spring and is still open has its threshold there. */
+function springOpening(band: Band): number {
+  const spring = BANDS.find(({ name, half }) => name === band.name && half === 'warming')
+  return typeof spring?.opens === 'number' ? spring.opens : Number.NaN
+}
+
+function limitsOf({ half, opens, closes }: Band, tell: TellTemperature): string {
+  const way = half === 'warming' ? 'rising' : 'falling'
+  if (opens === 'spring') return closes === 'autumn' ? '' : `to ${tell(closes)}, ${way}`
+  return closes === 'autumn'
+    ? `from ${tell(opens)}, ${way}`
+    : `from ${tell(opens)} to ${tell(closes)}, ${way}`
+}
+
+/** A crossing is dated only where the day before it is known too. */
+const seenBefore = ({ first, means }: MeanSeries, day: number): boolean =>
+  !Number.isNaN(means[day - 1 - first] ?? Number.NaN)
+
+/** The newest mean that is not too old to go by. */
+function meanBy({ first, means }: MeanSeries, now: number): number | undefined {
+  for (let back = 0; back <= FRESH_DAYS; back++) {
+    const mean = means[now - back - first] ?? Number.NaN
+    if (!Number.isNaN(mean)) return mean
+  }
+  return undefined
+}
