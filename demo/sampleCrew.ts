@@ -25,6 +25,8 @@ import { drawsFrom, normal } from '../core/quantity/draws'
 import { sampleCalibrations, sampleEquipment, sampleTrials } from './sampleEquipment'
 import { sampleProducts } from './sampleProducts'
 import { PROGRAM, VISITS, type ProgramEntry } from './sampleProgram'
+import { INLAND_STATION, sampleProbes, SHORE_STATION } from './sampleWeather'
+import { SAMPLE_AREAS } from './sampleLinks'
 import { sampleSites, type SampleSite } from './sampleSites'
 import { field, named } from './typed'
 
@@ -52,6 +54,7 @@ export interface SampleCrew {
   readonly jobs: readonly SampleJob[]
 }
 
+const ON_THE_HILL = 'Quarry Lane Cemetery'
 const MEASURED_ON = '2025-03-12'
 /** The crew's hand is steady: one standard deviation of what it puts down against plan. */
 const HAND_SD = 0.035
@@ -102,6 +105,7 @@ function rowsOf(sites: readonly SampleSite[]): SampleCrew['rows'] {
             notes,
             ...(anchor && { anchor }),
             ...(picture && { picture }),
+            stationId: name === ON_THE_HILL ? INLAND_STATION : SHORE_STATION,
           },
         },
       },
@@ -141,6 +145,12 @@ function rowsOf(sites: readonly SampleSite[]): SampleCrew['rows'] {
       row,
     })),
     ...sampleProducts().map(({ id, ...row }) => ({ room: 'products' as const, id, on: MEASURED_ON, row })),
+    ...sampleProbes(SAMPLE_AREAS.bowlsGreen).map(({ id, on, row }) => ({
+      room: 'probes' as const,
+      id,
+      on,
+      row,
+    })),
   ]
 }
 

@@ -23,6 +23,7 @@ export const SAMPLE_SITES = {
 } as const
 export const SAMPLE_AREAS = {
   green: named('area Cooperage Row Shared green'),
+  bowlsGreen: named('area Bowls Green'),
   front: named('area Saltings Fescue front'),
   field: named('area School Playing field'),
 } as const

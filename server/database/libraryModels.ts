@@ -17,16 +17,7 @@ import type { MovementKind } from '#core/stock/onHand'
 import type { SaveSite } from '#shared/schemas/ground'
 import type { StockMovement } from '#shared/schemas/product'
 import { figure, key, text } from './columns'
-
-/** What every editable row of a room carries. */
-abstract class EditableModel<M extends Model> extends Model<InferAttributes<M>, InferCreationAttributes<M>> {
-  declare organizationId: string
-  declare id: string
-  declare version: number
-  declare createdAt: CreationOptional<Date>
-  declare updatedAt: CreationOptional<Date>
-  declare deletedAt: CreationOptional<Date | null>
-}
+import { editable, EditableModel } from './editableModel'
 
 export class SiteModel extends EditableModel<SiteModel> {
   declare name: string
@@ -130,15 +121,6 @@ export class LaidDownModel extends Model<
 
 /** Binds the library and its ledgers to one connection. */
 export function defineLibrary(options: (tableName: string) => InitOptions): void {
-  const editable = () => ({
-    organizationId: key(),
-    id: key(),
-    document: DataTypes.JSONB,
-    version: { type: DataTypes.INTEGER, allowNull: false },
-    createdAt: DataTypes.DATE,
-    updatedAt: DataTypes.DATE,
-    deletedAt: DataTypes.DATE,
-  })
   SiteModel.init({ ...editable(), name: text(), place: text() }, options('sites'))
   AreaModel.init(
     {

@@ -16,6 +16,7 @@ import type { RecordRow } from '#shared/schemas/run'
 import { AttachmentModel, defineAttachments } from './attachmentModel'
 import { figure, key, text } from './columns'
 import { definePeople, InvitationModel, MembershipModel, PersonModel, SessionModel } from './peopleModels'
+import { defineWeather, ProbeModel, StationModel } from './weatherModels'
 import {
   AreaModel,
   AreaSizeModel,
@@ -129,6 +130,8 @@ export interface Models {
   readonly calibrations: typeof CalibrationModel
   readonly benchTests: typeof BenchTestModel
   readonly products: typeof ProductModel
+  readonly stations: typeof StationModel
+  readonly probes: typeof ProbeModel
   readonly stockMovements: typeof StockMovementModel
   readonly laidDown: typeof LaidDownModel
   readonly attachments: typeof AttachmentModel
@@ -224,6 +227,7 @@ export function defineModels(sequelize: Sequelize): Models {
     options('records'),
   )
   defineLibrary(options)
+  defineWeather(options)
   definePeople(options)
   defineAttachments(options)
   return {
@@ -239,6 +243,8 @@ export function defineModels(sequelize: Sequelize): Models {
     calibrations: CalibrationModel,
     benchTests: BenchTestModel,
     products: ProductModel,
+    stations: StationModel,
+    probes: ProbeModel,
     stockMovements: StockMovementModel,
     laidDown: LaidDownModel,
     attachments: AttachmentModel,

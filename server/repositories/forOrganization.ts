@@ -26,6 +26,14 @@ import { membersRepository, type MembersRepository } from './members'
 import type { Actor, Scope } from './scope'
 import { settingsRepository, type SettingsRepository } from './settings'
 import { wholeCrewRepository, type WholeCrewRepository } from './wholeCrew'
+import {
+  probesRepository,
+  stationsRepository,
+  weatherRepository,
+  type ProbesRepository,
+  type StationsRepository,
+  type WeatherRepository,
+} from './weather'
 import { withRetries } from './withRetries'
 import { areasRepository, sitesRepository, type AreasRepository, type SitesRepository } from './sites'
 
@@ -41,6 +49,9 @@ export interface Repositories {
   readonly calibrations: CalibrationsRepository
   readonly benchTests: BenchTestsRepository
   readonly products: ProductsRepository
+  readonly stations: StationsRepository
+  readonly probes: ProbesRepository
+  readonly weather: WeatherRepository
   readonly stock: StockRepository
   readonly jobs: JobsRepository
   readonly runs: RunsRepository
@@ -77,6 +88,9 @@ export function forOrganization(
     calibrations: calibrationsRepository(scope),
     benchTests: benchTestsRepository(scope),
     products: productsRepository(scope),
+    stations: stationsRepository(scope),
+    probes: probesRepository(scope),
+    weather: weatherRepository(scope),
     stock: stockRepository(scope),
     jobs: jobsRepository(scope),
     runs: runsRepository(scope),

@@ -1,4 +1,5 @@
 import { QueryTypes } from 'sequelize'
+import type { LaidOnArea } from '#core/season/areaSeason'
 import type { LaidDown } from '#core/run/laidDown'
 import type { LedgerRow } from '#shared/schemas/ground'
 import type { LastLaid } from '#shared/schemas/today'
@@ -23,6 +24,8 @@ export interface LedgerRepository {
   /** What stands in the ledger for one application, corrections summed. */
   readonly totalsOf: (applicationId: string) => Promise<readonly LaidDown[]>
   readonly ofSite: (siteId: string, from: string, to: string) => Promise<readonly LedgerRow[]>
+  /** What was laid on one area, oldest first. */
+  readonly ofArea: (areaId: string, from: string, to: string) => Promise<readonly LaidOnArea[]>
   readonly lastRepeats: (from: string) => Promise<readonly LastLaid[]>
 }
 
@@ -89,6 +92,16 @@ export function ledgerRepository({
          ) l LEFT JOIN products p ON p.organization_id = :organizationId AND p.id = l."sourceId"
          ORDER BY l."on" DESC, l."applicationId", l.product`,
         { siteId, from, to },
+      ),
+    ofArea: (areaId, from, to) =>
+      select<LaidOnArea>(
+        `SELECT l.on_day::text AS "on", l.product, l.active, coalesce(p.document->>'kind', '') AS kind,
+           max(l.lasts_days) AS "lastsDays"
+         FROM laid_down l LEFT JOIN products p ON p.organization_id = l.organization_id AND p.id = l.source_id
+         WHERE l.organization_id = :organizationId AND l.area_id = :areaId AND l.on_day BETWEEN :from AND :to
+         GROUP BY l.application_id, l.on_day, l.product, l.active, p.document->>'kind'
+         HAVING sum(l.amount) > 0 ORDER BY l.on_day, l.product`,
+        { areaId, from, to },
       ),
     lastRepeats: (from) =>
       select<LastLaid>(

@@ -16,13 +16,21 @@ const TABLES = [
   'calibrations',
   'products',
   'equipment',
+  'probes',
   'area_sizes',
   'areas',
   'sites',
+  'weather_days',
+  'stations',
   'invitations',
   'memberships',
 ] as const
 
+/** What tells the rows of a table apart where they have no id of their own. */
+const ORDERS: Readonly<Partial<Record<(typeof TABLES)[number], string>>> = {
+  memberships: 'person_id',
+  weather_days: 'station_id, on_day',
+}
 /** Rows read at a time. */
 const AT_ONCE = 500
 
@@ -53,7 +61,7 @@ export function wholeCrewRepository({
       for (let offset = 0; ; offset += AT_ONCE) {
         const found = await sequelize.query<{ row: unknown }>(
           `SELECT to_jsonb(t) AS row FROM ${table} t WHERE organization_id = :organizationId
-           ORDER BY ${table === 'memberships' ? 'person_id' : 'id'} LIMIT ${AT_ONCE} OFFSET ${offset}`,
+           ORDER BY ${ORDERS[table] ?? 'id'} LIMIT ${AT_ONCE} OFFSET ${offset}`,
           { type: QueryTypes.SELECT, replacements, ...options },
         )
         for (const { row } of found) yield { table, row }

@@ -3,11 +3,13 @@ import { SaveCalibrationSchema, SaveEquipmentSchema } from '#shared/schemas/equi
 import { SaveAreaSchema, SaveSiteSchema } from '#shared/schemas/ground'
 import { SaveBenchTestSchema, type SaveBenchTest } from '#shared/schemas/benchTest'
 import { SaveProductSchema } from '#shared/schemas/product'
+import { SaveProbeSchema, SaveStationSchema } from '#shared/schemas/weather'
 import type { LibraryKind } from '#shared/schemas/library'
 import { failure } from '../http/failure'
 import type { Repositories } from '../repositories/forOrganization'
 import { saveArea } from './saveArea'
 import { saveCalibration } from './saveCalibration'
+import { saveProbe } from './saveProbe'
 import { removeRow, saveRow } from './saveRow'
 
 /** One kind of row that people edit, as the routes see it. */
@@ -105,6 +107,29 @@ export const LIBRARY: Readonly<Record<LibraryKind, LibraryRows>> = {
       }),
     remove: ({ products }, id, version) => removeRow(products, id, version, 'product'),
     restore: ({ products }, id) => products.restore(id),
+  },
+  stations: {
+    schema: SaveStationSchema,
+    what: 'station',
+    list: ({ stations }) => stations.list(),
+    find: ({ stations }, id) => stations.find(id),
+    save: (repositories, id, body) =>
+      repositories.transaction(
+        async ({ stations }) =>
+          (await saveRow(stations, id, v.parse(SaveStationSchema, body), {}, 'station')).row,
+      ),
+    remove: ({ stations }, id, version) => removeRow(stations, id, version, 'station'),
+    restore: ({ stations }, id) => stations.restore(id),
+  },
+  probes: {
+    schema: SaveProbeSchema,
+    what: 'reading',
+    list: ({ probes }, { areaId }) => probes.list(idIn(areaId) ? { areaId: idIn(areaId) } : {}),
+    find: ({ probes }, id) => probes.find(id),
+    save: (repositories, id, body) =>
+      repositories.transaction((inside) => saveProbe(inside, id, v.parse(SaveProbeSchema, body))),
+    remove: ({ probes }, id, version) => removeRow(probes, id, version, 'reading'),
+    restore: ({ probes }, id) => probes.restore(id),
   },
 }
 

@@ -3,6 +3,7 @@ import { CEMETERY_PNG } from '../../demo/cemeteryPicture'
 import { CEMETERY_PICTURE } from '../../demo/sampleGround'
 import { sampleCrew, type SampleJob } from '../../demo/sampleCrew'
 import { SAMPLE_OPENS_AT, SAMPLE_TIME_ZONE } from '../../demo/sampleClock'
+import { sampleStations } from '../../demo/sampleWeather'
 import { SAMPLE_RULES } from '../../demo/sampleRules'
 import { sampleId } from '../../demo/typed'
 import type { NewRunEvent } from '#shared/schemas/run'
@@ -60,6 +61,10 @@ async function makeSample(database: Database, id: string, transaction: Transacti
   }
   const crew = sampleCrew()
   await keepPicture(repositories, CEMETERY_PICTURE, Buffer.from(CEMETERY_PNG, 'base64'))
+  for (const { id: stationId, row, days } of sampleStations()) {
+    await LIBRARY.stations.save(repositories, stationId, { version: 0, ...row }, '')
+    await repositories.weather.save(stationId, days)
+  }
   for (const { room, id: rowId, row, on } of crew.rows)
     await LIBRARY[room].save(repositories, rowId, { version: 0, ...row }, on)
   for (const { productId, movements } of crew.stock) await repositories.stock.append(productId, movements)

@@ -174,6 +174,8 @@ export interface SiteDocument {
   readonly notes: string
   /** Where the plan's zero lies on the earth; without it the plan has no position. */
   readonly anchor?: Anchor
+  /** Its weather station; without one the crew's first. */
+  readonly stationId?: string
   readonly picture?: MapPicture
 }
 
@@ -191,6 +193,7 @@ export const SiteDocumentShape = v.strictObject({
       bearing: v.pipe(v.number(), v.minValue(-360), v.maxValue(360)),
     }),
   ),
+  stationId: v.optional(Uuid),
   picture: v.optional(
     v.strictObject({
       id: Uuid,

@@ -11,5 +11,7 @@ export const LIBRARY_KINDS = [
   'calibrations',
   'benchTests',
   'products',
+  'stations',
+  'probes',
 ] as const
 export type LibraryKind = (typeof LIBRARY_KINDS)[number]

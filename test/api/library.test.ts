@@ -14,7 +14,17 @@ import type { Stock } from '../../shared/schemas/product'
 import type { MachineOutcome, RecordPage, Run } from '../../shared/schemas/run'
 import type { Found, Today } from '../../shared/schemas/today'
 import { clientOf, type Client } from '../support/client'
-import { aCalibration, anArea, aProduct, aSite, aSprayer, aSpreader, aTrial } from '../support/rows'
+import {
+  aCalibration,
+  anArea,
+  aProbe,
+  aProduct,
+  aSite,
+  aSprayer,
+  aSpreader,
+  aStation,
+  aTrial,
+} from '../support/rows'
 import { spreaderCourse, spreading } from '../support/documents'
 import { query, serve } from '../support/serve'
 import type { Served } from '../support/server'
@@ -57,6 +67,12 @@ const LIBRARY: readonly (readonly [string, () => Promise<object & { version: num
     { document: { ...aTrial('').document, by: 'A. Birch' } },
   ],
   ['products', async () => aProduct(), { name: 'Other name' }],
+  ['stations', async () => aStation(), { name: 'Other name' }],
+  [
+    'probes',
+    async () => aProbe(await put('areas', anArea(await put('sites', aSite())))),
+    { document: aProbe('', '55').document },
+  ],
 ]
 
 describe.each(LIBRARY)('%s', (kind, make, change) => {
@@ -85,7 +101,9 @@ describe.each(LIBRARY)('%s', (kind, make, change) => {
           version: 1,
           ...(kind === 'calibrations' || kind === 'benchTests'
             ? { document: { ...(body as ReturnType<typeof aCalibration>).document, notes: note } }
-            : { name: note }),
+            : kind === 'probes'
+              ? { document: { ...aProbe('').document, where: note } }
+              : { name: note }),
         }),
       ),
     )
@@ -432,6 +450,8 @@ test('every route answers another crew with 404 for what is not its own', async 
     products: await put('products', aProduct()),
     calibrations: await put('calibrations', aCalibration(await put('equipment', aSprayer()))),
     benchTests: await put('benchTests', aTrial(await put('equipment', aSpreader()))),
+    stations: await put('stations', aStation()),
+    probes: await put('probes', aProbe(await put('areas', anArea(siteId)))),
     attachments: CEMETERY_PICTURE,
     jobs: named('job Cooperage Row Spring feed, front strips 2026-05-06'),
     records: named('application The Saltings Surface insects 2026-05-05'),
@@ -466,6 +486,7 @@ test('every route answers another crew with 404 for what is not its own', async 
       ],
     },
     'restore.post': {},
+    'days.post': { days: [{ on: '2026-05-06', least: 4, most: 14, forecast: false }] },
     'map.post': { areas: [], removed: [] },
     'copy.post': { id: uuid(), name: 'Theirs' },
     'calibrations.post': { calibrations: [{ id: uuid(), document: aCalibration('').document }] },
@@ -479,7 +500,7 @@ test('every route answers another crew with 404 for what is not its own', async 
     // A PUT makes a row of one's own: that it leaves the other's alone is asserted for itself below.
     if (method === 'put') continue
     const kinds = route.includes('[kind]')
-      ? ['sites', 'areas', 'equipment', 'calibrations', 'benchTests', 'products']
+      ? ['sites', 'areas', 'equipment', 'calibrations', 'benchTests', 'products', 'stations', 'probes']
       : [route.split('/')[0] ?? '']
     for (const kind of kinds) {
       const id = ids[kind]

@@ -21,6 +21,7 @@ const VIEWS = [
   '/equipment',
   '/products',
   '/records',
+  `/season/${SAMPLE_AREAS.bowlsGreen}`,
   '/rules',
   '/settings/house',
   '/settings/local',

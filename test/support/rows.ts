@@ -8,6 +8,7 @@ import { typed } from '../../demo/typed'
 import type { SaveCalibration, SaveEquipment } from '../../shared/schemas/equipment'
 import type { SaveArea, SaveSite } from '../../shared/schemas/ground'
 import type { SaveBenchTest } from '../../shared/schemas/benchTest'
+import type { SaveProbe, SaveStation } from '../../shared/schemas/weather'
 import type { SaveProduct } from '../../shared/schemas/product'
 
 /** Rows as a screen would send them, new ones at version 0. */
@@ -51,6 +52,25 @@ export function aCalibration(equipmentId: string, kind: 'spread' | 'spray' = 'sp
   }
   return { version: 0, equipmentId, document: { ...blank, course } }
 }
+
+export const aStation = (name = 'Pier'): SaveStation => ({
+  version: 0,
+  name,
+  document: { schema: 1, latitude: '41.3', longitude: '-70.7', notes: '' },
+})
+
+export const aProbe = (areaId: string, soil = '54'): SaveProbe => ({
+  version: 0,
+  areaId,
+  document: {
+    schema: 1,
+    on: '2026-05-04',
+    soil: typed(soil, '°F'),
+    depth: typed('2', 'in'),
+    at: '7:30',
+    where: 'middle',
+  },
+})
 
 /** Seven trays every 2 ft: a triangle. */
 export const aTrial = (equipmentId: string): SaveBenchTest => ({

@@ -13,6 +13,8 @@ const props = defineProps<{
   label: string
   height?: number
   table?: ChartTable
+  /** Without a frame: it is part of a larger picture. */
+  bare?: boolean
 }>()
 /** Fetched with the first chart that is shown. */
 const chart = defineAsyncComponent(() => import('./charts'))
@@ -45,7 +47,7 @@ const rows = computed(() => (props.table?.rows ?? []).map((cells, i) => ({ id: S
 </script>
 
 <template>
-  <figure class="chart">
+  <figure :class="{ chart: !bare }">
     <div role="img" :aria-label="label" :style="{ height: `${height ?? 230}px` }">
       <component
         :is="chart"

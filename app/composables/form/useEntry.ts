@@ -13,6 +13,8 @@ const WHAT: Readonly<Record<LibraryKind, string>> = {
   calibrations: 'calibration',
   benchTests: 'test',
   products: 'product',
+  stations: 'station',
+  probes: 'reading',
 }
 
 /** One row of a kind: loaded, saved as it is typed, deleted so that it can be brought back. */

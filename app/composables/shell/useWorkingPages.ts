@@ -22,6 +22,8 @@ export function useWorkingPages(pages: () => readonly Working[], names: Ref<Read
 
 const PLAIN: Readonly<Partial<Record<Figure, string>>> = {
   'ground.size': 'Ground together',
+  soil: 'Soil at 2 in',
+  indices: 'Disease indices',
   calibration: 'Calibration',
   'calibration.give': 'Calibration, give or take',
   'package.set': 'What to buy for all of it',

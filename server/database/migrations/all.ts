@@ -7,6 +7,7 @@ import { refusals } from './006-refusals'
 import { deviceTime } from './007-device-time'
 import { people } from './008-people'
 import { givenTo } from './009-given-to'
+import { weather } from './010-weather'
 import type { Migration } from './migration'
 
 /**
@@ -23,4 +24,5 @@ export const MIGRATIONS: readonly Migration[] = [
   deviceTime,
   people,
   givenTo,
+  weather,
 ]

@@ -1,0 +1,106 @@
+<script setup lang="ts">
+import { celsius } from '#core/quantity/temperature'
+import { parseQuantity } from '#core/quantity/parseQuantity'
+import type { TemperatureUnit } from '#core/quantity/units'
+import { v7 as uuid } from 'uuid'
+
+/** A day's high and low, typed; without a station one is made first. */
+const props = defineProps<{ station: { readonly id: string; readonly name: string } | undefined }>()
+const emit = defineEmits<{ saved: [] }>()
+const crew = useCrewStore()
+const notice = useNotice()
+const open = ref(false)
+const unit = computed<TemperatureUnit>(() => (crew.units.startsWith('metric') ? '°C' : '°F'))
+const blank = () => ({
+  name: '',
+  latitude: '',
+  on: crew.today(),
+  low: { text: '', unit: unit.value },
+  high: { text: '', unit: unit.value },
+})
+const entry = ref(blank())
+const problems = ref<Readonly<Partial<Record<'low' | 'high', string>>>>({})
+const failed = ref<string>()
+
+async function save() {
+  const read = (name: 'low' | 'high') => {
+    const { text, unit: own } = entry.value[name]
+    return parseQuantity(text, 'temperature', own)
+  }
+  const [low, high] = [read('low'), read('high')]
+  problems.value = {
+    ...(!low.ok && { low: low.error.message }),
+    ...(!high.ok && { high: high.error.message }),
+  }
+  if (!low.ok || !high.ok) return
+  try {
+    const id = props.station?.id ?? (await makeStation())
+    await $fetch<unknown>(crewUrl(`/stations/${id}/days`), {
+      method: 'POST',
+      body: {
+        days: [{ on: entry.value.on, least: celsius(low.value), most: celsius(high.value), forecast: false }],
+      },
+    })
+  } catch (error) {
+    failed.value = errorText(error)
+    return
+  }
+  failed.value = undefined
+  open.value = false
+  entry.value = blank()
+  notice.say('The day is kept.')
+  emit('saved')
+}
+async function makeStation(): Promise<string> {
+  const id = uuid()
+  await $fetch<unknown>(crewUrl(`/library/stations/${id}`), {
+    method: 'PUT',
+    body: {
+      version: 0,
+      name: entry.value.name.trim() || 'Our own thermometer',
+      document: { schema: 1, latitude: entry.value.latitude, longitude: '', notes: '' },
+    },
+  })
+  return id
+}
+</script>
+
+<template>
+  <UPopover v-model:open="open">
+    <UButton icon="i-lucide-thermometer" label="Weather" />
+    <template #content>
+      <form class="grid w-72 gap-3 p-4" @submit.prevent="save">
+        <p v-if="station" class="soft small">A day of {{ station.name }}.</p>
+        <template v-else>
+          <TextField label="Name of the station" :text="entry.name" @change="entry.name = $event" />
+          <TextField
+            label="Latitude, degrees (south below zero)"
+            :text="entry.latitude"
+            @change="entry.latitude = $event"
+          />
+        </template>
+        <DayField label="Day" :day="entry.on" @change="entry.on = $event" />
+        <QuantityField
+          path="low"
+          label="Low"
+          kind="temperature"
+          :entered="entry.low"
+          :units="['°F', '°C']"
+          :problem="problems.low"
+          @change="entry.low = $event"
+        />
+        <QuantityField
+          path="high"
+          label="High"
+          kind="temperature"
+          :entered="entry.high"
+          :units="['°F', '°C']"
+          :problem="problems.high"
+          @change="entry.high = $event"
+        />
+        <p v-if="failed" role="alert">{{ failed }}</p>
+        <UButton type="submit" label="Keep it" color="primary" variant="solid" />
+      </form>
+    </template>
+  </UPopover>
+</template>

@@ -1,0 +1,243 @@
+<script setup lang="ts">
+import { dayText } from '#core/calendar/dayText'
+import { toldTemperature } from '#core/quantity/toldTemperature'
+import { counted } from '#core/quantity/counting'
+import { yearRows } from '#core/season/yearRows'
+import type { Figure } from '#core/working/figures'
+import type { Area } from '#shared/schemas/ground'
+import type { SeasonPage, SeasonPlace } from '#shared/schemas/season'
+
+/** One lawn's year: its soil, what protects and feeds it, the windows, and what is next. */
+useHead({ title: 'Season · Hectarum' })
+const crew = useCrewStore()
+const person = useSelfStore()
+const route = useRoute()
+const library = useLibraryStore()
+const { startJobAt } = useNewJob()
+const places = shallowRef<readonly SeasonPlace[]>()
+const page = shallowRef<SeasonPage>()
+const { problem, read } = useReading(async () => {
+  places.value = await $fetch<readonly SeasonPlace[]>(crewUrl('/season'))
+  await readSeason()
+})
+const areaId = computed(() => {
+  const asked = String(route.params.areaId ?? '')
+  return places.value?.some((place) => place.areaId === asked) ? asked : places.value?.[0]?.areaId
+})
+async function readSeason() {
+  page.value =
+    areaId.value === undefined
+      ? undefined
+      : await $fetch<SeasonPage>(crewUrl(`/areas/${areaId.value}/season`))
+}
+watch(areaId, (now, before) => {
+  if (before !== undefined && now !== before) void read()
+})
+const choices = computed(() =>
+  (places.value ?? []).map((place) => ({ value: place.areaId, text: `${place.site}, ${place.area}` })),
+)
+const choose = (id: string) => navigateTo(`/season/${id}`)
+
+const season = computed(() => page.value?.season)
+const tell = (celsius: number) => toldTemperature(celsius, crew.units.startsWith('metric') ? '°C' : '°F')
+const today = computed(() => season.value?.soil.find(({ on }) => on === page.value?.today))
+const source = computed(() => {
+  if (!page.value?.station) return 'no weather station yet'
+  const { readings } = page.value.season.fit
+  const fitted = readings === 0 ? 'no probe read yet' : `fitted to ${counted(readings, 'probe reading')}`
+  return `${page.value.today.slice(0, 4)} · soil at 2 in by ${page.value.station.name}, ${fitted}`
+})
+const rows = computed(() =>
+  page.value ? yearRows(page.value.season, page.value.today, page.value.area.overseeding) : [],
+)
+
+useWorkingPages(
+  () => (page.value?.working ?? []).map(({ figure, lines }) => ({ figure: figure as Figure, lines })),
+  computed(
+    () =>
+      new Map(
+        (season.value?.regulators ?? []).map(({ product }, i): [Figure, string] => [
+          `heatUnits.${i}`,
+          `Heat units since ${product}`,
+        ]),
+      ),
+  ),
+)
+const working = useWorkingStore()
+
+/** A job on this lawn, as the library has it now. */
+async function planHere() {
+  const { site, area } = page.value ?? {}
+  if (!site || !area) return
+  const areas: readonly Area[] = await library.loadAreas(site.id)
+  await startJobAt(
+    site.id,
+    site.name,
+    areas.filter(({ id }) => id === area.id),
+  )
+}
+</script>
+
+<template>
+  <main v-if="places">
+    <header class="rule-b head">
+      <h1>Season</h1>
+      <ChoiceField
+        v-if="areaId"
+        bare
+        label="Lawn"
+        class="place"
+        :value="areaId"
+        :choices="choices"
+        @change="choose"
+      />
+      <p v-if="page" class="soft source">{{ source }}</p>
+      <span class="ms-auto flex gap-2">
+        <WeatherEntry v-if="person.may('work')" :station="page?.station" @saved="read" />
+        <ProbeEntry v-if="page && person.may('work')" :area-id="page.area.id" @saved="read" />
+      </span>
+    </header>
+    <p v-if="problem" role="alert" class="px-6 py-3">{{ problem }}</p>
+    <EmptyState
+      v-if="places.length === 0"
+      words="No lawn yet. A season is told lawn by lawn: measure the first one."
+      action="Go to the sites"
+      to="/sites"
+    />
+    <template v-else-if="page && season">
+      <section class="year" aria-labelledby="soil-title">
+        <div class="side">
+          <h2 id="soil-title">Soil</h2>
+          <p v-if="today" class="today">
+            <FigureText
+              :shown="{
+                figure: tell(today.soil).split(' ')[0] ?? '',
+                unit: tell(today.soil).split(' ')[1] ?? '',
+              }"
+              page="soil"
+              label="Soil today"
+            /><span class="unit"> today</span>
+          </p>
+          <p class="soft small">
+            line: from the weather<br />dots: your probe<br />dashes: as years usually are
+          </p>
+        </div>
+        <SoilChart v-if="season.soil.length > 0" :season="season" :today="page.today" />
+        <p v-else class="soft py-6">
+          {{
+            page.station
+              ? `${page.station.name} has no days of this year yet: type the highs and lows under Weather.`
+              : 'No weather yet: make a station under Weather and type its highs and lows, or take its file.'
+          }}
+        </p>
+      </section>
+      <p v-for="hole in season.holes" :key="hole.from" class="px-6 py-1">
+        <StateMark
+          level="warn"
+          :words="`No weather ${dayText(hole.from)} to ${dayText(hole.to)}: nothing counts across it.`"
+        />
+      </p>
+      <YearLines :rows="rows" :today="page.today" />
+      <div class="columns">
+        <section aria-labelledby="next-title">
+          <h2 id="next-title">Next on this lawn</h2>
+          <ul v-if="page.next.length > 0">
+            <li v-for="one in page.next" :key="one.what + one.reason" class="rule-b next">
+              <UIcon :name="one.presses ? 'i-lucide-triangle-alert' : 'i-lucide-info'" class="sign" />
+              <div class="min-w-0">
+                <p>
+                  <strong>{{ one.what }}</strong>
+                </p>
+                <p class="soft small">{{ one.reason }}</p>
+              </div>
+              <UButton v-if="person.may('work')" variant="link" label="Plan it" @click="planHere" />
+            </li>
+          </ul>
+          <p v-else class="soft mt-2">Nothing is open on this lawn today.</p>
+        </section>
+        <section aria-labelledby="windows-title">
+          <h2 id="windows-title">Windows</h2>
+          <dl class="windows">
+            <template v-for="window in season.windows" :key="window.name">
+              <dt>{{ WINDOW_NAMES[window.name] }}</dt>
+              <dd>
+                <strong>{{ STATE_WORDS[window.state] }}</strong><span v-if="datesOf(window)">
+                  · {{ datesOf(window) }}</span
+                ><span class="soft small block">{{ window.reason }}</span>
+              </dd>
+            </template>
+          </dl>
+          <p v-for="index in season.indices" :key="index.name" class="small mt-2">
+            {{ index.name === 'dollar spot' ? 'Dollar spot' : 'Brown patch' }} on {{ dayText(index.on) }}:
+            <strong>{{
+              index.name === 'dollar spot' ? `${Math.round(100 * index.value)} %` : index.value.toFixed(1)
+            }}</strong>
+            (act at {{ index.name === 'dollar spot' ? '20 %' : '6' }})
+          </p>
+          <UButton variant="link" size="sm" label="Show working" @click="working.show()" />
+        </section>
+      </div>
+      <p class="soft small px-6 pb-6">
+        Models, not measurements: the label, your probe and a look at the lawn come first.
+      </p>
+    </template>
+  </main>
+  <p v-else-if="problem" role="alert" class="p-6">{{ problem }}</p>
+</template>
+
+<style scoped>
+.head {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 4px 14px;
+  padding: 12px 24px;
+}
+.place {
+  min-width: 200px;
+  max-width: 320px;
+}
+.year {
+  display: grid;
+  grid-template-columns: 128px minmax(0, 1fr);
+  padding: 8px 24px 0;
+}
+.side {
+  padding-top: 10px;
+}
+.today {
+  font-size: 22px;
+}
+.next {
+  display: grid;
+  grid-template-columns: 26px minmax(0, 1fr) auto;
+  align-items: start;
+  padding: 10px 0;
+}
+.sign {
+  width: 18px;
+  height: 18px;
+  margin-top: 3px;
+}
+.windows {
+  display: grid;
+  grid-template-columns: minmax(120px, auto) minmax(0, 1fr);
+  gap: 6px 16px;
+  margin-top: 8px;
+}
+@media (max-width: 760px) {
+  .head {
+    padding: 8px 16px;
+  }
+  .source {
+    display: none;
+  }
+  .year {
+    display: block;
+    padding: 0 16px;
+  }
+  .windows {
+    display: block;
+  }
+}
+</style>

@@ -1,0 +1,216 @@
+import { dayNumber, dayOfNumber } from '../calendar/dayNumber'
+import { daysAfter } from '../calendar/daysBetween'
+import type { GrassName } from '../ground/grasses'
+import type { ProductKind } from '../label/productDocument'
+import { toldTemperature } from '../quantity/toldTemperature'
+import type { TemperatureUnit } from '../quantity/units'
+import { ok, type Result } from '../result'
+import { diseaseIndices, type DiseaseIndex } from '../weather/diseaseIndices'
+import { heatUnits, heatUnitsOfDay } from '../weather/heatUnits'
+import { soilTemperature, type ProbeReading, type SoilFit, type SoilSeries } from '../weather/soilTemperature'
+import { usualOn, usualYear, type UsualYear } from '../weather/usualYear'
+import type { WeatherDay } from '../weather/weatherDay'
+import { weatherSeries, type SeriesError, type WeatherSeries } from '../weather/weatherSeries'
+import { closedWorkingBook, type WorkingBook } from '../working/working'
+import { BARRIER_DAYS, coverageLines, earlierDay, type CoverageLine } from './coverageLines'
+import { regulatorUnits } from './regulators'
+import type { SeasonWindow } from './windows/seasonWindow'
+import { seasonWindows } from './windows/seasonWindows'
+
+/** A product laid on an area, as the ledger tells it. */
+export interface LaidOnArea {
+  readonly on: string
+  readonly product: string
+  readonly active: string
+  /** Blank where the product is on no shelf. */
+  readonly kind: ProductKind | ''
+  readonly lastsDays: number | null
+}
+
+export interface SeasonGround {
+  readonly grasses: readonly GrassName[]
+  /** Degrees, south below zero. */
+  readonly latitude: number
+  readonly overseeding: string | undefined
+}
+
+/** A regulator that is counted against its heat units. */
+export interface RegulatorCount {
+  readonly product: string
+  readonly since: string
+  readonly base: number
+  readonly threshold: number
+  /** Undefined where a day is not known. */
+  readonly sum: number | undefined
+  /** The day it comes back: by the days that are known, or about, by the usual year. */
+  readonly due: string | undefined
+  readonly known: boolean
+}
+
+/** One day of soil; its second figure is two standard deviations. */
+export interface SoilDay {
+  readonly on: string
+  readonly soil: number
+  readonly give: number
+  /** Measured or worked out from weather that came true; forecast; or as the year usually is. */
+  readonly from: 'weather' | 'forecast' | 'usual'
+}
+
+export interface AreaSeason {
+  /** The year of today, day by day, as far as anything can be said. */
+  readonly soil: readonly SoilDay[]
+  readonly fit: SoilFit
+  readonly probes: readonly ProbeReading[]
+  readonly windows: readonly SeasonWindow[]
+  readonly regulators: readonly RegulatorCount[]
+  readonly lines: readonly (CoverageLine & { readonly product: string })[]
+  /** The newest of each index. */
+  readonly indices: readonly DiseaseIndex[]
+  /** Days that are missing from the weather of this year. */
+  readonly holes: WeatherSeries['holes']
+}
+
+/** Soil comes back to what is usual with about so many days. */
+const BACK_TO_USUAL_DAYS = 10
+
+/**
+ * The season of one area: soil, windows, what holds growth back, what protects and feeds.
+ * @param days of its station, those of years before too @param today YYYY-MM-DD
+ * @param book gets the pages `soil`, `indices` and `heatUnits.n`
+ */
+export function areaSeason(
+  days: readonly WeatherDay[],
+  probes: readonly ProbeReading[],
+  ground: SeasonGround,
+  laid: readonly LaidOnArea[],
+  today: string,
+  unit: TemperatureUnit,
+  book: WorkingBook = closedWorkingBook,
+): Result<AreaSeason, SeriesError> {
+  const read = weatherSeries(days)
+  if (!read.ok) return read
+  const series = read.value
+  const soil = soilTemperature(series, probes, book)
+  const year = today.slice(0, 4)
+  const ahead = withUsual(series, soil, dayNumber(`${year}-12-31`))
+  const regulators = counted(series, ground.grasses, laid, today, book)
+  const tell = (celsius: number) => toldTemperature(celsius, unit)
+  const barriers = laid.filter(({ kind }) => kind === 'pre-emergent herbicide').map(({ on }) => on)
+  const newest = diseaseIndices(series, book).filter(({ on }) => on <= today)
+  return ok({
+    soil: ahead.filter(({ on }) => on.startsWith(year)),
+    fit: soil.fit,
+    probes,
+    windows: seasonWindows(
+      { first: series.first, soil: Float64Array.from(ahead, (one) => one.soil) },
+      { ...ground, barriers },
+      today,
+      tell,
+    ),
+    regulators,
+    lines: linesOf(laid, regulators, today),
+    indices: (['brown patch', 'dollar spot'] as const).flatMap(
+      (name) => newest.findLast((index) => index.name === name) ?? [],
+    ),
+    holes: series.holes.filter(({ to }) => to >= `${year}-01-01`),
+  })
+}
+
+/** Soil to a last day: beyond the weather it comes back to the usual year. */
+function withUsual(series: WeatherSeries, { soil, give, fit }: SoilSeries, last: number): readonly SoilDay[] {
+  const usual = usualYear(series.first, soil)
+  const end = series.first + series.length - 1
+  const known = [...soil].map((value, i): SoilDay => ({
+    on: dayOfNumber(series.first + i),
+    soil: value,
+    give: give[i] ?? Number.NaN,
+    from: series.first + i > series.lastSeen ? 'forecast' : 'weather',
+  }))
+  return usual ? [...known, ...usualDays(usual, known.at(-1), end + 1, last, fit.offsetGive)] : known
+}
+
+function usualDays(
+  usual: UsualYear,
+  newest: SoilDay | undefined,
+  from: number,
+  to: number,
+  offsetGive: number,
+): readonly SoilDay[] {
+  // How years differ, and how sure it is where the area's soil stands above its air.
+  const far = Math.hypot(2 * usual.spread, offsetGive)
+  const off = newest && !Number.isNaN(newest.soil) ? newest.soil - usualOn(usual, from - 1) : 0
+  return Array.from({ length: Math.max(0, to - from + 1) }, (_, i): SoilDay => {
+    const left = Math.exp(-(i + 1) / BACK_TO_USUAL_DAYS)
+    return {
+      on: dayOfNumber(from + i),
+      soil: usualOn(usual, from + i) + off * left,
+      give: Math.hypot(far * Math.sqrt(1 - left ** 2), (newest?.give ?? 0) * left),
+      from: 'usual',
+    }
+  })
+}
+
+/** The newest application of each regulator against what is published of it. */
+function counted(
+  series: WeatherSeries,
+  grasses: readonly GrassName[],
+  laid: readonly LaidOnArea[],
+  today: string,
+  book: WorkingBook,
+): readonly RegulatorCount[] {
+  const regulators = laid.filter(({ kind }) => kind === 'growth regulator')
+  const newest = [...new Map(regulators.map((one) => [one.product, one])).values()]
+  const usual = usualYear(series.first, series.mean)
+  return newest.flatMap(({ product, active, on }, i) => {
+    const units = regulatorUnits(active, grasses)
+    if (!units) return []
+    const { base, threshold } = units
+    const count = heatUnits(series, on, today, base, threshold, `heatUnits.${i}`, book)
+    const due = count.due ?? (usual && usualDue(series, usual, on, base, threshold))
+    return [{ product, since: on, base, threshold, sum: count.sum, due, known: count.due !== undefined }]
+  })
+}
+
+/** The day a threshold is reached when the days after the series are as usual. */
+function usualDue(
+  series: WeatherSeries,
+  usual: UsualYear,
+  since: string,
+  base: number,
+  threshold: number,
+): string | undefined {
+  const end = series.first + series.length - 1
+  let { sum } = heatUnits(series, since, dayOfNumber(end), base, undefined)
+  for (let day = end + 1; sum !== undefined && day <= end + 366; day++) {
+    const mean = usualOn(usual, day)
+    sum += heatUnitsOfDay(mean, mean, base)
+    if (sum >= threshold) return dayOfNumber(day)
+  }
+  return undefined
+}
+
+/** What is not of these kinds neither protects nor feeds by days. */
+const LASTING: Readonly<Partial<Record<ProductKind, string>>> = {
+  'pre-emergent herbicide': 'Barrier',
+  fungicide: 'Fungicide',
+  insecticide: 'Insecticide',
+  'growth regulator': 'Growth regulator',
+  fertilizer: 'Feed',
+}
+
+function linesOf(
+  laid: readonly LaidOnArea[],
+  regulators: readonly RegulatorCount[],
+  today: string,
+): AreaSeason['lines'] {
+  const lasting = laid.flatMap(({ on, kind, product, lastsDays }) => {
+    const what = kind === '' ? undefined : LASTING[kind]
+    if (what === undefined) return []
+    const days = lastsDays ?? (kind === 'pre-emergent herbicide' ? BARRIER_DAYS : undefined)
+    const count = regulators.find((one) => one.product === product && one.since === on)
+    const byLabel = days === undefined ? undefined : daysAfter(on, Math.floor(days))
+    return [{ on, what, product, to: earlierDay(byLabel, count?.due) }]
+  })
+  const inOrder = lasting.toSorted((a, b) => a.on.localeCompare(b.on))
+  return coverageLines(inOrder, today).map((line, i) => ({ ...line, product: inOrder[i]?.product ?? '' }))
+}

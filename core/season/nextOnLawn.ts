@@ -1,0 +1,91 @@
+import { daysBetween } from '../calendar/daysBetween'
+import { dayText } from '../calendar/dayText'
+import { halfYearOf } from './windows/halfYear'
+import { dayNumber } from '../calendar/dayNumber'
+import type { AreaSeason, SeasonGround } from './areaSeason'
+import type { SeasonWindow, WindowName } from './windows/seasonWindow'
+
+/** Something that wants doing on a lawn, and why. */
+export interface NextOnLawn {
+  readonly what: string
+  readonly reason: string
+  /** Already late, or closing: it can't wait. */
+  readonly presses: boolean
+}
+
+const TITLES: Readonly<Record<WindowName, string>> = {
+  'spring pre-emergent': 'First half of the barrier',
+  'second half': 'Second half of the barrier',
+  'autumn pre-emergent': 'Autumn barrier',
+  'root disease': 'Root disease, preventive',
+  'spring dead spot': 'Spring dead spot, preventive',
+  'cool feed': 'Feed',
+  'warm feed': 'Feed',
+  potassium: 'Potassium',
+}
+/** A regulator is told so many days before the growth comes back. */
+const REBOUND_DAYS = 10
+
+/**
+ * What to do next, what presses first.
+ * @param ground with `rootDisease`: whether one was seen here
+ */
+export function nextOnLawn(
+  season: AreaSeason,
+  ground: SeasonGround & { readonly rootDisease: boolean },
+  today: string,
+): readonly NextOnLawn[] {
+  const found = [
+    ...season.regulators.flatMap((count): NextOnLawn[] => {
+      const { product, sum, threshold, due, known } = count
+      if (due === undefined || daysBetween(today, due) > REBOUND_DAYS) return []
+      const units = sum === undefined ? 'units not known' : `${Math.round(sum)} of ${threshold} units`
+      const when = due <= today ? `since ${dayText(due)}` : `${known ? '' : 'about '}${dayText(due)}`
+      return [
+        {
+          what: due <= today ? 'Growth comes back' : 'Growth regulator before the rebound',
+          reason: `${product}: ${units}, ${when}`,
+          presses: true,
+        },
+      ]
+    }),
+    ...season.windows
+      .filter((window) => isOpen(window) && !isDone(window, season, ground, today))
+      .map(({ name, reason, state }) => ({
+        what: TITLES[name],
+        reason,
+        presses: state !== 'open',
+      })),
+    ...season.indices
+      .filter(({ act }) => act && !isCovered(season, 'Fungicide', today))
+      .map(({ name, value }) => ({
+        what: `${name[0]?.toUpperCase()}${name.slice(1)}, preventive`,
+        reason:
+          name === 'dollar spot'
+            ? `its index is ${Math.round(100 * value)} %, act at 20 %`
+            : `its index is ${value.toFixed(1)}, act at 6`,
+        presses: true,
+      })),
+  ]
+  return found.toSorted((a, b) => Number(b.presses) - Number(a.presses))
+}
+
+const isOpen = ({ state }: SeasonWindow): boolean =>
+  state === 'open' || state === 'closing' || state === 'late'
+
+const isCovered = ({ lines }: AreaSeason, what: string, today: string): boolean =>
+  lines.some((line) => line.what === what && line.to !== undefined && line.to >= today)
+
+/** A window whose work is done, or that is not for this lawn. */
+function isDone(
+  { name }: SeasonWindow,
+  season: AreaSeason,
+  ground: SeasonGround & { readonly rootDisease: boolean },
+  today: string,
+): boolean {
+  if (name === 'root disease' || name === 'spring dead spot') return !ground.rootDisease
+  if (name === 'cool feed' || name === 'warm feed') return isCovered(season, 'Feed', today)
+  if (name !== 'spring pre-emergent' && name !== 'autumn pre-emergent') return false
+  const { from } = halfYearOf(name === 'spring pre-emergent' ? 'warming' : 'cooling', today, ground.latitude)
+  return season.lines.some((line) => line.what === 'Barrier' && dayNumber(line.from) >= from)
+}

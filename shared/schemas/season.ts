@@ -1,0 +1,21 @@
+import type { AreaSeason } from '#core/season/areaSeason'
+import type { NextOnLawn } from '#core/season/nextOnLawn'
+
+/** The season of one area, as its page gets it. */
+export interface SeasonPage {
+  readonly area: { readonly id: string; readonly name: string; readonly overseeding: string }
+  readonly site: { readonly id: string; readonly name: string }
+  readonly station: { readonly id: string; readonly name: string } | undefined
+  readonly today: string
+  readonly season: AreaSeason
+  readonly next: readonly NextOnLawn[]
+  readonly working: readonly { readonly figure: string; readonly lines: readonly string[] }[]
+}
+
+/** An area one can look at the season of. */
+export interface SeasonPlace {
+  readonly areaId: string
+  readonly area: string
+  readonly siteId: string
+  readonly site: string
+}

@@ -1,0 +1,83 @@
+import * as v from 'valibot'
+import { LENGTH_UNITS, TEMPERATURE_UNITS } from '#core/quantity/units'
+import type { WeatherDay } from '#core/weather/weatherDay'
+import { enteredOf } from './quantity'
+import { BlankOrDay, Day, Line, Name, Notes, Uuid, Version } from './texts'
+
+/** A weather station of the crew's, or one whose file it takes. */
+export const SaveStationSchema = v.strictObject({
+  version: Version,
+  name: Name,
+  document: v.strictObject({
+    schema: v.literal(1),
+    /** Degrees as typed, south and west below zero. */
+    latitude: Line,
+    longitude: Line,
+    notes: Notes,
+  }),
+})
+export type SaveStation = v.InferOutput<typeof SaveStationSchema>
+export interface Station extends SaveStation {
+  readonly id: string
+  readonly updatedAt: string
+}
+
+/** A probe read on an area. */
+export const SaveProbeSchema = v.strictObject({
+  version: Version,
+  areaId: Uuid,
+  document: v.strictObject({
+    schema: v.literal(1),
+    on: BlankOrDay,
+    soil: enteredOf(TEMPERATURE_UNITS),
+    depth: enteredOf(LENGTH_UNITS),
+    /** Time of day and place, in words. */
+    at: Line,
+    where: Line,
+  }),
+})
+export type SaveProbe = v.InferOutput<typeof SaveProbeSchema>
+export interface Probe extends SaveProbe {
+  readonly id: string
+  readonly updatedAt: string
+}
+
+const Degrees = v.pipe(
+  v.number('must be a number'),
+  v.minValue(-90, 'must be from -90 to 60 °C'),
+  v.maxValue(60, 'must be from -90 to 60 °C'),
+)
+const MOST_DAYS = 4000
+/** Days of a station, °C and m; what was measured is not written over by a forecast. */
+export const SaveWeatherSchema = v.strictObject({
+  days: v.pipe(
+    v.array(
+      v.pipe(
+        v.strictObject({
+          on: Day,
+          least: Degrees,
+          most: Degrees,
+          mean: v.optional(Degrees),
+          humidity: v.optional(v.pipe(v.number(), v.minValue(0), v.maxValue(100, 'must be at most 100 %'))),
+          rain: v.optional(v.pipe(v.number(), v.minValue(0), v.maxValue(3, 'must be at most 3 m'))),
+          soil: v.optional(Degrees),
+          forecast: v.boolean(),
+        }),
+        v.check(({ least, most }) => least <= most, 'The least of a day is not above its most.'),
+      ),
+    ),
+    v.minLength(1, 'must have at least one day'),
+    v.maxLength(MOST_DAYS, `must have at most ${MOST_DAYS} days`),
+    v.check((days) => new Set(days.map(({ on }) => on)).size === days.length, 'Each day is told once.'),
+  ),
+})
+
+/** What a station has: its days counted, first and last. */
+export interface StationSpan {
+  readonly stationId: string
+  readonly days: number
+  readonly first: string
+  readonly last: string
+}
+
+export type { WeatherDay }
