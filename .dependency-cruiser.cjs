@@ -14,6 +14,7 @@ const ORDER = [
   'plan',
   'lanes',
   'stock',
+  'weather',
   'season',
   'draft',
   'rules',

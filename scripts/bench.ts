@@ -13,6 +13,7 @@ import { percentile, round } from '../bench/statistics'
 import { calibrationBench, doubtBench } from '../bench/calibration'
 import { planInBrowser, unionMs } from '../bench/ground'
 import { manyRows } from '../bench/library'
+import { seasonBench } from '../bench/season'
 import { largeDocument, largeRequest } from '../bench/workload'
 import { SAMPLE_JOBS } from '../demo/sampleLinks'
 import { planApplication } from '../core/plan/planApplication'
@@ -57,6 +58,7 @@ try {
     planRouteAgainstEcho: await planRoute(),
     calibration: calibrationBench(),
     doubtHeldTheTruth: doubtBench(),
+    seasons: seasonBench(),
     unionOfExclusions: unionMs(),
     plan: await planInBrowser(browser, `http://127.0.0.1:${port}`),
     firstLoadJavaScriptKb: await firstLoad(browser),

@@ -91,15 +91,15 @@ async function underLoad(uses: readonly Use[]) {
   }
 }
 
-/** Crews with a site and a job each: what other people's rows weigh. */
+/** Crews that have people, with ten jobs each: what other people's rows weigh. */
 async function makeCrews(databaseUrl: string): Promise<void> {
   const client = new pg.Client({ connectionString: databaseUrl })
   await client.connect()
   try {
     await client.query(
       `WITH crews AS (
-         INSERT INTO organizations (id, name, kind, units, time_zone)
-         SELECT gen_random_uuid(), 'Crew ' || n, 'own', 'us-1000', 'America/Chicago'
+         INSERT INTO organizations (id, name, kind, units, time_zone, peopled)
+         SELECT gen_random_uuid(), 'Crew ' || n, 'own', 'us-1000', 'America/Chicago', true
          FROM generate_series(1, $1) n RETURNING id
        )
        INSERT INTO jobs (organization_id, id, site, purpose, state, version)

@@ -46,6 +46,7 @@ async function practise(page: Page) {
 }
 const SHOTS: readonly Shot[] = [
   { name: 'today', path: '/today' },
+  { name: 'season', path: `/season/${SAMPLE_AREAS.bowlsGreen}` },
   { name: 'site', path: `/sites/${SAMPLE_SITES.cooperage}` },
   { name: 'area', path: `/sites/${SAMPLE_SITES.cooperage}/areas/${SAMPLE_AREAS.green}` },
   {
@@ -95,7 +96,6 @@ const SHOTS: readonly Shot[] = [
     before: (page) => page.locator('[data-path="products.0.rate"]').fill('2.6'),
   },
   { name: 'day', path: '/days/2026-05-07' },
-  { name: 'rules', path: '/rules' },
   { name: 'job-sheet-phone', path: job(SAMPLE_JOBS.stopped), phone: 'phone', theme: 'sun' },
 ]
 

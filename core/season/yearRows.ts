@@ -86,8 +86,11 @@ export function yearRows(
         ]
       : []),
   ])
+  const halfLaid = windows.some(({ name, opens }) => name === 'second half' && opens !== undefined)
   const open = windows.flatMap(({ name, opens, closes, state }) =>
-    SHOWN.has(state) && (opens !== undefined || closes !== undefined)
+    SHOWN.has(state) &&
+    !(halfLaid && name === 'spring pre-emergent') &&
+    (opens !== undefined || closes !== undefined)
       ? [
           {
             row: ROW_OF[name],

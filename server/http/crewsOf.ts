@@ -12,6 +12,5 @@ export async function crewsOf(event: H3Event): Promise<readonly Organization[]> 
   const home = isAtHome(event)
   if (!person && !home) return []
   const own = person ? await peopleRepository(database).crewsOf(person.id) : []
-  const all = await organizationsRepository(database).all()
-  return all.filter(({ id, kind, peopled }) => (peopled ? own.includes(id) : home || kind === 'sample'))
+  return organizationsRepository(database).openTo(own, home ? 'all' : 'sample')
 }

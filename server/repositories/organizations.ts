@@ -9,7 +9,12 @@ import type { OrganizationModel } from '../database/models'
  * longer offered.
  */
 export interface OrganizationsRepository {
-  readonly all: () => Promise<readonly Organization[]>
+  /**
+   * Crews that may be opened: those named, and of those without people all or the sample alone. Others are
+   * not read: a thousand of them cost nobody anything.
+   */
+  readonly openTo: (own: readonly string[], others: 'all' | 'sample') => Promise<readonly Organization[]>
+  readonly hasSample: () => Promise<boolean>
   readonly count: () => Promise<number>
   readonly find: (id: string) => Promise<Organization | undefined>
   /** Makes a crew of one's own; a repeat of the same id changes nothing. */
@@ -26,16 +31,23 @@ export function organizationsRepository({ models }: Database): OrganizationsRepo
   const { organizations } = models
   const live = { kind: { [Op.ne]: 'retired' } }
   return {
-    all: async () =>
+    openTo: async (own, others) =>
       (
         await organizations.findAll({
-          where: live,
+          where: {
+            ...live,
+            [Op.or]: [
+              { peopled: true, id: { [Op.in]: [...own] } },
+              { peopled: false, ...(others === 'sample' && { kind: 'sample' }) },
+            ],
+          },
           order: [
             ['createdAt', 'ASC'],
             ['id', 'ASC'],
           ],
         })
       ).map(plainOrganization),
+    hasSample: async () => (await organizations.count({ where: { kind: 'sample' } })) > 0,
     count: () => organizations.count({ where: live }),
     find: async (id) => {
       const row = await organizations.findOne({ where: { id, ...live } })

@@ -22,7 +22,7 @@ import { saveJob } from './saveJob'
 
 /** Makes the sample crew the first time, all of it or nothing, through the same services the screens use. */
 export async function seedSample(database: Database): Promise<void> {
-  if ((await organizationsRepository(database).all()).some(({ kind }) => kind === 'sample')) return
+  if (await organizationsRepository(database).hasSample()) return
   await database.sequelize.transaction((transaction) => makeSample(database, sampleId(0), transaction))
 }
 

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { dayText } from '#core/calendar/dayText'
+import { counted } from '#core/quantity/counting'
 import { celsius } from '#core/quantity/temperature'
 import { parseQuantity } from '#core/quantity/parseQuantity'
 import type { TemperatureUnit } from '#core/quantity/units'
@@ -22,12 +24,30 @@ const entry = ref(blank())
 const problems = ref<Readonly<Partial<Record<'low' | 'high', string>>>>({})
 const failed = ref<string>()
 
+const { read, problems: fileProblems, more, open: openFile, take, drop } = useWeatherFile()
+const span = computed(() => {
+  const days = read.value?.days ?? []
+  const [first, last] = [days[0], days.at(-1)]
+  return first && last ? `${counted(days.length, 'day')}, ${dayText(first.on)} to ${dayText(last.on)}` : ''
+})
+async function takeFile() {
+  try {
+    const taken = await take(props.station?.id ?? (await makeStation()))
+    notice.say(`${taken} taken in.`)
+  } catch (error) {
+    failed.value = errorText(error)
+    return
+  }
+  open.value = false
+  emit('saved')
+}
+
 async function save() {
-  const read = (name: 'low' | 'high') => {
+  const figureOf = (name: 'low' | 'high') => {
     const { text, unit: own } = entry.value[name]
     return parseQuantity(text, 'temperature', own)
   }
-  const [low, high] = [read('low'), read('high')]
+  const [low, high] = [figureOf('low'), figureOf('high')]
   problems.value = {
     ...(!low.ok && { low: low.error.message }),
     ...(!high.ok && { high: high.error.message }),
@@ -100,6 +120,28 @@ async function makeStation(): Promise<string> {
         />
         <p v-if="failed" role="alert">{{ failed }}</p>
         <UButton type="submit" label="Keep it" color="primary" variant="solid" />
+        <FilePick label="Take in a file" accept=".csv,.txt,.dly,text/csv,text/plain" @file="openFile" />
+        <p v-if="span" role="status">
+          <strong>{{ span }}</strong>
+        </p>
+        <ul v-if="fileProblems.length > 0" role="alert" class="small">
+          <li v-for="one in fileProblems" :key="one">{{ one }}</li>
+          <li v-if="more > 0">and {{ more }} more</li>
+        </ul>
+        <p v-if="read" class="flex gap-2">
+          <UButton
+            v-if="span"
+            size="sm"
+            color="primary"
+            variant="solid"
+            label="Take them in"
+            @click="takeFile"
+          />
+          <UButton size="sm" label="Leave it" @click="drop" />
+        </p>
+        <p class="soft small">
+          A table with day, low and high, or the daily climate file of a national service.
+        </p>
       </form>
     </template>
   </UPopover>

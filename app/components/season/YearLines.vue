@@ -5,7 +5,8 @@ import { shareOfYear, type YearRow } from '#core/season/yearRows'
 const props = defineProps<{ rows: readonly YearRow[]; today: string }>()
 const now = computed(() => shareOfYear(props.today, props.today.slice(0, 4)))
 /** On a shorter bar words would only be cut off. */
-const LEAST_FOR_WORDS = 0.05
+const phone = usePhone()
+const leastForWords = computed(() => (phone.value ? 0.24 : 0.07))
 const percent = (share: number) => `${(100 * share).toFixed(2)}%`
 </script>
 
@@ -22,7 +23,7 @@ const percent = (share: number) => `${(100 * share).toFixed(2)}%`
           :class="bar.kind"
           :style="{ left: percent(bar.from), width: percent(bar.to - bar.from) }"
           :title="bar.told"
-          ><span v-if="bar.to - bar.from > LEAST_FOR_WORDS || bar.kind === 'mark'" aria-hidden="true">{{
+          ><span v-if="bar.to - bar.from > leastForWords || bar.kind === 'mark'" aria-hidden="true">{{
             bar.words
           }}</span
           ><span class="sr-only">{{ bar.told }}; </span></span
