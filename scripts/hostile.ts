@@ -77,7 +77,7 @@ await servedAlone(async (served) => {
 
   const answers: Record<string, number> = {}
   let sent = 0
-  const settled: { mb: number } = { mb: 0 }
+  let settled = 0
   let most = 0
   const send = async ({ method, path, body }: Sent) => {
     const { status } = await fetch(served.url + path, {
@@ -93,7 +93,7 @@ await servedAlone(async (served) => {
     sent += 1
     if (sent % 100 !== 0) return
     const now = residentMb(served.pid)
-    if (settled.mb === 0 && sent >= WANTED * SETTLED_AFTER) settled.mb = now
+    if (settled === 0 && sent >= WANTED * SETTLED_AFTER) settled = now
     most = Math.max(most, now)
     if (sent % 5000 === 0) process.stdout.write(`${sent} sent, ${now} MB: ${JSON.stringify(answers)}\n`)
   }
@@ -120,7 +120,7 @@ await servedAlone(async (served) => {
       sent,
       sentInAll: (before?.sent ?? 0) + sent,
       answers,
-      memoryMb: { settled: settled.mb, most, atTheEnd: residentMb(served.pid) },
+      memoryMb: { settled, most, atTheEnd: residentMb(served.pid) },
     },
   })
   process.stdout.write(`${JSON.stringify(figures().hostile)}\n`)

@@ -1,3 +1,4 @@
+import { temperatureUnitOf } from '#core/quantity/toldTemperature'
 import { defineStore } from 'pinia'
 import type { UnitSystem } from '#core/quantity/systems'
 import { UNIT_SYSTEMS } from '#core/quantity/systems'
@@ -13,6 +14,7 @@ export const useCrewStore = defineStore('crew', () => {
   const chosenUnits = useLocalStorage<UnitSystem | ''>('hectarum-units', '')
   const organization = computed(() => choice.value?.current)
   const units = computed<UnitSystem>(() => chosenUnits.value || organization.value?.units || 'us-1000')
+  const temperatureUnit = computed(() => temperatureUnitOf(units.value))
 
   async function load() {
     try {
@@ -83,6 +85,7 @@ export const useCrewStore = defineStore('crew', () => {
     problem,
     organization,
     units,
+    temperatureUnit,
     load,
     leave,
     take,

@@ -55,10 +55,21 @@ test('the year goes on as usual after the forecast, ever less sure, and every da
   ])
   const usual = soil.filter(({ from }) => from === 'usual')
   for (const [i, { give }] of usual.entries())
-    expect(give).toBeGreaterThanOrEqual(usual[Math.max(0, i - 1)]!.give - 1e-9)
+    expect(give).toBeGreaterThanOrEqual(usual[Math.max(0, i - 1)]!.give! - 1e-9)
   const [october] = usual.filter(({ on }) => on === '2026-10-15')
   // Soil lags: it is warmer in autumn than the air usually is.
-  expect(october!.soil).toBeGreaterThan(usualMean(CLIMATE, dayNumber('2026-10-15')))
+  expect(october!.soil!).toBeGreaterThan(usualMean(CLIMATE, dayNumber('2026-10-15')))
+})
+
+test('a hole in the weather leaves its days without a figure, and is told', () => {
+  const season = seasonOf(
+    [],
+    days.filter(({ on }) => on < '2026-03-01' || on > '2026-03-10'),
+  )
+  expect(season.holes).toEqual([{ from: '2026-03-01', to: '2026-03-10' }])
+  expect(season.soil.filter(({ soil }) => soil === undefined).map(({ on }) => on.slice(5))).toEqual(
+    Array.from({ length: 10 }, (_, i) => `03-${String(i + 1).padStart(2, '0')}`),
+  )
 })
 
 test('what is usual is found from the days themselves; less than a year has nothing usual', () => {

@@ -1,5 +1,4 @@
 import { dayNumber, dayOfNumber } from '../calendar/dayNumber'
-import { daysAfter } from '../calendar/daysBetween'
 import type { GrassName } from '../ground/grasses'
 import type { ProductKind } from '../label/productDocument'
 import { toldTemperature } from '../quantity/toldTemperature'
@@ -12,7 +11,7 @@ import { usualOn, usualYear, type UsualYear } from '../weather/usualYear'
 import type { WeatherDay } from '../weather/weatherDay'
 import { weatherSeries, type SeriesError, type WeatherSeries } from '../weather/weatherSeries'
 import { closedWorkingBook, type WorkingBook } from '../working/working'
-import { BARRIER_DAYS, coverageLines, earlierDay, type CoverageLine } from './coverageLines'
+import { coverageLines, lastsTo, type CoverageLine } from './coverageLines'
 import { regulatorUnits } from './regulators'
 import type { SeasonWindow } from './windows/seasonWindow'
 import { seasonWindows } from './windows/seasonWindows'
@@ -47,11 +46,12 @@ export interface RegulatorCount {
   readonly known: boolean
 }
 
-/** One day of soil; its second figure is two standard deviations. */
+/** One day of soil at 2 in; `give` is two standard deviations, K. */
 export interface SoilDay {
   readonly on: string
-  readonly soil: number
-  readonly give: number
+  /** °C; absent where it is not known. */
+  readonly soil?: number
+  readonly give?: number
   /** Measured or worked out from weather that came true; forecast; or as the year usually is. */
   readonly from: 'weather' | 'forecast' | 'usual'
 }
@@ -102,10 +102,11 @@ export function areaSeason(
     fit: soil.fit,
     probes,
     windows: seasonWindows(
-      { first: series.first, soil: Float64Array.from(ahead, (one) => one.soil) },
+      { first: series.first, soil: Float64Array.from(ahead, ({ soil: value = Number.NaN }) => value) },
       { ...ground, barriers },
       today,
       tell,
+      book,
     ),
     regulators,
     lines: linesOf(laid, regulators, today),
@@ -122,8 +123,7 @@ function withUsual(series: WeatherSeries, { soil, give, fit }: SoilSeries, last:
   const end = series.first + series.length - 1
   const known = [...soil].map((value, i): SoilDay => ({
     on: dayOfNumber(series.first + i),
-    soil: value,
-    give: give[i] ?? Number.NaN,
+    ...(!Number.isNaN(value) && { soil: value, give: give[i] ?? 0 }),
     from: series.first + i > series.lastSeen ? 'forecast' : 'weather',
   }))
   return usual ? [...known, ...usualDays(usual, known.at(-1), end + 1, last, fit.offsetGive)] : known
@@ -138,7 +138,7 @@ function usualDays(
 ): readonly SoilDay[] {
   // How years differ, and how sure it is where the area's soil stands above its air.
   const far = Math.hypot(2 * usual.spread, offsetGive)
-  const off = newest && !Number.isNaN(newest.soil) ? newest.soil - usualOn(usual, from - 1) : 0
+  const off = newest?.soil === undefined ? 0 : newest.soil - usualOn(usual, from - 1)
   return Array.from({ length: Math.max(0, to - from + 1) }, (_, i): SoilDay => {
     const left = Math.exp(-(i + 1) / BACK_TO_USUAL_DAYS)
     return {
@@ -158,7 +158,9 @@ function counted(
   today: string,
   book: WorkingBook,
 ): readonly RegulatorCount[] {
-  const regulators = laid.filter(({ kind }) => kind === 'growth regulator')
+  const regulators = laid
+    .filter(({ kind }) => kind === 'growth regulator')
+    .toSorted((a, b) => a.on.localeCompare(b.on))
   const newest = [...new Map(regulators.map((one) => [one.product, one])).values()]
   const usual = usualYear(series.first, series.mean)
   return newest.flatMap(({ product, active, on }, i) => {
@@ -206,10 +208,8 @@ function linesOf(
   const lasting = laid.flatMap(({ on, kind, product, lastsDays }) => {
     const what = kind === '' ? undefined : LASTING[kind]
     if (what === undefined) return []
-    const days = lastsDays ?? (kind === 'pre-emergent herbicide' ? BARRIER_DAYS : undefined)
     const count = regulators.find((one) => one.product === product && one.since === on)
-    const byLabel = days === undefined ? undefined : daysAfter(on, Math.floor(days))
-    return [{ on, what, product, to: earlierDay(byLabel, count?.due) }]
+    return [{ on, what, product, to: lastsTo(on, kind, lastsDays ?? undefined, count?.due) }]
   })
   const inOrder = lasting.toSorted((a, b) => a.on.localeCompare(b.on))
   return coverageLines(inOrder, today).map((line, i) => ({ ...line, product: inOrder[i]?.product ?? '' }))

@@ -1,4 +1,6 @@
 import { dayNumber, dayOfNumber } from '../calendar/dayNumber'
+import { daysAfter } from '../calendar/daysBetween'
+import type { ProductKind } from '../label/productDocument'
 
 /** Something laid that lasts: a barrier, a fungicide, a regulator, a feed. */
 export interface LastingApplication {
@@ -22,7 +24,24 @@ export interface CoverageLine {
 }
 
 /** A barrier lasts by its label, commonly so many days (trade.md 10). */
-export const BARRIER_DAYS = 90
+const BARRIER_DAYS = 90
+
+/**
+ * The last day something laid lasts to: its label's days or its heat units, whichever is first; a barrier
+ * without label days lasts what is common.
+ * @param on, due YYYY-MM-DD; due by heat units @param lastsDays d
+ * @returns undefined where neither is known
+ */
+export function lastsTo(
+  on: string,
+  kind: ProductKind | '',
+  lastsDays: number | undefined,
+  due: string | undefined,
+): string | undefined {
+  const days = lastsDays ?? (kind === 'pre-emergent herbicide' ? BARRIER_DAYS : undefined)
+  const byLabel = days === undefined ? undefined : daysAfter(on, Math.floor(days))
+  return byLabel === undefined || (due !== undefined && due < byLabel) ? due : byLabel
+}
 
 /**
  * Protection and feed of one area as lines, in order of their days.
@@ -48,7 +67,3 @@ export function coverageLines(
 
 /** Protection that ends today is followed without a gap tomorrow. */
 const dayAfter = (day: string): string => dayOfNumber(dayNumber(day) + 1)
-
-/** The earlier of two days, of which either may not be known. */
-export const earlierDay = (a: string | undefined, b: string | undefined): string | undefined =>
-  a === undefined || (b !== undefined && b < a) ? b : a

@@ -1,5 +1,6 @@
 import { daysBetween } from '../calendar/daysBetween'
 import { dayText } from '../calendar/dayText'
+import { toldIndex } from '../weather/diseaseIndices'
 import { halfYearOf } from './windows/halfYear'
 import { dayNumber } from '../calendar/dayNumber'
 import type { AreaSeason, SeasonGround } from './areaSeason'
@@ -58,12 +59,9 @@ export function nextOnLawn(
       })),
     ...season.indices
       .filter(({ act }) => act && !isCovered(season, 'Fungicide', today))
-      .map(({ name, value }) => ({
-        what: `${name[0]?.toUpperCase()}${name.slice(1)}, preventive`,
-        reason:
-          name === 'dollar spot'
-            ? `its index is ${Math.round(100 * value)} %, act at 20 %`
-            : `its index is ${value.toFixed(1)}, act at 6`,
+      .map((index) => ({
+        what: `${index.name[0]?.toUpperCase()}${index.name.slice(1)}, preventive`,
+        reason: `its index is ${toldIndex(index).value}, act at ${toldIndex(index).actAt}`,
         presses: true,
       })),
   ]

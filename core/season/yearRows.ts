@@ -1,4 +1,5 @@
 import { daysBetween } from '../calendar/daysBetween'
+import { counted } from '../quantity/counting'
 import { dayText } from '../calendar/dayText'
 import type { AreaSeason } from './areaSeason'
 import type { WindowName, WindowState } from './windows/seasonWindow'
@@ -29,7 +30,7 @@ const ROW_OF: Readonly<Record<WindowName, string>> = {
   'warm feed': 'Feed',
   potassium: 'Potassium',
 }
-export const WINDOW_WORDS: Readonly<Record<WindowName, string>> = {
+const WINDOW_WORDS: Readonly<Record<WindowName, string>> = {
   'spring pre-emergent': 'first half',
   'second half': 'second half',
   'autumn pre-emergent': 'autumn barrier',
@@ -60,7 +61,7 @@ export function yearRows(
 ): readonly YearRow[] {
   const year = today.slice(0, 4)
   const share = (day: string) => shareOfYear(day, year)
-  const laid = lines.flatMap(({ from, to, what, product, gapTo }) => [
+  const laid = lines.flatMap(({ from, to, what, product, gapTo, overlapDays = 0 }) => [
     {
       row: what,
       bar: {
@@ -68,7 +69,9 @@ export function yearRows(
         from: share(from),
         to: share(to ?? from),
         words: product,
-        told: `${product}, ${dayText(from)}${to === undefined ? '' : ` to ${dayText(to)}`}`,
+        told:
+          `${product}, ${dayText(from)}${to === undefined ? '' : ` to ${dayText(to)}`}` +
+          (overlapDays > 0 ? `, ${counted(overlapDays, 'day')} over the next` : ''),
       },
     },
     ...(to !== undefined && gapTo !== undefined

@@ -16,10 +16,16 @@ export interface DiseaseIndex {
   readonly act: boolean
 }
 
+/** An index and what its authors act at, as people read them. */
+export const toldIndex = ({ name, value }: Pick<DiseaseIndex, 'name' | 'value'>) =>
+  name === 'dollar spot'
+    ? { value: `${Math.round(100 * value)} %`, actAt: `${100 * DOLLAR_SPOT_ACTS} %` }
+    : { value: value.toFixed(1), actAt: String(BROWN_PATCH_ACTS) }
+
 /** Act at this E (Fidanza et al. 1996). */
-export const BROWN_PATCH_ACTS = 6
+const BROWN_PATCH_ACTS = 6
 /** Act at this probability (Smith et al. 2018). */
-export const DOLLAR_SPOT_ACTS = 0.2
+const DOLLAR_SPOT_ACTS = 0.2
 /** The model was made between these five-day means of air, °C. */
 const DOLLAR_SPOT_RANGE = { from: 10, to: 35 } as const
 

@@ -58,6 +58,7 @@ type SeasonFigure =
   | `left.${string}.${string}`
   | 'soil'
   | 'indices'
+  | 'windows'
   | `heatUnits.${number}`
 
 type CostFigure = 'cost.job' | `cost.job.${string}` | `cost.area.${string}` | `cost.${string}.${string}`

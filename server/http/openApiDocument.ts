@@ -212,12 +212,10 @@ export const openApiDocument = (version: string) => ({
     '/api/organizations/{organization}/areas/{id}/season': {
       parameters: [id],
       get: {
+        parameters: asked('units'),
         summary: 'Soil, windows, heat units and coverage of an area',
         responses: { 200: answer('its season'), ...errors(404, 422) },
       },
-    },
-    '/api/organizations/{organization}/stations': {
-      get: { summary: 'Weather stations, each with its span', responses: { 200: answer('stations') } },
     },
     '/api/organizations/{organization}/stations/{id}/days': {
       parameters: [id],

@@ -1,9 +1,10 @@
 import { QueryTypes } from 'sequelize'
 import type { ProbeReading } from '#core/weather/soilTemperature'
 import type { WeatherDay } from '#core/weather/weatherDay'
-import type { Probe, SaveProbe, SaveStation, Station, StationSpan } from '#shared/schemas/weather'
+import type { Probe, SaveProbe, SaveStation, Station } from '#shared/schemas/weather'
 import type { ProbeModel, StationModel } from '../database/weatherModels'
 import { editableRows, type EditableRows } from './editableRows'
+import { noteHistory } from './history'
 import type { Scope } from './scope'
 
 export interface ProbeFields extends Omit<SaveProbe, 'version'> {
@@ -21,7 +22,6 @@ export interface WeatherRepository {
   readonly save: (stationId: string, days: readonly WeatherDay[]) => Promise<void>
   /** Days of a station in their order, both ends counted. */
   readonly between: (stationId: string, from: string, to: string) => Promise<readonly WeatherDay[]>
-  readonly spans: () => Promise<readonly StationSpan[]>
 }
 
 export const stationsRepository = (scope: Scope): StationsRepository =>
@@ -64,11 +64,12 @@ export const probesRepository = (scope: Scope): ProbesRepository => ({
   },
 })
 
-export function weatherRepository({
-  database: { sequelize },
-  organizationId,
-  options,
-}: Scope): WeatherRepository {
+export function weatherRepository(scope: Scope): WeatherRepository {
+  const {
+    database: { sequelize },
+    organizationId,
+    options,
+  } = scope
   return {
     save: async (stationId, days) => {
       await sequelize.query(
@@ -83,6 +84,7 @@ export function weatherRepository({
          WHERE weather_days.forecast OR NOT excluded.forecast`,
         { replacements: { organizationId, stationId, days: JSON.stringify(days) }, ...options },
       )
+      await noteHistory(scope, 'stations', stationId, 'changed')
     },
     between: async (stationId, from, to) => {
       const rows = await sequelize.query<WeatherRow>(
@@ -103,13 +105,6 @@ export function weatherRepository({
         soil: soil ?? undefined,
       }))
     },
-    spans: () =>
-      sequelize.query<StationSpan>(
-        `SELECT station_id AS "stationId", count(*)::int AS days, min(on_day)::text AS first,
-           max(on_day) FILTER (WHERE NOT forecast)::text AS last
-         FROM weather_days WHERE organization_id = :organizationId GROUP BY station_id`,
-        { type: QueryTypes.SELECT, replacements: { organizationId }, ...options },
-      ),
   }
 }
 

@@ -1,8 +1,10 @@
 import { daysAfter } from '#core/calendar/daysBetween'
+import type { UnitSystem } from '#core/quantity/systems'
+import { temperatureUnitOf } from '#core/quantity/toldTemperature'
+import { readLatitude } from '#core/weather/readLatitude'
 import { areaSeason } from '#core/season/areaSeason'
 import { nextOnLawn } from '#core/season/nextOnLawn'
 import type { Organization } from '#shared/schemas/organization'
-import type { Station } from '#shared/schemas/weather'
 import type { SeasonPage } from '#shared/schemas/season'
 import { openWorkingBook } from '#core/working/working'
 import { failure } from '../http/failure'
@@ -18,11 +20,12 @@ const FORECAST_DAYS = 16
 /** Where neither site nor station says where it lies, the crew is taken for one of the northern half. */
 const NORTHERN = 40
 
-/** The season of one area, with the station it was told by. */
+/** The season of one area, with the station it was told by. @param units its sentences are read in */
 export async function seasonOf(
   repositories: Repositories,
   organization: Organization,
   areaId: string,
+  units: UnitSystem = organization.units,
 ): Promise<SeasonPage> {
   const { areas, sites, stations, probes, weather, ledger } = repositories
   const area = await areas.find(areaId)
@@ -42,9 +45,11 @@ export async function seasonOf(
     probes.ofArea(areaId),
     ledger.ofArea(areaId, daysAfter(today, -LAID_DAYS_BACK), today),
   ])
+  const byPlan = site.document.anchor?.lat
+  const byStation = station && readLatitude(station.document.latitude)
   const ground = {
     grasses: area.document.grass.map(({ species }) => species),
-    latitude: site.document.anchor?.lat ?? latitudeOf(station) ?? NORTHERN,
+    latitude: byPlan ?? byStation ?? NORTHERN,
     overseeding: area.document.overseeding || undefined,
     rootDisease: (area.document.diseases ?? []).some(({ seat }) => seat === 'root'),
   }
@@ -55,22 +60,18 @@ export async function seasonOf(
     ground,
     laid,
     today,
-    organization.units.startsWith('metric') ? '°C' : '°F',
+    temperatureUnitOf(units),
     book,
   )
   if (!season.ok) throw failure('contradicts', season.error.message)
   return {
     area: { id: area.id, name: area.name, overseeding: area.document.overseeding },
     site: { id: site.id, name: site.name },
+    latitudeFrom: byPlan === undefined ? (byStation === undefined ? 'nowhere' : 'station') : 'plan',
     station: station && { id: station.id, name: station.name },
     today,
     season: season.value,
     next: nextOnLawn(season.value, ground, today),
     working: answeredWorking(book),
   }
-}
-
-function latitudeOf(station: Station | undefined): number | undefined {
-  const latitude = Number(station?.document.latitude.trim() || Number.NaN)
-  return Math.abs(latitude) <= 90 ? latitude : undefined
 }

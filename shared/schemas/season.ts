@@ -6,6 +6,8 @@ export interface SeasonPage {
   readonly area: { readonly id: string; readonly name: string; readonly overseeding: string }
   readonly site: { readonly id: string; readonly name: string }
   readonly station: { readonly id: string; readonly name: string } | undefined
+  /** Where the half of the earth is known from. */
+  readonly latitudeFrom: 'plan' | 'station' | 'nowhere'
   readonly today: string
   readonly season: AreaSeason
   readonly next: readonly NextOnLawn[]

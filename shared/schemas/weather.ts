@@ -1,6 +1,5 @@
 import * as v from 'valibot'
 import { LENGTH_UNITS, TEMPERATURE_UNITS } from '#core/quantity/units'
-import type { WeatherDay } from '#core/weather/weatherDay'
 import { enteredOf } from './quantity'
 import { BlankOrDay, Day, Line, Name, Notes, Uuid, Version } from './texts'
 
@@ -71,13 +70,3 @@ export const SaveWeatherSchema = v.strictObject({
     v.check((days) => new Set(days.map(({ on }) => on)).size === days.length, 'Each day is told once.'),
   ),
 })
-
-/** What a station has: its days counted, first and last. */
-export interface StationSpan {
-  readonly stationId: string
-  readonly days: number
-  readonly first: string
-  readonly last: string
-}
-
-export type { WeatherDay }

@@ -44,6 +44,7 @@ test('a crew of one’s own: no forecast over what was measured, a probe puts it
   const before = await seasonOf(areaId)
   expect(before).toMatchObject({ season: { soil: [] } })
   expect(before.station).toBeUndefined()
+  expect(before.latitudeFrom).toBe('nowhere')
   await client.put(`/crew/library/stations/${stationId}`, aStation())
   const today = before.today
   const save = (least: number, forecast: boolean) =>
@@ -63,8 +64,7 @@ test('a crew of one’s own: no forecast over what was measured, a probe puts it
     document: { ...probe.document, on: today },
   })
   expect(await soil()).toBeCloseTo(20, 9)
-  const { body } = await client.get('/crew/stations')
-  expect(body).toMatchObject([{ name: 'Pier', span: { days: 1, first: today, last: today } }])
+  expect((await seasonOf(areaId)).latitudeFrom).toBe('station')
 })
 
 test('days that can’t be are refused with what would be right', async () => {

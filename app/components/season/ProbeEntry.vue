@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { parseQuantity } from '#core/quantity/parseQuantity'
-import type { TemperatureUnit } from '#core/quantity/units'
+import { probeDepth } from '#core/quantity/toldTemperature'
 import type { SaveProbe } from '#shared/schemas/weather'
 import { v7 as uuid } from 'uuid'
 
@@ -10,32 +10,35 @@ const emit = defineEmits<{ saved: [] }>()
 const crew = useCrewStore()
 const notice = useNotice()
 const open = ref(false)
-const metric = computed(() => crew.units.startsWith('metric'))
-const unit = computed<TemperatureUnit>(() => (metric.value ? '°C' : '°F'))
+const depth = computed(() => probeDepth(crew.units))
+/** Its id is made with it: pressed again after a lost answer it is the same reading. */
 const blank = () => ({
+  id: uuid(),
   on: crew.today(),
-  soil: { text: '', unit: unit.value },
+  soil: { text: '', unit: crew.temperatureUnit },
   at: '',
   where: '',
 })
 const entry = ref(blank())
 const problem = ref<string>()
+const dayProblem = ref<string>()
 
 async function save() {
-  const { on, soil, at, where } = entry.value
+  const { id, on, soil, at, where } = entry.value
   const read = parseQuantity(soil.text, 'temperature', soil.unit)
+  dayProblem.value = on === '' ? 'The day it was read on.' : undefined
   problem.value = read.ok ? undefined : read.error.message
-  if (!read.ok) return
+  if (!read.ok || on === '') return
   const document: SaveProbe['document'] = {
     schema: 1,
     on,
     soil,
-    depth: metric.value ? { text: '5', unit: 'cm' } : { text: '2', unit: 'in' },
+    depth: depth.value,
     at,
     where,
   }
   try {
-    await $fetch<unknown>(crewUrl(`/library/probes/${uuid()}`), {
+    await $fetch<unknown>(crewUrl(`/library/probes/${id}`), {
       method: 'PUT',
       body: { version: 0, areaId: props.areaId, document },
     })
@@ -55,8 +58,9 @@ async function save() {
     <UButton icon="i-lucide-plus" label="Reading" color="primary" variant="solid" />
     <template #content>
       <form class="grid w-72 gap-3 p-4" @submit.prevent="save">
-        <p class="soft small">Soil at {{ metric ? '5 cm' : '2 in' }}, away from kerbs and shade.</p>
+        <p class="soft small">Soil at {{ depth.text }} {{ depth.unit }}, away from kerbs and shade.</p>
         <DayField label="Day" :day="entry.on" @change="entry.on = $event" />
+        <p v-if="dayProblem" role="alert" class="small">{{ dayProblem }}</p>
         <QuantityField
           path="soil"
           label="Soil"

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { dayText } from '#core/calendar/dayText'
 import { temperatureIn } from '#core/quantity/temperature'
+import { probeDepth, temperatureSpanIn } from '#core/quantity/toldTemperature'
 import type { AreaSeason, SoilDay } from '#core/season/areaSeason'
 
 /** The year of a lawn's soil: what was, what is forecast, what is usual, with the readings of its probe. */
@@ -8,12 +9,17 @@ const props = defineProps<{ season: AreaSeason; today: string }>()
 const crew = useCrewStore()
 const colours = useThemeColours()
 const phone = usePhone()
-const unit = computed(() => (crew.units.startsWith('metric') ? '°C' : '°F'))
+const unit = computed(() => crew.temperatureUnit)
 const told = (celsius: number) => Number(temperatureIn(celsius, unit.value).toFixed(1))
-const wide = (give: number) => Math.abs(temperatureIn(give, unit.value) - temperatureIn(0, unit.value))
+const wide = (give: number) => temperatureSpanIn(give, unit.value)
+const depth = computed(() => Object.values(probeDepth(crew.units)).join(' '))
 const year = computed(() => props.today.slice(0, 4))
-const dataOf = (list: readonly SoilDay[], value: (day: SoilDay) => number) =>
-  list.map((day) => [day.on, Number(value(day).toFixed(1))])
+/** A day that is not known breaks the line. */
+const dataOf = (list: readonly SoilDay[], value: (soil: number, give: number) => number) =>
+  list.map(({ on, soil, give }) => [
+    on,
+    soil === undefined || give === undefined ? null : Number(value(soil, give).toFixed(1)),
+  ])
 const seen = computed(() => props.season.soil.filter(({ from }) => from === 'weather'))
 const ahead = computed(() => props.season.soil.filter(({ from }) => from !== 'weather'))
 const line = { type: 'line', showSymbol: false, silent: true } as const
@@ -42,7 +48,7 @@ const option = computed(() => ({
       stack: 'band',
       stackStrategy: 'all',
       lineStyle: { opacity: 0 },
-      data: dataOf(ahead.value, ({ soil, give }) => told(soil) - wide(give)),
+      data: dataOf(ahead.value, (soil, give) => told(soil) - wide(give)),
     },
     {
       ...line,
@@ -50,17 +56,17 @@ const option = computed(() => ({
       stackStrategy: 'all',
       lineStyle: { opacity: 0 },
       areaStyle: { color: colours.value['wet-tint'], opacity: 0.8 },
-      data: dataOf(ahead.value, ({ give }) => 2 * wide(give)),
+      data: dataOf(ahead.value, (_, give) => 2 * wide(give)),
     },
     {
       ...line,
       lineStyle: { color: colours.value.wet, type: 'dashed', width: 1.5 },
-      data: dataOf(ahead.value, ({ soil }) => told(soil)),
+      data: dataOf(ahead.value, told),
     },
     {
       ...line,
       lineStyle: { color: colours.value.ink, width: 1.8 },
-      data: dataOf(seen.value, ({ soil }) => told(soil)),
+      data: dataOf(seen.value, told),
       markLine: {
         symbol: 'none',
         silent: true,
@@ -89,7 +95,12 @@ const table = computed(() => ({
   heads: ['Day', `Soil, ${unit.value}`, 'Give or take', 'From'],
   rows: props.season.soil
     .filter((_, i) => i % WEEK === 0)
-    .map((day) => [dayText(day.on), String(told(day.soil)), wide(day.give).toFixed(1), SOURCES[day.from]]),
+    .map(({ on, soil, give, from }) => [
+      dayText(on),
+      soil === undefined ? 'not known' : String(told(soil)),
+      give === undefined ? '' : wide(give).toFixed(1),
+      SOURCES[from],
+    ]),
 }))
 </script>
 
@@ -98,7 +109,7 @@ const table = computed(() => ({
     :option="option"
     :table="table"
     :height="phone ? 190 : 236"
-    :label="`Soil at 2 in through ${year}`"
+    :label="`Soil at ${depth} through ${year}`"
     bare
   />
 </template>

@@ -3,7 +3,7 @@ import { dayText } from '#core/calendar/dayText'
 import { counted } from '#core/quantity/counting'
 import { celsius } from '#core/quantity/temperature'
 import { parseQuantity } from '#core/quantity/parseQuantity'
-import type { TemperatureUnit } from '#core/quantity/units'
+import { readLatitude } from '#core/weather/readLatitude'
 import { v7 as uuid } from 'uuid'
 
 /** A day's high and low, typed; without a station one is made first. */
@@ -12,16 +12,17 @@ const emit = defineEmits<{ saved: [] }>()
 const crew = useCrewStore()
 const notice = useNotice()
 const open = ref(false)
-const unit = computed<TemperatureUnit>(() => (crew.units.startsWith('metric') ? '°C' : '°F'))
+/** Its id is made with it: tried again after a lost answer no second station is made. */
 const blank = () => ({
+  stationId: uuid(),
   name: '',
   latitude: '',
   on: crew.today(),
-  low: { text: '', unit: unit.value },
-  high: { text: '', unit: unit.value },
+  low: { text: '', unit: crew.temperatureUnit },
+  high: { text: '', unit: crew.temperatureUnit },
 })
 const entry = ref(blank())
-const problems = ref<Readonly<Partial<Record<'low' | 'high', string>>>>({})
+const problems = ref<Readonly<Partial<Record<'low' | 'high' | 'latitude' | 'day', string>>>>({})
 const failed = ref<string>()
 
 const { read, problems: fileProblems, more, open: openFile, take, drop } = useWeatherFile()
@@ -31,6 +32,8 @@ const span = computed(() => {
   return first && last ? `${counted(days.length, 'day')}, ${dayText(first.on)} to ${dayText(last.on)}` : ''
 })
 async function takeFile() {
+  problems.value = placeProblem()
+  if (problems.value.latitude) return
   try {
     const taken = await take(props.station?.id ?? (await makeStation()))
     notice.say(`${taken} taken in.`)
@@ -42,6 +45,12 @@ async function takeFile() {
   emit('saved')
 }
 
+/** Blank is not known yet; what is typed must be a latitude. */
+const placeProblem = () =>
+  props.station || entry.value.latitude.trim() === '' || readLatitude(entry.value.latitude) !== undefined
+    ? {}
+    : { latitude: 'Degrees from -90 to 90, such as 41.3; south below zero.' }
+
 async function save() {
   const figureOf = (name: 'low' | 'high') => {
     const { text, unit: own } = entry.value[name]
@@ -49,10 +58,12 @@ async function save() {
   }
   const [low, high] = [figureOf('low'), figureOf('high')]
   problems.value = {
+    ...placeProblem(),
+    ...(entry.value.on === '' && { day: 'The day of these figures.' }),
     ...(!low.ok && { low: low.error.message }),
     ...(!high.ok && { high: high.error.message }),
   }
-  if (!low.ok || !high.ok) return
+  if (!low.ok || !high.ok || problems.value.latitude || problems.value.day) return
   try {
     const id = props.station?.id ?? (await makeStation())
     await $fetch<unknown>(crewUrl(`/stations/${id}/days`), {
@@ -72,7 +83,7 @@ async function save() {
   emit('saved')
 }
 async function makeStation(): Promise<string> {
-  const id = uuid()
+  const id = entry.value.stationId
   await $fetch<unknown>(crewUrl(`/library/stations/${id}`), {
     method: 'PUT',
     body: {
@@ -98,8 +109,10 @@ async function makeStation(): Promise<string> {
             :text="entry.latitude"
             @change="entry.latitude = $event"
           />
+          <p v-if="problems.latitude" role="alert" class="small">{{ problems.latitude }}</p>
         </template>
         <DayField label="Day" :day="entry.on" @change="entry.on = $event" />
+        <p v-if="problems.day" role="alert" class="small">{{ problems.day }}</p>
         <QuantityField
           path="low"
           label="Low"

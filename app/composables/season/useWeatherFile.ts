@@ -29,10 +29,12 @@ export function useWeatherFile() {
     if (isClimateFile(text)) return readClimateFile(text)
     const { default: Papa } = await import('papaparse')
     const { data } = Papa.parse<Record<string, string>>(text.trim(), { header: true, skipEmptyLines: true })
-    const metric = crew.units.startsWith('metric')
     return (
       readElementRows(data) ??
-      readWeatherRows(data, metric ? { temperature: '°C', rain: 'mm' } : { temperature: '°F', rain: 'in' })
+      readWeatherRows(data, {
+        temperature: crew.temperatureUnit,
+        rain: crew.temperatureUnit === '°C' ? 'mm' : 'in',
+      })
     )
   }
 

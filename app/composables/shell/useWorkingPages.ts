@@ -24,6 +24,7 @@ const PLAIN: Readonly<Partial<Record<Figure, string>>> = {
   'ground.size': 'Ground together',
   soil: 'Soil at 2 in',
   indices: 'Disease indices',
+  windows: 'Five-day mean of the soil',
   calibration: 'Calibration',
   'calibration.give': 'Calibration, give or take',
   'package.set': 'What to buy for all of it',

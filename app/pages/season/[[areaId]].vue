@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { dayText } from '#core/calendar/dayText'
-import { toldTemperature } from '#core/quantity/toldTemperature'
+import { probeDepth, showTemperature, temperatureSpanIn } from '#core/quantity/toldTemperature'
+import { toldIndex } from '#core/weather/diseaseIndices'
 import { counted } from '#core/quantity/counting'
 import { yearRows } from '#core/season/yearRows'
 import type { Figure } from '#core/working/figures'
@@ -25,13 +26,16 @@ const areaId = computed(() => {
   return places.value?.some((place) => place.areaId === asked) ? asked : places.value?.[0]?.areaId
 })
 async function readSeason() {
-  page.value =
-    areaId.value === undefined
+  const asked = areaId.value
+  const found =
+    asked === undefined
       ? undefined
-      : await $fetch<SeasonPage>(crewUrl(`/areas/${areaId.value}/season`))
+      : await $fetch<SeasonPage>(crewUrl(`/areas/${asked}/season`), { query: { units: crew.units } })
+  // Another lawn may have been chosen meanwhile: its own answer is on its way.
+  if (asked === areaId.value) page.value = found
 }
-watch(areaId, (now, before) => {
-  if (before !== undefined && now !== before) void read()
+watch([areaId, () => crew.units], (_, [before]) => {
+  if (before !== undefined) void read()
 })
 const choices = computed(() =>
   (places.value ?? []).map((place) => ({ value: place.areaId, text: `${place.site}, ${place.area}` })),
@@ -39,13 +43,29 @@ const choices = computed(() =>
 const choose = (id: string) => navigateTo(`/season/${id}`)
 
 const season = computed(() => page.value?.season)
-const tell = (celsius: number) => toldTemperature(celsius, crew.units.startsWith('metric') ? '°C' : '°F')
 const today = computed(() => season.value?.soil.find(({ on }) => on === page.value?.today))
+/** The soil of today with its give or take. */
+const soilToday = computed(() => {
+  const { soil, give } = today.value ?? {}
+  return soil === undefined || give === undefined
+    ? undefined
+    : {
+        shown: showTemperature(soil, crew.temperatureUnit),
+        give: temperatureSpanIn(give, crew.temperatureUnit).toFixed(1),
+      }
+})
+const NO_PLACE =
+  'Where this lawn lies is not known: its seasons are those of the northern half. Give its plan a position, ' +
+  'or its station a latitude.'
+const depth = computed(() => {
+  const { text, unit } = probeDepth(crew.units)
+  return `${text} ${unit}`
+})
 const source = computed(() => {
   if (!page.value?.station) return 'no weather station yet'
   const { readings } = page.value.season.fit
   const fitted = readings === 0 ? 'no probe read yet' : `fitted to ${counted(readings, 'probe reading')}`
-  return `${page.value.today.slice(0, 4)} · soil at 2 in by ${page.value.station.name}, ${fitted}`
+  return `${page.value.today.slice(0, 4)} · soil at ${depth.value} by ${page.value.station.name}, ${fitted}`
 })
 const rows = computed(() =>
   page.value ? yearRows(page.value.season, page.value.today, page.value.area.overseeding) : [],
@@ -108,16 +128,12 @@ async function planHere() {
       <section class="year" aria-labelledby="soil-title">
         <div class="side">
           <h2 id="soil-title">Soil</h2>
-          <p v-if="today" class="today">
-            <FigureText
-              :shown="{
-                figure: tell(today.soil).split(' ')[0] ?? '',
-                unit: tell(today.soil).split(' ')[1] ?? '',
-              }"
-              page="soil"
-              label="Soil today"
-            /><span class="unit"> today</span>
+          <p v-if="soilToday" class="today">
+            <FigureText :shown="soilToday.shown" page="soil" label="Soil today" /><span class="unit"
+              >± {{ soilToday.give }} today</span
+            >
           </p>
+          <p v-else class="soft small">today: not known</p>
           <p class="soft small">
             line: from the weather<br />dots: your probe<br />dashes: as years usually are
           </p>
@@ -136,6 +152,9 @@ async function planHere() {
           level="warn"
           :words="`No weather ${dayText(hole.from)} to ${dayText(hole.to)}: nothing counts across it.`"
         />
+      </p>
+      <p v-if="page.latitudeFrom === 'nowhere'" class="px-6 py-1">
+        <StateMark level="warn" :words="NO_PLACE" />
       </p>
       <YearLines :rows="rows" :today="page.today" />
       <div class="columns">
@@ -158,23 +177,20 @@ async function planHere() {
         <section aria-labelledby="windows-title">
           <h2 id="windows-title">Windows</h2>
           <dl class="windows">
-            <template v-for="window in season.windows" :key="window.name">
-              <dt>{{ WINDOW_NAMES[window.name] }}</dt>
+            <template v-for="one in season.windows" :key="one.name">
+              <dt>{{ WINDOW_NAMES[one.name] }}</dt>
               <dd>
-                <strong>{{ STATE_WORDS[window.state] }}</strong><span v-if="datesOf(window)">
-                  · {{ datesOf(window) }}</span
-                ><span class="soft small block">{{ window.reason }}</span>
+                <strong>{{ STATE_WORDS[one.state] }}</strong><span v-if="datesOf(one)">
+                  · {{ datesOf(one) }}</span
+                ><span class="soft small block">{{ one.reason }}</span>
               </dd>
             </template>
           </dl>
           <p v-for="index in season.indices" :key="index.name" class="small mt-2">
             {{ index.name === 'dollar spot' ? 'Dollar spot' : 'Brown patch' }} on {{ dayText(index.on) }}:
-            <strong>{{
-              index.name === 'dollar spot' ? `${Math.round(100 * index.value)} %` : index.value.toFixed(1)
-            }}</strong>
-            (act at {{ index.name === 'dollar spot' ? '20 %' : '6' }})
+            <strong>{{ toldIndex(index).value }}</strong> (act at {{ toldIndex(index).actAt }})
           </p>
-          <UButton variant="link" size="sm" label="Show working" @click="working.show()" />
+          <UButton variant="link" size="sm" @click="working.show()">Show working</UButton>
         </section>
       </div>
       <p class="soft small px-6 pb-6">

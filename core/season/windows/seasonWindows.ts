@@ -1,7 +1,8 @@
 import { dayNumber, dayOfNumber } from '../../calendar/dayNumber'
 import { dayText } from '../../calendar/dayText'
 import { GRASSES } from '../../ground/grasses'
-import { severalDayMean } from '../../weather/severalDayMean'
+import { SEVERAL_DAYS, severalDayMean } from '../../weather/severalDayMean'
+import { closedWorkingBook, type WorkingBook } from '../../working/working'
 import { BANDS, type Band } from './bands'
 import { crossing, heldSince, type MeanSeries } from './crossing'
 import { halfYearOf } from './halfYear'
@@ -19,6 +20,7 @@ const ESTABLISHED_DAYS = 60
  * Where each window of the grasses stands today.
  * @param days soil, with what is forecast after today
  * @param today YYYY-MM-DD
+ * @param book gets the page `windows`: the five-day mean they go by
  * Source: trade.md 10. Spring and autumn are halves of the year by hemisphere, never months.
  */
 export function seasonWindows(
@@ -26,12 +28,14 @@ export function seasonWindows(
   ground: WindowGround,
   today: string,
   tell: TellTemperature,
+  book: WorkingBook = closedWorkingBook,
 ): readonly SeasonWindow[] {
   const series: MeanSeries = { first: days.first, means: severalDayMean(days.soil) }
   const seasons = new Set(ground.grasses.map((name) => GRASSES[name].season))
   const fitting = BANDS.filter(({ season }) => season === undefined || seasons.has(season))
   const now = dayNumber(today)
   const names = [...new Set(fitting.map(({ name }) => name))]
+  book.note('windows', () => meanWorking(days, series, now, tell))
   const windows = names.map((name): SeasonWindow => {
     const halves = fitting.filter((band) => band.name === name)
     const present = halves.find(({ half }) => {
@@ -42,6 +46,22 @@ export function seasonWindows(
   })
   const after = windows.findIndex(({ name }) => name === 'spring pre-emergent') + 1
   return windows.toSpliced(after, 0, secondHalf(series, ground, today, tell))
+}
+
+/** The mean of the last five days, day by day. */
+function meanWorking(
+  { first, soil }: SoilDays,
+  { means }: MeanSeries,
+  now: number,
+  tell: TellTemperature,
+): readonly string[] {
+  const mean = means[now - first] ?? Number.NaN
+  if (Number.isNaN(mean)) return ['One of the five days to today is not known: no mean']
+  const days = Array.from({ length: SEVERAL_DAYS }, (_, back) => now - SEVERAL_DAYS + 1 + back)
+  return [
+    ...days.map((day) => `${dayOfNumber(day)}: ${tell(soil[day - first] ?? Number.NaN)}`),
+    `Their mean: ${tell(mean)}`,
+  ]
 }
 
 function windowOf(

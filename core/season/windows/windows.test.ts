@@ -4,6 +4,7 @@ import { dayNumber } from '../../calendar/dayNumber'
 import type { GrassName } from '../../ground/grasses'
 import { celsius } from '../../quantity/temperature'
 import { toldTemperature } from '../../quantity/toldTemperature'
+import { openWorkingBook } from '../../working/working'
 import { halfYearOf } from './halfYear'
 import type { WindowGround } from './seasonWindow'
 import { seasonWindows } from './seasonWindows'
@@ -72,6 +73,14 @@ test('each grass has its own windows, and says what it rests on in the units ask
   expect(names(['tall fescue'])).toContain('root disease')
   const [feed] = seasonWindows(ramp('2026-03-01', 40, 0.5, 90), ground({}), '2026-04-01', tell)
   expect(feed?.reason).toContain('Soil 54.5 °F on a five-day mean; from 50 °F to 65 °F, rising')
+})
+
+test('a window shows the mean it goes by', () => {
+  const book = openWorkingBook()
+  seasonWindows(ramp('2026-03-01', 40, 0.5, 90), ground({}), '2026-03-23', tell, book)
+  expect(book.pages().map(({ figure, lines }) => [figure, lines.at(0), lines.at(-1)])).toEqual([
+    ['windows', '2026-03-19: 49 °F', 'Their mean: 50 °F'],
+  ])
 })
 
 test('halves of the year follow the hemisphere', () => {

@@ -1,4 +1,4 @@
-import { calendarDay, dayCollector, type FileProblem, type WeatherFile } from './weatherFile'
+import { calendarDay, dayCollector, MISSING, type FileProblem, type WeatherFile } from './weatherFile'
 
 /**
  * The daily climate format of national services: fixed columns, a line for each month and element, with 31
@@ -11,7 +11,6 @@ const ELEMENTS = {
   PRCP: { name: 'rain', factor: 0.0001 },
   RHAV: { name: 'humidity', factor: 1 },
 } as const
-const MISSING = -9999
 const LINE = /^(\w{11})(\d{4})(\d{2})([A-Z0-9]{4})/
 const DAYS_FROM = 21
 const DAY_WIDTH = 8

@@ -1,7 +1,7 @@
 import { parseDay } from '../../calendar/parseDay'
 import { celsius } from '../../quantity/temperature'
 import { METRES_PER, type LengthUnit, type TemperatureUnit } from '../../quantity/units'
-import { calendarDay, dayCollector, type FileProblem, type WeatherFile } from './weatherFile'
+import { calendarDay, dayCollector, MISSING, type FileProblem, type WeatherFile } from './weatherFile'
 
 /** What a column may be called, once its unit is taken off. */
 const COLUMNS = {
@@ -69,8 +69,9 @@ export function readWeatherRows(
     for (const name of ['least', 'most', 'mean', 'soil', 'humidity', 'rain'] as const) {
       const column = columns[name]
       const text = (column && row[column.head]?.trim()) ?? ''
-      if (!column || text === '' || text === '-9999') continue
+      if (!column || text === '') continue
       const value = Number(text.replace(',', '.'))
+      if (value === MISSING) continue
       if (Number.isFinite(value)) days.add(on, { [name]: inSi(name, value, column.unit, usual) })
       else problems.push({ line, message: `${column.head} is no figure: ${text}` })
     }

@@ -12,6 +12,9 @@ export interface WeatherFile {
   readonly problems: readonly FileProblem[]
 }
 
+/** How a file writes what was not measured. */
+export const MISSING = -9999
+
 type Quantities = Partial<Omit<WeatherDay, 'on' | 'forecast'>>
 
 /** Days put together from single figures; a day without a least and a most is none. */

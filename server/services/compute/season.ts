@@ -4,10 +4,9 @@ import { lengthSi } from '#core/quantity/quantity'
 import { celsius } from '#core/quantity/temperature'
 import { toldTemperature } from '#core/quantity/toldTemperature'
 import { err, ok, type Result } from '#core/result'
-import { BARRIER_DAYS, coverageLines, earlierDay } from '#core/season/coverageLines'
+import { coverageLines, lastsTo } from '#core/season/coverageLines'
 import { regulatorUnits, type RegulatorUnits } from '#core/season/regulators'
 import { seasonWindows } from '#core/season/windows/seasonWindows'
-import { daysAfter } from '#core/calendar/daysBetween'
 import { dayOfNumber } from '#core/calendar/dayNumber'
 import { diseaseIndices } from '#core/weather/diseaseIndices'
 import { heatUnits, type HeatUnits } from '#core/weather/heatUnits'
@@ -51,7 +50,7 @@ export function answerSeason(request: SeasonRequest): Result<SeasonAnswer, reado
   return ok({
     ...(asked.has('soil') && { soil: soilDays(series.value, soil) }),
     ...(asked.has('heatUnits') && { heatUnits: heatAnswer(request.applications, units, counted) }),
-    ...(asked.has('windows') && { windows: windowAnswer(request, series.value, soil.soil) }),
+    ...(asked.has('windows') && { windows: windowAnswer(request, series.value, soil.soil, book) }),
     ...(asked.has('indices') && {
       indices: diseaseIndices(series.value, book).map((index) => ({ ...index })),
     }),
@@ -117,6 +116,7 @@ function windowAnswer(
   { grass, latitude, overseeding, applications, today }: SeasonRequest,
   { first }: WeatherSeries,
   soil: Float64Array,
+  book: WorkingBook,
 ): SeasonAnswer['windows'] {
   const ground = {
     grasses: grass,
@@ -125,7 +125,7 @@ function windowAnswer(
     barriers: applications.filter(({ kind }) => kind === 'pre-emergent herbicide').map(({ on }) => on),
   }
   const tell = (c: number) => `${toldTemperature(c, '°C')} (${toldTemperature(c, '°F')})`
-  return seasonWindows({ first, soil }, ground, today, tell).map(({ opens, closes, ...told }) => ({
+  return seasonWindows({ first, soil }, ground, today, tell, book).map(({ opens, closes, ...told }) => ({
     ...told,
     ...(opens !== undefined && { opens }),
     ...(closes !== undefined && { closes }),
@@ -137,9 +137,7 @@ function lineAnswer(
   counted: readonly (HeatUnits | undefined)[],
 ): SeasonAnswer['lines'] {
   const lasting = applications.map(({ on, kind, lastsDays }, i) => {
-    const days = lastsDays ?? (kind === 'pre-emergent herbicide' ? BARRIER_DAYS : undefined)
-    const byLabel = days === undefined ? undefined : daysAfter(on, Math.floor(days))
-    return { on, what: kind, to: earlierDay(byLabel, counted[i]?.due) }
+    return { on, what: kind, to: lastsTo(on, kind, lastsDays, counted[i]?.due) }
   })
   return coverageLines(lasting, today).map(({ from, to, what, gapTo }) => ({
     from,
