@@ -29,6 +29,8 @@ const option = computed(() => ({
   grid: { left: 0, right: 56, top: 14, bottom: 24, outerBoundsMode: 'none' },
   xAxis: {
     type: 'time',
+    // Frost is under the line of nought, not under the picture.
+    axisLine: { onZero: false, lineStyle: { color: colours.value.ink } },
     min: `${year.value}-01-01`,
     max: `${year.value}-12-31`,
     axisLabel: { color: colours.value.soft, formatter: '{MMM}', hideOverlap: true, align: 'left' },

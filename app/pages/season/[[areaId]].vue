@@ -55,7 +55,7 @@ const soilToday = computed(() => {
       }
 })
 const NO_PLACE =
-  'Where this lawn lies is not known: its seasons are those of the northern half. Give its plan a position, ' +
+  'Where this lawn lies is not known: its seasons are those of the northern half. Give its plan a place, ' +
   'or its station a latitude.'
 const depth = computed(() => {
   const { text, unit } = probeDepth(crew.units)
@@ -127,13 +127,13 @@ async function planHere() {
     <template v-else-if="page && season">
       <section class="year" aria-labelledby="soil-title">
         <div class="side">
-          <h2 id="soil-title">Soil</h2>
+          <h2 id="soil-title">Soil today</h2>
           <p v-if="soilToday" class="today">
             <FigureText :shown="soilToday.shown" page="soil" label="Soil today" /><span class="unit"
-              >± {{ soilToday.give }} today</span
+              >± {{ soilToday.give }}</span
             >
           </p>
-          <p v-else class="soft small">today: not known</p>
+          <p v-else class="soft small">not known</p>
           <p class="soft small">
             line: from the weather<br />dots: your probe<br />dashes: as years usually are
           </p>
