@@ -16,6 +16,7 @@ export default defineConfig({
         test: {
           name: 'unit',
           include: ['{core,shared,demo,app}/**/*.test.ts'],
+          setupFiles: ['test/support/propertySeed.ts'],
           testTimeout: 60_000,
         },
       },

@@ -4,7 +4,7 @@ import { distance, perimeter, ringArea, type Ring } from '#core/ground/plane'
 import { withoutSmallLoops } from '#core/ground/cutLoops'
 import { simplify, withoutRepeats } from '#core/ground/simplify'
 import { crossings } from '#core/ground/crossings'
-import { toMillimetre } from '#core/ground/editOutline'
+import { ringToMillimetre } from '#core/ground/editOutline'
 import { MOST_CORNERS } from '#shared/schemas/ground'
 import type { FileKind, FoundShape } from '#core/ground/files/foundGround'
 import { readGroundText } from '#core/ground/files/readGroundText'
@@ -77,13 +77,13 @@ const work = {
     if (!shape) return undefined
     const whole = withoutRepeats(ringToPlan(shape.places, anchor))
     const simple = simplify(whole, tolerance)
-    const points = (tolerance > 0 ? withoutSmallLoops(simple).ring : simple).map(toMillimetre)
+    const points = ringToMillimetre(tolerance > 0 ? withoutSmallLoops(simple).ring : simple)
     const every = Math.ceil(points.length / MOST_CORNERS)
     return {
       points: every > 1 ? points.filter((_, i) => i % every === 0) : points,
       corners: points.length,
       holes: shape.holes.map((hole) =>
-        simplify(withoutRepeats(ringToPlan(hole, anchor)), tolerance).map(toMillimetre),
+        ringToMillimetre(simplify(withoutRepeats(ringToPlan(hole, anchor)), tolerance)),
       ),
       cornersBefore: whole.length,
       areaBefore: ringArea(whole),

@@ -6,6 +6,15 @@ export const toMillimetre = ([x, y]: Point): Point => [
   Math.round(y * 1000) / 1000,
 ]
 
+/** A ring to the millimetre; corners that then fall on the one before them are one corner. */
+export function ringToMillimetre(ring: Ring): Ring {
+  const points = ring.map(toMillimetre)
+  return points.filter(([x, y], i) => {
+    const [beforeX, beforeY] = points.at(i - 1) ?? [Number.NaN, Number.NaN]
+    return x !== beforeX || y !== beforeY
+  })
+}
+
 export const movedCorner = (ring: Ring, index: number, to: Point): Ring =>
   ring.map((point, i) => (i === index ? toMillimetre(to) : point))
 

@@ -1,7 +1,7 @@
 import { err, ok, type Result } from '../result'
 import type { AreaDocument } from './areaDocument'
 import { intersect, subtract, type Polygon } from './clipping'
-import { toMillimetre } from './editOutline'
+import { ringToMillimetre } from './editOutline'
 import type { LawnPart, MeasuredWith } from './fieldNotes'
 import { boundsOf, distance, ringArea, type Point, type Ring } from './plane'
 import type { MapShape } from './siteLayout'
@@ -87,7 +87,7 @@ function asOutlines(
                 ...outline,
                 from,
                 origin,
-                points: outer.map(toMillimetre),
+                points: ringToMillimetre(outer),
               },
             },
             ...holes
@@ -101,7 +101,7 @@ function asOutlines(
                   ...outline,
                   from,
                   origin,
-                  points: hole.map(toMillimetre),
+                  points: ringToMillimetre(hole),
                 },
               })),
           ]

@@ -6,7 +6,7 @@ import { withoutSmallLoops } from '#core/ground/cutLoops'
 import { ringArea, type Point, type Ring } from '#core/ground/plane'
 import { simplify } from '#core/ground/simplify'
 import { meanPointError, outlineOf, WORST_ACCURACY } from '#core/ground/walkTrack'
-import { toMillimetre } from '#core/ground/editOutline'
+import { ringToMillimetre } from '#core/ground/editOutline'
 
 /**
  * Walking the edge: one large button for what comes next, within reach of a thumb; the way grows on the plan.
@@ -39,7 +39,7 @@ const WAYS = [
 const tidied = computed(() =>
   withoutSmallLoops(simplify(outlineOf(track.value, by.value), by.value === 'track' ? SMOOTH_M : 0)),
 )
-const ring = computed(() => tidied.value.ring.map(toMillimetre))
+const ring = computed(() => ringToMillimetre(tidied.value.ring))
 const enough = computed(() => ring.value.length >= 3)
 const crossed = computed(() => (enough.value ? crossings(ring.value).length : 0))
 const error = computed(() => meanPointError(track.value))
