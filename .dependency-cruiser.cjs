@@ -19,6 +19,7 @@ const ORDER = [
   'draft',
   'rules',
   'job',
+  'program',
   'run',
 ]
 
@@ -39,13 +40,13 @@ const coreOrder = ORDER.map((name, index) => ({
 module.exports = {
   forbidden: [
     { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } },
-    // Two packages that only compute: cutting polygons and reading XML are done better there than here
+    // Packages that only compute: cutting polygons, reading XML and the sun are done better there than here
     // (docs/decisions/008).
     {
       name: 'core-stands-alone',
       severity: 'error',
       from: { path: '^core/', pathNot: '\\.test\\.ts$' },
-      to: { pathNot: '^core/|^node_modules/(clipper2-ts|saxes)/' },
+      to: { pathNot: '^core/|^node_modules/(clipper2-ts|saxes|astronomy-engine)/' },
     },
     {
       name: 'shared-above-core-only',

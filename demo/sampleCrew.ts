@@ -22,6 +22,7 @@ import type { StockMovement } from '../shared/schemas/product'
 import type { LibraryKind } from '../shared/schemas/library'
 import type { NewRunEvent } from '../shared/schemas/run'
 import { drawsFrom, normal } from '../core/quantity/draws'
+import { sampleAreaPrograms, samplePrograms } from './samplePrograms'
 import { sampleCalibrations, sampleEquipment, sampleTrials } from './sampleEquipment'
 import { sampleProducts } from './sampleProducts'
 import { PROGRAM, VISITS, type ProgramEntry } from './sampleProgram'
@@ -145,6 +146,13 @@ function rowsOf(sites: readonly SampleSite[]): SampleCrew['rows'] {
       row,
     })),
     ...sampleProducts().map(({ id, ...row }) => ({ room: 'products' as const, id, on: MEASURED_ON, row })),
+    ...samplePrograms().map(({ id, row }) => ({ room: 'programs' as const, id, on: MEASURED_ON, row })),
+    ...sampleAreaPrograms().map(({ id, row }) => ({
+      room: 'areaPrograms' as const,
+      id,
+      on: MEASURED_ON,
+      row,
+    })),
     ...sampleProbes(SAMPLE_AREAS.bowlsGreen).map(({ id, on, row }) => ({
       room: 'probes' as const,
       id,

@@ -1,5 +1,7 @@
-import { daysBetween } from '#core/calendar/daysBetween'
-import { simulatedClimate, type Climate } from '#core/weather/simulatedClimate'
+import { simulatedOutlook, SIMULATED_STATIONS, simulatedTruth } from '#core/weather/simulatedStations'
+import { forecastHours } from '#core/weather/hours/simulatedForecast'
+import { simulatedHours } from '#core/weather/hours/simulatedHours'
+import type { WeatherHour } from '#core/weather/hours/weatherHour'
 import type { WeatherDay } from '#core/weather/weatherDay'
 import type { SaveProbe, SaveStation } from '../shared/schemas/weather'
 import { named, typed } from './typed'
@@ -8,60 +10,39 @@ export interface SampleStation {
   readonly id: string
   readonly row: Omit<SaveStation, 'version'>
   readonly days: readonly WeatherDay[]
+  readonly hours: readonly WeatherHour[]
 }
 
-const FIRST_DAY = '2023-11-01'
 const OPENS_ON = '2026-05-06'
-const FORECAST_DAYS = 10
+/** Hours are kept from here on; days since the service began. */
+const HOURS_FROM = '2026-04-20'
 
-/** A cool, damp shore: spring comes late. */
-const SHORE: Climate = {
-  mean: 10.6,
-  swing: 11.4,
-  coldest: 36,
-  dayRange: 8.5,
-  wetDays: 0.31,
-  rainDepth: 0.008,
-  humidity: 74,
-}
-const INLAND: Climate = { ...SHORE, mean: 10.9, swing: 12.6, coldest: 29, dayRange: 11, humidity: 68 }
-
-/** Seeds that bring a regulator near its rebound and dollar spot over its threshold on the opening day. */
-const SEEDS = { shore: 99, inland: 7 } as const
-
-const station = (
+function station(
   name: string,
   latitude: string,
   longitude: string,
   notes: string,
-  climate: Climate,
-  seed: number,
-): SampleStation => ({
-  id: named(`station ${name}`),
-  row: { name, document: { schema: 1, latitude, longitude, notes } },
-  days: simulatedClimate(climate, FIRST_DAY, daysBetween(FIRST_DAY, OPENS_ON) + FORECAST_DAYS + 1, seed).map(
-    (day) => ({ ...day, forecast: day.on >= OPENS_ON }),
-  ),
-})
+  service: string,
+): SampleStation {
+  const simulated = SIMULATED_STATIONS.find(({ id }) => id === service)
+  if (!simulated) throw new Error(`there is no simulated station ${service}`)
+  const seen = simulatedTruth(simulated, OPENS_ON).filter(({ on }) => on < OPENS_ON)
+  const ahead = simulatedOutlook(simulated, OPENS_ON)
+  return {
+    id: named(`station ${name}`),
+    row: { name, document: { schema: 1, latitude, longitude, notes, service } },
+    days: [...seen, ...ahead.map(({ chance: _, ...day }) => day)],
+    hours: [
+      ...seen.filter(({ on }) => on >= HOURS_FROM).flatMap((day) => simulatedHours(day, simulated.seed)),
+      ...forecastHours(ahead, simulated.seed),
+    ],
+  }
+}
 
 /** Two simulated stations with two and a half years, and what is forecast. */
 export const sampleStations = (): readonly SampleStation[] => [
-  station(
-    'Tamsin Point pier',
-    '41.31',
-    '-70.74',
-    'Simulated: a station of its own ships with us.',
-    SHORE,
-    SEEDS.shore,
-  ),
-  station(
-    'Quarry Lane',
-    '41.38',
-    '-70.69',
-    'Simulated: on the hill, two miles from the shore.',
-    INLAND,
-    SEEDS.inland,
-  ),
+  station('Tamsin Point pier', '41.31', '-70.74', 'Simulated: a station of its own ships with us.', 'shore'),
+  station('Quarry Lane', '41.38', '-70.69', 'Simulated: on the hill, two miles from the shore.', 'hill'),
 ]
 export const SHORE_STATION = named('station Tamsin Point pier')
 export const INLAND_STATION = named('station Quarry Lane')

@@ -9,6 +9,7 @@ useHead({ title: 'Today · Hectarum' })
 const crew = useCrewStore()
 const today = shallowRef<Today>()
 const { problem, read } = useReading(async () => {
+  await refreshWeather()
   today.value = await $fetch<Today>(crewUrl('/today'))
 })
 const { whose, choices, own } = useWhose(() => [...(today.value?.jobs ?? []), ...(today.value?.ahead ?? [])])
@@ -102,10 +103,18 @@ const young = computed(() => counts.value !== undefined && counts.value.jobs ===
     <div v-if="!young" class="columns">
       <div class="space-y-6">
         <TodayRunning :running="today.running" />
-        <TodayJobs :jobs="own(today.jobs)" :ahead="own(today.ahead)" :day="today.day" />
+        <TodayJobs
+          :jobs="own(today.jobs)"
+          :ahead="own(today.ahead)"
+          :day="today.day"
+          :outlooks="today.outlooks"
+        />
         <TodayDue :due="today.due" />
       </div>
-      <TodayCare :today="today" />
+      <div class="space-y-6">
+        <TodayCare :today="today" />
+        <TodaySeason v-if="today.season.length > 0" :due="today.season" />
+      </div>
     </div>
   </main>
   <EmptyState

@@ -2,6 +2,7 @@ import { defineStore } from 'pinia'
 import type { ToolDocument } from '#core/calibration/equipmentDocument'
 import type { Calibration, Equipment } from '#shared/schemas/equipment'
 import type { PlannedRow } from '#core/season/ledger'
+import type { DayConditions } from '#core/weather/dayConditions'
 import type { Area, LedgerRow } from '#shared/schemas/ground'
 import type { Product } from '#shared/schemas/product'
 
@@ -18,6 +19,8 @@ export const useLibraryStore = defineStore('library', () => {
   const ledger = shallowRef<readonly LedgerRow[]>([])
   /** What other planned jobs are going to put down there. */
   const planned = shallowRef<readonly PlannedRow[]>([])
+  /** What the station of the site in hand says of the day in hand. */
+  const weather = shallowRef<DayConditions>()
   /**
    * Whether what lies on the lawns could be read: without it intervals and limits of the year are not
    * checked.
@@ -67,6 +70,14 @@ export const useLibraryStore = defineStore('library', () => {
     ledgerState.value = rows ? 'read' : 'missing'
     return areas.value
   }
+  /** Reads the weather of a site; without it the sheet stands, and its rules are silent. */
+  async function loadWeather(siteId: string | null, on: string) {
+    const asked = siteId === null ? undefined : crewUrl(`/sites/${siteId}/weather`)
+    const found = asked
+      ? await $fetch<DayConditions | null>(asked, { query: { on } }).catch(() => null)
+      : null
+    weather.value = found ?? undefined
+  }
   return {
     equipment,
     calibrations,
@@ -74,10 +85,12 @@ export const useLibraryStore = defineStore('library', () => {
     areas,
     ledger,
     planned,
+    weather,
     ledgerState,
     tools,
     loaded,
     load,
+    loadWeather,
     loadAreas,
   }
 })

@@ -1,4 +1,5 @@
 import { err, ok, type Result } from '../result'
+import { checksum } from './checksum'
 
 /** What an instrument can report, and the unit each reading comes in. */
 export const DEVICE_UNITS = { weight: 'g', volume: 'mL', distance: 'm', elapsed: 's' } as const
@@ -23,13 +24,6 @@ export type LineError =
 
 /** Longer lines are noise on the wire. */
 export const LONGEST_LINE = 120
-
-/** Sum of the character codes modulo 256, two hexadecimal digits: finds a lost or changed character. */
-const checksum = (text: string): string => {
-  let sum = 0
-  for (const character of text) sum = (sum + (character.codePointAt(0) ?? 0)) % 256
-  return sum.toString(16).toUpperCase().padStart(2, '0')
-}
 
 /**
  * A reading as one line of the wire, without its line feed.

@@ -56,6 +56,8 @@ export interface AreaDocument extends FieldNotes {
     readonly output: Entered<LengthUnit>
   }
   readonly soil: string
+  /** Days of the week on which it is mown, 0 Sunday. */
+  readonly mownOn?: readonly number[]
   readonly priority: (typeof PRIORITIES)[number]
   readonly notes: string
   /** The last soil test: N is never on it. Words as the laboratory gives them. */

@@ -12,6 +12,7 @@ import { askRules } from '../rules/registry'
 import { ruleVisit } from '../rules/visit'
 import { yearLeft, type YearLeft } from '../rules/yearLeft'
 import type { LedgerRow, PlannedRow } from '../season/ledger'
+import type { DayConditions } from '../weather/dayConditions'
 import { closedWorkingBook, type WorkingBook } from '../working/working'
 import { jobCost, type JobCost, type StockedProduct } from './cost/jobCost'
 import { calibrateLink, type CalibrateLink } from './links/calibrate'
@@ -42,6 +43,8 @@ export interface JobQuestion {
   /** What lies on its areas, and what other jobs are going to put there. */
   readonly ledger?: readonly LedgerRow[]
   readonly planned?: readonly PlannedRow[]
+  /** What the site's station says of its day. */
+  readonly weather?: DayConditions | undefined
 }
 
 /** Everything that is shown of one application, as far as it can be known from what has been typed. */
@@ -112,6 +115,7 @@ export function workOutJob(
         laid: question.ledger ?? NO_ROWS,
         planned: [...others, ...otherJobs],
       },
+      weather: question.weather,
     }
     const visit = ruleVisit(reading)
     const own = index === inHand ? book : closedWorkingBook

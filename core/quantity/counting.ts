@@ -8,3 +8,6 @@ export const counted = (count: number, one: string, many?: string): string =>
 /** The sum of a figure over a list. */
 export const sumOf = <T>(list: readonly T[], figure: (one: T, index: number) => number): number =>
   list.reduce((sum, one, index) => sum + figure(one, index), 0)
+
+/** The mean of figures; NaN of none. */
+export const meanOf = (values: readonly number[]): number => sumOf(values, (value) => value) / values.length

@@ -58,6 +58,10 @@ export type CheckCode =
   | 'order-of-visit'
   | 'other-growth'
   | 'dial-printed'
+  | 'forecast-hot'
+  | 'forecast-wind'
+  | 'forecast-rain'
+  | 'estimated-soil'
 
 /**
  * A way out of a check: a new value for one field of the document (or for `plannedFor`, the job's day, and

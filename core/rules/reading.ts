@@ -11,6 +11,7 @@ import type { LightPasses } from '../plan/lightPasses'
 import type { Plan } from '../plan/plan'
 import type { PlanProduct, PlanRequest } from '../plan/planRequest'
 import type { LedgerRow, PlannedRow } from '../season/ledger'
+import type { DayConditions } from '../weather/dayConditions'
 import type { LocalRule, MixNote } from './localRule'
 
 /** What a crew keeps, as rules look at it. */
@@ -50,4 +51,6 @@ export interface RuleReading {
   /** Undefined until it has come. */
   readonly library: RuleLibrary | undefined
   readonly ledger: RuleLedger
+  /** What the site's station says of the day; undefined without a station or beyond its forecast. */
+  readonly weather: DayConditions | undefined
 }

@@ -15,6 +15,7 @@ import { SOIL_RULES } from './soilRules'
 import { TURF_RULES } from './turfRules'
 import type { RuleVisit } from './visit'
 import { ORDER_RULES } from './visitRules'
+import { WEATHER_RULES } from './weatherRules'
 import { YEAR_RULES } from './yearRules'
 
 /** A family of rules, as the page of rules shows them. */
@@ -32,6 +33,7 @@ export const RULES: readonly RuleFamily[] = [
   { name: 'Soil tests', rules: SOIL_RULES },
   { name: 'Disease', rules: DISEASE_RULES },
   { name: 'Weather and soil of the day', rules: CONDITION_RULES },
+  { name: 'What the weather of the place says', rules: WEATHER_RULES },
   { name: 'What meets in a tank', rules: MIX_RULES },
   { name: 'Local rules', rules: CREW_RULES },
   { name: 'Order of the visit', rules: ORDER_RULES },

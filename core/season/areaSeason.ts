@@ -13,6 +13,7 @@ import { weatherSeries, type SeriesError, type WeatherSeries } from '../weather/
 import { closedWorkingBook, type WorkingBook } from '../working/working'
 import { coverageLines, lastsTo, type CoverageLine } from './coverageLines'
 import { regulatorUnits } from './regulators'
+import { suppression, type Suppression } from './suppression'
 import type { SeasonWindow } from './windows/seasonWindow'
 import { seasonWindows } from './windows/seasonWindows'
 
@@ -44,6 +45,11 @@ export interface RegulatorCount {
   /** The day it comes back: by the days that are known, or about, by the usual year. */
   readonly due: string | undefined
   readonly known: boolean
+  /** The earliest and latest of it, where days are still to come. */
+  readonly early: string | undefined
+  readonly late: string | undefined
+  /** Where its growth stands today; undefined where the units are not known. */
+  readonly growth: Suppression | undefined
 }
 
 /** One day of soil at 2 in; `give` is two standard deviations, K. */
@@ -88,8 +94,19 @@ export function areaSeason(
   book: WorkingBook = closedWorkingBook,
 ): Result<AreaSeason, SeriesError> {
   const read = weatherSeries(days)
-  if (!read.ok) return read
-  const series = read.value
+  return read.ok ? ok(seasonOfSeries(read.value, probes, ground, laid, today, unit, book)) : read
+}
+
+/** The same from days that are in order already: the areas of one station share them. */
+export function seasonOfSeries(
+  series: WeatherSeries,
+  probes: readonly ProbeReading[],
+  ground: SeasonGround,
+  laid: readonly LaidOnArea[],
+  today: string,
+  unit: TemperatureUnit,
+  book: WorkingBook = closedWorkingBook,
+): AreaSeason {
   const soil = soilTemperature(series, probes, book)
   const year = today.slice(0, 4)
   const ahead = withUsual(series, soil, dayNumber(`${year}-12-31`))
@@ -97,7 +114,7 @@ export function areaSeason(
   const tell = (celsius: number) => toldTemperature(celsius, unit)
   const barriers = laid.filter(({ kind }) => kind === 'pre-emergent herbicide').map(({ on }) => on)
   const newest = diseaseIndices(series, book).filter(({ on }) => on <= today)
-  return ok({
+  return {
     soil: ahead.filter(({ on }) => on.startsWith(year)),
     fit: soil.fit,
     probes,
@@ -114,7 +131,27 @@ export function areaSeason(
       (name) => newest.findLast((index) => index.name === name) ?? [],
     ),
     holes: series.holes.filter(({ to }) => to >= `${year}-01-01`),
-  })
+  }
+}
+
+/**
+ * Least and most of air day by day, the usual year behind what is forecast, so that heat units can be counted
+ * ahead.
+ * @param last YYYY-MM-DD, the last day that is wanted
+ */
+export function airAhead(
+  { first, length, least, most, mean }: WeatherSeries,
+  last: string,
+): Pick<WeatherSeries, 'first' | 'length' | 'least' | 'most'> {
+  const usual = usualYear(first, mean)
+  const more = usual ? Math.max(0, dayNumber(last) - (first + length - 1)) : 0
+  const behind = Array.from({ length: more }, (_, i) => (usual ? usualOn(usual, first + length + i) : 0))
+  return {
+    first,
+    length: length + more,
+    least: Float64Array.from([...least, ...behind]),
+    most: Float64Array.from([...most, ...behind]),
+  }
 }
 
 /** Soil to a last day: beyond the weather it comes back to the usual year. */
@@ -168,25 +205,50 @@ function counted(
     if (!units) return []
     const { base, threshold } = units
     const count = heatUnits(series, on, today, base, threshold, `heatUnits.${i}`, book)
-    const due = count.due ?? (usual && usualDue(series, usual, on, base, threshold))
-    return [{ product, since: on, base, threshold, sum: count.sum, due, known: count.due !== undefined }]
+    const ahead = (shift: number) => usual && usualDue(series, usual, on, base, threshold, shift)
+    const known = count.due !== undefined
+    const comes = !known && usual !== undefined
+    return [
+      {
+        product,
+        since: on,
+        base,
+        threshold,
+        sum: count.sum,
+        due: count.due ?? ahead(0),
+        known,
+        early: comes ? ahead(1) : undefined,
+        late: comes ? ahead(-1) : undefined,
+        growth: count.sum === undefined ? undefined : suppression(count.sum, threshold),
+      },
+    ]
   })
 }
 
-/** The day a threshold is reached when the days after the series are as usual. */
+/** Warm spells last: so many days of them vary together about as one (persistence 0.72 from day to day). */
+const SPELL_DAYS = (1 + 0.72) / (1 - 0.72)
+
+/**
+ * The day a threshold is reached when the days after the series are as usual.
+ * @param shift 1 for two standard deviations warmer all along, -1 for colder, 0 for as usual
+ */
 function usualDue(
   series: WeatherSeries,
   usual: UsualYear,
   since: string,
   base: number,
   threshold: number,
+  shift: number,
 ): string | undefined {
   const end = series.first + series.length - 1
-  let { sum } = heatUnits(series, since, dayOfNumber(end), base, undefined)
-  for (let day = end + 1; sum !== undefined && day <= end + 366; day++) {
+  const { sum: before } = heatUnits(series, since, dayOfNumber(end), base, undefined)
+  if (before === undefined) return undefined
+  let sum = before
+  for (let day = end + 1; day <= end + 366; day++) {
     const mean = usualOn(usual, day)
     sum += heatUnitsOfDay(mean, mean, base)
-    if (sum >= threshold) return dayOfNumber(day)
+    const off = 2 * usual.spread * Math.sqrt((day - end) * SPELL_DAYS)
+    if (sum + shift * off >= threshold) return dayOfNumber(day)
   }
   return undefined
 }

@@ -20,13 +20,21 @@ const SOON_DAYS = 10
  * @param on day it was laid down
  * @param interval the label's longest interval in days
  * @param margin share of it taken early, 0.1 is 10 %
+ * @param heatDue the day its heat units are reached, where that is known
  * Source: trade.md 10 (an interval a little shorter than the label's control period).
  * @example repeatDue('2026-04-10', 28, 0.1, '2026-05-06') // due 2026-05-05 (25.2 days, taken whole), last
  *   day 2026-05-08
  */
-export function repeatDue(on: string, interval: number, margin: number, today: string): RepeatDue {
-  const due = daysAfter(on, wholeSteps(interval * (1 - margin)))
-  const lastDay = daysAfter(on, wholeSteps(interval))
+export function repeatDue(
+  on: string,
+  interval: number,
+  margin: number,
+  today: string,
+  heatDue = '9999-12-31',
+): RepeatDue {
+  const earlier = (day: string) => (heatDue < day ? heatDue : day)
+  const due = earlier(daysAfter(on, wholeSteps(interval * (1 - margin))))
+  const lastDay = earlier(daysAfter(on, wholeSteps(interval)))
   const inDays = daysBetween(today, due)
   return {
     due,
@@ -54,13 +62,16 @@ export interface LastOnArea {
   readonly site: string
   readonly product: string
   readonly on: string
-  readonly repeatDays: number
+  /** The label's longest interval; null where it prints none. */
+  readonly repeatDays: number | null
   /** Days it works by its label; null where the label does not say. */
   readonly lastsDays: number | null
+  /** The day a regulator's heat units are reached. */
+  readonly heatDue?: string | undefined
 }
 
 /** A visit that falls due: its areas in words. */
-export type DueVisit<R extends LastOnArea> = Omit<R, 'areaId' | 'area' | 'lastsDays'> &
+export type DueVisit<R extends LastOnArea> = Omit<R, 'areaId' | 'area' | 'lastsDays' | 'heatDue'> &
   RepeatDue & { readonly areas: string; readonly coveredTo: string | null }
 
 /** A repeat missed by more than this is no longer news. */
@@ -73,8 +84,12 @@ export function dueVisits<R extends LastOnArea>(
   day: string,
 ): readonly DueVisit<R>[] {
   const visits = new Map<string, DueVisit<R>>()
-  for (const { areaId: _, area, lastsDays, ...last } of repeats) {
-    const due = repeatDue(last.on, last.repeatDays, margin, day)
+  for (const { areaId: _, area, lastsDays, heatDue, ...last } of repeats) {
+    const { repeatDays } = last
+    // What has worn off leaves a gap, whenever the label lets it be repeated.
+    const interval = Math.min(repeatDays ?? Number.POSITIVE_INFINITY, lastsDays ?? Number.POSITIVE_INFINITY)
+    if (!Number.isFinite(interval)) continue
+    const due = repeatDue(last.on, interval, margin, day, heatDue)
     if (due.state === 'later' || daysBetween(due.lastDay, day) > LATE_DAYS) continue
     const key = `${last.siteId ?? last.site} ${last.product} ${last.on}`
     const before = visits.get(key)

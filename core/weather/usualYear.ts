@@ -24,21 +24,53 @@ const angleOf = (day: number): number => {
  * @returns undefined for less than a year of days
  */
 export function usualYear(first: number, values: Float64Array): UsualYear | undefined {
-  const rows = [...values].flatMap((value, i) => {
-    if (Number.isNaN(value)) return []
-    const angle = angleOf(first + i)
-    return [{ value, terms: [1, Math.cos(angle), Math.sin(angle)] as const }]
-  })
-  if (rows.length < LEAST_DAYS) return undefined
-  const sum = (of: (row: (typeof rows)[number]) => number) => rows.reduce((total, row) => total + of(row), 0)
-  const moments = [0, 1, 2].map((i) => [0, 1, 2].map((j) => sum(({ terms }) => terms[i]! * terms[j]!)))
-  const right = [0, 1, 2].map((i) => sum(({ value, terms }) => value * terms[i]!))
-  const [mean, cosine, sine] = solved(moments, right)
-  const usual = { mean: mean ?? 0, cosine: cosine ?? 0, sine: sine ?? 0 }
-  const squares = sum(
-    ({ value, terms: [, cos, sin] }) => (value - usual.mean - usual.cosine * cos - usual.sine * sin) ** 2,
+  const angles = anglesFrom(first, values.length)
+  const moments = [new Float64Array(3), new Float64Array(3), new Float64Array(3)] as const
+  const right = new Float64Array(3)
+  const terms = new Float64Array([1, 0, 0])
+  let known = 0
+  for (let i = 0; i < values.length; i++) {
+    const value = values[i]!
+    if (Number.isNaN(value)) continue
+    known += 1
+    terms[1] = Math.cos(angles[i]!)
+    terms[2] = Math.sin(angles[i]!)
+    for (let row = 0; row < 3; row++) {
+      right[row]! += value * terms[row]!
+      for (let column = 0; column < 3; column++) moments[row]![column]! += terms[row]! * terms[column]!
+    }
+  }
+  if (known < LEAST_DAYS) return undefined
+  const [mean, cosine, sine] = solved(
+    moments.map((row) => [...row]),
+    [...right],
   )
-  return { ...usual, spread: Math.sqrt(squares / (rows.length - 3)) }
+  const usual = { mean: mean ?? 0, cosine: cosine ?? 0, sine: sine ?? 0 }
+  let squares = 0
+  for (let i = 0; i < values.length; i++) {
+    const value = values[i]!
+    if (!Number.isNaN(value))
+      squares +=
+        (value - usual.mean - usual.cosine * Math.cos(angles[i]!) - usual.sine * Math.sin(angles[i]!)) ** 2
+  }
+  return { ...usual, spread: Math.sqrt(squares / (known - 3)) }
+}
+
+/** The angle of each day in its year; the calendar is asked once a year, not once a day. */
+function anglesFrom(first: number, length: number): Float64Array {
+  const angles = new Float64Array(length)
+  let year = Number(dayOfNumber(first).slice(0, 4))
+  let start = dayNumber(`${year}-01-01`)
+  let next = dayNumber(`${year + 1}-01-01`)
+  for (let i = 0; i < length; i++) {
+    if (first + i >= next) {
+      year += 1
+      start = next
+      next = dayNumber(`${year + 1}-01-01`)
+    }
+    angles[i] = (2 * Math.PI * (first + i - start)) / YEAR_DAYS
+  }
+  return angles
 }
 
 /** What a day usually is. @param day its number */

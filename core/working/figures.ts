@@ -59,6 +59,7 @@ type SeasonFigure =
   | 'soil'
   | 'indices'
   | 'windows'
+  | 'whichDay'
   | `heatUnits.${number}`
 
 type CostFigure = 'cost.job' | `cost.job.${string}` | `cost.area.${string}` | `cost.${string}.${string}`

@@ -16,7 +16,7 @@ import type { RecordRow } from '#shared/schemas/run'
 import { AttachmentModel, defineAttachments } from './attachmentModel'
 import { figure, key, text } from './columns'
 import { definePeople, InvitationModel, MembershipModel, PersonModel, SessionModel } from './peopleModels'
-import { defineWeather, ProbeModel, StationModel } from './weatherModels'
+import { AreaProgramModel, defineWeather, ProbeModel, ProgramModel, StationModel } from './weatherModels'
 import {
   AreaModel,
   AreaSizeModel,
@@ -132,6 +132,8 @@ export interface Models {
   readonly products: typeof ProductModel
   readonly stations: typeof StationModel
   readonly probes: typeof ProbeModel
+  readonly programs: typeof ProgramModel
+  readonly areaPrograms: typeof AreaProgramModel
   readonly stockMovements: typeof StockMovementModel
   readonly laidDown: typeof LaidDownModel
   readonly attachments: typeof AttachmentModel
@@ -245,6 +247,8 @@ export function defineModels(sequelize: Sequelize): Models {
     products: ProductModel,
     stations: StationModel,
     probes: ProbeModel,
+    programs: ProgramModel,
+    areaPrograms: AreaProgramModel,
     stockMovements: StockMovementModel,
     laidDown: LaidDownModel,
     attachments: AttachmentModel,

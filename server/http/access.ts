@@ -26,6 +26,7 @@ export const isEncrypted = (event: H3Event): boolean =>
 
 /** Addresses of a crew and what asking there does, the first that fits; all else that writes is work. */
 const DEEDS: readonly (readonly [method: RegExp, path: RegExp, deed: Deed])[] = [
+  [/^DELETE$/, /^\/calendars\//, 'work'],
   [/^(PUT|POST|DELETE)$/, /^\/(settings|people|invitations)\b/, 'govern'],
   [/^GET$/, /^\/(people|whole)\b/, 'govern'],
   [/^DELETE$/, /./, 'govern'],

@@ -25,11 +25,11 @@ import { PlanRequestSchema } from '#shared/schemas/plan'
 import { ErrorSchema, HealthSchema, PlanResponseSchema } from '#shared/schemas/planResponse'
 import { NewMovementSchema } from '#shared/schemas/product'
 import { ImportProductsSchema } from '#shared/schemas/productFile'
-import { SaveWeatherSchema } from '#shared/schemas/weather'
 import { RemoveSchema, LIBRARY_KINDS, type LibraryKind } from '#shared/schemas/library'
 import { NewRunEventsSchema } from '#shared/schemas/run'
 import { LIBRARY } from '../services/library'
 import { peoplePaths } from './peoplePaths'
+import { seasonPaths } from './seasonPaths'
 
 const json = (schema: GenericSchema) => {
   const { $schema: _, ...plain } = toJsonSchema(schema, { errorMode: 'ignore' })
@@ -206,25 +206,7 @@ export const openApiDocument = (version: string) => ({
     '/api/organizations/{organization}/names': {
       get: { summary: 'Names a job can be given to', responses: { 200: answer('names') } },
     },
-    '/api/organizations/{organization}/season': {
-      get: { summary: 'Areas one can look at the season of', responses: { 200: answer('areas') } },
-    },
-    '/api/organizations/{organization}/areas/{id}/season': {
-      parameters: [id],
-      get: {
-        parameters: asked('units'),
-        summary: 'Soil, windows, heat units and coverage of an area',
-        responses: { 200: answer('its season'), ...errors(404, 422) },
-      },
-    },
-    '/api/organizations/{organization}/stations/{id}/days': {
-      parameters: [id],
-      post: {
-        summary: 'Days of a station; no forecast is written over what was measured',
-        requestBody: body(SaveWeatherSchema),
-        responses: { 200: answer('how many'), ...errors(400, 404) },
-      },
-    },
+    ...seasonPaths({ body, answer, errors, id }),
     '/api/organizations/{organization}/areas/{id}/sizes': {
       parameters: [id],
       get: { summary: 'Sizes an area has had', responses: { 200: answer('sizes'), ...errors(404) } },

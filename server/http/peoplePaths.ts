@@ -11,7 +11,7 @@ import {
   SignOutSchema,
 } from '#shared/schemas/people'
 
-type Described = Readonly<Record<string, unknown>>
+export type Described = Readonly<Record<string, unknown>>
 
 /** How the description writes bodies, answers and parameters. */
 export interface Writing {

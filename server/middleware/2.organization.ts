@@ -11,7 +11,7 @@ import { peopleRepository } from '../repositories/people'
 /** What belongs to a crew lies under its id; these words there are not ids. */
 const CREW_PATH = /^\/api\/organizations\/([^/]+)(\/.+)/
 /** Whoever is not signed in yet may ask here. */
-const FOR_ANYBODY = /^\/api\/(health|people\/|organizations$)/
+const FOR_ANYBODY = /^\/api\/(health|people\/|organizations$|calendar\/)/
 
 /** A session ends when it was not used for so long, ms; how often its use is written down. */
 const SESSION_MS = 30 * 24 * 3600 * 1000

@@ -26,11 +26,16 @@ import { membersRepository, type MembersRepository } from './members'
 import type { Actor, Scope } from './scope'
 import { settingsRepository, type SettingsRepository } from './settings'
 import { wholeCrewRepository, type WholeCrewRepository } from './wholeCrew'
+import { calendarsRepository, type CalendarsRepository } from './calendars'
 import {
+  areaProgramsRepository,
   probesRepository,
+  programsRepository,
   stationsRepository,
   weatherRepository,
+  type AreaProgramsRepository,
   type ProbesRepository,
+  type ProgramsRepository,
   type StationsRepository,
   type WeatherRepository,
 } from './weather'
@@ -52,6 +57,9 @@ export interface Repositories {
   readonly stations: StationsRepository
   readonly probes: ProbesRepository
   readonly weather: WeatherRepository
+  readonly programs: ProgramsRepository
+  readonly areaPrograms: AreaProgramsRepository
+  readonly calendars: CalendarsRepository
   readonly stock: StockRepository
   readonly jobs: JobsRepository
   readonly runs: RunsRepository
@@ -91,6 +99,9 @@ export function forOrganization(
     stations: stationsRepository(scope),
     probes: probesRepository(scope),
     weather: weatherRepository(scope),
+    programs: programsRepository(scope),
+    areaPrograms: areaProgramsRepository(scope),
+    calendars: calendarsRepository(scope),
     stock: stockRepository(scope),
     jobs: jobsRepository(scope),
     runs: runsRepository(scope),

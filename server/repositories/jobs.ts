@@ -26,6 +26,8 @@ export interface JobsRepository {
   readonly ofDay: (day: string) => Promise<readonly Job[]>
   /** Jobs of a site that are planned or under way, with days from and to. */
   readonly plannedOnSite: (siteId: string, from: string, to: string) => Promise<readonly Job[]>
+  /** Every job to come, drafts among them, with days from and to. */
+  readonly toCome: (from: string, to: string) => Promise<readonly Job[]>
   /** Planned jobs that use a saved product. */
   readonly plannedWith: (productId: string, from: string, to: string) => Promise<readonly Job[]>
   readonly setDrive: (ids: readonly string[]) => Promise<void>
@@ -168,9 +170,10 @@ export function jobsRepository(scope: Scope): JobsRepository {
   }
   /** Planned or running jobs of some days, the earliest first. */
   const plannedWhere = async (
-    where: { readonly siteId: string } | { readonly id: string[] },
+    where: { readonly siteId?: string; readonly id?: string[] },
     from: string,
     to: string,
+    states: readonly JobState[] = ['planned', 'running'],
   ): Promise<readonly Job[]> =>
     withApplications(
       await jobs.findAll({
@@ -179,7 +182,7 @@ export function jobsRepository(scope: Scope): JobsRepository {
           organizationId,
           deletedAt: null,
           plannedFor: { [Op.between]: [from, to] },
-          state: { [Op.in]: ['planned', 'running'] },
+          state: { [Op.in]: states },
         },
         order: [
           ['plannedFor', 'ASC'],
@@ -260,6 +263,7 @@ export function jobsRepository(scope: Scope): JobsRepository {
         }),
       ),
     plannedOnSite: (siteId, from, to) => plannedWhere({ siteId }, from, to),
+    toCome: (from, to) => plannedWhere({}, from, to, ['draft', 'planned', 'running']),
     plannedWith: async (productId, from, to) => {
       const rows = await sequelize.query<{ id: string }>(
         `SELECT DISTINCT job_id AS id FROM applications

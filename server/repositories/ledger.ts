@@ -26,6 +26,11 @@ export interface LedgerRepository {
   readonly ofSite: (siteId: string, from: string, to: string) => Promise<readonly LedgerRow[]>
   /** What was laid on one area, oldest first. */
   readonly ofArea: (areaId: string, from: string, to: string) => Promise<readonly LaidOnArea[]>
+  /** The same on every area of the crew. */
+  readonly onAreas: (
+    from: string,
+    to: string,
+  ) => Promise<readonly (LaidOnArea & { readonly areaId: string })[]>
   readonly lastRepeats: (from: string) => Promise<readonly LastLaid[]>
 }
 
@@ -103,6 +108,16 @@ export function ledgerRepository({
          HAVING sum(l.amount) > 0 ORDER BY l.on_day, l.product`,
         { areaId, from, to },
       ),
+    onAreas: (from, to) =>
+      select<LaidOnArea & { areaId: string }>(
+        `SELECT l.area_id AS "areaId", l.on_day::text AS "on", l.product, l.active,
+           coalesce(p.document->>'kind', '') AS kind, max(l.lasts_days) AS "lastsDays"
+         FROM laid_down l LEFT JOIN products p ON p.organization_id = l.organization_id AND p.id = l.source_id
+         WHERE l.organization_id = :organizationId AND l.on_day BETWEEN :from AND :to
+         GROUP BY l.area_id, l.application_id, l.on_day, l.product, l.active, p.document->>'kind'
+         HAVING sum(l.amount) > 0 ORDER BY l.area_id, l.on_day, l.product`,
+        { from, to },
+      ),
     lastRepeats: (from) =>
       select<LastLaid>(
         `SELECT DISTINCT ON (l.area_id, l.product) l.application_id AS "applicationId", l.area_id
@@ -121,7 +136,8 @@ export function ledgerRepository({
               l.product)) ORDER BY j.planned_for LIMIT 1) AS "jobId"
        FROM laid_down l LEFT JOIN areas a ON a.organization_id = l.organization_id AND a.id =
          l.area_id LEFT JOIN sites s ON s.organization_id = l.organization_id AND s.id = l.site_id
-       WHERE l.organization_id = :organizationId AND l.repeat_days IS NOT NULL AND l.on_day >= :from
+       WHERE l.organization_id = :organizationId AND (l.repeat_days IS NOT NULL OR l.lasts_days IS NOT NULL)
+         AND l.on_day >= :from
        ORDER BY l.area_id, l.product, l.on_day DESC`,
         { from },
       ),

@@ -1,8 +1,10 @@
 import { QueryTypes } from 'sequelize'
 import type { ProbeReading } from '#core/weather/soilTemperature'
 import type { WeatherDay } from '#core/weather/weatherDay'
+import type { WeatherHour } from '#core/weather/hours/weatherHour'
+import type { AreaProgram, Program, SaveAreaProgram, SaveProgram } from '#shared/schemas/program'
 import type { Probe, SaveProbe, SaveStation, Station } from '#shared/schemas/weather'
-import type { ProbeModel, StationModel } from '../database/weatherModels'
+import type { AreaProgramModel, ProbeModel, ProgramModel, StationModel } from '../database/weatherModels'
 import { editableRows, type EditableRows } from './editableRows'
 import { noteHistory } from './history'
 import type { Scope } from './scope'
@@ -15,9 +17,31 @@ export type StationsRepository = EditableRows<Station, Omit<SaveStation, 'versio
 export interface ProbesRepository extends EditableRows<Probe, ProbeFields> {
   /** Readings of an area that have a day and a figure. */
   readonly ofArea: (areaId: string) => Promise<readonly ProbeReading[]>
+  /** Those of every area. */
+  readonly ofAreas: () => Promise<readonly (ProbeReading & { readonly areaId: string })[]>
+}
+
+export type ProgramsRepository = EditableRows<Program, Omit<SaveProgram, 'version'>>
+export type AreaProgramsRepository = EditableRows<AreaProgram, Omit<SaveAreaProgram, 'version'>>
+
+/** What a station holds. */
+export interface StationSpan {
+  readonly stationId: string
+  readonly firstDay: string
+  readonly lastDay: string
+  readonly days: number
+  /** The last day that came true; null where all is forecast. */
+  readonly lastSeen: string | null
 }
 
 export interface WeatherRepository {
+  /** Writes down that somebody took days or hours in. */
+  readonly noteTaken: (stationId: string) => Promise<void>
+  readonly spans: () => Promise<readonly StationSpan[]>
+  /** Writes hours over those that are there; a forecast does not write over what was measured. */
+  readonly saveHours: (stationId: string, hours: readonly WeatherHour[]) => Promise<void>
+  /** Hours of a station in their order, both days counted. */
+  readonly hoursBetween: (stationId: string, from: string, to: string) => Promise<readonly WeatherHour[]>
   /** Writes days over those that are there; a forecast does not write over what was measured. */
   readonly save: (stationId: string, days: readonly WeatherDay[]) => Promise<void>
   /** Days of a station in their order, both ends counted. */
@@ -38,6 +62,35 @@ export const stationsRepository = (scope: Scope): StationsRepository =>
     ['name'],
   )
 
+export const programsRepository = (scope: Scope): ProgramsRepository =>
+  editableRows<ProgramModel, Program, Omit<SaveProgram, 'version'>>(
+    scope,
+    scope.database.models.programs,
+    ({ id, version, name, document, updatedAt }) => ({
+      id,
+      version,
+      name,
+      document,
+      updatedAt: updatedAt.toISOString(),
+    }),
+    ['name'],
+  )
+
+export const areaProgramsRepository = (scope: Scope): AreaProgramsRepository =>
+  editableRows<AreaProgramModel, AreaProgram, Omit<SaveAreaProgram, 'version'>>(
+    scope,
+    scope.database.models.areaPrograms,
+    ({ id, version, areaId, programId, document, updatedAt }) => ({
+      id,
+      version,
+      areaId,
+      programId,
+      document,
+      updatedAt: updatedAt.toISOString(),
+    }),
+    ['areaId'],
+  )
+
 export const probesRepository = (scope: Scope): ProbesRepository => ({
   ...editableRows<ProbeModel, Probe, ProbeFields>(
     scope,
@@ -51,18 +104,26 @@ export const probesRepository = (scope: Scope): ProbesRepository => ({
     }),
     ['onDay'],
   ),
-  ofArea: async (areaId) => {
-    const rows = await scope.database.models.probes.findAll({
-      where: { organizationId: scope.organizationId, areaId, deletedAt: null },
-      order: [
-        ['onDay', 'ASC'],
-        ['id', 'ASC'],
-      ],
-      ...scope.options,
-    })
-    return rows.flatMap(({ onDay, soil }) => (onDay !== null && soil !== null ? [{ on: onDay, soil }] : []))
-  },
+  ofArea: async (areaId) => readings(scope, { areaId }),
+  ofAreas: async () => readings(scope, {}),
 })
+
+async function readings(
+  { database, organizationId, options }: Scope,
+  where: { readonly areaId?: string },
+): Promise<readonly (ProbeReading & { readonly areaId: string })[]> {
+  const rows = await database.models.probes.findAll({
+    where: { ...where, organizationId, deletedAt: null },
+    order: [
+      ['onDay', 'ASC'],
+      ['id', 'ASC'],
+    ],
+    ...options,
+  })
+  return rows.flatMap(({ areaId, onDay, soil }) =>
+    onDay !== null && soil !== null ? [{ areaId, on: onDay, soil }] : [],
+  )
+}
 
 export function weatherRepository(scope: Scope): WeatherRepository {
   const {
@@ -71,6 +132,45 @@ export function weatherRepository(scope: Scope): WeatherRepository {
     options,
   } = scope
   return {
+    spans: () =>
+      sequelize.query<StationSpan>(
+        `SELECT station_id AS "stationId", min(on_day)::text AS "firstDay", max(on_day)::text AS "lastDay",
+           count(*)::int AS days, (max(on_day) FILTER (WHERE NOT forecast))::text AS "lastSeen"
+         FROM weather_days WHERE organization_id = :organizationId GROUP BY station_id`,
+        { type: QueryTypes.SELECT, replacements: { organizationId }, ...options },
+      ),
+    saveHours: async (stationId, hours) => {
+      // The later of an hour told twice counts: clocks that go back tell one of them again.
+      const once = [...new Map(hours.map((hour) => [`${hour.on} ${hour.hour}`, hour])).values()]
+      await sequelize.query(
+        `INSERT INTO weather_hours (organization_id, station_id, on_day, hour, air, humidity, wind, gust,
+           rain, chance, forecast)
+         SELECT :organizationId, :stationId, "on", hour, air, humidity, wind, gust, rain, chance, forecast
+         FROM jsonb_to_recordset(:hours) AS h("on" date, hour smallint, air float, humidity float, wind float,
+           gust float, rain float, chance float, forecast boolean)
+         ON CONFLICT (organization_id, station_id, on_day, hour) DO UPDATE SET air = excluded.air,
+           humidity = excluded.humidity, wind = excluded.wind, gust = excluded.gust, rain = excluded.rain,
+           chance = excluded.chance, forecast = excluded.forecast
+         WHERE weather_hours.forecast OR NOT excluded.forecast`,
+        { replacements: { organizationId, stationId, hours: JSON.stringify(once) }, ...options },
+      )
+    },
+    hoursBetween: async (stationId, from, to) => {
+      const rows = await sequelize.query<HourRow>(
+        `SELECT on_day::text AS "on", hour, air, humidity, wind, gust, rain, chance, forecast
+         FROM weather_hours WHERE organization_id = :organizationId AND station_id = :stationId
+           AND on_day BETWEEN :from AND :to ORDER BY on_day, hour`,
+        { type: QueryTypes.SELECT, replacements: { organizationId, stationId, from, to }, ...options },
+      )
+      return rows.map(({ humidity, wind, gust, rain, chance, ...hour }) => ({
+        ...hour,
+        humidity: humidity ?? undefined,
+        wind: wind ?? undefined,
+        gust: gust ?? undefined,
+        rain: rain ?? undefined,
+        chance: chance ?? undefined,
+      }))
+    },
     save: async (stationId, days) => {
       await sequelize.query(
         `INSERT INTO weather_days (organization_id, station_id, on_day, least, most, mean, humidity, rain,
@@ -84,8 +184,8 @@ export function weatherRepository(scope: Scope): WeatherRepository {
          WHERE weather_days.forecast OR NOT excluded.forecast`,
         { replacements: { organizationId, stationId, days: JSON.stringify(days) }, ...options },
       )
-      await noteHistory(scope, 'stations', stationId, 'changed')
     },
+    noteTaken: (stationId) => noteHistory(scope, 'stations', stationId, 'changed'),
     between: async (stationId, from, to) => {
       const rows = await sequelize.query<WeatherRow>(
         `SELECT on_day::text AS "on", least, most, mean, humidity, rain, soil, forecast FROM weather_days
@@ -116,5 +216,17 @@ interface WeatherRow {
   readonly humidity: number | null
   readonly rain: number | null
   readonly soil: number | null
+  readonly forecast: boolean
+}
+
+interface HourRow {
+  readonly on: string
+  readonly hour: number
+  readonly air: number
+  readonly humidity: number | null
+  readonly wind: number | null
+  readonly gust: number | null
+  readonly rain: number | null
+  readonly chance: number | null
   readonly forecast: boolean
 }

@@ -17,9 +17,13 @@ const TABLES = [
   'products',
   'equipment',
   'probes',
+  'area_programs',
+  'programs',
+  'calendars',
   'area_sizes',
   'areas',
   'sites',
+  'weather_hours',
   'weather_days',
   'stations',
   'invitations',
@@ -30,6 +34,7 @@ const TABLES = [
 const ORDERS: Readonly<Partial<Record<(typeof TABLES)[number], string>>> = {
   memberships: 'person_id',
   weather_days: 'station_id, on_day',
+  weather_hours: 'station_id, on_day, hour',
 }
 /** Rows read at a time. */
 const AT_ONCE = 500

@@ -9,6 +9,7 @@ import type { Job } from '#shared/schemas/job'
 import type { PlannedUse } from '#shared/schemas/product'
 import { groundAhead, lawnsOf } from './groundThread'
 import type { Repositories } from '../repositories/forOrganization'
+import { siteConditions } from './season/siteConditions'
 
 /** The crew's own rules; the sample's past is made without them. */
 export interface CrewRules {
@@ -28,7 +29,7 @@ export async function jobContext(
   day: string,
   house: House,
   { local, mixes }: CrewRules,
-): Promise<Pick<JobQuestion, 'day' | 'house' | 'library' | 'ledger' | 'planned'>> {
+): Promise<Pick<JobQuestion, 'day' | 'house' | 'library' | 'ledger' | 'planned' | 'weather'>> {
   // One after the other: within a transaction there is one connection for all.
   const products = await repositories.products.list()
   const calibrations = await repositories.calibrations.list()
@@ -36,8 +37,10 @@ export async function jobContext(
   const ledger =
     siteId === null ? [] : await repositories.ledger.ofSite(siteId, daysAfter(day, -LEDGER_DAYS), day)
   const planned = siteId === null ? [] : await plannedOnSite(repositories, siteId, id, day, house)
+  const site = siteId === null ? undefined : await repositories.sites.find(siteId)
+  const weather = site && (await siteConditions(repositories, site, day))
   const library: JobLibrary = { areas, products, calibrations, local, mixes }
-  return { day, house, library, ledger, planned }
+  return { day, house, library, ledger, planned, weather }
 }
 
 /**

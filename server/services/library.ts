@@ -5,6 +5,7 @@ import { SaveBenchTestSchema, type SaveBenchTest } from '#shared/schemas/benchTe
 import { SaveProductSchema } from '#shared/schemas/product'
 import { SaveProbeSchema, SaveStationSchema } from '#shared/schemas/weather'
 import type { LibraryKind } from '#shared/schemas/library'
+import { SaveAreaProgramSchema, SaveProgramSchema, type SaveAreaProgram } from '#shared/schemas/program'
 import { failure } from '../http/failure'
 import type { Repositories } from '../repositories/forOrganization'
 import { saveArea } from './saveArea'
@@ -131,6 +132,40 @@ export const LIBRARY: Readonly<Record<LibraryKind, LibraryRows>> = {
     remove: ({ probes }, id, version) => removeRow(probes, id, version, 'reading'),
     restore: ({ probes }, id) => probes.restore(id),
   },
+  programs: {
+    schema: SaveProgramSchema,
+    what: 'program',
+    list: ({ programs }) => programs.list(),
+    find: ({ programs }, id) => programs.find(id),
+    save: (repositories, id, body) =>
+      repositories.transaction(
+        async ({ programs }) =>
+          (await saveRow(programs, id, v.parse(SaveProgramSchema, body), {}, 'program')).row,
+      ),
+    remove: ({ programs }, id, version) => removeRow(programs, id, version, 'program'),
+    restore: ({ programs }, id) => programs.restore(id),
+  },
+  areaPrograms: {
+    schema: SaveAreaProgramSchema,
+    what: 'applied program',
+    list: ({ areaPrograms }, { areaId }) => areaPrograms.list(idIn(areaId) ? { areaId: idIn(areaId) } : {}),
+    find: ({ areaPrograms }, id) => areaPrograms.find(id),
+    save: (repositories, id, body) => saveAreaProgram(repositories, id, v.parse(SaveAreaProgramSchema, body)),
+    remove: ({ areaPrograms }, id, version) => removeRow(areaPrograms, id, version, 'applied program'),
+    restore: ({ areaPrograms }, id) => areaPrograms.restore(id),
+  },
+}
+
+/** A program is applied to an area that is there, once. */
+async function saveAreaProgram(repositories: Repositories, id: string, input: SaveAreaProgram) {
+  return repositories.transaction(async ({ areas, programs, areaPrograms }) => {
+    if (!(await areas.find(input.areaId, 'lock'))) throw failure('not-found', 'There is no such area.')
+    if (!(await programs.find(input.programId))) throw failure('not-found', 'There is no such program.')
+    const there = await areaPrograms.list({ areaId: input.areaId })
+    if (there.some((other) => other.id !== id))
+      throw failure('contradicts', 'This area has a program already: take that one off first.')
+    return (await saveRow(areaPrograms, id, input, {}, 'applied program')).row
+  })
 }
 
 /** A tray test belongs to a spreader, a nozzle check to a sprayer. */

@@ -61,9 +61,10 @@ async function makeSample(database: Database, id: string, transaction: Transacti
   }
   const crew = sampleCrew()
   await keepPicture(repositories, CEMETERY_PICTURE, Buffer.from(CEMETERY_PNG, 'base64'))
-  for (const { id: stationId, row, days } of sampleStations()) {
+  for (const { id: stationId, row, days, hours } of sampleStations()) {
     await LIBRARY.stations.save(repositories, stationId, { version: 0, ...row }, '')
     await repositories.weather.save(stationId, days)
+    await repositories.weather.saveHours(stationId, hours)
   }
   for (const { room, id: rowId, row, on } of crew.rows)
     await LIBRARY[room].save(repositories, rowId, { version: 0, ...row }, on)

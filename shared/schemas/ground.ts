@@ -101,6 +101,9 @@ export const AreaDocumentShape = v.strictObject({
   sun: v.picklist(SUNS),
   irrigation: v.strictObject({ kind: v.picklist(['none', 'zone']), zone: Line, output: Length }),
   soil: Notes,
+  mownOn: v.optional(
+    v.pipe(v.array(v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(6))), v.maxLength(7)),
+  ),
   priority: v.picklist(PRIORITIES),
   notes: Notes,
   soilTest: v.optional(
@@ -193,7 +196,7 @@ export const SiteDocumentShape = v.strictObject({
       bearing: v.pipe(v.number(), v.minValue(-360), v.maxValue(360)),
     }),
   ),
-  stationId: v.optional(Uuid),
+  stationId: v.optional(v.union([v.literal(''), Uuid])),
   picture: v.optional(
     v.strictObject({
       id: Uuid,

@@ -13,5 +13,7 @@ export const LIBRARY_KINDS = [
   'products',
   'stations',
   'probes',
+  'programs',
+  'areaPrograms',
 ] as const
 export type LibraryKind = (typeof LIBRARY_KINDS)[number]

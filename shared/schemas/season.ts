@@ -1,4 +1,5 @@
 import type { AreaSeason } from '#core/season/areaSeason'
+import type { DayScore } from '#core/season/whichDay'
 import type { NextOnLawn } from '#core/season/nextOnLawn'
 
 /** The season of one area, as its page gets it. */
@@ -20,4 +21,13 @@ export interface SeasonPlace {
   readonly area: string
   readonly siteId: string
   readonly site: string
+}
+
+/** The days that are forecast, scored for a job, the best first. */
+export interface JobDays {
+  readonly station: string | undefined
+  readonly scores: readonly DayScore[]
+  /** What waiting costs, in a sentence. */
+  readonly waiting: string
+  readonly working: SeasonPage['working']
 }

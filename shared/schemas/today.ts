@@ -1,5 +1,6 @@
 import type { Split } from '#core/draft/applicationDraft'
 import type { StaleMachine } from '#core/calibration/staleMachines'
+import type { CrewDue } from '#core/season/seasonDue'
 import type { DueVisit, LastOnArea } from '#core/season/repeatDue'
 import type { JobRow } from './job'
 
@@ -12,6 +13,10 @@ export interface Today {
   readonly jobs: readonly JobRow[]
   readonly ahead: readonly JobRow[]
   readonly due: readonly DueRow[]
+  /** What the season asks for now, site by site. */
+  readonly season: readonly SeasonDue[]
+  /** When each job of the day can go out, by the weather of its site. */
+  readonly outlooks: readonly JobOutlook[]
   readonly reentry: readonly ReentryRow[]
   readonly stale: readonly StaleRow[]
   readonly low: readonly LowRow[]
@@ -65,4 +70,13 @@ export interface Found {
   readonly more: string
   /** YYYY-MM-DD, blank where it has none. */
   readonly day: string
+}
+
+export type SeasonDue = CrewDue
+
+export interface JobOutlook {
+  readonly jobId: string
+  /** Whether there is an hour today that fits its labels. */
+  readonly fits: boolean
+  readonly words: string
 }

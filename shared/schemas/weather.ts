@@ -13,6 +13,8 @@ export const SaveStationSchema = v.strictObject({
     latitude: Line,
     longitude: Line,
     notes: Notes,
+    /** A service its readings come from by themselves; absent or blank: typed, or from files. */
+    service: v.optional(Line),
   }),
 })
 export type SaveStation = v.InferOutput<typeof SaveStationSchema>
@@ -46,6 +48,32 @@ const Degrees = v.pipe(
   v.minValue(-90, 'must be from -90 to 60 °C'),
   v.maxValue(60, 'must be from -90 to 60 °C'),
 )
+const Share = v.pipe(v.number(), v.minValue(0), v.maxValue(1, 'must be from 0 to 1'))
+const Percent = v.pipe(v.number(), v.minValue(0), v.maxValue(100, 'must be at most 100 %'))
+const Metres = v.pipe(v.number(), v.minValue(0), v.maxValue(3, 'must be at most 3 m'))
+const Wind = v.pipe(v.number(), v.minValue(0), v.maxValue(120, 'must be at most 120 m/s'))
+const MOST_HOURS = 10_000
+/** Hours of a station by the clock of the place, °C, m/s and m; days follow from them. */
+export const SaveHoursSchema = v.strictObject({
+  hours: v.pipe(
+    v.array(
+      v.strictObject({
+        on: Day,
+        hour: v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(23, 'must be from 0 to 23')),
+        air: Degrees,
+        humidity: v.optional(Percent),
+        wind: v.optional(Wind),
+        gust: v.optional(Wind),
+        rain: v.optional(Metres),
+        chance: v.optional(Share),
+        forecast: v.boolean(),
+      }),
+    ),
+    v.minLength(1, 'must have at least one hour'),
+    v.maxLength(MOST_HOURS, `must have at most ${MOST_HOURS} hours`),
+  ),
+})
+
 const MOST_DAYS = 4000
 /** Days of a station, °C and m; what was measured is not written over by a forecast. */
 export const SaveWeatherSchema = v.strictObject({
@@ -57,8 +85,8 @@ export const SaveWeatherSchema = v.strictObject({
           least: Degrees,
           most: Degrees,
           mean: v.optional(Degrees),
-          humidity: v.optional(v.pipe(v.number(), v.minValue(0), v.maxValue(100, 'must be at most 100 %'))),
-          rain: v.optional(v.pipe(v.number(), v.minValue(0), v.maxValue(3, 'must be at most 3 m'))),
+          humidity: v.optional(Percent),
+          rain: v.optional(Metres),
           soil: v.optional(Degrees),
           forecast: v.boolean(),
         }),
@@ -70,3 +98,20 @@ export const SaveWeatherSchema = v.strictObject({
     v.check((days) => new Set(days.map(({ on }) => on)).size === days.length, 'Each day is told once.'),
   ),
 })
+
+/** Days of a station as a file of its own, for other programs; °C, %, m. */
+export const WeatherFileSchema = v.object({
+  format: v.literal('weather'),
+  schema: v.literal(1),
+  station: v.object({ name: v.string(), latitude: v.string(), longitude: v.string() }),
+  days: SaveWeatherSchema.entries.days,
+})
+export type WeatherFileDocument = v.InferOutput<typeof WeatherFileSchema>
+
+/** A station with how much of it there is. */
+export interface StationRow extends Station {
+  readonly firstDay: string | null
+  readonly lastDay: string | null
+  readonly days: number
+  readonly sites: readonly { readonly id: string; readonly name: string }[]
+}

@@ -17,8 +17,10 @@ import { clientOf, type Client } from '../support/client'
 import {
   aCalibration,
   anArea,
+  anAreaProgram,
   aProbe,
   aProduct,
+  aProgram,
   aSite,
   aSprayer,
   aSpreader,
@@ -73,6 +75,16 @@ const LIBRARY: readonly (readonly [string, () => Promise<object & { version: num
     async () => aProbe(await put('areas', anArea(await put('sites', aSite())))),
     { document: aProbe('', '55').document },
   ],
+  ['programs', async () => aProgram(), { name: 'Other name' }],
+  [
+    'areaPrograms',
+    async () =>
+      anAreaProgram(
+        await put('areas', anArea(await put('sites', aSite()))),
+        await put('programs', aProgram()),
+      ),
+    { document: { ...anAreaProgram('', '').document, notes: 'first year' } },
+  ],
 ]
 
 describe.each(LIBRARY)('%s', (kind, make, change) => {
@@ -103,7 +115,9 @@ describe.each(LIBRARY)('%s', (kind, make, change) => {
             ? { document: { ...(body as ReturnType<typeof aCalibration>).document, notes: note } }
             : kind === 'probes'
               ? { document: { ...aProbe('').document, where: note } }
-              : { name: note }),
+              : kind === 'areaPrograms'
+                ? { document: { ...anAreaProgram('', '').document, notes: note } }
+                : { name: note }),
         }),
       ),
     )
@@ -452,10 +466,22 @@ test('every route answers another crew with 404 for what is not its own', async 
     benchTests: await put('benchTests', aTrial(await put('equipment', aSpreader()))),
     stations: await put('stations', aStation()),
     probes: await put('probes', aProbe(await put('areas', anArea(siteId)))),
+    programs: await put('programs', aProgram()),
+    areaPrograms: await put(
+      'areaPrograms',
+      anAreaProgram(await put('areas', anArea(siteId)), await put('programs', aProgram())),
+    ),
+    calendars: await aCalendar(),
     attachments: CEMETERY_PICTURE,
     jobs: named('job Cooperage Row Spring feed, front strips 2026-05-06'),
     records: named('application The Saltings Surface insects 2026-05-05'),
     applications: named('application The Saltings Surface insects 2026-05-05'),
+  }
+  async function aCalendar(): Promise<string> {
+    const id = uuid()
+    const made = await client.post('/crew/calendars', { id, name: 'Phone', whose: 'crew' })
+    expect(made.status).toBe(201)
+    return id
   }
   // The four last are the sample's, which is another crew to both.
   const files = readdirSync('server/api/organizations/[organization]', {
@@ -487,6 +513,7 @@ test('every route answers another crew with 404 for what is not its own', async 
     },
     'restore.post': {},
     'days.post': { days: [{ on: '2026-05-06', least: 4, most: 14, forecast: false }] },
+    'hours.post': { hours: [{ on: '2026-05-06', hour: 9, air: 4, forecast: false }] },
     'map.post': { areas: [], removed: [] },
     'copy.post': { id: uuid(), name: 'Theirs' },
     'calibrations.post': { calibrations: [{ id: uuid(), document: aCalibration('').document }] },
@@ -499,9 +526,7 @@ test('every route answers another crew with 404 for what is not its own', async 
     expect(method, file).not.toBe('')
     // A PUT makes a row of one's own: that it leaves the other's alone is asserted for itself below.
     if (method === 'put') continue
-    const kinds = route.includes('[kind]')
-      ? ['sites', 'areas', 'equipment', 'calibrations', 'benchTests', 'products', 'stations', 'probes']
-      : [route.split('/')[0] ?? '']
+    const kinds = route.includes('[kind]') ? LIBRARY.map(([name]) => name) : [route.split('/')[0] ?? '']
     for (const kind of kinds) {
       const id = ids[kind]
       expect(id, `${file} names no row of this test: add one`).toBeDefined()

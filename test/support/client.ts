@@ -6,9 +6,9 @@ export interface Answer {
   readonly headers: Headers
 }
 
-/** A file of lines of JSON is no JSON itself. */
-const isLines = ({ headers }: Response): boolean =>
-  headers.get('content-type')?.startsWith('application/x-ndjson') ?? false
+/** What is no JSON is handed on as it is: files, calendars, lines. */
+const isText = ({ headers }: Response): boolean =>
+  !(headers.get('content-type') ?? 'application/json').startsWith('application/json')
 
 /**
  * A small client of the API with a cookie jar, as another browser would be. What lies under /crew belongs to
@@ -49,7 +49,7 @@ export function clientOf(url: string) {
     const text = await answer.text()
     return {
       status: answer.status,
-      body: text === '' ? undefined : isLines(answer) ? text : JSON.parse(text),
+      body: text === '' ? undefined : isText(answer) ? text : JSON.parse(text),
       headers: answer.headers,
     }
   }

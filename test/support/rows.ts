@@ -1,3 +1,5 @@
+import { usualProgram } from '#core/program/usualPrograms'
+import type { SaveAreaProgram, SaveProgram } from '#shared/schemas/program'
 import { v7 as uuid } from 'uuid'
 import { blankEquipment } from '../../core/calibration/blankEquipment'
 import { blankCalibration, part } from './documents'
@@ -87,4 +89,17 @@ export const aProduct = (name = 'Granule'): SaveProduct => ({
   version: 0,
   name,
   document: blankProductDocument(uuid(), 'us-1000'),
+})
+
+export const aProgram = (name = 'Own program'): SaveProgram => ({
+  version: 0,
+  name,
+  document: usualProgram('cool-season lawn', 'us-1000', uuid),
+})
+
+export const anAreaProgram = (areaId: string, programId: string): SaveAreaProgram => ({
+  version: 0,
+  areaId,
+  programId,
+  document: { schema: 1, changes: [], notes: '' },
 })

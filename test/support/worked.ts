@@ -13,7 +13,7 @@ export function workedWith(
   {
     library = EMPTY_LIBRARY,
     ...rest
-  }: Partial<Pick<JobQuestion, 'library' | 'ledger' | 'planned' | 'house'>> = {},
+  }: Partial<Pick<JobQuestion, 'library' | 'ledger' | 'planned' | 'house' | 'weather'>> = {},
 ): WorkedApplication {
   return workOutJob({ applications: [{ id: 'application', document }], day, library, ...rest })[0]!
 }

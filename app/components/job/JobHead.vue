@@ -115,6 +115,12 @@ function settle() {
         :locked="locked"
         @change="emit('change', { plannedFor: $event })"
       />
+      <LazyDayChoice
+        v-if="draft.siteId !== null && draft.version > 0 && !locked"
+        :job-id="jobId"
+        :day="draft.plannedFor"
+        @choose="emit('change', { plannedFor: $event })"
+      />
       <NameField
         bare
         class="given"

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import type { JobRow } from '#shared/schemas/job'
+import type { JobOutlook } from '#shared/schemas/today'
 
 /** One job in a list of the day: where, what for, with what; the whole line leads to it. */
-defineProps<{ job: JobRow; number?: number; when?: string }>()
+defineProps<{ job: JobRow; number?: number; when?: string; outlook?: JobOutlook }>()
 </script>
 
 <template>
@@ -13,7 +14,15 @@ defineProps<{ job: JobRow; number?: number; when?: string }>()
       <NuxtLink :to="`/jobs/${job.id}`" class="row-link">{{ job.site || 'Unnamed site' }}</NuxtLink>
       <span class="soft"> {{ job.purpose }}</span>
       <span v-if="job.givenTo" class="small whitespace-nowrap"> · {{ job.givenTo }}</span>
-      <span class="small soft block">{{ job.products.filter(Boolean).join('; then ') }}</span>
+      <span class="small soft block"
+        >{{ job.products.filter(Boolean).join('; then ')
+        }}<template v-if="outlook">
+          ·
+          <strong v-if="!outlook.fits" class="font-semibold text-(--ink)"
+            >not today: {{ outlook.words }}</strong
+          ><template v-else>can go out {{ outlook.words }}</template></template
+        ></span
+      >
     </span>
     <StateMark class="small" :level="JOB_MARKS[job.state]" :words="job.state" />
     <span class="carried"

@@ -84,6 +84,12 @@ async function takeSite(siteId: string, site: string) {
   )
 }
 
+watch(
+  () => [props.draft.siteId, day.value] as const,
+  ([siteId, on]) => library.loadWeather(siteId, on),
+  { immediate: true },
+)
+
 openWhatIsMissing()
 /** A new sheet opens where something is still to be typed. */
 function openWhatIsMissing() {

@@ -25,7 +25,16 @@ const entry = ref(blank())
 const problems = ref<Readonly<Partial<Record<'low' | 'high' | 'latitude' | 'day', string>>>>({})
 const failed = ref<string>()
 
-const { read, problems: fileProblems, more, open: openFile, take, drop } = useWeatherFile()
+const {
+  read,
+  problems: fileProblems,
+  more,
+  open: openFile,
+  take,
+  drop,
+  unit: fileUnit,
+  say,
+} = useWeatherFile()
 const span = computed(() => {
   const days = read.value?.days ?? []
   const [first, last] = [days[0], days.at(-1)]
@@ -133,10 +142,22 @@ async function makeStation(): Promise<string> {
         />
         <p v-if="failed" role="alert">{{ failed }}</p>
         <UButton type="submit" label="Keep it" color="primary" variant="solid" />
-        <FilePick label="Take in a file" accept=".csv,.txt,.dly,text/csv,text/plain" @file="openFile" />
+        <FilePick
+          label="Take in a file"
+          accept=".csv,.txt,.dly,.json,text/csv,text/plain,application/json"
+          @file="openFile"
+        />
         <p v-if="span" role="status">
           <strong>{{ span }}</strong>
         </p>
+        <URadioGroup
+          v-if="read?.unitsUntold"
+          legend="Its temperatures name no unit: they are in"
+          orientation="horizontal"
+          :items="['°F', '°C']"
+          :model-value="fileUnit"
+          @update:model-value="say($event === '°C' ? '°C' : '°F')"
+        />
         <ul v-if="fileProblems.length > 0" role="alert" class="small">
           <li v-for="one in fileProblems" :key="one">{{ one }}</li>
           <li v-if="more > 0">and {{ more }} more</li>
@@ -153,7 +174,8 @@ async function makeStation(): Promise<string> {
           <UButton size="sm" label="Leave it" @click="drop" />
         </p>
         <p class="soft small">
-          A table with day, low and high, or the daily climate file of a national service.
+          A table of days (low, high) or of hours (time, temp), the daily climate file of a national service,
+          or our own JSON.
         </p>
       </form>
     </template>

@@ -13,6 +13,10 @@ const crew = useCrewStore()
 const choices = <V extends string>(values: readonly V[], blank = 'not noted') =>
   values.map((value) => ({ value, text: value === '' ? blank : value }))
 const species = GRASS_NAMES.map((name) => ({ value: name, text: `${name} (${GRASSES[name].season}-season)` }))
+const WEEKDAYS = ['Sunday', 'Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday'].map(
+  (label, value) => ({ label, value }),
+)
+const mown = computed(() => [...(props.document.mownOn ?? [])])
 const zones = [
   { value: 'none', text: 'none' },
   { value: 'zone', text: 'a zone' },
@@ -82,6 +86,19 @@ const addGrass = () =>
         :entered="document.thatch"
         :units="LENGTH_UNITS"
       />
+      <LabelledField label="Mown on">
+        <USelectMenu
+          multiple
+          :model-value="mown"
+          :items="WEEKDAYS"
+          value-key="value"
+          :search-input="false"
+          placeholder="not noted"
+          :disabled="locked"
+          class="w-full"
+          @update:model-value="set('document.mownOn', [...$event].toSorted())"
+        />
+      </LabelledField>
       <FormDay path="document.established" label="Established" :day="document.established" />
       <FormDay path="document.overseeding" label="Overseeding planned" :day="document.overseeding" />
       <FormChoice

@@ -2,9 +2,16 @@
 import { dayText } from '#core/calendar/dayText'
 import { daysBetween } from '#core/calendar/daysBetween'
 import type { JobRow } from '#shared/schemas/job'
+import type { JobOutlook } from '#shared/schemas/today'
 
 /** Jobs of the day, those left over, and the week ahead. */
-const props = defineProps<{ jobs: readonly JobRow[]; ahead: readonly JobRow[]; day: string }>()
+const props = defineProps<{
+  jobs: readonly JobRow[]
+  ahead: readonly JobRow[]
+  day: string
+  /** When each can go out, by the weather. */
+  outlooks: readonly JobOutlook[]
+}>()
 const { startJob } = useNewJob()
 const groups = computed(() => [
   {
@@ -15,6 +22,7 @@ const groups = computed(() => [
   { title: 'Left over', rows: props.jobs.filter(({ plannedFor }) => plannedFor < props.day), empty: '' },
   { title: 'Next seven days', rows: props.ahead, empty: '' },
 ])
+const outlookOf = (id: string) => props.outlooks.find(({ jobId }) => jobId === id)
 const when = (day: string) => {
   const days = daysBetween(props.day, day)
   if (days === 0) return 'today'
@@ -40,6 +48,7 @@ const when = (day: string) => {
               :job="job"
               :number="group.title === 'Today' ? i + 1 : undefined"
               :when="when(job.plannedFor)"
+              :outlook="outlookOf(job.id)"
             />
           </li>
         </ul>

@@ -15,6 +15,8 @@ const WHAT: Readonly<Record<LibraryKind, string>> = {
   products: 'product',
   stations: 'station',
   probes: 'reading',
+  programs: 'program',
+  areaPrograms: 'applied program',
 }
 
 /** One row of a kind: loaded, saved as it is typed, deleted so that it can be brought back. */

@@ -66,6 +66,7 @@ export function provideSheet(options: SheetOptions): SheetContext {
     library: library.value,
     ledger: libraryStore.ledger,
     planned: libraryStore.planned,
+    weather: libraryStore.weather?.on === day.value ? libraryStore.weather : undefined,
   }))
   const frozen = computed(() => {
     const plan = options.frozen?.()

@@ -2,7 +2,7 @@ import { dayText } from '#core/calendar/dayText'
 import type { SeasonWindow, WindowName, WindowState } from '#core/season/windows/seasonWindow'
 
 /** Windows and their states as people read them. */
-export const WINDOW_NAMES: Readonly<Record<WindowName, string>> = {
+export const WINDOW_TITLES: Readonly<Record<WindowName, string>> = {
   'cool feed': 'Feed',
   'warm feed': 'Feed',
   'spring pre-emergent': 'Spring barrier',

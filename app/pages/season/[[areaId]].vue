@@ -18,6 +18,7 @@ const { startJobAt } = useNewJob()
 const places = shallowRef<readonly SeasonPlace[]>()
 const page = shallowRef<SeasonPage>()
 const { problem, read } = useReading(async () => {
+  await refreshWeather()
   places.value = await $fetch<readonly SeasonPlace[]>(crewUrl('/season'))
   await readSeason()
 })
@@ -99,106 +100,111 @@ async function planHere() {
 </script>
 
 <template>
-  <main v-if="places">
-    <header class="rule-b head">
-      <h1>Season</h1>
-      <ChoiceField
-        v-if="areaId"
-        bare
-        label="Lawn"
-        class="place"
-        :value="areaId"
-        :choices="choices"
-        @change="choose"
-      />
-      <p v-if="page" class="soft source">{{ source }}</p>
-      <span class="ms-auto flex gap-2">
-        <WeatherEntry v-if="person.may('work')" :station="page?.station" @saved="read" />
-        <ProbeEntry v-if="page && person.may('work')" :area-id="page.area.id" @saved="read" />
-      </span>
-    </header>
-    <p v-if="problem" role="alert" class="px-6 py-3">{{ problem }}</p>
-    <EmptyState
-      v-if="places.length === 0"
-      words="No lawn yet. A season is told lawn by lawn: measure the first one."
-      action="Go to the sites"
-      to="/sites"
-    />
-    <template v-else-if="page && season">
-      <section class="year" aria-labelledby="soil-title">
-        <div class="side">
-          <h2 id="soil-title">Soil today</h2>
-          <p v-if="soilToday" class="today">
-            <FigureText :shown="soilToday.shown" page="soil" label="Soil today" /><span class="unit"
-              >± {{ soilToday.give }}</span
-            >
-          </p>
-          <p v-else class="soft small">not known</p>
-          <p class="soft small">
-            line: from the weather<br />dots: your probe<br />dashes: as years usually are
-          </p>
-        </div>
-        <SoilChart v-if="season.soil.length > 0" :season="season" :today="page.today" />
-        <p v-else class="soft py-6">
-          {{
-            page.station
-              ? `${page.station.name} has no days of this year yet: type the highs and lows under Weather.`
-              : 'No weather yet: make a station under Weather and type its highs and lows, or take its file.'
-          }}
-        </p>
-      </section>
-      <p v-for="hole in season.holes" :key="hole.from" class="px-6 py-1">
-        <StateMark
-          level="warn"
-          :words="`No weather ${dayText(hole.from)} to ${dayText(hole.to)}: nothing counts across it.`"
+  <div>
+    <SeasonTabs />
+    <main v-if="places">
+      <header class="rule-b head">
+        <h1>Season</h1>
+        <ChoiceField
+          v-if="areaId"
+          bare
+          label="Lawn"
+          class="place"
+          :value="areaId"
+          :choices="choices"
+          @change="choose"
         />
-      </p>
-      <p v-if="page.latitudeFrom === 'nowhere'" class="px-6 py-1">
-        <StateMark level="warn" :words="NO_PLACE" />
-      </p>
-      <YearLines :rows="rows" :today="page.today" />
-      <div class="columns">
-        <section aria-labelledby="next-title">
-          <h2 id="next-title">Next on this lawn</h2>
-          <ul v-if="page.next.length > 0">
-            <li v-for="one in page.next" :key="one.what + one.reason" class="rule-b next">
-              <UIcon :name="one.presses ? 'i-lucide-triangle-alert' : 'i-lucide-info'" class="sign" />
-              <div class="min-w-0">
-                <p>
-                  <strong>{{ one.what }}</strong>
-                </p>
-                <p class="soft small">{{ one.reason }}</p>
-              </div>
-              <UButton v-if="person.may('work')" variant="link" label="Plan it" @click="planHere" />
-            </li>
-          </ul>
-          <p v-else class="soft mt-2">Nothing is open on this lawn today.</p>
-        </section>
-        <section aria-labelledby="windows-title">
-          <h2 id="windows-title">Windows</h2>
-          <dl class="windows">
-            <template v-for="one in season.windows" :key="one.name">
-              <dt>{{ WINDOW_NAMES[one.name] }}</dt>
-              <dd>
-                <strong>{{ STATE_WORDS[one.state] }}</strong><span v-if="datesOf(one)">
-                  · {{ datesOf(one) }}</span
-                ><span class="soft small block">{{ one.reason }}</span>
-              </dd>
-            </template>
-          </dl>
-          <p v-for="index in season.indices" :key="index.name" class="small mt-2">
-            {{ index.name === 'dollar spot' ? 'Dollar spot' : 'Brown patch' }} on {{ dayText(index.on) }}:
-            <strong>{{ toldIndex(index).value }}</strong> (act at {{ toldIndex(index).actAt }})
+        <p v-if="page" class="soft source">{{ source }}</p>
+        <span class="ms-auto flex gap-2">
+          <WeatherEntry v-if="person.may('work')" :station="page?.station" @saved="read" />
+          <ProbeEntry v-if="page && person.may('work')" :area-id="page.area.id" @saved="read" />
+        </span>
+      </header>
+      <p v-if="problem" role="alert" class="px-6 py-3">{{ problem }}</p>
+      <EmptyState
+        v-if="places.length === 0"
+        words="No lawn yet. A season is told lawn by lawn: measure the first one."
+        action="Go to the sites"
+        to="/sites"
+      />
+      <template v-else-if="page && season">
+        <section class="year" aria-labelledby="soil-title">
+          <div class="side">
+            <h2 id="soil-title">Soil today</h2>
+            <p v-if="soilToday" class="today">
+              <FigureText :shown="soilToday.shown" page="soil" label="Soil today" /><span class="unit"
+                >± {{ soilToday.give }}</span
+              >
+            </p>
+            <p v-else class="soft small">not known</p>
+            <p class="soft small">
+              line: from the weather<br />dots: your probe<br />dashes: as years usually are
+            </p>
+          </div>
+          <SoilChart v-if="season.soil.length > 0" :season="season" :today="page.today" />
+          <p v-else class="soft py-6">
+            {{
+              page.station
+                ? `${page.station.name} has no days of this year yet: type the highs and lows under Weather.`
+                : 'No weather yet: make a station under Weather, or type highs and lows.'
+            }}
           </p>
-          <UButton variant="link" size="sm" @click="working.show()">Show working</UButton>
         </section>
-      </div>
-      <p class="soft small px-6 pb-6">
-        Models, not measurements: the label, your probe and a look at the lawn come first.
-      </p>
-    </template>
-  </main>
-  <p v-else-if="problem" role="alert" class="p-6">{{ problem }}</p>
+        <p v-for="hole in season.holes" :key="hole.from" class="px-6 py-1">
+          <StateMark
+            level="warn"
+            :words="`No weather ${dayText(hole.from)} to ${dayText(hole.to)}: nothing counts across it.`"
+          />
+        </p>
+        <p v-if="page.latitudeFrom === 'nowhere'" class="px-6 py-1">
+          <StateMark level="warn" :words="NO_PLACE" />
+        </p>
+        <YearLines :rows="rows" :today="page.today" />
+        <div class="columns">
+          <section aria-labelledby="next-title">
+            <h2 id="next-title">Next on this lawn</h2>
+            <ul v-if="page.next.length > 0">
+              <li v-for="one in page.next" :key="one.what + one.reason" class="rule-b next">
+                <UIcon :name="one.presses ? 'i-lucide-triangle-alert' : 'i-lucide-info'" class="sign" />
+                <div class="min-w-0">
+                  <p>
+                    <strong>{{ one.what }}</strong>
+                  </p>
+                  <p class="soft small">{{ one.reason }}</p>
+                </div>
+                <UButton v-if="person.may('work')" variant="link" label="Plan it" @click="planHere" />
+              </li>
+            </ul>
+            <p v-else class="soft mt-2">Nothing is open on this lawn today.</p>
+            <AreaProgram :area-id="page.area.id" :site="page.site" class="mt-5" @changed="readSeason" />
+          </section>
+          <section aria-labelledby="windows-title">
+            <h2 id="windows-title">Windows</h2>
+            <dl class="windows">
+              <template v-for="one in season.windows" :key="one.name">
+                <dt>{{ WINDOW_TITLES[one.name] }}</dt>
+                <dd>
+                  <strong>{{ STATE_WORDS[one.state] }}</strong><span v-if="datesOf(one)">
+                    · {{ datesOf(one) }}</span
+                  ><span class="soft small block">{{ one.reason }}</span>
+                </dd>
+              </template>
+            </dl>
+            <p v-for="index in season.indices" :key="index.name" class="small mt-2">
+              {{ index.name === 'dollar spot' ? 'Dollar spot' : 'Brown patch' }} on {{ dayText(index.on) }}:
+              <strong>{{ toldIndex(index).value }}</strong> (act at {{ toldIndex(index).actAt }})
+            </p>
+            <GrowthCurve v-for="one in season.regulators" :key="one.product" :count="one" class="mt-3" />
+            <UButton variant="link" size="sm" @click="working.show()">Show working</UButton>
+          </section>
+        </div>
+        <p class="soft small px-6 pb-6">
+          Models, not measurements: the label, your probe and a look at the lawn come first.
+        </p>
+      </template>
+    </main>
+    <p v-else-if="problem" role="alert" class="p-6">{{ problem }}</p>
+  </div>
 </template>
 
 <style scoped>

@@ -124,6 +124,7 @@ const sections = computed(() =>
     { label: 'Local rules', to: '/settings/local', icon: 'i-lucide-landmark' },
     { label: 'Jar tests', to: '/settings/jar-tests', icon: 'i-lucide-flask-conical' },
     { label: 'People', to: '/settings/people', icon: 'i-lucide-id-card' },
+    { label: 'Calendars', to: '/settings/calendars', icon: 'i-lucide-calendar-sync' },
     ...(ownCrew.value ? [{ label: 'All data', to: '/settings/data', icon: 'i-lucide-archive' }] : []),
   ].map((item) => ({ ...item, active: route.path === item.to })),
 )
@@ -240,6 +241,7 @@ useScreenCommands(() => [{ id: 'save', label: 'Save the settings now', key: 'ctr
       </fieldset>
     </form>
     <PeopleSection v-if="section === 'people'" class="max-w-4xl" />
+    <CalendarAddresses v-if="section === 'calendars'" class="max-w-4xl" />
     <WholeCrew v-if="section === 'data' && ownCrew" class="max-w-4xl" />
   </main>
 </template>

@@ -2,6 +2,16 @@ import type { GrassName } from '../../ground/grasses'
 import type { BandName } from './bands'
 
 export type WindowName = BandName | 'second half'
+export const WINDOW_NAMES = [
+  'spring pre-emergent',
+  'second half',
+  'autumn pre-emergent',
+  'root disease',
+  'spring dead spot',
+  'cool feed',
+  'warm feed',
+  'potassium',
+] as const satisfies readonly WindowName[]
 export const WINDOW_STATES = ['before', 'open', 'closing', 'late', 'over', 'unknown'] as const
 export type WindowState = (typeof WINDOW_STATES)[number]
 

@@ -1,5 +1,6 @@
 import { expect, test } from 'vitest'
 import { isClimateFile, readClimateFile, readElementRows } from './readClimateFile'
+import { readHourRows } from './readHourRows'
 import { readWeatherRows } from './readWeatherRows'
 
 /** A line of the fixed format: values of the first days, the others missing. */
@@ -52,7 +53,7 @@ test('the same as a table of elements', () => {
   expect(readElementRows([{ date: '20260501', min: '1', max: '2' }])).toBeUndefined()
 })
 
-const usual = { temperature: '°F', rain: 'in' } as const
+const usual = { temperature: '°F', rain: 'in', wind: 'mph' } as const
 test.each<[string, Record<string, string>, object]>([
   [
     'units in brackets',
@@ -97,4 +98,42 @@ test('a table: what can’t be read is told with its line, the rest is taken', (
   expect(readWeatherRows([{ date: '2026-05-01', min: '4' }], usual).problems[0]?.message).toBe(
     'must name a column for max',
   )
+})
+
+test('a table whose temperatures name no unit says that somebody has to', () => {
+  expect(readWeatherRows([{ date: '2026-05-01', min: '4', max: '9' }], usual).unitsUntold).toBe(true)
+  const told = readWeatherRows([{ date: '2026-05-01', 'min (C)': '4', 'max (C)': '9' }], usual)
+  expect(told.unitsUntold).toBeUndefined()
+})
+
+const HOURS = Array.from({ length: 24 }, (_, hour) => ({
+  time: `2026-05-01T${String(hour).padStart(2, '0')}:00`,
+  'temp (C)': String(hour),
+  'wind (km/h)': '36',
+  'rain (mm)': hour === 3 ? '2' : '0',
+  rh: '80',
+}))
+test.each([
+  ['one column of day and hour', HOURS],
+  [
+    'two columns',
+    HOURS.map(({ time, ...row }) => ({ date: time.slice(0, 10), hour: time.slice(11, 13), ...row })),
+  ],
+])('a table of hours, %s: the day follows from them', (_, rows) => {
+  const read = readHourRows(rows, usual)
+  expect(read?.problems).toEqual([])
+  // 36 km/h is 10 m/s; the mean of 0 to 23 is 11.5.
+  expect(read?.hours?.[3]).toMatchObject({ hour: 3, air: 3, wind: 10, rain: 0.002, humidity: 80 })
+  expect(read?.days).toEqual([
+    expect.objectContaining({ on: '2026-05-01', least: 0, most: 23, mean: 11.5, humidity: 80 }),
+  ])
+})
+test('a table of hours: what can’t be read is told with its line; days alone are none', () => {
+  const [first] = HOURS
+  const read = readHourRows(
+    [first!, { ...first!, time: '2026-05-01T25:00' }, { ...first!, 'temp (C)': 'x' }],
+    usual,
+  )
+  expect(read?.problems.map(({ line }) => line)).toEqual([3, 4])
+  expect(readHourRows([{ date: '2026-05-01', min: '4', max: '9' }], usual)).toBeUndefined()
 })

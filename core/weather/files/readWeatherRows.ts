@@ -1,7 +1,7 @@
-import { parseDay } from '../../calendar/parseDay'
 import { celsius } from '../../quantity/temperature'
-import { METRES_PER, type LengthUnit, type TemperatureUnit } from '../../quantity/units'
-import { calendarDay, dayCollector, MISSING, type FileProblem, type WeatherFile } from './weatherFile'
+import { METRES_PER } from '../../quantity/units'
+import { dayIn, figureIn, FILE_RAINS, FILE_TEMPERATURES, findColumns, type FileUnits } from './fileColumns'
+import { dayCollector, MISSING, type FileProblem, type WeatherFile } from './weatherFile'
 
 /** What a column may be called, once its unit is taken off. */
 const COLUMNS = {
@@ -15,26 +15,6 @@ const COLUMNS = {
 } as const
 type ColumnName = keyof typeof COLUMNS
 
-/** Units of a file whose columns do not name theirs. */
-export interface FileUnits {
-  readonly temperature: TemperatureUnit
-  readonly rain: LengthUnit
-}
-
-const TEMPERATURES: Readonly<Record<string, TemperatureUnit>> = { f: '°F', '°f': '°F', c: '°C', '°c': '°C' }
-const RAINS: Readonly<Record<string, LengthUnit>> = {
-  in: 'in',
-  inch: 'in',
-  inches: 'in',
-  mm: 'mm',
-  cm: 'cm',
-}
-
-interface Column {
-  readonly head: string
-  readonly unit: string
-}
-
 /**
  * A table with a day, a low and a high in each row; columns are found by name, with their unit in brackets or
  * after a blank or underscore.
@@ -45,7 +25,7 @@ export function readWeatherRows(
   rows: readonly Readonly<Record<string, string>>[],
   usual: FileUnits,
 ): WeatherFile {
-  const columns = columnsOf(Object.keys(rows[0] ?? {}))
+  const columns = findColumns(Object.keys(rows[0] ?? {}), COLUMNS)
   const lacking = (['on', 'least', 'most'] as const).filter((name) => !columns[name])
   if (lacking.length > 0)
     return {
@@ -70,43 +50,18 @@ export function readWeatherRows(
       const column = columns[name]
       const text = (column && row[column.head]?.trim()) ?? ''
       if (!column || text === '') continue
-      const value = Number(text.replace(',', '.'))
+      const value = figureIn(text)
       if (value === MISSING) continue
-      if (Number.isFinite(value)) days.add(on, { [name]: inSi(name, value, column.unit, usual) })
+      if (value !== undefined) days.add(on, { [name]: inSi(name, value, column.unit, usual) })
       else problems.push({ line, message: `${column.head} is no figure: ${text}` })
     }
   }
-  return { days: days.days(), problems }
-}
-
-/** A unit after a blank, a line or in brackets. */
-const UNIT_AT_END = /^(.*?)(?:[\s_]+[([]?|[([])(°?[fc]|in|inch|inches|mm|cm|%)[)\]]?$/i
-
-function columnsOf(heads: readonly string[]): Partial<Record<ColumnName, Column>> {
-  const found: Partial<Record<ColumnName, Column>> = {}
-  for (const head of heads) {
-    const [, before, unit = ''] = UNIT_AT_END.exec(head.trim()) ?? []
-    const words = before ?? head.trim()
-    const plain = words.toLowerCase().replaceAll('_', ' ').trim()
-    const name = (Object.keys(COLUMNS) as ColumnName[]).find((one) =>
-      (COLUMNS[one] as readonly string[]).includes(plain),
-    )
-    if (name && !found[name]) found[name] = { head, unit: unit.toLowerCase() }
-  }
-  return found
-}
-
-/** 2026-05-06, 20260506, or as it is said with its year; a day without a year is none. */
-function dayIn(text: string): string | undefined {
-  const [, year, month, day] = /^(\d{4})-?(\d{2})-?(\d{2})(?:[T ].*)?$/.exec(text.trim()) ?? []
-  if (year && month && day) return calendarDay(Number(year), Number(month), Number(day))
-  if (!/\d{4}/.test(text)) return undefined
-  const read = parseDay(text, Number.NaN)
-  return read.ok ? read.value : undefined
+  const untold = [columns.least, columns.most].some((column) => !FILE_TEMPERATURES[column?.unit ?? ''])
+  return { days: days.days(), problems, ...(untold && { unitsUntold: true as const }) }
 }
 
 function inSi(name: ColumnName, value: number, unit: string, usual: FileUnits): number {
   if (name === 'humidity') return value
-  if (name === 'rain') return value * METRES_PER[RAINS[unit] ?? usual.rain]
-  return celsius({ value, unit: TEMPERATURES[unit] ?? usual.temperature })
+  if (name === 'rain') return value * METRES_PER[FILE_RAINS[unit] ?? usual.rain]
+  return celsius({ value, unit: FILE_TEMPERATURES[unit] ?? usual.temperature })
 }

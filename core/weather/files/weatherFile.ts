@@ -1,3 +1,4 @@
+import type { WeatherHour } from '../hours/weatherHour'
 import type { WeatherDay } from '../weatherDay'
 
 /** A line of a file that was not taken, and why. */
@@ -9,7 +10,11 @@ export interface FileProblem {
 /** What a file of weather holds: days in their order, and what is wrong in it. */
 export interface WeatherFile {
   readonly days: readonly WeatherDay[]
+  /** Where it tells the hours: its days follow from them. */
+  readonly hours?: readonly WeatherHour[]
   readonly problems: readonly FileProblem[]
+  /** Its temperatures name no unit: somebody has to say it. */
+  readonly unitsUntold?: true
 }
 
 /** How a file writes what was not measured. */

@@ -8,6 +8,7 @@ import { deviceTime } from './007-device-time'
 import { people } from './008-people'
 import { givenTo } from './009-given-to'
 import { weather } from './010-weather'
+import { season } from './011-season'
 import type { Migration } from './migration'
 
 /**
@@ -25,4 +26,5 @@ export const MIGRATIONS: readonly Migration[] = [
   people,
   givenTo,
   weather,
+  season,
 ]

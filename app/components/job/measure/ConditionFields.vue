@@ -2,10 +2,13 @@
 import { TURF_STATES } from '#core/ground/turfStates'
 import { FATES, type ConditionsDraft, type AftercareDraft } from '#core/draft/applicationDraft'
 import { SYSTEM_UNITS } from '#core/quantity/systems'
+import { toldDepth } from '#core/quantity/toldDepth'
+import { temperatureSpanIn, toldTemperature } from '#core/quantity/toldTemperature'
 import { TEMPERATURE_UNITS, TIME_UNITS, type TemperatureUnit } from '#core/quantity/units'
 
 /** The turf and the weather as they are expected, where it belongs, and what follows it. */
-const { document, set, problemAt, locked } = useSheet()
+const { document, set, problemAt, locked, day: workDay } = useSheet()
+const library = useLibraryStore()
 const crew = useCrewStore()
 const unit = computed<TemperatureUnit>(() => (SYSTEM_UNITS[crew.units].length === 'm' ? '°C' : '°F'))
 const day = computed<ConditionsDraft>(
@@ -27,6 +30,24 @@ const places = FATES.map((value) => ({
   text: value === '' ? 'as the label says' : value === 'soil' ? 'in the soil' : 'on the leaf',
 }))
 const wrong = (path: string) => (problemAt(path)?.kind === 'wrong' ? problemAt(path)?.message : undefined)
+/** What the station of the site says of the day, where nobody noted it. */
+const told = computed(() => {
+  const { weather } = library
+  if (weather?.on !== workDay.value) return undefined
+  const degrees = (celsius: number) => toldTemperature(celsius, unit.value)
+  const soils = weather.soils.filter(({ areaId }) =>
+    document.value.lawns.some(({ source, treated }) => source?.id === areaId && treated === 'yes'),
+  )
+  const [soil] = soils.toSorted((a, b) => a.soil - b.soil)
+  return [
+    `${weather.station}${weather.forecast ? ', forecast' : ''}: ` +
+      `${degrees(weather.least)} to ${degrees(weather.most)}`,
+    weather.rain ? `${toldDepth(weather.rain, crew.units)} of rain` : 'no rain',
+    soil && `soil about ${degrees(soil.soil)} ± ${temperatureSpanIn(soil.give, unit.value).toFixed(1)}`,
+  ]
+    .filter(Boolean)
+    .join(', ')
+})
 const summary = computed(() =>
   [
     day.value.turf,
@@ -47,8 +68,9 @@ const summary = computed(() =>
       <template #line>
         <h2 id="day-title">Turf and weather</h2>
         <p class="small" :class="{ soft: summary === '' }">
-          {{ summary || 'not noted: heat, soil and dormancy are not checked' }}
+          {{ summary || (told ? 'not noted' : 'not noted: heat, soil and dormancy are not checked') }}
         </p>
+        <p v-if="told" class="small soft">{{ told }}</p>
       </template>
       <div class="fields pb-2">
         <ChoiceField

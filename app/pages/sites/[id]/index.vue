@@ -6,6 +6,7 @@ import { nitrogenByLawn } from '#core/season/nitrogenByLawn'
 import { nitrogenLaid } from '#core/season/nitrogenLaid'
 import { openWorkingBook } from '#core/working/working'
 import type { Area, LedgerRow, SaveSite, Site } from '#shared/schemas/ground'
+import type { Station } from '#shared/schemas/weather'
 
 /** One site: its areas drawn to scale, what was put down there, and what to know before going. */
 const id = String(useRoute().params.id)
@@ -63,6 +64,12 @@ if (draft.value && draft.value.version > 0) {
   areas.value = await library.loadAreas(id).catch(() => [])
   ledger.value = await $fetch<readonly LedgerRow[]>(crewUrl(`/sites/${id}/ledger`)).catch(() => [])
 }
+const stations = shallowRef<readonly Station[]>([])
+stations.value = await $fetch<readonly Station[]>(crewUrl('/library/stations')).catch(() => [])
+const stationChoices = computed(() => [
+  { value: '', text: 'the crew’s first' },
+  ...stations.value.map(({ id: stationId, name }) => ({ value: stationId, text: name })),
+])
 useHead({ title: () => `${draft.value?.name || 'New site'} · Hectarum` })
 
 /** The same ground again, under another name, without its history. */
@@ -173,6 +180,13 @@ useScreenCommands(() => [
         <p v-else class="soft">Give the site its name; then measure its areas.</p>
         <div class="grid gap-3 sm:grid-cols-2">
           <FormText path="place" label="Place" :text="draft.place" placeholder="street, town" />
+          <FormChoice
+            v-if="stationChoices.length > 2"
+            path="document.stationId"
+            label="Weather station"
+            :value="draft.document.stationId ?? ''"
+            :choices="stationChoices"
+          />
           <FormText path="document.contact" label="Contact" :text="draft.document.contact" />
           <FormNotes path="document.notices" label="Notices and gates" :text="draft.document.notices" />
           <FormNotes path="document.water" label="Water and buffers" :text="draft.document.water" />

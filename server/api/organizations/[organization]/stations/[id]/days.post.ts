@@ -10,6 +10,7 @@ export default defineEventHandler(async (event) => {
   return repositoriesOf(event).transaction(async ({ stations, weather }) => {
     if (!(await stations.find(id, 'lock'))) throw failure('not-found', 'There is no such station.')
     await weather.save(id, days)
+    await weather.noteTaken(id)
     return { saved: days.length }
   })
 })

@@ -1,0 +1,104 @@
+<script setup lang="ts">
+import { dayText } from '#core/calendar/dayText'
+import type { Figure } from '#core/working/figures'
+import type { JobDays } from '#shared/schemas/season'
+
+/** Which day: the best of those forecast, each with its reason; the job is moved by a press. */
+const props = defineProps<{ jobId: string; day: string }>()
+const emit = defineEmits<{ choose: [day: string] }>()
+const crew = useCrewStore()
+const working = useWorkingStore()
+const open = ref(false)
+const days = shallowRef<JobDays>()
+const problem = ref<string>()
+const BEST = 3
+async function read() {
+  problem.value = undefined
+  try {
+    days.value = await $fetch<JobDays>(crewUrl(`/jobs/${props.jobId}/days`), {
+      query: { units: crew.units },
+    })
+  } catch (error) {
+    problem.value = errorText(error)
+  }
+}
+watch(open, (now) => now && read())
+const best = computed(() => (days.value?.scores ?? []).filter(({ score }) => score > 0).slice(0, BEST))
+/** The day it is planned for, where that is none of the best. */
+const own = computed(() =>
+  best.value.some(({ on }) => on === props.day)
+    ? undefined
+    : days.value?.scores.find(({ on }) => on === props.day),
+)
+const weekday = (on: string) =>
+  new Intl.DateTimeFormat('en-GB', {
+    timeZone: 'UTC',
+    weekday: 'short',
+    day: 'numeric',
+    month: 'short',
+  }).format(new Date(`${on}T00:00:00Z`))
+const percent = (share: number) => `${Math.round(share * 100)} %`
+function choose(on: string) {
+  emit('choose', on)
+  open.value = false
+}
+useWorkingPages(
+  () => (days.value?.working ?? []).map(({ figure, lines }) => ({ figure: figure as Figure, lines })),
+  computed(() => new Map<Figure, string>([['whichDay', 'Which day']])),
+)
+</script>
+
+<template>
+  <UPopover v-model:open="open" :content="{ align: 'start' }">
+    <UButton label="Which day?" icon="i-lucide-cloud-sun" size="sm" />
+    <template #content>
+      <div class="w-[26rem] max-w-[92vw] space-y-2 p-4">
+        <p v-if="problem" role="alert">{{ problem }}</p>
+        <p v-else-if="!days" role="status" class="soft">Looking at the forecast …</p>
+        <template v-else>
+          <p class="soft small">
+            {{ days.station ? `By the forecast of ${days.station}.` : 'No station tells this site.' }}
+          </p>
+          <p v-if="best.length === 0">
+            {{
+              days.scores.length === 0 ? days.waiting : 'No day that is forecast fits: look again tomorrow.'
+            }}
+          </p>
+          <ol>
+            <li v-for="one in best" :key="one.on" class="rule-b day">
+              <strong class="figure">{{ percent(one.score) }}</strong>
+              <span class="min-w-0">
+                <strong class="font-semibold">{{ weekday(one.on) }}</strong>
+                <span class="small soft block">{{ one.factors.map(({ reason }) => reason).join('; ') }}</span>
+              </span>
+              <UButton
+                v-if="one.on !== day"
+                size="sm"
+                :label="'Move here'"
+                :aria-label="`Move it to ${dayText(one.on)}`"
+                @click="choose(one.on)"
+              />
+              <span v-else class="small soft">planned</span>
+            </li>
+          </ol>
+          <p v-if="own" class="small">
+            {{ weekday(own.on) }}, as planned: {{ percent(own.score) }};
+            {{ own.factors.map(({ reason }) => reason).join('; ') }}.
+          </p>
+          <p v-if="best.length > 0" class="small">{{ days.waiting }}</p>
+          <UButton variant="link" size="sm" @click="working.show('whichDay')">Show working</UButton>
+        </template>
+      </div>
+    </template>
+  </UPopover>
+</template>
+
+<style scoped>
+.day {
+  display: grid;
+  grid-template-columns: 52px minmax(0, 1fr) auto;
+  gap: 8px;
+  padding: 6px 0;
+  align-items: start;
+}
+</style>

@@ -1,0 +1,159 @@
+<script setup lang="ts">
+import { PRODUCT_KINDS } from '#core/label/productDocument'
+import { STEP_WHENS, type ProgramStep, type StepWhen } from '#core/program/programDocument'
+import { TEMPERATURE_UNITS } from '#core/quantity/units'
+import { WINDOW_NAMES } from '#core/season/windows/seasonWindow'
+import type { Product } from '#shared/schemas/product'
+
+/** One step of a program being written: what, when, how often. */
+const props = defineProps<{
+  step: ProgramStep
+  path: string
+  steps: readonly ProgramStep[]
+  products: readonly Product[]
+}>()
+const { set, problemAt } = useForm()
+const kinds = [
+  { value: '', text: 'work without a product' },
+  ...PRODUCT_KINDS.map((value) => ({ value, text: value })),
+]
+const WHEN_WORDS: Readonly<Record<StepWhen['by'], string>> = {
+  window: 'a window of the season',
+  soil: 'soil temperature',
+  dates: 'the calendar',
+  'heat units': 'heat units',
+  after: 'days after another step',
+  seed: 'days around the seed',
+}
+const whens = STEP_WHENS.map((value) => ({ value, text: WHEN_WORDS[value] }))
+/** Two windows of one title, each for its grasses. */
+const SEASON_OF: Readonly<Record<string, string>> = {
+  'cool feed': ', cool-season grass',
+  'warm feed': ', warm-season grass',
+}
+const windows = [
+  { value: '' as const, text: 'choose' },
+  ...WINDOW_NAMES.map((value) => ({ value, text: `${WINDOW_TITLES[value]}${SEASON_OF[value] ?? ''}` })),
+]
+const halves = [
+  { value: 'warming', text: 'while it warms' },
+  { value: 'cooling', text: 'while it cools' },
+] as const
+const others = computed(() => [
+  { value: '', text: 'choose' },
+  ...props.steps
+    .filter(({ id }) => id !== props.step.id)
+    .map(({ id, title }) => ({ value: id, text: title })),
+])
+const shelf = computed(() => [
+  { value: '', text: 'chosen when it comes to it' },
+  ...props.products
+    .filter(({ document }) => document.kind === props.step.kind)
+    .map(({ id, name }) => ({ value: id, text: name })),
+])
+const wrong = (field: string) => {
+  const found = problemAt(`${props.path}.${field}`)
+  return found?.kind === 'wrong' ? found.message : undefined
+}
+const RANGE = ['window', 'from', 'units', 'daysFrom', 'step'] as const
+const whenProblem = computed(() => RANGE.map((name) => wrong(`when.${name}`)).find(Boolean))
+const again = computed(() => props.step.times.trim() !== '' && props.step.times.trim() !== '1')
+</script>
+
+<template>
+  <div class="space-y-2">
+    <div class="fields">
+      <FormText :path="`${path}.title`" label="Step" :text="step.title" class="wide" />
+      <FormChoice :path="`${path}.kind`" label="Kind of product" :value="step.kind" :choices="kinds" />
+      <FormChoice
+        v-if="step.kind"
+        :path="`${path}.productId`"
+        label="Product"
+        :value="step.productId"
+        :choices="shelf"
+      />
+      <FormQuantity
+        v-if="step.kind === 'fertilizer'"
+        :path="`${path}.nitrogen`"
+        label="Nitrogen, else as on the label"
+        kind="rate"
+        :entered="step.nitrogen"
+        :units="['lb/1000 ft2', 'lb/ac', 'g/m2', 'kg/ha']"
+      />
+    </div>
+    <div class="fields">
+      <FormChoice :path="`${path}.when.by`" label="When, by" :value="step.when.by" :choices="whens" />
+      <FormChoice
+        v-if="step.when.by === 'window'"
+        :path="`${path}.when.window`"
+        label="Window"
+        :value="step.when.window"
+        :choices="windows"
+      />
+      <template v-if="step.when.by === 'soil'">
+        <FormChoice :path="`${path}.when.half`" label="Soil" :value="step.when.half" :choices="halves" />
+        <FormQuantity
+          :path="`${path}.when.soilFrom`"
+          label="from"
+          kind="temperature"
+          :entered="step.when.soilFrom"
+          :units="TEMPERATURE_UNITS"
+        />
+        <FormQuantity
+          :path="`${path}.when.soilTo`"
+          label="to"
+          kind="temperature"
+          :entered="step.when.soilTo"
+          :units="TEMPERATURE_UNITS"
+        />
+      </template>
+      <template v-if="step.when.by === 'dates'">
+        <YearDayField
+          label="From"
+          :day="step.when.from"
+          placeholder="1 June"
+          @change="set(`${path}.when.from`, $event)"
+        />
+        <YearDayField
+          label="To"
+          :day="step.when.to"
+          placeholder="20 June"
+          @change="set(`${path}.when.to`, $event)"
+        />
+      </template>
+      <template v-if="step.when.by === 'heat units'">
+        <FormText :path="`${path}.when.base`" label="Above, °C" :text="step.when.base" placeholder="10" />
+        <FormText :path="`${path}.when.units`" label="Units, °C days" :text="step.when.units" />
+        <YearDayField
+          label="Counted from"
+          :day="step.when.since"
+          placeholder="1 March"
+          @change="set(`${path}.when.since`, $event)"
+        />
+      </template>
+      <FormChoice
+        v-if="step.when.by === 'after'"
+        :path="`${path}.when.step`"
+        label="After"
+        :value="step.when.step"
+        :choices="others"
+      />
+      <template v-if="step.when.by === 'after' || step.when.by === 'seed'">
+        <FormText
+          :path="`${path}.when.daysFrom`"
+          label="Days, from"
+          :text="step.when.daysFrom"
+          placeholder="30"
+        />
+        <FormText :path="`${path}.when.daysTo`" label="to" :text="step.when.daysTo" placeholder="45" />
+      </template>
+      <FormText :path="`${path}.times`" label="How often" :text="step.times" placeholder="once" />
+      <FormText v-if="again" :path="`${path}.every`" label="Days between" :text="step.every" />
+    </div>
+    <p v-if="whenProblem" role="alert" class="small">{{ whenProblem }}</p>
+    <p v-if="wrong('times') || wrong('every')" role="alert" class="small">
+      {{ wrong('times') ?? wrong('every') }}
+    </p>
+    <FormText :path="`${path}.notes`" label="Notes" :text="step.notes" />
+  </div>
+</template>

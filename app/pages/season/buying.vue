@@ -1,0 +1,98 @@
+<script setup lang="ts">
+import { dayText } from '#core/calendar/dayText'
+import { packageSetWords } from '#core/stock/bestSet'
+import { lastingWords } from '#core/stock/packageChoice'
+import { showStock } from '#core/quantity/systems'
+import type { PurchaseLine } from '#core/program/purchaseList'
+import type { Purchases } from '#shared/schemas/program'
+import type { RowColumn } from '~/components/field/RowTable.vue'
+
+/** What programs and planned jobs of all sites still need, against the shelf. */
+useHead({ title: 'To buy · Hectarum' })
+const crew = useCrewStore()
+const found = shallowRef<Purchases>()
+const { problem, loading, read } = useReading(async () => {
+  found.value = await $fetch<Purchases>(crewUrl('/season/purchases'))
+})
+const told = (amount: number, { dimension }: PurchaseLine) => {
+  const { figure, unit } = showStock(amount, dimension, crew.units)
+  return `${figure} ${unit}`
+}
+const currency = computed(() => crew.organization?.settings.currency ?? '')
+const COLUMNS: readonly RowColumn<PurchaseLine>[] = [
+  { key: 'product', head: 'Product', sort: ({ product }) => product.toLowerCase() },
+  { key: 'first', head: 'First needed', from: 'laptop', sort: ({ firstOn }) => firstOn },
+  { key: 'need', head: 'Needed', numeric: true, from: 'laptop' },
+  { key: 'hand', head: 'On hand', numeric: true, from: 'laptop' },
+  { key: 'short', head: 'Missing', numeric: true },
+  { key: 'buy', head: 'Buy', from: 'laptop' },
+  { key: 'keeps', head: 'Keeps', from: 'laptop' },
+]
+const whole = computed(() => (found.value?.lines ?? []).reduce((sum, { buy }) => sum + (buy?.cost ?? 0), 0))
+const buyWords = (line: PurchaseLine) =>
+  line.short === 0
+    ? 'enough'
+    : line.buy
+      ? packageSetWords(line.buy) + (line.buy.cost === undefined ? '' : `, ${line.buy.cost.toFixed(2)}`)
+      : 'no package of a size that counts'
+const keepsWords = ({ keeps }: PurchaseLine) => {
+  if (keeps === undefined) return ''
+  const { figure, unit } = lastingWords(keeps)
+  return `${figure} ${unit}`
+}
+</script>
+
+<template>
+  <div>
+    <SeasonTabs />
+    <ListPlace
+      name="To buy for the season"
+      :loading="loading"
+      :problem="problem"
+      :empty="
+        found?.lines.length === 0
+          ? {
+              words: 'Nothing is planned that needs a product: apply a program to a lawn, or plan a job.',
+              action: 'See the programs',
+              to: '/season/programs',
+            }
+          : undefined
+      "
+      @retry="read"
+    >
+      <template #head>
+        <p v-if="whole > 0" class="ms-auto">
+          <strong class="figure">{{ whole.toFixed(2) }}</strong> {{ currency }} for what is missing
+        </p>
+      </template>
+      <RowTable
+        v-if="found"
+        caption="Products the season still needs"
+        :rows="found.lines"
+        :columns="COLUMNS"
+        :key-of="({ productId, dimension }) => `${productId} ${dimension}`"
+        :to="({ productId }) => `/products/${productId}`"
+      >
+        <template #product="{ row }">{{ row.product }}</template>
+        <template #under="{ row }">{{ buyWords(row) }}</template>
+        <template #first="{ row }">{{ dayText(row.firstOn) }}</template>
+        <template #need="{ row }">{{ told(row.need, row) }}</template>
+        <template #hand="{ row }">{{ told(row.onHand, row) }}</template>
+        <template #short="{ row }"
+          ><strong v-if="row.short > 0">{{ told(row.short, row) }}</strong
+          ><span v-else class="soft">none</span></template
+        >
+        <template #buy="{ row }">{{ buyWords(row) }}</template>
+        <template #keeps="{ row }">{{ keepsWords(row) }}</template>
+      </RowTable>
+      <template #after>
+        <div v-if="found && found.open.length > 0" class="mt-5">
+          <h2>Not counted yet</h2>
+          <ul class="small soft">
+            <li v-for="words in found.open" :key="words">{{ words }}</li>
+          </ul>
+        </div>
+      </template>
+    </ListPlace>
+  </div>
+</template>

@@ -1,0 +1,172 @@
+import { daysAfter, daysBetween } from '../calendar/daysBetween'
+import { countIn, type ProductKind } from '../label/productDocument'
+import { dayText } from '../calendar/dayText'
+import type { Entered } from '../quantity/entered'
+import type { RateUnit } from '../quantity/units'
+import type { ProgramDocument, ProgramStep, StepChange } from './programDocument'
+import { stepDates, workYear, type StepDates, type StepSeason } from './stepDates'
+
+export const INTENTION_STATES = [
+  'ahead',
+  'open',
+  'late',
+  'missed',
+  'planned',
+  'done',
+  'left out',
+  'unknown',
+] as const
+export type IntentionState = (typeof INTENTION_STATES)[number]
+
+/** A step of a program on one area, dated as the season stands. */
+export interface Intention extends StepDates {
+  readonly stepId: string
+  /** Which of its repeats, from 0. */
+  readonly occurrence: number
+  readonly title: string
+  readonly kind: ProductKind | ''
+  readonly productId: string
+  readonly nitrogen: Entered<RateUnit>
+  readonly state: IntentionState
+  /** The day it was done on, or is planned for. */
+  readonly on?: string | undefined
+  readonly jobId?: string | undefined
+}
+
+/** Something laid, or planned to be, on the area. */
+export interface WorkOnArea {
+  readonly on: string
+  readonly kind: ProductKind | ''
+  readonly product: string
+  /** The job it is planned in; absent: it is done. */
+  readonly jobId?: string
+}
+
+/**
+ * Work counts for a step so many days before its first day and after its last; where the weather tells the
+ * days, a cold spring may put them long after the work.
+ */
+const EARLY_DAYS = 30
+const EARLY_BY_WEATHER_DAYS = 60
+const AFTER_DAYS = 60
+/** Past its days it is late for so long, then missed. */
+const LATE_DAYS = 30
+/** Repeats of one step; more is no program. */
+const MOST_REPEATS = 26
+
+/**
+ * The steps of a program on one area as dated intentions; each moves as the season does.
+ * @param work what was laid there and what jobs are planned, each counts for one step
+ * @param productName a saved product's name, by its id
+ */
+export function intentions(
+  { steps }: ProgramDocument,
+  changes: readonly StepChange[],
+  season: StepSeason,
+  work: readonly WorkOnArea[],
+  productName: (id: string) => string | undefined,
+): readonly Intention[] {
+  const year = workYear(season.today, season.latitude)
+  const pool = new Set(
+    work
+      .filter(({ on }) => on >= year.from && on <= year.to)
+      .toSorted(
+        (a, b) => Number(a.jobId !== undefined) - Number(b.jobId !== undefined) || compare(a.on, b.on),
+      ),
+  )
+  const dated = new Map<string, readonly Intention[]>()
+  for (const step of inOrder(steps)) {
+    const before = step.when.by === 'after' ? dayOf(dated.get(step.when.step)?.at(-1)) : undefined
+    dated.set(step.id, repeatsOf(step, stepDates(step.when, season, before)))
+  }
+  return steps.flatMap(({ id }) => dated.get(id) ?? [])
+
+  function repeatsOf(step: ProgramStep, first: StepDates): readonly Intention[] {
+    const times = Math.min(countIn(step.times) ?? 1, MOST_REPEATS)
+    const every = countIn(step.every) ?? 0
+    const found: Intention[] = []
+    for (let occurrence = 0; occurrence < times; occurrence++) {
+      const last = found.at(-1)
+      const dates = last ? following(last, every, first) : first
+      const change = changes.find((one) => one.stepId === step.id && one.occurrence === occurrence)
+      const productId = change?.productId || step.productId
+      const name = productId === '' ? undefined : productName(productId)
+      const done = takeWork(step, dates, name, change)
+      found.push({
+        ...dates,
+        stepId: step.id,
+        occurrence,
+        title: step.title + (times > 1 ? `, ${occurrence + 1} of ${times}` : ''),
+        kind: step.kind,
+        productId,
+        nitrogen: change?.nitrogen.text.trim() ? change.nitrogen : step.nitrogen,
+        ...(done && { on: done.on, jobId: done.jobId }),
+        state: change?.leaveOut
+          ? 'left out'
+          : done
+            ? done.jobId === undefined
+              ? 'done'
+              : 'planned'
+            : stateOf(dates, season.today),
+      })
+    }
+    return found
+  }
+
+  function takeWork(
+    step: ProgramStep,
+    { from, to }: StepDates,
+    name: string | undefined,
+    change: StepChange | undefined,
+  ): Pick<WorkOnArea, 'on' | 'jobId'> | undefined {
+    if (change?.leaveOut) return undefined
+    if (change?.doneOn) return { on: change.doneOn }
+    if (step.kind === '' || from === undefined) return undefined
+    const early = step.when.by === 'window' || step.when.by === 'soil' ? EARLY_BY_WEATHER_DAYS : EARLY_DAYS
+    const [earliest, latest] = [daysAfter(from, -early), daysAfter(to ?? from, AFTER_DAYS)]
+    const found = [...pool].find(
+      ({ on, kind, product }) =>
+        kind === step.kind && (name === undefined || product === name) && on >= earliest && on <= latest,
+    )
+    if (found) pool.delete(found)
+    return found
+  }
+}
+
+const compare = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0)
+
+/** The day that what waits for it counts from. */
+const dayOf = (one: Intention | undefined): string | undefined => one?.on ?? one?.from
+
+/** The next of a series: so many days after the one before, by the day it was really done on. */
+function following(last: Intention, every: number, first: StepDates): StepDates {
+  const base = dayOf(last)
+  if (base === undefined) return { from: undefined, to: undefined, reason: first.reason }
+  const length = first.from && first.to ? Math.min(every, daysBetween(first.from, first.to)) : every
+  const from = daysAfter(base, every)
+  return {
+    from,
+    to: daysAfter(from, Math.max(1, Math.min(length, Math.ceil(every / 3)))),
+    reason: `${every} days after ${dayText(base)}`,
+  }
+}
+
+function stateOf({ from, to }: StepDates, today: string): IntentionState {
+  if (from === undefined) return 'unknown'
+  if (today < from) return 'ahead'
+  if (to === undefined || today <= to) return 'open'
+  return daysBetween(to, today) <= LATE_DAYS ? 'late' : 'missed'
+}
+
+/** Steps after those they wait for; a circle is read as it stands. */
+function inOrder(steps: readonly ProgramStep[]): readonly ProgramStep[] {
+  const ordered: ProgramStep[] = []
+  let left = steps
+  while (left.length > 0) {
+    const ready = left.filter(({ when }) => when.by !== 'after' || !left.some(({ id }) => id === when.step))
+    const next = ready.length > 0 ? ready : left
+    ordered.push(...next)
+    left = left.filter((step) => !next.includes(step))
+  }
+  return ordered
+}

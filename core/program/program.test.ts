@@ -1,0 +1,411 @@
+import { expect, test } from 'vitest'
+import { typed } from '../../demo/typed'
+import { part } from '../../test/support/documents'
+import { EMPTY_LIBRARY } from '../../test/support/worked'
+import { daysAfter } from '../calendar/daysBetween'
+import type { LibraryArea } from '../draft/fromLibrary'
+import { blankArea } from '../ground/blankArea'
+import type { GrassName } from '../ground/grasses'
+import { DEFAULT_HOUSE } from '../house'
+import type { StockedProduct } from '../job/cost/jobCost'
+import { blankProductDocument } from '../label/blankProduct'
+import type { ProductKind, RateLine } from '../label/productDocument'
+import { fieldReader } from '../quantity/fieldReader'
+import { KILOGRAMS_PER } from '../quantity/units'
+import { airAhead, seasonOfSeries, type LaidOnArea } from '../season/areaSeason'
+import type { LedgerRow } from '../season/ledger'
+import { simulatedClimate } from '../weather/simulatedClimate'
+import { weatherSeries } from '../weather/weatherSeries'
+import { intentions, type Intention, type WorkOnArea } from './intentions'
+import { nitrogenBudget } from './nitrogenBudget'
+import { readProgram, type ProgramDocument, type ProgramStep, type StepWhen } from './programDocument'
+import { programOutlook, type ProgramQuestion } from './programOutlook'
+import { purchaseList } from './purchaseList'
+import { stepDates, workYear, type StepSeason } from './stepDates'
+import { blankStep, blankWhen, usualProgram, USUAL_PROGRAM_NAMES } from './usualPrograms'
+
+const TODAY = '2026-05-06'
+const CLIMATE = {
+  mean: 12,
+  swing: 11,
+  coldest: 25,
+  dayRange: 10,
+  wetDays: 0.3,
+  rainDepth: 0.008,
+  humidity: 70,
+}
+const TELL = (celsius: number) => `${celsius} °C`
+/** Soil that warms and cools a tenth of a degree a day: 10 °C on 11 April, back on 20 October. */
+const soilOfYear = Array.from({ length: 365 }, (_, i) => ({
+  on: daysAfter('2026-01-01', i),
+  soil: i <= 196 ? i / 10 : 39.2 - i / 10,
+  give: 1,
+  from: 'usual' as const,
+}))
+const season = (more: Partial<StepSeason> = {}): StepSeason => ({
+  today: TODAY,
+  latitude: 41,
+  windows: [],
+  soil: soilOfYear,
+  air: { first: 0, length: 0, least: new Float64Array(), most: new Float64Array() },
+  overseeding: undefined,
+  tell: TELL,
+  ...more,
+})
+const when = (fields: Partial<StepWhen> & Pick<StepWhen, 'by'>): StepWhen => ({
+  ...blankWhen(fields.by, 'us-1000'),
+  ...fields,
+})
+const step = (id: string, fields: Partial<ProgramStep>): ProgramStep => ({
+  ...blankStep(id, 'us-1000'),
+  title: id,
+  ...fields,
+})
+const program = (steps: readonly ProgramStep[]): ProgramDocument => ({
+  schema: 1,
+  lawn: '',
+  steps,
+  notes: '',
+})
+
+// The mean of five days is that of the middle one: 10 °C on the day two after i = 100, and three in a row.
+test.each([
+  [
+    'soil warming',
+    when({ by: 'soil', soilFrom: typed('10', '°C'), soilTo: typed('15', '°C') }),
+    { from: '2026-04-13', to: '2026-06-02' },
+  ],
+  [
+    'soil cooling, with no end typed open three weeks',
+    when({ by: 'soil', half: 'cooling', soilFrom: typed('15', '°C') }),
+    { from: '2026-09-02', to: '2026-09-23', early: '2026-08-23', late: '2026-09-12' },
+  ],
+  ['never so warm', when({ by: 'soil', soilFrom: typed('40', '°C') }), { from: undefined }],
+  [
+    'the calendar',
+    when({ by: 'dates', from: '06-01', to: '06-20' }),
+    { from: '2026-06-01', to: '2026-06-20' },
+  ],
+  [
+    'over New Year',
+    when({ by: 'dates', from: '12-10', to: '01-10' }),
+    { from: '2026-12-10', to: '2027-01-10' },
+  ],
+  [
+    'before the seed',
+    when({ by: 'seed', daysFrom: '-14', daysTo: '-7' }),
+    { from: '2026-09-06', to: '2026-09-13' },
+  ],
+])('the days of a step by %s', (_, how, days) => {
+  expect(stepDates(how, season({ overseeding: '2026-09-20' }), undefined)).toMatchObject(days)
+})
+test('in the southern half the calendar moves by half a year, and the year begins in July', () => {
+  expect(workYear('2026-05-06', -34)).toEqual({ from: '2025-07-01', to: '2026-06-30' })
+  const how = when({ by: 'dates', from: '04-01', to: '04-20' })
+  expect(stepDates(how, season({ latitude: -34 }), undefined)).toMatchObject({ from: '2025-10-01' })
+})
+test('heat units: 10 a day above a base from 1 May on come to 50 on the fifth day after', () => {
+  const air = {
+    first: 20_574,
+    length: 60,
+    least: new Float64Array(60).fill(15),
+    most: new Float64Array(60).fill(25),
+  }
+  const how = when({ by: 'heat units', base: '10', units: '50', since: '05-01' })
+  expect(stepDates(how, season({ air }), undefined)).toMatchObject({ from: '2026-05-06', to: '2026-05-13' })
+})
+
+const kindStep = (id: string, from: string, to: string, more: Partial<ProgramStep> = {}) =>
+  step(id, { kind: 'fungicide', when: when({ by: 'dates', from, to }), ...more })
+const found = (steps: readonly ProgramStep[], work: readonly WorkOnArea[] = []): readonly Intention[] =>
+  intentions(program(steps), [], season(), work, () => undefined)
+test.each([
+  ['05-07', '05-20', 'ahead'],
+  ['05-06', '05-20', 'open'],
+  ['04-20', '05-06', 'open'],
+  ['04-20', '05-05', 'late'],
+  ['03-20', '04-06', 'late'],
+  ['03-20', '04-05', 'missed'],
+] as const)('days %s to %s on 6 May: %s', (from, to, state) => {
+  expect(found([kindStep('a', from, to)]).map((one) => one.state)).toEqual([state])
+})
+test('what was laid counts for one step, done before planned; what waits follows its day', () => {
+  const steps = [
+    kindStep('a', '04-20', '05-01'),
+    step('b', { kind: 'fungicide', when: when({ by: 'after', step: 'a', daysFrom: '20', daysTo: '30' }) }),
+  ]
+  const work: readonly WorkOnArea[] = [
+    { on: '2026-05-20', kind: 'fungicide', product: 'F', jobId: 'job' },
+    { on: '2026-04-25', kind: 'fungicide', product: 'F' },
+    { on: '2026-04-25', kind: 'fertilizer', product: 'N' },
+  ]
+  const [a, b] = found(steps, work)
+  expect(a).toMatchObject({ state: 'done', on: '2026-04-25' })
+  expect(b).toMatchObject({
+    state: 'planned',
+    on: '2026-05-20',
+    jobId: 'job',
+    from: '2026-05-15',
+    to: '2026-05-25',
+  })
+})
+test('a series follows the day each was done on; too early and another product are no step of it', () => {
+  const steps = [kindStep('a', '04-20', '05-20', { times: '3', every: '21', productId: 'p' })]
+  const laid = (on: string, product = 'P') => ({ on, kind: 'fungicide' as const, product })
+  const three = intentions(
+    program(steps),
+    [],
+    season(),
+    [laid('2026-03-20'), laid('2026-04-22', 'Q'), laid('2026-04-23')],
+    () => 'P',
+  )
+  expect(three.map(({ from }) => from)).toEqual(['2026-04-20', '2026-05-14', '2026-06-04'])
+  expect(three.map(({ state }) => state)).toEqual(['done', 'ahead', 'ahead'])
+})
+test('steps that wait for each other are told, and stay unknown', () => {
+  const steps = [
+    step('a', { when: when({ by: 'after', step: 'b', daysFrom: '1', daysTo: '2' }) }),
+    step('b', { when: when({ by: 'after', step: 'a', daysFrom: '5', daysTo: '2' }) }),
+  ]
+  expect(found(steps).map(({ state }) => state)).toEqual(['unknown', 'unknown'])
+  const fields = fieldReader()
+  readProgram(program(steps), fields)
+  expect(fields.problems.map(({ path }) => path)).toEqual([
+    'document.steps.0.when.step',
+    'document.steps.1.when.daysFrom',
+    'document.steps.1.when.step',
+  ])
+})
+test('every usual program reads without a problem', () => {
+  for (const name of USUAL_PROGRAM_NAMES) {
+    let id = 0
+    const fields = fieldReader()
+    readProgram(
+      usualProgram(name, 'us-1000', () => `${id++}`),
+      fields,
+    )
+    expect(fields.problems).toEqual([])
+  }
+})
+
+// Lb N on 1,000 ft2: laid, each to come, least and most wanted; what each is to be multiplied by.
+test.each([
+  [1, [0.5, 0.5], 2, 4, 'within', 1],
+  [1, [0.4, 0.4], 2, 4, 'short', 1.25],
+  [3, [1, 1], 2, 4, 'over', 0.5],
+  [5, [1], 2, 4, 'over', undefined],
+  [1, [], 2, 4, 'short', undefined],
+] as const)(
+  'a year of nitrogen: %s laid, %s to come, %s to %s wanted: %s',
+  (laid, each, from, to, state, factor) => {
+    const budget = nitrogenBudget(
+      laid,
+      each.map((n) => ({ n, slow: n / 2 })),
+      [from, to],
+    )
+    expect(budget.state).toBe(state)
+    if (factor === undefined) expect(budget.factor).toBeUndefined()
+    else expect(budget.factor).toBeCloseTo(factor, 9)
+  },
+)
+
+/** A granule of the shelf. */
+function product(
+  id: string,
+  kind: ProductKind,
+  line: Partial<RateLine>,
+  more: { n?: string; group?: string } = {},
+): StockedProduct {
+  const blank = blankProductDocument(`${id} line`, 'us-1000')
+  return {
+    id,
+    version: 1,
+    name: id,
+    document: {
+      ...blank,
+      kind,
+      analysis: { ...blank.analysis, n: typed(more.n ?? '', '%') },
+      actives: more.group
+        ? [{ id: 'a', name: `${id} active`, content: typed('1', '%'), group: more.group }]
+        : [],
+      lines: [{ ...blank.lines[0]!, rate: typed('3', 'lb/1000 ft2'), ...line }],
+      packages: [{ id: 'bag', size: typed('20', 'lb'), price: '40' }],
+    },
+    onHand: [{ dimension: 'mass', amount: 5 * KILOGRAMS_PER.lb }],
+  }
+}
+const SHELF = [
+  product('barrier', 'pre-emergent herbicide', { year: typed('6', 'lb/1000 ft2') }),
+  product('other barrier', 'pre-emergent herbicide', {}),
+  product('feed', 'fertilizer', {}, { n: '20' }),
+  product('fungicide 3', 'fungicide', {}, { group: '3' }),
+  product('fungicide 11', 'fungicide', {}, { group: '11' }),
+  product('regulator', 'growth regulator', {}),
+  product('grubs', 'insecticide', {}),
+]
+/** 1,000 ft2 of a grass. */
+const areaOf = (id: string, grass: GrassName, overseeding = ''): LibraryArea => ({
+  id,
+  version: 1,
+  name: id,
+  document: {
+    ...blankArea('part', 'us-1000'),
+    parts: [part('add', 'rectangle', { length: '40', width: '25' })],
+    grass: [{ id: 'g', species: grass, share: typed('', '%'), cultivar: '' }],
+    overseeding,
+  },
+})
+let made = 0
+const question = (
+  area: LibraryArea,
+  list: readonly Intention[],
+  more: Partial<ProgramQuestion> = {},
+): ProgramQuestion => ({
+  area,
+  intentions: list,
+  ledger: [],
+  planned: [],
+  today: TODAY,
+  latitude: 41,
+  library: {
+    ...EMPTY_LIBRARY,
+    areas: [area],
+    products: SHELF,
+    equipment: [],
+    calibrations: [],
+    system: 'us-1000',
+    house: DEFAULT_HOUSE,
+    newId: () => `new-${made++}`,
+  },
+  ...more,
+})
+const outlookOf = (steps: readonly ProgramStep[], area = areaOf('front', 'tall fescue')) =>
+  programOutlook(question(area, found(steps)))
+const dated = (
+  id: string,
+  kind: ProductKind,
+  from: string,
+  productId: string,
+  more: Partial<ProgramStep> = {},
+) => step(id, { kind, productId, when: when({ by: 'dates', from, to: '12-20' }), ...more })
+
+test('a label’s limit reached over the season is told, and another product of the kind offered', () => {
+  const barrier = (id: string, from: string) => dated(id, 'pre-emergent herbicide', from, 'barrier')
+  const { conflicts, rows } = outlookOf([barrier('a', '05-10'), barrier('b', '06-10'), barrier('c', '07-10')])
+  expect(
+    conflicts.map(({ stepId, level, offers }) => [stepId, level, offers.map(({ label }) => label)]),
+  ).toEqual([['c', 'stop', ['Take other barrier', 'Leave it out here']]])
+  expect(rows).toHaveLength(3)
+})
+test('a run of one group planned over the program asks for another on the shelf', () => {
+  const spray = (id: string, from: string) => dated(id, 'fungicide', from, 'fungicide 3')
+  const { conflicts } = outlookOf([spray('a', '05-10'), spray('b', '06-10'), spray('c', '07-10')])
+  expect(conflicts.map(({ stepId, offers }) => [stepId, offers[0]?.label])).toEqual([
+    ['c', 'Take fungicide 11'],
+  ])
+})
+test('a barrier against seed is told even before its product is chosen', () => {
+  const { conflicts, open } = outlookOf(
+    [dated('a', 'pre-emergent herbicide', '07-01', '')],
+    areaOf('front', 'bermuda', '2026-09-20'),
+  )
+  expect(conflicts[0]).toMatchObject({ level: 'stop', offers: [{ label: 'Leave it out here' }] })
+  expect(conflicts[0]?.message).toMatch(/seed on 20 September 2026/)
+  expect(open).toEqual(['a: no product is chosen yet'])
+})
+test('nitrogen that stays short is shared evenly over the feeds to come', () => {
+  const feed = (id: string, from: string, pounds: string) =>
+    dated(id, 'fertilizer', from, 'feed', { nitrogen: typed(pounds, 'lb/1000 ft2') })
+  const { conflicts, nitrogen } = outlookOf([feed('a', '05-10', '0.5'), feed('b', '09-10', '0.3')])
+  expect(nitrogen?.state).toBe('short')
+  // Tall fescue wants 2 lb at least: 1 lb each time.
+  expect(conflicts.at(-1)?.offers[0]?.changes.map((one) => one.nitrogen.text)).toEqual(['1', '1'])
+})
+test('what the season needs against the shelf, what is short with the bags to buy', () => {
+  const { rows } = outlookOf([
+    dated('a', 'pre-emergent herbicide', '05-10', 'barrier'),
+    dated('b', 'pre-emergent herbicide', '06-10', 'barrier'),
+    dated('c', 'insecticide', '05-08', 'grubs'),
+  ])
+  // 2 x 3 lb with 5 on hand leaves 1 short: one bag of 20; 3 lb of the other with 5 on hand.
+  const list = purchaseList(rows, SHELF)
+  expect(
+    list.map(({ product: name, short, buy, firstOn }) => [
+      name,
+      short / KILOGRAMS_PER.lb,
+      buy?.cost,
+      firstOn,
+    ]),
+  ).toEqual([
+    ['barrier', expect.closeTo(1, 6), 40, '2026-05-10'],
+    ['grubs', 0, undefined, '2026-05-08'],
+  ])
+})
+
+const PRODUCT_OF: Readonly<Partial<Record<ProductKind, string>>> = {
+  'pre-emergent herbicide': 'other barrier',
+  fertilizer: 'feed',
+  fungicide: 'fungicide 11',
+  'growth regulator': 'regulator',
+  insecticide: 'grubs',
+}
+const LAWNS = [
+  ['cool-season lawn', areaOf('cool', 'tall fescue')],
+  ['warm-season lawn, left dormant', areaOf('dormant', 'bermuda')],
+  ['warm-season lawn, overseeded', areaOf('seeded', 'bermuda', '2026-11-15')],
+] as const
+// What opens is done at the next look, a week later, as somebody who works once a week would.
+test.each([
+  [11, 'a mild spring'],
+  [29, 'a late one'],
+])('the usual programs stay free of conflicts through a simulated spring (%s, %s)', (seed) => {
+  const days = simulatedClimate(CLIMATE, '2024-01-01', 1000, seed)
+  for (const [name, area] of LAWNS) {
+    let id = 0
+    const own = usualProgram(name, 'us-1000', () => `${id++}`)
+    const steps = own.steps.map((one) => ({
+      ...one,
+      productId: one.kind === '' ? '' : (PRODUCT_OF[one.kind] ?? ''),
+    }))
+    const work: WorkOnArea[] = []
+    const ledger: LedgerRow[] = []
+    const laid: LaidOnArea[] = []
+    for (let day = '2026-01-05'; day <= '2026-06-29'; day = daysAfter(day, 7)) {
+      const series = weatherSeries(
+        days.map((one) => ({ ...one, forecast: one.on > day })).filter(({ on }) => on <= daysAfter(day, 10)),
+      )
+      if (!series.ok) throw new Error(series.error.message)
+      const ground = {
+        grasses: area.document.grass.map(({ species }) => species),
+        latitude: 35,
+        overseeding: area.document.overseeding || undefined,
+      }
+      const now = seasonOfSeries(series.value, [], ground, laid, day, '°F')
+      const list = intentions(
+        { ...own, steps },
+        [],
+        {
+          ...season(),
+          ...ground,
+          today: day,
+          windows: now.windows,
+          soil: now.soil,
+          air: airAhead(series.value, '2026-12-31'),
+        },
+        work,
+        (productId) => productId,
+      )
+      const { conflicts, rows } = programOutlook(question(area, list, { ledger, today: day, latitude: 35 }))
+      expect(conflicts.map(({ title, message }) => [day, name, title, message])).toEqual([])
+      for (const { state, kind, productId, stepId, occurrence } of list) {
+        if (kind === '' || (state !== 'open' && state !== 'late')) continue
+        work.push({ on: day, kind, product: productId })
+        laid.push({ on: day, product: productId, active: '', kind, lastsDays: null })
+        const row = rows.find(({ applicationId }) => applicationId === `${stepId} ${occurrence}`)
+        if (row) ledger.push({ ...row, on: day })
+      }
+    }
+    // The spring's work was really done: the test is not empty.
+    expect(work.length).toBeGreaterThanOrEqual(3)
+  }
+})

@@ -1,0 +1,152 @@
+import type { ProductKind } from '../label/productDocument'
+import { countIn } from '../label/productDocument'
+import type { Entered } from '../quantity/entered'
+import type { FieldReader } from '../quantity/fieldReader'
+import type { RateUnit, TemperatureUnit } from '../quantity/units'
+import { celsius } from '../quantity/temperature'
+import type { WindowName } from '../season/windows/seasonWindow'
+
+export const STEP_WHENS = ['window', 'soil', 'dates', 'heat units', 'after', 'seed'] as const
+/** What tells the days of a step; the fields that belong to another way stay as they were typed. */
+export interface StepWhen {
+  readonly by: (typeof STEP_WHENS)[number]
+  /** `window`: one of the season's. */
+  readonly window: WindowName | ''
+  /** `soil`: from and to, while it warms or while it cools. */
+  readonly half: 'warming' | 'cooling'
+  readonly soilFrom: Entered<TemperatureUnit>
+  readonly soilTo: Entered<TemperatureUnit>
+  /** `dates`: MM-DD of the northern half; in the southern they move by half a year. */
+  readonly from: string
+  readonly to: string
+  /** `heat units`: degree-days C above a base, counted from a day of the year (MM-DD). */
+  readonly base: string
+  readonly units: string
+  readonly since: string
+  /** `after`: another step; `seed`: the overseeding day. Days after it, before it below zero. */
+  readonly step: string
+  readonly daysFrom: string
+  readonly daysTo: string
+}
+
+/** One step of a program: when, and what; cultural works too, since products hang on them. */
+export interface ProgramStep {
+  readonly id: string
+  readonly title: string
+  /** Blank: work without a product. */
+  readonly kind: ProductKind | ''
+  /** A saved product; blank: chosen when it comes to it. */
+  readonly productId: string
+  /** What a feed brings of nitrogen; blank: what the label says. */
+  readonly nitrogen: Entered<RateUnit>
+  readonly when: StepWhen
+  /** So many in all, so many days apart; blank: once. */
+  readonly times: string
+  readonly every: string
+  readonly notes: string
+}
+
+export interface ProgramDocument {
+  readonly schema: 1
+  readonly lawn: string
+  readonly steps: readonly ProgramStep[]
+  readonly notes: string
+}
+
+/** What is changed of a program on one area. */
+export interface StepChange {
+  readonly stepId: string
+  /** Which of its repeats, from 0. */
+  readonly occurrence: number
+  readonly leaveOut: boolean
+  /** YYYY-MM-DD on which work without a product was done; blank: not yet. */
+  readonly doneOn: string
+  readonly productId: string
+  readonly nitrogen: Entered<RateUnit>
+}
+
+/** A program as it is applied to one area. */
+export interface AreaProgramDocument {
+  readonly schema: 1
+  readonly changes: readonly StepChange[]
+  readonly notes: string
+}
+
+/** A whole count of days, below zero for before; undefined where it is none. */
+export function daysTyped(text: string): number | undefined {
+  const value = Number(text.trim())
+  return text.trim() !== '' && Number.isInteger(value) && Math.abs(value) <= 400 ? value : undefined
+}
+const figureTyped = (text: string): number | undefined => {
+  const value = Number(text.trim())
+  return text.trim() !== '' && Number.isFinite(value) ? value : undefined
+}
+/** Base °C and degree-days C of a step by heat units. */
+export function heatOf({ base, units }: StepWhen): { base: number; units: number } | undefined {
+  const [from, sum] = [figureTyped(base), figureTyped(units)]
+  return from === undefined || sum === undefined || !(sum > 0) ? undefined : { base: from, units: sum }
+}
+
+/** Reads every step; what is wrong lands in the reader's problems, at its field. */
+export function readProgram({ steps }: ProgramDocument, fields: FieldReader): void {
+  for (const [i, step] of steps.entries()) {
+    const path = `document.steps.${i}`
+    if (step.title.trim() === '') fields.wrong(`${path}.title`, 'A step needs a name, such as “First half”.')
+    fields.optional(`${path}.nitrogen`, step.nitrogen, 'rate', 'Nitrogen', 'above-zero')
+    if (step.times.trim() && countIn(step.times) === undefined)
+      fields.wrong(`${path}.times`, 'How often is a whole number: 3.')
+    if (step.times.trim() && countIn(step.times) !== 1 && countIn(step.every) === undefined)
+      fields.wrong(`${path}.every`, 'More than once needs the days between them: 21.')
+    readWhen(step.when, `${path}.when`, steps, step.id, fields)
+  }
+}
+
+function readWhen(
+  when: StepWhen,
+  path: string,
+  steps: readonly ProgramStep[],
+  own: string,
+  fields: FieldReader,
+): void {
+  if (when.by === 'window' && when.window === '')
+    fields.wrong(`${path}.window`, 'Choose the window of the season it belongs to.')
+  if (when.by === 'soil') {
+    const from = fields.optional(`${path}.soilFrom`, when.soilFrom, 'temperature', 'Soil from', 'any-sign')
+    const to = fields.optional(`${path}.soilTo`, when.soilTo, 'temperature', 'Soil to', 'any-sign')
+    if (!from) fields.wrong(`${path}.soilFrom`, 'The soil temperature at which it begins.')
+    const turned =
+      from && to && (when.half === 'warming' ? celsius(to) < celsius(from) : celsius(to) > celsius(from))
+    if (turned)
+      fields.wrong(
+        `${path}.soilTo`,
+        when.half === 'warming'
+          ? 'While soil warms it ends warmer than it begins.'
+          : 'While soil cools it ends colder than it begins.',
+      )
+  }
+  if (when.by === 'dates' && (when.from === '' || when.to === ''))
+    fields.wrong(`${path}.from`, 'Give its first and its last day, such as 1 June.')
+  if (when.by === 'heat units' && (heatOf(when) === undefined || when.since === ''))
+    fields.wrong(`${path}.units`, 'Give base, units and the day they are counted from: 10 °C, 200, 1 March.')
+  if (when.by !== 'after' && when.by !== 'seed') return
+  const [from, to] = [daysTyped(when.daysFrom), daysTyped(when.daysTo)]
+  if (from === undefined || to === undefined || to < from)
+    fields.wrong(`${path}.daysFrom`, 'Give the days from and to, such as 30 and 45; before it below zero.')
+  if (when.by === 'after' && !isBefore(steps, when.step, own))
+    fields.wrong(`${path}.step`, 'Choose a step that does not itself wait for this one.')
+}
+
+/** Whether a step is there and does not come back to the one that waits for it. */
+function isBefore(steps: readonly ProgramStep[], id: string, own: string): boolean {
+  const seen = new Set([own])
+  let at = steps.find((one) => one.id === id)
+  if (!at) return false
+  while (at.when.by === 'after') {
+    if (seen.has(at.id)) return false
+    seen.add(at.id)
+    const { step: next }: StepWhen = at.when
+    at = steps.find((one) => one.id === next)
+    if (!at) return true
+  }
+  return !seen.has(at.id)
+}

@@ -1,0 +1,263 @@
+import type { FillingLibrary } from '../draft/filledFromLibrary'
+import type { LibraryArea } from '../draft/fromLibrary'
+import { daysBetween } from '../calendar/daysBetween'
+import { dayText } from '../calendar/dayText'
+import { nitrogenWanted } from '../ground/grasses'
+import { workOutJob, type JobLibrary } from '../job/workOutJob'
+import type { StockedProduct } from '../job/cost/jobCost'
+import { nutrientText } from '../quantity/nutrientText'
+import { rateUnitParts } from '../quantity/rateUnit'
+import { meanOf, sumOf } from '../quantity/counting'
+import type { Entered } from '../quantity/entered'
+import { readPositive } from '../quantity/entered'
+import type { RateUnit } from '../quantity/units'
+import type { CheckCode, Check } from '../rules/check'
+import { plannedRows } from '../rules/plannedRows'
+import type { LedgerRow, PlannedRow } from '../season/ledger'
+import { intendedApplication, onSomeMachine } from './intendedApplication'
+import type { Intention } from './intentions'
+import { nitrogenBudget, type NitrogenBudget } from './nitrogenBudget'
+import type { StepChange } from './programDocument'
+import { workYear } from './stepDates'
+
+/** Something of a program that cannot go as it stands on one area, and the changes that would clear it. */
+export interface ProgramConflict {
+  readonly stepId: string
+  readonly occurrence: number
+  readonly title: string
+  readonly level: 'stop' | 'warn'
+  readonly message: string
+  readonly source: string
+  readonly offers: readonly ConflictOffer[]
+}
+export interface ConflictOffer {
+  readonly label: string
+  readonly changes: readonly StepChange[]
+}
+
+export interface ProgramOutlook {
+  readonly conflicts: readonly ProgramConflict[]
+  /** Undefined where no grass is written down. */
+  readonly nitrogen: NitrogenBudget | undefined
+  /** What is still to go down, as the ledger would tell it. */
+  readonly rows: readonly PlannedRow[]
+  /** Titles of steps whose amounts can't be known yet, and why. */
+  readonly open: readonly string[]
+}
+
+export interface ProgramQuestion {
+  readonly area: LibraryArea
+  readonly intentions: readonly Intention[]
+  readonly ledger: readonly LedgerRow[]
+  /** What other jobs are going to put there. */
+  readonly planned: readonly PlannedRow[]
+  /** YYYY-MM-DD */
+  readonly today: string
+  readonly latitude: number
+  readonly library: FillingLibrary & JobLibrary & { readonly products: readonly StockedProduct[] }
+}
+
+/** Checks that look past the one visit. */
+const LONG_VIEW: ReadonlySet<CheckCode> = new Set<CheckCode>([
+  'above-max-per-year',
+  'active-above-max-per-year',
+  'too-many-per-year',
+  'year-not-counted',
+  'too-soon',
+  'group-run',
+  'seeding',
+  'grass-harmed',
+  'local-rule',
+])
+/** Without a label a pre-emergent keeps seed down for so long, and young grass waits for it. */
+const RESIDUAL_DAYS = 90
+const YOUNG_DAYS = 60
+/** So many other products are tried for one step. */
+const MOST_TRIED = 6
+const OFFERED = 2
+const TO_COME: ReadonlySet<Intention['state']> = new Set(['ahead', 'open', 'late'])
+
+/**
+ * A program on one area looked at over its whole season: each step is worked out as the job it becomes, on
+ * its day, with all that lies there and comes before it in sight. The same rules speak as on a job's sheet.
+ */
+export function programOutlook(question: ProgramQuestion): ProgramOutlook {
+  const { area, ledger, planned, today, library } = question
+  const coming = question.intentions
+    .filter(({ state, from }) => TO_COME.has(state) && from !== undefined)
+    .toSorted((a, b) => ((a.from ?? '') < (b.from ?? '') ? -1 : 1))
+  const conflicts: ProgramConflict[] = []
+  const rows: PlannedRow[] = []
+  const feeds: { readonly intention: Intention; readonly n: number; readonly slow: number }[] = []
+  const open: string[] = []
+  for (const intention of coming) {
+    if (intention.kind === '') continue
+    const seed = seedConflict(intention, area)
+    if (seed) conflicts.push(seed)
+    const product = library.products.find(({ id }) => id === intention.productId)
+    if (!product) {
+      open.push(`${intention.title}: no product is chosen yet`)
+      continue
+    }
+    const tried = tryProduct(product, intention)
+    if (!tried.rows) open.push(`${intention.title}: its amount is not known yet`)
+    const found = seed ? tried.checks.filter(({ code }) => code !== 'seeding') : tried.checks
+    const [worst] = found
+    if (worst)
+      conflicts.push({
+        ...placeOf(intention),
+        level: worst.level === 'stop' ? 'stop' : 'warn',
+        message: worst.message,
+        source: worst.source,
+        offers: [...otherProducts(intention, product), leavingOut(intention)],
+      })
+    rows.push(...(tried.rows ?? []))
+    const brings = sumOf(tried.rows ?? [], ({ n, sizeM2 }) => (n ?? 0) / sizeM2)
+    const quick = sumOf(tried.rows ?? [], ({ quickN, sizeM2 }) => (quickN ?? 0) / sizeM2)
+    if (brings > 0) feeds.push({ intention, n: brings, slow: brings - quick })
+  }
+  const nitrogen = budget()
+  if (nitrogen && feeds.length > 0 && nitrogen.state !== 'within') conflicts.push(nitrogenConflict(nitrogen))
+  return { conflicts, nitrogen, rows, open }
+
+  function tryProduct(
+    product: StockedProduct,
+    { from = today, nitrogen: wanted, stepId, occurrence }: Intention,
+  ): { readonly checks: readonly Check[]; readonly rows: readonly PlannedRow[] | undefined } {
+    const on = from < today ? today : from
+    const draft = onSomeMachine(
+      intendedApplication({ product, nitrogen: wanted }, [area], on, library),
+      on,
+      library,
+    )
+    const id = `${stepId} ${occurrence}`
+    const [worked] = workOutJob({
+      applications: [{ id, document: draft }],
+      day: on,
+      house: library.house,
+      library,
+      ledger,
+      planned: [...planned, ...rows],
+    })
+    const { request, plan } = worked ?? {}
+    return {
+      checks: (worked?.checks ?? []).filter(
+        ({ code, level }) => LONG_VIEW.has(code) && (level === 'stop' || level === 'warn'),
+      ),
+      rows:
+        request && plan
+          ? plannedRows({ applicationId: id, draft, request, plan, on }, 'job', 'before')
+          : undefined,
+    }
+  }
+
+  /** Others of its kind on the shelf that no rule speaks against. */
+  function otherProducts(intention: Intention, now: StockedProduct): readonly ConflictOffer[] {
+    return library.products
+      .filter(({ id, document }) => id !== now.id && document.kind === intention.kind)
+      .slice(0, MOST_TRIED)
+      .filter((other) => tryProduct(other, intention).checks.length === 0)
+      .slice(0, OFFERED)
+      .map(({ id, name }) => ({
+        label: `Take ${name}`,
+        changes: [{ ...noChange(intention), productId: id }],
+      }))
+  }
+
+  function budget(): NitrogenBudget | undefined {
+    const wanted = nitrogenWanted(area.document.grass.map(({ species }) => species))
+    const { from, to } = workYear(today, question.latitude)
+    if (!wanted) return undefined
+    const own = [...ledger, ...planned].filter(
+      ({ areaId, on }) => areaId === area.id && on >= from && on <= to,
+    )
+    return nitrogenBudget(
+      sumOf(own, ({ n, sizeM2 }) => (n ?? 0) / sizeM2),
+      feeds,
+      wanted,
+    )
+  }
+
+  function nitrogenConflict({ laid, ahead, wanted, state, factor }: NitrogenBudget): ProgramConflict {
+    const told = (figure: number) => nutrientText(figure, 'N', library.system)
+    const last = feeds.at(-1)?.intention
+    const over = state === 'over'
+    return {
+      ...placeOf(last ?? coming[0]!),
+      level: 'warn',
+      source: 'grass',
+      message:
+        `${told(laid)} this year and ${told(ahead)} to come are ${over ? 'over the' : 'under the'} ` +
+        `${told(over ? wanted[1] : wanted[0])} its grass ${over ? 'wants at most' : 'wants at least'}.`,
+      offers: factor === undefined ? [] : scaled(factor),
+    }
+  }
+
+  /** Every feed to come times one factor, where its nitrogen is typed or can be told. */
+  function scaled(factor: number): readonly ConflictOffer[] {
+    const unit = library.system.startsWith('metric') ? 'g/m2' : 'lb/1000 ft2'
+    const changes = feeds.map(({ intention, n }) => ({
+      ...noChange(intention),
+      nitrogen: inUnit(n * factor, unit),
+    }))
+    const [first] = changes
+    return first
+      ? [
+          {
+            label: `${first.nitrogen.text} ${unit} of N each time`,
+            changes: changes.map((change) => ({ ...change, nitrogen: evenly(changes, unit) })),
+          },
+        ]
+      : []
+  }
+}
+
+/** The same for every feed: what they bring together, shared. */
+function evenly(changes: readonly StepChange[], unit: RateUnit): Entered<RateUnit> {
+  const each = changes.map(({ nitrogen }) => {
+    const read = readPositive(nitrogen, 'rate', 'Nitrogen')
+    return read.ok ? read.value.value : 0
+  })
+  return { text: threeDigits(meanOf(each)), unit }
+}
+
+const threeDigits = (figure: number): string => String(Number(figure.toPrecision(3)))
+const inUnit = (perArea: number, unit: RateUnit): Entered<RateUnit> => ({
+  text: threeDigits(perArea / rateUnitParts(unit).factor),
+  unit,
+})
+
+const placeOf = ({ stepId, occurrence, title }: Intention) => ({ stepId, occurrence, title })
+
+export const noChange = ({ stepId, occurrence, nitrogen }: Intention): StepChange => ({
+  stepId,
+  occurrence,
+  leaveOut: false,
+  doneOn: '',
+  productId: '',
+  nitrogen: { text: '', unit: nitrogen.unit },
+})
+
+const leavingOut = (intention: Intention): ConflictOffer => ({
+  label: 'Leave it out here',
+  changes: [{ ...noChange(intention), leaveOut: true }],
+})
+
+/** A barrier before seed, or on it while it is young, whatever the product. */
+function seedConflict(intention: Intention, { document }: LibraryArea): ProgramConflict | undefined {
+  const { kind, from } = intention
+  if (kind !== 'pre-emergent herbicide' || from === undefined || document.overseeding === '') return undefined
+  const days = daysBetween(from, document.overseeding)
+  if (days >= RESIDUAL_DAYS || days <= -YOUNG_DAYS) return undefined
+  return {
+    ...placeOf(intention),
+    level: 'stop',
+    source: 'trade practice; the label goes first',
+    message:
+      `A barrier from ${dayText(from)} and seed on ${dayText(document.overseeding)}: ` +
+      (days >= 0
+        ? `it keeps seed down for about ${RESIDUAL_DAYS} days.`
+        : `young grass waits about ${YOUNG_DAYS} days for it.`),
+    offers: [leavingOut(intention)],
+  }
+}

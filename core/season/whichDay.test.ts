@@ -1,0 +1,83 @@
+import { expect, test } from 'vitest'
+import { figure, readTable } from '../../test/support/readTable'
+import type { WeatherHour } from '../weather/hours/weatherHour'
+import { suppression } from './suppression'
+import { waitingCosts, whichDay, type DayWants } from './whichDay'
+
+const some = (text: string | undefined) => (text ? Number(text) : undefined)
+const WANTS: DayWants = { dryLeaf: 'no matter', irrigation: 'none', mownOn: [], units: 'us-1000' }
+const light = () => ({ from: 6, to: 20 })
+
+/** A day of one air and wind; its rain falls in one hour, at its chance; the others have 30 % of that. */
+const dayOf = (row: Record<string, string>, on = row.on!): readonly WeatherHour[] =>
+  Array.from({ length: 24 }, (_, hour) => {
+    const rain = some(row.rainAt) === hour ? figure(row, 'rain') : 0
+    const chance = figure(row, 'chance')
+    return {
+      on,
+      hour,
+      air: figure(row, 'air'),
+      wind: figure(row, 'wind'),
+      rain,
+      chance: rain > 0 ? chance : chance * 0.3,
+      forecast: true,
+    }
+  })
+
+test.each(readTable('whichDay.csv', import.meta.url))('which day: $case', (row) => {
+  const [best] = whichDay(
+    dayOf(row),
+    {
+      ...WANTS,
+      windMost: some(row.windMost),
+      airMost: some(row.airMost),
+      waterDepth: some(row.depth),
+      waterHours: some(row.within),
+      rainfastHours: some(row.rainfast),
+      irrigation: row.irrigation as 'zone' | 'none',
+      mownOn: row.mown ? [Number(row.mown)] : [],
+      mowAfterHours: some(row.mowAfter),
+    },
+    { opens: row.opens, closes: row.closes },
+    '2026-05-06',
+    light,
+  )
+  expect(best?.score).toBeCloseTo(figure(row, 'score'), 9)
+})
+
+const [plain] = readTable('whichDay.csv', import.meta.url)
+test('earlier than ideal with rain beats ideal and dry', () => {
+  const wet = dayOf({ ...plain!, rain: '0.01', rainAt: '12', chance: '0.9' }, '2026-05-07')
+  const dry = dayOf({ ...plain!, chance: '0.2' }, '2026-05-10')
+  const wants = { ...WANTS, waterDepth: 0.01, waterHours: 24 }
+  const window = { opens: '2026-05-09', closes: '2026-05-20' }
+  const scores = whichDay([...wet, ...dry], wants, window, '2026-05-06', light)
+  expect(scores.map(({ on }) => on)).toEqual(['2026-05-07', '2026-05-10'])
+  expect(waitingCosts(scores, window)).toMatch(
+    /^After 7 May 2026 the next best is 10 May 2026 at \d+ % of it/,
+  )
+})
+test('a dark day has no hours; days gone by are no candidates; of equals the earlier', () => {
+  const days = [
+    ...dayOf(plain!, '2026-05-08'),
+    ...dayOf(plain!, '2026-05-07'),
+    ...dayOf(plain!, '2026-05-01'),
+  ]
+  const scores = whichDay(days, WANTS, { opens: undefined, closes: undefined }, '2026-05-06', light)
+  expect(scores.map(({ on }) => on)).toEqual(['2026-05-07', '2026-05-08'])
+  const dark = whichDay(days, WANTS, { opens: undefined, closes: undefined }, '2026-05-06', () => ({
+    from: 12.5,
+    to: 12.4,
+  }))
+  expect(dark.map(({ score }) => score)).toEqual([0, 0])
+})
+
+test('growth is lowest half way, back at the threshold, above it after, then over', () => {
+  const at = (units: number) => suppression(units, 200)
+  expect(at(0)).toEqual({ shape: -0, phase: 'falls' })
+  expect(at(100).shape).toBe(-1)
+  expect(at(150)).toMatchObject({ phase: 'comes back' })
+  expect(at(200).shape).toBeCloseTo(0, 12)
+  expect(at(300)).toEqual({ shape: 0.5, phase: 'overshoots' })
+  expect(at(400)).toEqual({ shape: 0, phase: 'over' })
+})
