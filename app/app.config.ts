@@ -112,11 +112,18 @@ export default defineAppConfig({
     navigationMenu: {
       slots: {
         link:
-          'text-[15px] font-normal gap-3 text-(--ink) rounded-none border-l-3 border-transparent ' +
+          'text-[15px] font-normal gap-3 text-(--ink) rounded-none ' +
           'hover:bg-(--tint) focus-visible:outline-2 focus-visible:-outline-offset-2 ' +
-          'focus-visible:outline-(--action) before:hidden data-active:border-(--ink) ' +
-          'data-active:bg-(--tint) data-active:font-semibold',
+          'focus-visible:outline-(--action) before:hidden data-active:font-semibold',
         linkLeadingIcon: 'size-[18px] text-(--ink)',
+      },
+      variants: {
+        // Where one is: a bar at the side of a list, a line below a row.
+        orientation: {
+          vertical: {
+            link: 'border-l-3 border-transparent data-active:border-(--ink) data-active:bg-(--tint)',
+          },
+        },
       },
       defaultVariants: { color: 'neutral' },
     },

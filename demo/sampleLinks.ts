@@ -42,3 +42,4 @@ export const SAMPLE_BENCH_TESTS = {
   pattern: named('trial push 2026-04-20'),
   nozzles: named('trial tow 2026-04-12'),
 } as const
+export const SAMPLE_PROGRAM = named('program cool-season lawn')

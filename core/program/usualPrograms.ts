@@ -163,7 +163,7 @@ export const USUAL_PROGRAM_NAMES = Object.keys(USUAL_PROGRAMS) as readonly Usual
 /** One of them as a program of one's own. @param newId gives the ids of its steps */
 export function usualProgram(name: UsualProgram, system: UnitSystem, newId: () => string): ProgramDocument {
   const usual: readonly UsualStep[] = USUAL_PROGRAMS[name]
-  const ids = usual.map(newId)
+  const ids = usual.map(() => newId())
   return {
     schema: 1,
     lawn: name,

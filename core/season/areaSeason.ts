@@ -3,6 +3,7 @@ import type { GrassName } from '../ground/grasses'
 import type { ProductKind } from '../label/productDocument'
 import { toldTemperature } from '../quantity/toldTemperature'
 import type { TemperatureUnit } from '../quantity/units'
+import { remembered } from '../remembered'
 import { ok, type Result } from '../result'
 import { diseaseIndices, type DiseaseIndex } from '../weather/diseaseIndices'
 import { heatUnits, heatUnitsOfDay } from '../weather/heatUnits'
@@ -113,18 +114,13 @@ export function seasonOfSeries(
   const regulators = counted(series, ground.grasses, laid, today, book)
   const tell = (celsius: number) => toldTemperature(celsius, unit)
   const barriers = laid.filter(({ kind }) => kind === 'pre-emergent herbicide').map(({ on }) => on)
-  const newest = diseaseIndices(series, book).filter(({ on }) => on <= today)
+  const indices = book === closedWorkingBook ? indicesOf(series) : diseaseIndices(series, book)
+  const newest = indices.filter(({ on }) => on <= today)
   return {
-    soil: ahead.filter(({ on }) => on.startsWith(year)),
+    soil: daysOfYear(ahead, series, year),
     fit: soil.fit,
     probes,
-    windows: seasonWindows(
-      { first: series.first, soil: Float64Array.from(ahead, ({ soil: value = Number.NaN }) => value) },
-      { ...ground, barriers },
-      today,
-      tell,
-      book,
-    ),
+    windows: seasonWindows(ahead, { ...ground, barriers }, today, tell, book),
     regulators,
     lines: linesOf(laid, regulators, today),
     indices: (['brown patch', 'dollar spot'] as const).flatMap(
@@ -133,6 +129,9 @@ export function seasonOfSeries(
     holes: series.holes.filter(({ to }) => to >= `${year}-01-01`),
   }
 }
+
+/** They belong to the air: the same for every lawn of a station. */
+const indicesOf = remembered((series: WeatherSeries) => diseaseIndices(series))
 
 /**
  * Least and most of air day by day, the usual year behind what is forecast, so that heat units can be counted
@@ -154,35 +153,49 @@ export function airAhead(
   }
 }
 
-/** Soil to a last day: beyond the weather it comes back to the usual year. */
-function withUsual(series: WeatherSeries, { soil, give, fit }: SoilSeries, last: number): readonly SoilDay[] {
-  const usual = usualYear(series.first, soil)
-  const end = series.first + series.length - 1
-  const known = [...soil].map((value, i): SoilDay => ({
-    on: dayOfNumber(series.first + i),
-    ...(!Number.isNaN(value) && { soil: value, give: give[i] ?? 0 }),
-    from: series.first + i > series.lastSeen ? 'forecast' : 'weather',
-  }))
-  return usual ? [...known, ...usualDays(usual, known.at(-1), end + 1, last, fit.offsetGive)] : known
+/** Soil in one row of figures, beyond the weather as it comes back to the usual year. */
+interface SoilAhead {
+  readonly first: number
+  readonly soil: Float64Array
+  readonly give: Float64Array
 }
 
-function usualDays(
-  usual: UsualYear,
-  newest: SoilDay | undefined,
-  from: number,
-  to: number,
-  offsetGive: number,
-): readonly SoilDay[] {
+function withUsual(series: WeatherSeries, { soil, give, fit }: SoilSeries, last: number): SoilAhead {
+  const { first, length } = series
+  const usual = usualYear(first, soil)
+  const more = usual ? Math.max(0, last - (first + length - 1)) : 0
+  const ahead = { first, soil: new Float64Array(length + more), give: new Float64Array(length + more) }
+  ahead.soil.set(soil)
+  ahead.give.set(give)
+  if (!usual) return ahead
   // How years differ, and how sure it is where the area's soil stands above its air.
-  const far = Math.hypot(2 * usual.spread, offsetGive)
-  const off = newest?.soil === undefined ? 0 : newest.soil - usualOn(usual, from - 1)
-  return Array.from({ length: Math.max(0, to - from + 1) }, (_, i): SoilDay => {
+  const far = Math.hypot(2 * usual.spread, fit.offsetGive)
+  const newest = soil[length - 1] ?? Number.NaN
+  const off = Number.isNaN(newest) ? 0 : newest - usualOn(usual, first + length - 1)
+  const sure = Number.isNaN(newest) ? 0 : (give[length - 1] ?? 0)
+  for (let i = 0; i < more; i++) {
     const left = Math.exp(-(i + 1) / BACK_TO_USUAL_DAYS)
+    ahead.soil[length + i] = usualOn(usual, first + length + i) + off * left
+    ahead.give[length + i] = Math.hypot(far * Math.sqrt(1 - left ** 2), sure * left)
+  }
+  return ahead
+}
+
+/** The days of one year, each with where it is known from. */
+function daysOfYear(
+  { first, soil, give }: SoilAhead,
+  series: WeatherSeries,
+  year: string,
+): readonly SoilDay[] {
+  const from = Math.max(0, dayNumber(`${year}-01-01`) - first)
+  const to = Math.min(soil.length, dayNumber(`${Number(year) + 1}-01-01`) - first)
+  return Array.from({ length: Math.max(0, to - from) }, (_, i): SoilDay => {
+    const place = from + i
+    const value = soil[place] ?? Number.NaN
     return {
-      on: dayOfNumber(from + i),
-      soil: usualOn(usual, from + i) + off * left,
-      give: Math.hypot(far * Math.sqrt(1 - left ** 2), (newest?.give ?? 0) * left),
-      from: 'usual',
+      on: dayOfNumber(first + place),
+      ...(!Number.isNaN(value) && { soil: value, give: give[place] ?? 0 }),
+      from: place >= series.length ? 'usual' : first + place > series.lastSeen ? 'forecast' : 'weather',
     }
   })
 }
@@ -199,7 +212,7 @@ function counted(
     .filter(({ kind }) => kind === 'growth regulator')
     .toSorted((a, b) => a.on.localeCompare(b.on))
   const newest = [...new Map(regulators.map((one) => [one.product, one])).values()]
-  const usual = usualYear(series.first, series.mean)
+  const usual = newest.length === 0 ? undefined : usualYear(series.first, series.mean)
   return newest.flatMap(({ product, active, on }, i) => {
     const units = regulatorUnits(active, grasses)
     if (!units) return []

@@ -12,6 +12,8 @@ export interface NextOnLawn {
   readonly reason: string
   /** Already late, or closing: it can't wait. */
   readonly presses: boolean
+  /** What tells it. */
+  readonly by: 'regulator' | 'window' | 'index'
 }
 
 const TITLES: Readonly<Record<WindowName, string>> = {
@@ -47,6 +49,7 @@ export function nextOnLawn(
           what: due <= today ? 'Growth comes back' : 'Growth regulator before the rebound',
           reason: `${product}: ${units}, ${when}`,
           presses: true,
+          by: 'regulator',
         },
       ]
     }),
@@ -56,6 +59,7 @@ export function nextOnLawn(
         what: TITLES[name],
         reason,
         presses: state !== 'open',
+        by: 'window' as const,
       })),
     ...season.indices
       .filter(({ act }) => act && !isCovered(season, 'Fungicide', today))
@@ -63,6 +67,7 @@ export function nextOnLawn(
         what: `${index.name[0]?.toUpperCase()}${index.name.slice(1)}, preventive`,
         reason: `its index is ${toldIndex(index).value}, act at ${toldIndex(index).actAt}`,
         presses: true,
+        by: 'index' as const,
       })),
   ]
   return found.toSorted((a, b) => Number(b.presses) - Number(a.presses))
@@ -73,6 +78,10 @@ const isOpen = ({ state }: SeasonWindow): boolean =>
 
 const isCovered = ({ lines }: AreaSeason, what: string, today: string): boolean =>
   lines.some((line) => line.what === what && line.to !== undefined && line.to >= today)
+
+/** On a lawn with a program its steps stand for the windows. */
+export const besideProgram = (next: readonly NextOnLawn[]): readonly NextOnLawn[] =>
+  next.filter(({ by }) => by !== 'window')
 
 /** A window whose work is done, or that is not for this lawn. */
 function isDone(

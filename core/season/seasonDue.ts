@@ -40,7 +40,7 @@ export function seasonDue(lawns: readonly LawnDue[], today: string): readonly Si
   const found = new Map<string, SiteDue>()
   for (const { areaId, area, siteId, site, next, steps } of lawns) {
     const own = [
-      ...(steps.length > 0 ? [] : next).map((one) => ({ ...one, until: undefined })),
+      ...next.map((one) => ({ ...one, until: undefined })),
       ...steps.map(({ title, reason, to, state }) => ({
         what: title,
         reason,

@@ -2,7 +2,7 @@ import { expect, test } from 'vitest'
 import { figure, readTable } from '../../test/support/readTable'
 import type { WeatherHour } from '../weather/hours/weatherHour'
 import { suppression } from './suppression'
-import { waitingCosts, whichDay, type DayWants } from './whichDay'
+import { tellingReasons, waitingCosts, whichDay, type DayWants } from './whichDay'
 
 const some = (text: string | undefined) => (text ? Number(text) : undefined)
 const WANTS: DayWants = { dryLeaf: 'no matter', irrigation: 'none', mownOn: [], units: 'us-1000' }
@@ -55,6 +55,15 @@ test('earlier than ideal with rain beats ideal and dry', () => {
   expect(scores.map(({ on }) => on)).toEqual(['2026-05-07', '2026-05-10'])
   expect(waitingCosts(scores, window)).toMatch(
     /^After 7 May 2026 the next best is 10 May 2026 at \d+ % of it/,
+  )
+})
+test('reasons that take nothing off are not told; a day as good can be waited for', () => {
+  const window = { opens: undefined, closes: '2026-05-20' }
+  const days = [...dayOf(plain!, '2026-05-07'), ...dayOf(plain!, '2026-05-08')]
+  const scores = whichDay(days, WANTS, window, '2026-05-06', light)
+  expect(tellingReasons(scores[0]!)).toEqual(['6:00 to 21:00'])
+  expect(waitingCosts(scores, window)).toBe(
+    'Nothing is lost by waiting until 8 May 2026; the window closes on 20 May 2026.',
   )
 })
 test('a dark day has no hours; days gone by are no candidates; of equals the earlier', () => {

@@ -258,12 +258,21 @@ function mowingFactor(on: string, { mownOn, mowBeforeHours, mowAfterHours }: Day
     : [{ name: 'mowing', value: MOWN, reason: `it is mown on ${dayText(met)}: move the mowing` }]
 }
 
+/** What makes a day what it is: its hours, its window, and whatever takes something off. */
+export const tellingReasons = ({ factors }: DayScore): readonly string[] =>
+  factors.filter(({ name, value }) => value < 1 || name === 'hours').map(({ reason }) => reason)
+
+/** Days this near each other are as good as each other. */
+const AS_GOOD = 0.98
+
 /** What waiting costs, in a sentence: how the days after the best compare. */
 export function waitingCosts(scores: readonly DayScore[], { closes }: DayWindow): string {
   const [best, ...others] = scores
   if (!best) return 'No day is forecast yet.'
   const later = others.filter(({ on }) => on > best.on).toSorted((a, b) => b.score - a.score)[0]
   const shuts = closes === undefined ? '' : `; the window closes on ${dayText(closes)}`
+  if (later && later.score >= AS_GOOD * best.score)
+    return `Nothing is lost by waiting until ${dayText(later.on)}${shuts}.`
   return later
     ? `After ${dayText(best.on)} the next best is ${dayText(later.on)} at ` +
         `${percent(best.score === 0 ? 0 : later.score / best.score)} of it${shuts}.`

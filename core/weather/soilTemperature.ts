@@ -1,5 +1,6 @@
 import { dayNumber, dayOfNumber } from '../calendar/dayNumber'
 import { counted, sumOf } from '../quantity/counting'
+import { remembered } from '../remembered'
 import { sixDigits } from '../working/figureText'
 import { closedWorkingBook, type WorkingBook } from '../working/working'
 import type { WeatherSeries } from './weatherSeries'
@@ -73,6 +74,9 @@ export function laggedAir(
   return lagged
 }
 
+/** With the usual time constant it is the same for every area of a station. */
+const usualLag = remembered((series: WeatherSeries) => laggedAir(series, TIME_CONSTANT_DAYS))
+
 /**
  * Fits the offset (and with readings enough the time constant) of one area to its own probe readings.
  * @param probes those outside the series say nothing
@@ -93,7 +97,7 @@ export function fitSoil(series: WeatherSeries, probes: readonly ProbeReading[]):
       readings: 0,
     }
   const against = (constant: number) => {
-    const lagged = laggedAir(series, constant)
+    const lagged = constant === TIME_CONSTANT_DAYS ? usualLag(series) : laggedAir(series, constant)
     const residuals = readings.map(({ at, soil }) => soil - (lagged[at] ?? Number.NaN))
     const offset = sumOf(residuals, (one) => one) / n
     return { offset, squares: sumOf(residuals, (one) => (one - offset) ** 2) }
@@ -127,22 +131,24 @@ export function soilTemperature(
   book: WorkingBook = closedWorkingBook,
 ): SoilSeries {
   const fit = fitSoil(series, probes)
-  const lagged = laggedAir(series, fit.timeConstant)
-  const soil = lagged.slice()
+  const lagged =
+    fit.timeConstant === TIME_CONSTANT_DAYS ? usualLag(series) : laggedAir(series, fit.timeConstant)
+  const soil = new Float64Array(series.length)
   book.note('soil', () => soilWorking(series, lagged, fit))
   const give = new Float64Array(series.length)
   let start = START_DOUBT
   const fade = Math.exp(-1 / fit.timeConstant)
   const noProbe = fit.readings === 0
+  const ofArea = fit.spread * fit.spread + (fit.offsetGive * fit.offsetGive) / 4
   for (let i = 0; i < series.length; i++) {
-    const measured = !Number.isNaN(series.soil[i] ?? Number.NaN)
-    if (Number.isNaN(soil[i] ?? Number.NaN)) start = START_DOUBT
+    const air = lagged[i]!
+    const measured = !Number.isNaN(series.soil[i]!)
+    if (Number.isNaN(air)) start = START_DOUBT
     else start = measured ? 0 : start * fade
     // A station's soil is its own: without a probe it is taken for the area's.
-    const spread = measured && noProbe ? MEASURED_SPREAD : fit.spread
-    const offset = measured && noProbe ? 0 : fit.offsetGive / 2
-    soil[i] = (soil[i] ?? Number.NaN) + fit.offset
-    give[i] = 2 * Math.sqrt(spread ** 2 + offset ** 2 + start ** 2)
+    const squares = measured && noProbe ? MEASURED_SPREAD * MEASURED_SPREAD : ofArea
+    soil[i] = air + fit.offset
+    give[i] = 2 * Math.sqrt(squares + start * start)
   }
   return { soil, give, fit }
 }

@@ -24,7 +24,7 @@ const angleOf = (day: number): number => {
  * @returns undefined for less than a year of days
  */
 export function usualYear(first: number, values: Float64Array): UsualYear | undefined {
-  const angles = anglesFrom(first, values.length)
+  const { cosines, sines } = wavesFrom(first, values.length)
   const moments = [new Float64Array(3), new Float64Array(3), new Float64Array(3)] as const
   const right = new Float64Array(3)
   const terms = new Float64Array([1, 0, 0])
@@ -33,8 +33,8 @@ export function usualYear(first: number, values: Float64Array): UsualYear | unde
     const value = values[i]!
     if (Number.isNaN(value)) continue
     known += 1
-    terms[1] = Math.cos(angles[i]!)
-    terms[2] = Math.sin(angles[i]!)
+    terms[1] = cosines[i]!
+    terms[2] = sines[i]!
     for (let row = 0; row < 3; row++) {
       right[row]! += value * terms[row]!
       for (let column = 0; column < 3; column++) moments[row]![column]! += terms[row]! * terms[column]!
@@ -50,15 +50,23 @@ export function usualYear(first: number, values: Float64Array): UsualYear | unde
   for (let i = 0; i < values.length; i++) {
     const value = values[i]!
     if (!Number.isNaN(value))
-      squares +=
-        (value - usual.mean - usual.cosine * Math.cos(angles[i]!) - usual.sine * Math.sin(angles[i]!)) ** 2
+      squares += (value - usual.mean - usual.cosine * cosines[i]! - usual.sine * sines[i]!) ** 2
   }
   return { ...usual, spread: Math.sqrt(squares / (known - 3)) }
 }
 
-/** The angle of each day in its year; the calendar is asked once a year, not once a day. */
-function anglesFrom(first: number, length: number): Float64Array {
-  const angles = new Float64Array(length)
+/** The wave of the year day by day; the calendar is asked once a year, not once a day. */
+interface Waves {
+  readonly first: number
+  readonly cosines: Float64Array
+  readonly sines: Float64Array
+}
+/** All lawns of a station ask for the same days: the last ones stay. */
+let lastWaves: Waves | undefined
+
+function wavesFrom(first: number, length: number): Waves {
+  if (lastWaves?.first === first && lastWaves.cosines.length === length) return lastWaves
+  const [cosines, sines] = [new Float64Array(length), new Float64Array(length)]
   let year = Number(dayOfNumber(first).slice(0, 4))
   let start = dayNumber(`${year}-01-01`)
   let next = dayNumber(`${year + 1}-01-01`)
@@ -68,9 +76,12 @@ function anglesFrom(first: number, length: number): Float64Array {
       start = next
       next = dayNumber(`${year + 1}-01-01`)
     }
-    angles[i] = (2 * Math.PI * (first + i - start)) / YEAR_DAYS
+    const angle = (2 * Math.PI * (first + i - start)) / YEAR_DAYS
+    cosines[i] = Math.cos(angle)
+    sines[i] = Math.sin(angle)
   }
-  return angles
+  lastWaves = { first, cosines, sines }
+  return lastWaves
 }
 
 /** What a day usually is. @param day its number */

@@ -26,12 +26,16 @@ export function seasonPaths({ body, answer, errors, id }: Writing): Described {
     [`${crew}/season`]: { get: tells('Areas one can look at the season of') },
     [`${crew}/season/board`]: { get: tells('Every lawn with what opens, closes or is late', ['units'], 422) },
     [`${crew}/season/purchases`]: { get: tells('What the season still needs against the shelf', [], 422) },
+    [`${crew}/season/week`]: {
+      get: tells('What programs ask for within a week, put on its days', ['sites', 'units'], 422),
+    },
     [`${crew}/areas/{id}/season`]: ofOne(
       tells('Soil, windows, heat units and coverage of an area', ['units'], 404, 422),
     ),
     [`${crew}/areas/{id}/program`]: ofOne(tells('The program of an area, dated', ['units'], 404, 422)),
     [`${crew}/jobs/{id}/days`]: ofOne(tells('The days forecast, scored for a job', ['units'], 404, 422)),
     [`${crew}/sites/{id}/weather`]: ofOne(tells('What its station says of a day', ['on'], 400, 404)),
+    [`${crew}/sites/{id}/program`]: ofOne(tells('What comes on a site in plain words', [], 404)),
     [`${crew}/sites/{id}/calendar`]: ofOne(tells('What comes on a site, as iCalendar', [], 404)),
     [`${crew}/stations`]: { get: tells('Stations, their span and their sites') },
     [`${crew}/stations/{id}/file`]: ofOne(tells('Its days as CSV or JSON', ['format'], 404)),

@@ -1,4 +1,5 @@
 import * as v from 'valibot'
+import type { CalendarEntry } from '#core/program/calendarEntries'
 import { Name, Uuid } from './texts'
 
 /** A private address of a calendar: of the crew, of whoever asks, or of one site for its client. */
@@ -21,4 +22,11 @@ export interface CalendarRow {
 /** Its secret is told this once. */
 export interface MadeCalendar extends CalendarRow {
   readonly path: string
+}
+
+/** What comes on one site in plain words. */
+export interface ClientProgram {
+  readonly site: string
+  readonly crew: string
+  readonly entries: readonly CalendarEntry[]
 }

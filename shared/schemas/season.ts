@@ -1,4 +1,6 @@
 import type { AreaSeason } from '#core/season/areaSeason'
+import type { Entered } from '#core/quantity/entered'
+import type { RateUnit } from '#core/quantity/units'
 import type { DayScore } from '#core/season/whichDay'
 import type { NextOnLawn } from '#core/season/nextOnLawn'
 
@@ -30,4 +32,32 @@ export interface JobDays {
   /** What waiting costs, in a sentence. */
   readonly waiting: string
   readonly working: SeasonPage['working']
+}
+
+/** A step of a program on some lawns of one site, on the day that is proposed for it. */
+export interface WeekWork {
+  readonly id: string
+  readonly siteId: string
+  readonly site: string
+  readonly what: string
+  readonly productId: string
+  readonly product: string
+  readonly nitrogen: Entered<RateUnit>
+  readonly areas: readonly { readonly id: string; readonly name: string }[]
+  readonly from: string | undefined
+  readonly to: string | undefined
+  /** Score of each day of the week, 0 to 1, and when it can go out then. */
+  readonly days: readonly { readonly on: string; readonly score: number; readonly words: string }[]
+}
+
+/** A week of steps put on days: sites in driving order. */
+export interface SeasonWeek {
+  readonly days: readonly string[]
+  readonly visits: readonly {
+    readonly on: string
+    readonly siteId: string
+    readonly works: readonly WeekWork[]
+  }[]
+  /** What found no day. */
+  readonly left: readonly WeekWork[]
 }

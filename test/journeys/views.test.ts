@@ -7,6 +7,7 @@ import {
   SAMPLE_EQUIPMENT,
   SAMPLE_JOBS,
   SAMPLE_PRODUCTS,
+  SAMPLE_PROGRAM,
   SAMPLE_SITES,
 } from '../../demo/sampleLinks'
 import { expectAccessible, expectContrast, expectQuiet, watchedPage } from '../support/browser'
@@ -22,6 +23,14 @@ const VIEWS = [
   '/products',
   '/records',
   `/season/${SAMPLE_AREAS.bowlsGreen}`,
+  `/season/${SAMPLE_AREAS.green}`,
+  '/season/board',
+  '/season/week',
+  '/season/programs',
+  `/season/programs/${SAMPLE_PROGRAM}`,
+  '/season/buying',
+  '/season/stations',
+  '/settings/calendars',
   '/rules',
   '/settings/house',
   '/settings/local',

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { tellingReasons } from '#core/season/whichDay'
 import { dayText } from '#core/calendar/dayText'
 import type { Figure } from '#core/working/figures'
 import type { JobDays } from '#shared/schemas/season'
@@ -66,10 +67,10 @@ useWorkingPages(
           </p>
           <ol>
             <li v-for="one in best" :key="one.on" class="rule-b day">
-              <strong class="figure">{{ percent(one.score) }}</strong>
+              <strong class="font-semibold whitespace-nowrap tabular-nums">{{ percent(one.score) }}</strong>
               <span class="min-w-0">
                 <strong class="font-semibold">{{ weekday(one.on) }}</strong>
-                <span class="small soft block">{{ one.factors.map(({ reason }) => reason).join('; ') }}</span>
+                <span class="small soft block">{{ tellingReasons(one).join('; ') }}</span>
               </span>
               <UButton
                 v-if="one.on !== day"
@@ -82,8 +83,7 @@ useWorkingPages(
             </li>
           </ol>
           <p v-if="own" class="small">
-            {{ weekday(own.on) }}, as planned: {{ percent(own.score) }};
-            {{ own.factors.map(({ reason }) => reason).join('; ') }}.
+            {{ weekday(own.on) }}, as planned: {{ percent(own.score) }}; {{ tellingReasons(own).join('; ') }}.
           </p>
           <p v-if="best.length > 0" class="small">{{ days.waiting }}</p>
           <UButton variant="link" size="sm" @click="working.show('whichDay')">Show working</UButton>

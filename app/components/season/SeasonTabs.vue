@@ -8,14 +8,13 @@ const TABS = [
   { label: 'To buy', to: '/season/buying', icon: 'i-lucide-shopping-cart' },
   { label: 'Weather', to: '/season/stations', icon: 'i-lucide-thermometer' },
 ] as const
-const OTHERS = TABS.slice(1).map(({ to }) => to)
-const items = computed(() =>
-  TABS.map((tab) => ({
-    ...tab,
-    active:
-      tab.to === '/season' ? !OTHERS.some((to) => route.path.startsWith(to)) : route.path.startsWith(tab.to),
-  })),
-)
+/** Where the other pages are found; a week is planned from the board. */
+const UNDER: Readonly<Record<string, readonly string[]>> = { '/season/board': ['/season/week'] }
+const isAt = (to: string) => [to, ...(UNDER[to] ?? [])].some((path) => route.path.startsWith(path))
+const items = computed(() => {
+  const elsewhere = TABS.slice(1).some(({ to }) => isAt(to))
+  return TABS.map((tab) => ({ ...tab, active: tab.to === '/season' ? !elsewhere : isAt(tab.to) }))
+})
 </script>
 
 <template>

@@ -18,7 +18,7 @@ const kinds = [
   ...PRODUCT_KINDS.map((value) => ({ value, text: value })),
 ]
 const WHEN_WORDS: Readonly<Record<StepWhen['by'], string>> = {
-  window: 'a window of the season',
+  window: 'a season window',
   soil: 'soil temperature',
   dates: 'the calendar',
   'heat units': 'heat units',
@@ -64,13 +64,20 @@ const again = computed(() => props.step.times.trim() !== '' && props.step.times.
   <div class="space-y-2">
     <div class="fields">
       <FormText :path="`${path}.title`" label="Step" :text="step.title" class="wide" />
-      <FormChoice :path="`${path}.kind`" label="Kind of product" :value="step.kind" :choices="kinds" />
+      <FormChoice
+        :path="`${path}.kind`"
+        label="Kind of product"
+        :value="step.kind"
+        :choices="kinds"
+        class="wide"
+      />
       <FormChoice
         v-if="step.kind"
         :path="`${path}.productId`"
         label="Product"
         :value="step.productId"
         :choices="shelf"
+        class="wide"
       />
       <FormQuantity
         v-if="step.kind === 'fertilizer'"

@@ -29,7 +29,7 @@ const dueOf = (states: readonly string[]) =>
   seasonDue(
     shown.value.map((row) => ({
       ...row,
-      next: states.includes('ahead') || row.program ? [] : row.next,
+      next: states.includes('ahead') ? [] : row.next,
       steps: row.due.filter(({ state }) => states.includes(state)),
     })),
     crew.today(),
@@ -41,8 +41,7 @@ const groups = computed(() => [
   { title: 'Opens within two weeks', rows: dueOf(['ahead']) },
 ])
 const quiet = computed(
-  () =>
-    shown.value.filter(({ due, next, program }) => due.length === 0 && (program || next.length === 0)).length,
+  () => shown.value.filter(({ due, next }) => due.length === 0 && next.length === 0).length,
 )
 type Due = ReturnType<typeof seasonDue>[number]
 
@@ -84,6 +83,7 @@ const short = (day: string) => dayText(day).replace(/ \d{4}$/, '')
           :choices="PRIORITIES"
           @change="priority = $event"
         />
+        <UButton v-if="person.may('work')" label="Plan the week" to="/season/week" icon="i-lucide-route" />
       </template>
       <section v-for="group in groups" :key="group.title" :aria-label="group.title" class="mt-3 mb-5">
         <h2>{{ group.title }}</h2>
@@ -133,7 +133,10 @@ const short = (day: string) => dayText(day).replace(/ \d{4}$/, '')
     grid-template-columns: 24px minmax(0, 1fr) auto;
   }
   .due > :nth-child(3) {
-    grid-column: 2;
+    grid-area: 2 / 2;
+  }
+  .due > :nth-child(4) {
+    grid-area: 1 / 3;
   }
 }
 </style>

@@ -21,6 +21,18 @@ const COOLING = { north: '08-01', south: '02-01' } as const
  */
 export function halfYearOf(half: Half, today: string, latitude: number): HalfYear {
   const side = latitude < 0 ? 'south' : 'north'
+  const key = `${half} ${today} ${side}`
+  const found = lastAsked.get(key) ?? findHalf(half, today, side)
+  // A board asks the same of every lawn: a few are kept.
+  if (lastAsked.size > KEPT) lastAsked.clear()
+  lastAsked.set(key, found)
+  return found
+}
+
+const lastAsked = new Map<string, HalfYear>()
+const KEPT = 200
+
+function findHalf(half: Half, today: string, side: keyof typeof WARMING): HalfYear {
   const year = Number(today.slice(0, 4))
   const starts = [year - 1, year, year + 1].map((one) => ({
     warming: dayNumber(`${one}-${WARMING[side]}`),

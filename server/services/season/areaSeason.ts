@@ -1,6 +1,6 @@
 import { daysAfter } from '#core/calendar/daysBetween'
 import { areaSeason } from '#core/season/areaSeason'
-import { nextOnLawn } from '#core/season/nextOnLawn'
+import { besideProgram, nextOnLawn } from '#core/season/nextOnLawn'
 import type { UnitSystem } from '#core/quantity/systems'
 import { temperatureUnitOf } from '#core/quantity/toldTemperature'
 import { openWorkingBook } from '#core/working/working'
@@ -35,9 +35,11 @@ export async function seasonOf(
     ledger.ofArea(areaId, daysAfter(today, -LAID_DAYS_BACK), today),
   ])
   const { ground, latitudeFrom } = seasonGround(area, site, station)
+  const programs = await repositories.areaPrograms.list({ areaId })
   const book = openWorkingBook()
   const season = areaSeason(days, readings, ground, laid, today, temperatureUnitOf(units), book)
   if (!season.ok) throw failure('contradicts', season.error.message)
+  const next = nextOnLawn(season.value, ground, today)
   return {
     area: { id: area.id, name: area.name, overseeding: area.document.overseeding },
     site: { id: site.id, name: site.name },
@@ -45,7 +47,7 @@ export async function seasonOf(
     station: station && { id: station.id, name: station.name },
     today,
     season: season.value,
-    next: nextOnLawn(season.value, ground, today),
+    next: programs.length > 0 ? besideProgram(next) : next,
     working: answeredWorking(book),
   }
 }

@@ -2,7 +2,7 @@ import { createHash, randomBytes } from 'node:crypto'
 import ical, { ICalEventTransparency } from 'ical-generator'
 import { daysAfter } from '#core/calendar/daysBetween'
 import { clientEntries, crewEntries, type CalendarEntry } from '#core/program/calendarEntries'
-import type { CalendarRow, MadeCalendar, NewCalendar } from '#shared/schemas/calendar'
+import type { CalendarRow, ClientProgram, MadeCalendar, NewCalendar } from '#shared/schemas/calendar'
 import type { Organization } from '#shared/schemas/organization'
 import type { Database } from '../../database/connection'
 import { failure } from '../../http/failure'
@@ -105,18 +105,29 @@ export async function crewCalendar(repositories: Repositories, organization: Org
   return written(organization.name, [...jobs, ...crewEntries(places), ...repeats])
 }
 
-/** What comes on one site, for whose lawn it is. */
-export async function siteCalendar(
+/** What comes on one site in plain words, for whose lawn it is. */
+export async function siteProgram(
   repositories: Repositories,
   organization: Organization,
   siteId: string,
-): Promise<string> {
+): Promise<ClientProgram> {
   const site = await repositories.sites.find(siteId)
   if (!site) throw failure('not-found', 'There is no such site.')
   const places = (await intentionsOfCrew(repositories, organization)).filter(
     (place) => place.site.id === siteId,
   )
-  return written(`${site.name}, by ${organization.name}`, clientEntries(places))
+  const entries = clientEntries(places).toSorted((a, b) => (a.from < b.from ? -1 : 1))
+  return { site: site.name, crew: organization.name, entries }
+}
+
+/** The same as a calendar. */
+export async function siteCalendar(
+  repositories: Repositories,
+  organization: Organization,
+  siteId: string,
+): Promise<string> {
+  const { site, crew, entries } = await siteProgram(repositories, organization, siteId)
+  return written(`${site}, by ${crew}`, entries)
 }
 
 async function jobEntries(

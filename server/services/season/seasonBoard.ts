@@ -11,7 +11,7 @@ import { temperatureUnitOf, toldTemperature } from '#core/quantity/toldTemperatu
 import { airAhead, seasonOfSeries, type AreaSeason, type LaidOnArea } from '#core/season/areaSeason'
 import type { LedgerRow, PlannedRow } from '#core/season/ledger'
 import type { LawnDue } from '#core/season/seasonDue'
-import { nextOnLawn } from '#core/season/nextOnLawn'
+import { besideProgram, nextOnLawn } from '#core/season/nextOnLawn'
 import type { Area, Site } from '#shared/schemas/ground'
 import type { Job } from '#shared/schemas/job'
 import type { Organization } from '#shared/schemas/organization'
@@ -33,7 +33,7 @@ const JOBS_BACK = 30
 const JOBS_AHEAD = 370
 
 /** Everything the lawns of a crew are told by, read in one go. */
-interface SeasonOfCrew {
+export interface SeasonOfCrew {
   readonly source: SeasonSource
   readonly units: UnitSystem
   readonly places: readonly { readonly area: Area; readonly site: Site }[]
@@ -46,7 +46,7 @@ interface SeasonOfCrew {
 }
 
 /** @param where one area alone; all turf of the crew where none is named */
-async function readSeason(
+export async function readSeason(
   repositories: Repositories,
   organization: Organization,
   units: UnitSystem,
@@ -102,7 +102,7 @@ interface PlaceSeason {
   readonly intended: readonly Intention[]
 }
 
-async function seasonAt(
+export async function seasonAt(
   { source, units, laid, readings, jobs, products, programs, applied }: SeasonOfCrew,
   { area, site }: SeasonOfCrew['places'][number],
 ): Promise<PlaceSeason> {
@@ -176,7 +176,7 @@ export async function seasonBoard(
       site: place.site.name,
       priority: place.area.document.priority,
       program: program?.name ?? '',
-      next: nextOnLawn(season, ground, today),
+      next: program ? besideProgram(nextOnLawn(season, ground, today)) : nextOnLawn(season, ground, today),
       due: intended.filter(
         ({ state, from = '' }) => state === 'open' || state === 'late' || (state === 'ahead' && from <= soon),
       ),
@@ -204,7 +204,9 @@ export async function lawnsDue(
       area: place.area.name,
       siteId: place.site.id,
       site: place.site.name,
-      next: program ? [] : nextOnLawn(season, ground, crew.source.today),
+      next: program
+        ? besideProgram(nextOnLawn(season, ground, crew.source.today))
+        : nextOnLawn(season, ground, crew.source.today),
       steps: intended.filter(({ state }) => state === 'open' || state === 'late'),
       regulators: season.regulators,
     })
@@ -213,7 +215,7 @@ export async function lawnsDue(
 }
 
 /** What programs are worked out from besides the season: shelf, machines, rules. */
-async function outlookLibrary(
+export async function outlookLibrary(
   repositories: Repositories,
   organization: Organization,
   { places, products, units }: SeasonOfCrew,

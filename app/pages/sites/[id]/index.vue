@@ -196,6 +196,10 @@ useScreenCommands(() => [
           <UButton variant="link" size="sm" @click="copy">Copy this site</UButton>
           <span class="soft">its areas as measured, not what was put down.</span>
         </p>
+        <p v-if="stored" class="small">
+          <NuxtLink :to="`/sites/${id}/client`" class="way-out">What comes, for the client</NuxtLink>
+          <span class="soft"> in plain words, to print or as a calendar.</span>
+        </p>
         <p class="soft small">
           Buffers, notices and what may be applied where: the label and local rules decide.
         </p>

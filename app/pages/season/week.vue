@@ -1,0 +1,244 @@
+<script setup lang="ts">
+import { v7 as uuid } from 'uuid'
+import { DEFAULT_HOUSE } from '#core/house'
+import { counted } from '#core/quantity/counting'
+import { intendedApplication } from '#core/program/intendedApplication'
+import type { Area } from '#shared/schemas/ground'
+import type { SeasonWeek, WeekWork } from '#shared/schemas/season'
+
+/** The week's steps put on days: looked at, moved, given to somebody, made into jobs in one go. */
+useHead({ title: 'Plan the week · Hectarum' })
+const crew = useCrewStore()
+const library = useLibraryStore()
+const notice = useNotice()
+const person = useSelfStore()
+const week = shallowRef<SeasonWeek>()
+const people = shallowRef<readonly string[]>([])
+const sites = ref('4')
+/** What was decided otherwise than proposed, by the id of the work: another day, or not this week. */
+const moved = ref<Readonly<Record<string, string>>>({})
+const given = ref<Readonly<Record<string, string>>>({})
+const { problem, loading, read } = useReading(async () => {
+  await refreshWeather()
+  ;[week.value, people.value] = await Promise.all([
+    $fetch<SeasonWeek>(crewUrl('/season/week'), { query: { sites: sites.value, units: crew.units } }),
+    $fetch<readonly string[]>(crewUrl('/names')).catch(() => []),
+  ])
+  moved.value = {}
+})
+watch(sites, read)
+const NOT = 'not this week'
+const works = computed(() => [
+  ...(week.value?.visits ?? []).flatMap(({ on, works: list }) => list.map((work) => ({ work, on }))),
+  ...(week.value?.left ?? []).map((work) => ({ work, on: NOT })),
+])
+const dayOf = ({ work, on }: { readonly work: WeekWork; readonly on: string }) => moved.value[work.id] ?? on
+/** Days with their sites as they are decided now; a day keeps the order it was proposed in. */
+const days = computed(() =>
+  [...(week.value?.days ?? []), NOT].flatMap((on) => {
+    const own = works.value.filter((one) => dayOf(one) === on).map(({ work }) => work)
+    const bySite = [...new Set(own.map(({ siteId }) => siteId))].map((siteId) => ({
+      siteId,
+      works: own.filter((work) => work.siteId === siteId),
+    }))
+    return own.length === 0 ? [] : [{ on, sites: bySite }]
+  }),
+)
+const planned = computed(() => days.value.filter(({ on }) => on !== NOT))
+const visits = computed(() => planned.value.reduce((sum, day) => sum + day.sites.length, 0))
+const weekday = (on: string) =>
+  on === NOT
+    ? 'Not this week'
+    : new Intl.DateTimeFormat('en-GB', {
+        timeZone: 'UTC',
+        weekday: 'long',
+        day: 'numeric',
+        month: 'long',
+      }).format(new Date(`${on}T00:00:00Z`))
+const SHORT = new Intl.DateTimeFormat('en-GB', { timeZone: 'UTC', weekday: 'short', day: 'numeric' })
+const shortDay = (on: string) => SHORT.format(new Date(`${on}T00:00:00Z`))
+const dayChoices = (work: WeekWork) => [
+  ...(week.value?.days ?? []).map((on) => {
+    const day = work.days.find((one) => one.on === on)
+    const told = day ? `, ${Math.round(day.score * 100)} %` : ', no forecast'
+    return { value: on, text: `${shortDay(on)}${told}` }
+  }),
+  { value: NOT, text: NOT },
+]
+const SITES = ['1', '2', '3', '4', '6', '8'].map((value) => ({ value, text: `${value} a day` }))
+const who = computed(() => [
+  { value: '', text: 'nobody yet' },
+  ...people.value.map((value) => ({ value, text: value })),
+])
+const hoursOf = (work: WeekWork, on: string) => work.days.find((one) => one.on === on)?.words ?? ''
+
+const busy = ref(false)
+/** A visit is one job: what is done on a site that day, in its order. */
+async function make() {
+  busy.value = true
+  let made = 0
+  try {
+    await library.load()
+    for (const { on, sites: list } of planned.value)
+      for (const { siteId, works: own } of list) {
+        await makeVisit(on, siteId, own)
+        made += 1
+      }
+  } catch (error) {
+    notice.say(`${counted(made, 'job')} made; then it stopped.`, errorText(error))
+    await read()
+    busy.value = false
+    return
+  }
+  busy.value = false
+  notice.say(`${counted(made, 'job')} made, as drafts.`)
+  await navigateTo('/jobs')
+}
+async function makeVisit(on: string, siteId: string, own: readonly WeekWork[]) {
+  const all: readonly Area[] = await library.loadAreas(siteId)
+  const filling = {
+    areas: all,
+    equipment: library.equipment,
+    calibrations: library.calibrations,
+    system: crew.units,
+    house: crew.organization?.settings.house ?? DEFAULT_HOUSE,
+    newId: uuid,
+  }
+  const applications = own.flatMap((work) => {
+    const product = library.products.find(({ id }) => id === work.productId)
+    const areas = all.filter(({ id }) => work.areas.some((area) => area.id === id))
+    return product
+      ? [
+          {
+            id: uuid(),
+            document: intendedApplication({ product, nitrogen: work.nitrogen }, areas, on, filling),
+          },
+        ]
+      : []
+  })
+  if (applications.length === 0) return
+  await $fetch<unknown>(crewUrl(`/jobs/${uuid()}`), {
+    method: 'PUT',
+    body: {
+      version: 0,
+      site: own[0]?.site ?? '',
+      siteId,
+      purpose: own
+        .map(({ what }) => what)
+        .join(', then ')
+        .slice(0, 200),
+      givenTo: given.value[on] ?? '',
+      plannedFor: on,
+      state: 'draft',
+      applications,
+    },
+  })
+}
+</script>
+
+<template>
+  <div>
+    <SeasonTabs />
+    <ListPlace
+      name="Plan the week"
+      :loading="loading"
+      :problem="problem"
+      :empty="
+        works.length === 0
+          ? {
+              words: 'No program asks for anything within a week that is not planned already.',
+              action: 'See all lawns',
+              to: '/season/board',
+            }
+          : undefined
+      "
+      @retry="read"
+    >
+      <template #head>
+        <ChoiceField
+          bare
+          label="Sites that can be visited"
+          class="ms-auto w-32"
+          :value="sites"
+          :choices="SITES"
+          @change="sites = $event"
+        />
+        <UButton
+          v-if="person.may('work')"
+          :label="`Make ${counted(visits, 'job')}`"
+          color="primary"
+          variant="solid"
+          :disabled="visits === 0"
+          :loading="busy"
+          @click="make"
+        />
+      </template>
+      <section v-for="{ on, sites: list } in days" :key="on" class="mb-4" :aria-label="weekday(on)">
+        <div class="flex flex-wrap items-end gap-x-4">
+          <h2>{{ weekday(on) }}</h2>
+          <ChoiceField
+            v-if="on !== NOT && people.length > 0"
+            bare
+            label="Given to"
+            class="w-44"
+            :value="given[on] ?? ''"
+            :choices="who"
+            @change="given = { ...given, [on]: $event }"
+          />
+        </div>
+        <ol>
+          <li v-for="(visit, i) in list" :key="visit.siteId" class="rule-b visit">
+            <strong class="figure">{{ on === NOT ? '' : i + 1 }}</strong>
+            <div>
+              <p class="font-semibold">{{ visit.works[0]?.site }}</p>
+              <div v-for="work in visit.works" :key="work.id" class="work">
+                <span class="min-w-0">
+                  {{ work.what }} <span class="soft">· {{ work.product }}</span>
+                  <span class="small soft block"
+                    >{{ work.areas.map(({ name }) => name).join(', ')
+                    }}<template v-if="hoursOf(work, on)"> · {{ hoursOf(work, on) }}</template></span
+                  >
+                </span>
+                <ChoiceField
+                  bare
+                  :label="`Day of ${work.what}, ${work.site}`"
+                  class="w-44"
+                  :value="on"
+                  :choices="dayChoices(work)"
+                  @change="moved = { ...moved, [work.id]: $event }"
+                />
+              </div>
+            </div>
+          </li>
+        </ol>
+      </section>
+      <template #after>
+        <p class="soft small">
+          Days by window, weather and the sites near each other; the jobs are drafts, and each is held against
+          its labels before it is planned.
+        </p>
+      </template>
+    </ListPlace>
+  </div>
+</template>
+
+<style scoped>
+.visit {
+  display: grid;
+  grid-template-columns: 28px minmax(0, 1fr);
+  gap: 10px;
+  padding: 8px 0;
+}
+.work {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
+  gap: 12px;
+  align-items: center;
+  padding: 3px 0;
+}
+@media (max-width: 640px) {
+  .work {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

@@ -1,0 +1,140 @@
+import { expect, test } from 'vitest'
+import { acrossSites, seasonDue, type LawnDue } from '../season/seasonDue'
+import { clientEntries, crewEntries } from './calendarEntries'
+import type { Intention } from './intentions'
+import { weekPlan, type WeekTask } from './weekPlan'
+
+const DAYS = ['2026-05-06', '2026-05-07', '2026-05-08']
+const task = (id: string, siteId: string, more: Partial<WeekTask> = {}): WeekTask => ({
+  id,
+  siteId,
+  from: undefined,
+  to: undefined,
+  presses: false,
+  ...more,
+})
+const plain = () => 0
+const byDay =
+  (scores: readonly number[]) =>
+  (_: WeekTask, on: string): number =>
+    scores[DAYS.indexOf(on)] ?? 0
+
+test('each on its best day; a site that is visited anyway is worth 0.15 of a score', () => {
+  const { visits } = weekPlan(
+    [task('a', 'x'), task('b', 'x')],
+    DAYS,
+    ({ id }, on) => (id === 'a' ? byDay([1, 0.5, 0.5]) : byDay([0.8, 0.9, 0.2]))(task('', ''), on),
+    4,
+    plain,
+  )
+  // 0.8 + 0.15 on the day of the other beats 0.9.
+  expect(visits).toEqual([{ on: '2026-05-06', siteId: 'x', tasks: ['a', 'b'] }])
+  const apart = weekPlan(
+    [task('a', 'x'), task('b', 'x')],
+    DAYS,
+    ({ id }, on) => (id === 'a' ? byDay([1, 0.5, 0.5]) : byDay([0.7, 0.9, 0.2]))(task('', ''), on),
+    4,
+    plain,
+  )
+  expect(apart.visits.map(({ on }) => on)).toEqual(['2026-05-06', '2026-05-07'])
+})
+test('no more sites a day than can be visited; what presses goes first, what no day fits is left', () => {
+  const { visits, left } = weekPlan(
+    [task('a', 'x'), task('b', 'y', { presses: true }), task('c', 'z'), task('d', 'w')],
+    DAYS,
+    ({ id }, on) => (id === 'd' ? 0 : byDay([1, 0.5, 0.4])(task('', ''), on)),
+    1,
+    plain,
+  )
+  expect(visits.map(({ on, siteId }) => `${on} ${siteId}`)).toEqual([
+    '2026-05-06 y',
+    '2026-05-07 x',
+    '2026-05-08 z',
+  ])
+  expect(left).toEqual(['d'])
+})
+test('not before its window opens; after it closes at half of the score', () => {
+  const one = (more: Partial<WeekTask>) =>
+    weekPlan([task('a', 'x', more)], DAYS, byDay([0.9, 0.5, 1]), 4, plain).visits[0]?.on
+  expect(one({ from: '2026-05-07' })).toBe('2026-05-08')
+  expect(one({ to: '2026-05-06' })).toBe('2026-05-06')
+})
+test('the sites of a day are driven to the nearest next', () => {
+  const places: Readonly<Record<string, number>> = { x: 0, y: 9, z: 4 }
+  const { visits } = weekPlan(
+    [task('a', 'x'), task('b', 'y'), task('c', 'z')],
+    ['2026-05-06'],
+    () => 1,
+    4,
+    (from, to) => Math.abs(places[from]! - places[to]!),
+  )
+  expect(visits.map(({ siteId }) => siteId)).toEqual(['x', 'z', 'y'])
+})
+
+const step = (title: string, state: Intention['state'], more: Partial<Intention> = {}): Intention => ({
+  stepId: title,
+  occurrence: 0,
+  title,
+  kind: 'fertilizer',
+  productId: '',
+  nitrogen: { text: '', unit: 'lb/1000 ft2' },
+  state,
+  from: '2026-05-01',
+  to: '2026-05-20',
+  reason: 'by the calendar',
+  ...more,
+})
+const lawn = (area: string, site: string, more: Partial<LawnDue>): LawnDue => ({
+  areaId: area,
+  area,
+  siteId: site,
+  site,
+  next: [],
+  steps: [],
+  ...more,
+})
+test('what lawns ask for: the same of one site together, what presses first, then over all sites', () => {
+  const due = seasonDue(
+    [
+      lawn('a', 'x', { steps: [step('Feed', 'open')] }),
+      lawn('b', 'x', { steps: [step('Feed', 'open')] }),
+      lawn('c', 'y', { steps: [step('Feed', 'open', { to: '2026-05-09' })] }),
+      lawn('d', 'y', { next: [{ what: 'Dollar spot', reason: 'index', presses: true, by: 'index' }] }),
+    ],
+    '2026-05-06',
+  )
+  // Three days to the last: it presses.
+  expect(due.map(({ what, site, areas, presses }) => [what, site, areas.length, presses])).toEqual([
+    ['Feed', 'y', 1, true],
+    ['Dollar spot', 'y', 1, true],
+    ['Feed', 'x', 2, false],
+  ])
+  expect(acrossSites(due)[0]).toMatchObject({ what: 'Feed', until: '2026-05-09', presses: true })
+  expect(acrossSites(due)[0]?.sites.map(({ areas }) => areas)).toEqual([1, 2])
+})
+
+test('a client reads plain words and no product; done and left out are in no calendar', () => {
+  const places = [
+    {
+      area: { id: 'a', name: 'Front' },
+      site: { name: 'Row' },
+      intended: [
+        step('Slow-feed 21', 'open', { to: undefined }),
+        step('Iron', 'planned', { on: '2026-05-09', kind: 'iron' }),
+        step('Old', 'done'),
+        step('Not here', 'left out'),
+        step('Aerate', 'ahead', { kind: '' }),
+      ],
+    },
+  ]
+  expect(crewEntries(places).map(({ title, from, to }) => [title, from, to])).toEqual([
+    ['Row, Front: Slow-feed 21', '2026-05-01', '2026-05-15'],
+    ['Row, Front: Iron', '2026-05-09', '2026-05-09'],
+    ['Row, Front: Aerate', '2026-05-01', '2026-05-20'],
+  ])
+  expect(clientEntries(places).map(({ title }) => title)).toEqual([
+    'Front: Feed',
+    'Front: Iron for colour',
+    'Front: Aerate',
+  ])
+})

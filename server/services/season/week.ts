@@ -1,0 +1,115 @@
+import { daysAfter } from '#core/calendar/daysBetween'
+import { toPlan } from '#core/ground/geodesy'
+import { dayWants } from '#core/job/dayWants'
+import { intendedApplication } from '#core/program/intendedApplication'
+import { weekPlan } from '#core/program/weekPlan'
+import type { UnitSystem } from '#core/quantity/systems'
+import { whichDay } from '#core/season/whichDay'
+import type { Site } from '#shared/schemas/ground'
+import type { Organization } from '#shared/schemas/organization'
+import type { SeasonWeek, WeekWork } from '#shared/schemas/season'
+import type { Repositories } from '../../repositories/forOrganization'
+import { outlookLibrary, readSeason, seasonAt, type SeasonOfCrew } from './seasonBoard'
+import { lightAt } from './seasonSource'
+
+const WEEK_DAYS = 7
+/** What is late or ends within so many days goes first. */
+const LAST_DAYS = 3
+
+/**
+ * What programs ask for within a week, put on its days.
+ * @param most sites that are visited in a day
+ */
+export async function seasonWeek(
+  repositories: Repositories,
+  organization: Organization,
+  most: number,
+  units: UnitSystem = organization.units,
+): Promise<SeasonWeek> {
+  const crew = await readSeason(repositories, organization, units)
+  const { today } = crew.source
+  const days = Array.from({ length: WEEK_DAYS }, (_, i) => daysAfter(today, i))
+  const works = await worksOf(repositories, organization, crew, days)
+  const byId = new Map(works.map((work) => [work.id, work]))
+  const sites = new Map(crew.places.map(({ site }) => [site.id, site]))
+  const { visits, left } = weekPlan(
+    works.map(({ id, siteId, from, to }) => ({
+      id,
+      siteId,
+      from,
+      to,
+      presses: to !== undefined && to <= daysAfter(today, LAST_DAYS),
+    })),
+    days,
+    ({ id }, on) => byId.get(id)?.days.find((day) => day.on === on)?.score ?? 0,
+    most,
+    (from, to) => between(sites.get(from), sites.get(to)),
+  )
+  const named = (ids: readonly string[]) => ids.flatMap((id) => byId.get(id) ?? [])
+  return {
+    days,
+    visits: visits.map(({ on, siteId, tasks }) => ({ on, siteId, works: named(tasks) })),
+    left: named(left),
+  }
+}
+
+/** Steps that are open, late or open within the week, the same of one site together. */
+async function worksOf(
+  repositories: Repositories,
+  organization: Organization,
+  crew: SeasonOfCrew,
+  days: readonly string[],
+): Promise<readonly WeekWork[]> {
+  const { source, units, products } = crew
+  const library = await outlookLibrary(repositories, organization, crew)
+  const last = days.at(-1) ?? source.today
+  const found = new Map<string, WeekWork>()
+  for (const place of crew.places) {
+    const { intended } = await seasonAt(crew, place)
+    for (const { state, kind, stepId, occurrence, title, productId, nitrogen, from, to } of intended) {
+      const product = products.find(({ id }) => id === productId)
+      const near = state === 'open' || state === 'late' || (state === 'ahead' && (from ?? '9999') <= last)
+      if (!near || kind === '' || !product) continue
+      const { area, site } = place
+      const id = `${site.id} ${stepId} ${occurrence} ${productId}`
+      const before = found.get(id)
+      if (before) {
+        found.set(id, { ...before, areas: [...before.areas, { id: area.id, name: area.name }] })
+        continue
+      }
+      const station = source.stationOf(site)
+      const draft = intendedApplication({ product, nitrogen }, [area], source.today, library)
+      const scores = whichDay(
+        await source.hours(station),
+        dayWants([draft], products, [area], units),
+        { opens: from, closes: to },
+        source.today,
+        lightAt(site, station, organization.timeZone),
+      )
+      found.set(id, {
+        id,
+        siteId: site.id,
+        site: site.name,
+        what: title,
+        productId,
+        product: product.name,
+        nitrogen,
+        areas: [{ id: area.id, name: area.name }],
+        from,
+        to,
+        days: days.flatMap((on) => {
+          const score = scores.find((one) => one.on === on)
+          const words = score?.factors.find(({ name }) => name === 'hours')?.reason ?? ''
+          return score ? [{ on, score: score.score, words }] : []
+        }),
+      })
+    }
+  }
+  return [...found.values()]
+}
+
+/** From one site to another as the crow flies, m; 0 where one of them has no place. */
+function between(from: Site | undefined, to: Site | undefined): number {
+  const [a, b] = [from?.document.anchor, to?.document.anchor]
+  return a && b ? Math.hypot(...toPlan([b.lon, b.lat], a)) : 0
+}
