@@ -91,3 +91,18 @@ export function editableRows<M extends Model & EditableAttributes, Row, Fields e
     restore: (id) => write({ deletedAt: null }, { id, deletedAt: { [Op.ne]: null } }, 'brought back'),
   }
 }
+
+/** A row that has a name and a document, and nothing else of its own, as plain data. */
+export const namedRow = <Document>({
+  id,
+  version,
+  name,
+  document,
+  updatedAt,
+}: {
+  readonly id: string
+  readonly version: number
+  readonly name: string
+  readonly document: Document
+  readonly updatedAt: Date
+}) => ({ id, version, name, document, updatedAt: updatedAt.toISOString() })

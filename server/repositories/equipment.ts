@@ -1,7 +1,7 @@
 import type { Calibration, Equipment, SaveCalibration, SaveEquipment } from '#shared/schemas/equipment'
 import type { SaveBenchTest, BenchTest } from '#shared/schemas/benchTest'
 import type { CalibrationModel, EquipmentModel, BenchTestModel } from '../database/libraryModels'
-import { editableRows, type EditableRows } from './editableRows'
+import { editableRows, namedRow, type EditableRows } from './editableRows'
 import type { Scope } from './scope'
 
 export interface EquipmentFields extends Omit<SaveEquipment, 'version'> {
@@ -23,18 +23,10 @@ export type CalibrationsRepository = EditableRows<Calibration, CalibrationFields
 export type BenchTestsRepository = EditableRows<BenchTest, BenchTestFields>
 
 export const equipmentRepository = (scope: Scope): EquipmentRepository =>
-  editableRows<EquipmentModel, Equipment, EquipmentFields>(
-    scope,
-    scope.database.models.equipment,
-    ({ id, version, name, document, updatedAt }) => ({
-      id,
-      version,
-      name,
-      document,
-      updatedAt: updatedAt.toISOString(),
-    }),
-    ['kind', 'name'],
-  )
+  editableRows<EquipmentModel, Equipment, EquipmentFields>(scope, scope.database.models.equipment, namedRow, [
+    'kind',
+    'name',
+  ])
 
 export const calibrationsRepository = (scope: Scope): CalibrationsRepository =>
   editableRows<CalibrationModel, Calibration, CalibrationFields>(

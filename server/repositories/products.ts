@@ -2,7 +2,7 @@ import { QueryTypes } from 'sequelize'
 import type { OnHand } from '#core/stock/onHand'
 import type { Product, SaveProduct, StockMovement } from '#shared/schemas/product'
 import type { ProductModel, StockMovementModel } from '../database/libraryModels'
-import { editableRows, type EditableRows } from './editableRows'
+import { editableRows, namedRow, type EditableRows } from './editableRows'
 import type { Scope } from './scope'
 
 export interface ProductFields extends Omit<SaveProduct, 'version'> {
@@ -21,18 +21,10 @@ export interface StockRepository {
 }
 
 export const productsRepository = (scope: Scope): ProductsRepository =>
-  editableRows<ProductModel, StoredProduct, ProductFields>(
-    scope,
-    scope.database.models.products,
-    ({ id, version, name, document, updatedAt }) => ({
-      id,
-      version,
-      name,
-      document,
-      updatedAt: updatedAt.toISOString(),
-    }),
-    ['kind', 'name'],
-  )
+  editableRows<ProductModel, StoredProduct, ProductFields>(scope, scope.database.models.products, namedRow, [
+    'kind',
+    'name',
+  ])
 
 export function stockRepository({ database, organizationId, options }: Scope): StockRepository {
   const { stockMovements } = database.models

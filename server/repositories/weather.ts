@@ -5,7 +5,7 @@ import type { WeatherHour } from '#core/weather/hours/weatherHour'
 import type { AreaProgram, Program, SaveAreaProgram, SaveProgram } from '#shared/schemas/program'
 import type { Probe, SaveProbe, SaveStation, Station } from '#shared/schemas/weather'
 import type { AreaProgramModel, ProbeModel, ProgramModel, StationModel } from '../database/weatherModels'
-import { editableRows, type EditableRows } from './editableRows'
+import { editableRows, namedRow, type EditableRows } from './editableRows'
 import { noteHistory } from './history'
 import type { Scope } from './scope'
 
@@ -52,13 +52,7 @@ export const stationsRepository = (scope: Scope): StationsRepository =>
   editableRows<StationModel, Station, Omit<SaveStation, 'version'>>(
     scope,
     scope.database.models.stations,
-    ({ id, version, name, document, updatedAt }) => ({
-      id,
-      version,
-      name,
-      document,
-      updatedAt: updatedAt.toISOString(),
-    }),
+    namedRow,
     ['name'],
   )
 
@@ -66,13 +60,7 @@ export const programsRepository = (scope: Scope): ProgramsRepository =>
   editableRows<ProgramModel, Program, Omit<SaveProgram, 'version'>>(
     scope,
     scope.database.models.programs,
-    ({ id, version, name, document, updatedAt }) => ({
-      id,
-      version,
-      name,
-      document,
-      updatedAt: updatedAt.toISOString(),
-    }),
+    namedRow,
     ['name'],
   )
 

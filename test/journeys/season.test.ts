@@ -24,7 +24,7 @@ test('a season is looked at lawn by lawn, a probe moves it, a job is planned fro
   await page.getByRole('cell', { name: '1 January 2026' }).waitFor()
 
   await pick(page.getByRole('combobox', { name: 'Lawn' }), 'Cooperage Row, Shared green')
-  await page.getByText('Second half of the barrier').waitFor()
+  await page.getByText('Barrier, second half').first().waitFor()
   await page.getByRole('button', { name: 'Plan it' }).first().click()
   await page.waitForURL(/\/jobs\//)
   await page.getByText('Shared green').first().waitFor()

@@ -1,14 +1,12 @@
 <script setup lang="ts">
 import { tellingReasons } from '#core/season/whichDay'
 import { dayText } from '#core/calendar/dayText'
-import type { Figure } from '#core/working/figures'
 import type { JobDays } from '#shared/schemas/season'
 
 /** Which day: the best of those forecast, each with its reason; the job is moved by a press. */
 const props = defineProps<{ jobId: string; day: string }>()
 const emit = defineEmits<{ choose: [day: string] }>()
 const crew = useCrewStore()
-const working = useWorkingStore()
 const open = ref(false)
 const days = shallowRef<JobDays>()
 const problem = ref<string>()
@@ -43,10 +41,8 @@ function choose(on: string) {
   emit('choose', on)
   open.value = false
 }
-useWorkingPages(
-  () => (days.value?.working ?? []).map(({ figure, lines }) => ({ figure: figure as Figure, lines })),
-  computed(() => new Map<Figure, string>([['whichDay', 'Which day']])),
-)
+/** Its arithmetic, beside the answer: the drawer belongs to the sheet. */
+const lines = computed(() => (days.value?.working ?? []).flatMap((page) => page.lines))
 </script>
 
 <template>
@@ -86,7 +82,14 @@ useWorkingPages(
             {{ weekday(own.on) }}, as planned: {{ percent(own.score) }}; {{ tellingReasons(own).join('; ') }}.
           </p>
           <p v-if="best.length > 0" class="small">{{ days.waiting }}</p>
-          <UButton variant="link" size="sm" @click="working.show('whichDay')">Show working</UButton>
+          <UCollapsible>
+            <UButton variant="link" size="sm" label="Show working" />
+            <template #content>
+              <ol class="mono max-h-40 overflow-y-auto text-[12px]">
+                <li v-for="line in lines" :key="line">{{ line }}</li>
+              </ol>
+            </template>
+          </UCollapsible>
         </template>
       </div>
     </template>

@@ -64,7 +64,7 @@ async function copy() {
 }
 async function revoke({ id, name }: CalendarRow) {
   try {
-    await $fetch<unknown>(crewUrl(`/calendars/${id}`), { method: 'DELETE' })
+    await $fetch<unknown>(crewUrl(`/calendars/${id}`), { method: 'DELETE', body: {} })
   } catch (error) {
     return notice.say(`${name} stays.`, errorText(error))
   }

@@ -13,10 +13,12 @@ const crew = useCrewStore()
 const choices = <V extends string>(values: readonly V[], blank = 'not noted') =>
   values.map((value) => ({ value, text: value === '' ? blank : value }))
 const species = GRASS_NAMES.map((name) => ({ value: name, text: `${name} (${GRASSES[name].season}-season)` }))
-const WEEKDAYS = ['Sunday', 'Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday'].map(
-  (label, value) => ({ label, value }),
-)
-const mown = computed(() => [...(props.document.mownOn ?? [])])
+const WEEKDAYS = ['Sun', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat'].map((label, day) => ({
+  label,
+  value: String(day),
+}))
+const mown = computed(() => (props.document.mownOn ?? []).map(String))
+const setMown = (ticked: readonly string[]) => set('document.mownOn', ticked.map(Number).toSorted())
 const zones = [
   { value: 'none', text: 'none' },
   { value: 'zone', text: 'a zone' },
@@ -86,19 +88,6 @@ const addGrass = () =>
         :entered="document.thatch"
         :units="LENGTH_UNITS"
       />
-      <LabelledField label="Mown on">
-        <USelectMenu
-          multiple
-          :model-value="mown"
-          :items="WEEKDAYS"
-          value-key="value"
-          :search-input="false"
-          placeholder="not noted"
-          :disabled="locked"
-          class="w-full"
-          @update:model-value="set('document.mownOn', [...$event].toSorted())"
-        />
-      </LabelledField>
       <FormDay path="document.established" label="Established" :day="document.established" />
       <FormDay path="document.overseeding" label="Overseeding planned" :day="document.overseeding" />
       <FormChoice
@@ -118,6 +107,14 @@ const addGrass = () =>
         />
       </template>
     </div>
+    <UCheckboxGroup
+      orientation="horizontal"
+      legend="Mown on"
+      :model-value="mown"
+      :items="WEEKDAYS"
+      :disabled="locked"
+      @update:model-value="setMown"
+    />
     <GrassChoice
       v-if="document.overseeding"
       path="document.overseedWith"

@@ -18,6 +18,7 @@ export function useFromLibrary() {
     newId: uuid,
   })
   return {
+    filling: own,
     withAreas: filled.withAreas,
     withProduct: (
       document: ApplicationDraft,

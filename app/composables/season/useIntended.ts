@@ -1,5 +1,4 @@
 import { v7 as uuid } from 'uuid'
-import { DEFAULT_HOUSE } from '#core/house'
 import { blankApplication } from '#core/draft/blankApplication'
 import { withAreas } from '#core/draft/filledFromLibrary'
 import { intendedApplication } from '#core/program/intendedApplication'
@@ -11,6 +10,7 @@ export function useIntended() {
   const crew = useCrewStore()
   const library = useLibraryStore()
   const { beginJob } = useNewJob()
+  const { filling } = useFromLibrary()
 
   /** @param areaIds lawns of that one site */
   async function planStep(
@@ -25,16 +25,8 @@ export function useIntended() {
     const today = crew.today()
     const on = from === undefined || from < today ? today : from
     const product = library.products.find(({ id }) => id === productId)
-    const filling = {
-      areas: all,
-      equipment: library.equipment,
-      calibrations: library.calibrations,
-      system: crew.units,
-      house: crew.organization?.settings.house ?? DEFAULT_HOUSE,
-      newId: uuid,
-    }
     const document = product
-      ? intendedApplication({ product, nitrogen }, areas, on, filling)
+      ? intendedApplication({ product, nitrogen }, areas, on, filling())
       : withAreas(
           blankApplication(
             { lawn: uuid(), part: uuid(), product: uuid(), run: uuid() },

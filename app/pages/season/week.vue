@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { v7 as uuid } from 'uuid'
-import { DEFAULT_HOUSE } from '#core/house'
 import { counted } from '#core/quantity/counting'
 import { intendedApplication } from '#core/program/intendedApplication'
 import type { Area } from '#shared/schemas/ground'
@@ -10,6 +9,7 @@ import type { SeasonWeek, WeekWork } from '#shared/schemas/season'
 useHead({ title: 'Plan the week · Hectarum' })
 const crew = useCrewStore()
 const library = useLibraryStore()
+const { filling } = useFromLibrary()
 const notice = useNotice()
 const person = useSelfStore()
 const week = shallowRef<SeasonWeek>()
@@ -96,14 +96,6 @@ async function make() {
 }
 async function makeVisit(on: string, siteId: string, own: readonly WeekWork[]) {
   const all: readonly Area[] = await library.loadAreas(siteId)
-  const filling = {
-    areas: all,
-    equipment: library.equipment,
-    calibrations: library.calibrations,
-    system: crew.units,
-    house: crew.organization?.settings.house ?? DEFAULT_HOUSE,
-    newId: uuid,
-  }
   const applications = own.flatMap((work) => {
     const product = library.products.find(({ id }) => id === work.productId)
     const areas = all.filter(({ id }) => work.areas.some((area) => area.id === id))
@@ -111,7 +103,7 @@ async function makeVisit(on: string, siteId: string, own: readonly WeekWork[]) {
       ? [
           {
             id: uuid(),
-            document: intendedApplication({ product, nitrogen: work.nitrogen }, areas, on, filling),
+            document: intendedApplication({ product, nitrogen: work.nitrogen }, areas, on, filling()),
           },
         ]
       : []

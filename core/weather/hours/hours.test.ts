@@ -69,6 +69,13 @@ test.each([
 ])('%s is refused: %s', (line, error) => {
   expect(readWeatherLine(line)).toEqual({ ok: false, error })
 })
+test('an hour on the wire, letter by letter', () => {
+  const hour = hourOf({ humidity: 61, wind: 3.4, rain: 0.0015, chance: 0.2, forecast: true })
+  // The character codes come to 6154: 256 goes into it with 10 left, 0A.
+  expect(writeWeatherLine(hour)).toBe(
+    'W1 2026-05-06 14 air 17.2 C humidity 61 % wind 3.4 m/s rain 1.5 mm chance 20 % forecast*0A',
+  )
+})
 test('a lost character is found, and a figure out of this world', () => {
   const line = writeWeatherLine(hourOf({ wind: 3 }))
   expect(readWeatherLine(line.replace('17.2', '1.2')).ok).toBe(false)

@@ -187,13 +187,13 @@ const sites = computed(() => [...new Set(places.value.map(({ site }) => site))])
                   (standsOn(place.areaId) !== undefined && standsOn(place.areaId)?.programId !== id) ||
                   (standsOn(place.areaId) !== undefined && !person.may('govern'))
                 "
-                :description="
-                  standsOn(place.areaId) && standsOn(place.areaId)?.programId !== id
-                    ? 'has another program'
-                    : undefined
-                "
                 @update:model-value="put(place, $event)"
               />
+              <span
+                v-if="standsOn(place.areaId) && standsOn(place.areaId)?.programId !== id"
+                class="small soft ms-auto"
+                >has another program</span
+              >
               <NuxtLink
                 v-if="standsOn(place.areaId)?.programId === id"
                 :to="`/season/${place.areaId}`"
