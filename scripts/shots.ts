@@ -46,7 +46,8 @@ async function practise(page: Page) {
 }
 const SHOTS: readonly Shot[] = [
   { name: 'today', path: '/today' },
-  { name: 'season', path: `/season/${SAMPLE_AREAS.bowlsGreen}` },
+  { name: 'season', path: `/season/${SAMPLE_AREAS.green}` },
+  { name: 'season-board', path: '/season/board' },
   { name: 'site', path: `/sites/${SAMPLE_SITES.cooperage}` },
   { name: 'area', path: `/sites/${SAMPLE_SITES.cooperage}/areas/${SAMPLE_AREAS.green}` },
   {
@@ -88,7 +89,6 @@ const SHOTS: readonly Shot[] = [
   { name: 'load-sheet', path: `${job(SAMPLE_JOBS.stopped)}/load-sheet` },
   { name: 'log', path: `${job(SAMPLE_JOBS.running)}/log`, before: leftInTank },
   { name: 'records', path: '/records' },
-  { name: 'job-sheet-dry', path: job(SAMPLE_JOBS.grasses) },
   {
     name: 'what-if',
     path: `${job(SAMPLE_JOBS.feed)}/what-if`,
@@ -131,7 +131,10 @@ try {
   )
     await wait(100)
   mkdirSync(join(PROJECT, 'docs/screenshots'), { recursive: true })
-  for (const shot of SHOTS) await take(shot)
+  // Those that are named, else all: npm run shots today season
+  const wanted = process.argv.slice(2)
+  for (const shot of SHOTS)
+    if (wanted.length === 0 || wanted.includes(shot.name)) await take(shot)
 } finally {
   await browser.close()
   server.kill('SIGTERM')
