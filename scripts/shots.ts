@@ -133,8 +133,7 @@ try {
   mkdirSync(join(PROJECT, 'docs/screenshots'), { recursive: true })
   // Those that are named, else all: npm run shots today season
   const wanted = process.argv.slice(2)
-  for (const shot of SHOTS)
-    if (wanted.length === 0 || wanted.includes(shot.name)) await take(shot)
+  for (const shot of SHOTS) if (wanted.length === 0 || wanted.includes(shot.name)) await take(shot)
 } finally {
   await browser.close()
   server.kill('SIGTERM')
