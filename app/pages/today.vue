@@ -15,14 +15,7 @@ const { problem, read } = useReading(async () => {
 const { whose, choices, own } = useWhose(() => [...(today.value?.jobs ?? []), ...(today.value?.ahead ?? [])])
 const begin = useNewRow()
 const { startJob } = useNewJob()
-const dayWords = computed(() =>
-  new Intl.DateTimeFormat('en-GB', {
-    timeZone: 'UTC',
-    weekday: 'long',
-    day: 'numeric',
-    month: 'long',
-  }).format(new Date(`${today.value?.day ?? '2000-01-01'}T00:00:00Z`)),
-)
+const dayWords = computed(() => weekdayText(today.value?.day ?? '2000-01-01'))
 const clock = computed(() =>
   new Intl.DateTimeFormat('en-GB', {
     timeZone: crew.organization?.timeZone,

@@ -198,16 +198,22 @@ test.each([
 ] as const)(
   'a year of nitrogen: %s laid, %s to come, %s to %s wanted: %s',
   (laid, each, from, to, state, factor) => {
-    const budget = nitrogenBudget(
-      laid,
-      each.map((n) => ({ n, slow: n / 2 })),
-      [from, to],
-    )
+    const feed = (n: number | undefined) => ({ on: '2026-05-01', what: 'Feed', n, slow: 0 })
+    const budget = nitrogenBudget([feed(laid)], each.map(feed), [from, to], 'us-1000')
     expect(budget.state).toBe(state)
     if (factor === undefined) expect(budget.factor).toBeUndefined()
     else expect(budget.factor).toBeCloseTo(factor, 9)
   },
 )
+
+test('nitrogen that nobody can tell is never nothing: short is not said, over is', () => {
+  const feed = (n: number | undefined) => ({ on: '2026-05-01', what: 'Feed', n, slow: 0 })
+  const state = (laid: number) =>
+    nitrogenBudget([feed(laid), feed(undefined)], [feed(0.5)], [2, 4], 'us-1000')
+  expect(state(1)).toMatchObject({ state: 'unknown', unknown: 1, factor: undefined })
+  expect(state(2)).toMatchObject({ state: 'within', unknown: 1 })
+  expect(state(4)).toMatchObject({ state: 'over', factor: undefined })
+})
 
 /** A granule of the shelf. */
 function product(
@@ -328,7 +334,7 @@ test('what the season needs against the shelf, what is short with the bags to bu
     dated('c', 'insecticide', '05-08', 'grubs'),
   ])
   // 2 x 3 lb with 5 on hand leaves 1 short: one bag of 20; 3 lb of the other with 5 on hand.
-  const list = purchaseList(rows, SHELF)
+  const list = purchaseList(rows, SHELF, 'us-1000')
   expect(
     list.map(({ product: name, short, buy, firstOn }) => [
       name,

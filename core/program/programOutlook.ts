@@ -7,16 +7,14 @@ import { workOutJob, type JobLibrary } from '../job/workOutJob'
 import type { StockedProduct } from '../job/cost/jobCost'
 import { nutrientText } from '../quantity/nutrientText'
 import { rateUnitParts } from '../quantity/rateUnit'
-import { meanOf, sumOf } from '../quantity/counting'
-import type { Entered } from '../quantity/entered'
-import { readPositive } from '../quantity/entered'
-import type { RateUnit } from '../quantity/units'
 import type { CheckCode, Check } from '../rules/check'
 import { plannedRows } from '../rules/plannedRows'
+import { BARRIER_DAYS, ESTABLISHED_DAYS } from '../season/lasting'
 import type { LedgerRow, PlannedRow } from '../season/ledger'
+import { closedWorkingBook, type WorkingBook } from '../working/working'
 import { intendedApplication, onSomeMachine } from './intendedApplication'
 import type { Intention } from './intentions'
-import { nitrogenBudget, type NitrogenBudget } from './nitrogenBudget'
+import { nitrogenBudget, type FeedRow, type NitrogenBudget } from './nitrogenBudget'
 import type { StepChange } from './programDocument'
 import { workYear } from './stepDates'
 
@@ -69,9 +67,6 @@ const LONG_VIEW: ReadonlySet<CheckCode> = new Set<CheckCode>([
   'grass-harmed',
   'local-rule',
 ])
-/** Without a label a pre-emergent keeps seed down for so long, and young grass waits for it. */
-const RESIDUAL_DAYS = 90
-const YOUNG_DAYS = 60
 /** So many other products are tried for one step. */
 const MOST_TRIED = 6
 const OFFERED = 2
@@ -80,15 +75,19 @@ const TO_COME: ReadonlySet<Intention['state']> = new Set(['ahead', 'open', 'late
 /**
  * A program on one area looked at over its whole season: each step is worked out as the job it becomes, on
  * its day, with all that lies there and comes before it in sight. The same rules speak as on a job's sheet.
+ * @param book gets the page `nitrogen.program`
  */
-export function programOutlook(question: ProgramQuestion): ProgramOutlook {
+export function programOutlook(
+  question: ProgramQuestion,
+  book: WorkingBook = closedWorkingBook,
+): ProgramOutlook {
   const { area, ledger, planned, today, library } = question
   const coming = question.intentions
     .filter(({ state, from }) => TO_COME.has(state) && from !== undefined)
     .toSorted((a, b) => ((a.from ?? '') < (b.from ?? '') ? -1 : 1))
   const conflicts: ProgramConflict[] = []
   const rows: PlannedRow[] = []
-  const feeds: { readonly intention: Intention; readonly n: number; readonly slow: number }[] = []
+  const feeds: { readonly intention: Intention; readonly row: FeedRow }[] = []
   const open: string[] = []
   for (const intention of coming) {
     if (intention.kind === '') continue
@@ -112,12 +111,14 @@ export function programOutlook(question: ProgramQuestion): ProgramOutlook {
         offers: [...otherProducts(intention, product), leavingOut(intention)],
       })
     rows.push(...(tried.rows ?? []))
-    const brings = sumOf(tried.rows ?? [], ({ n, sizeM2 }) => (n ?? 0) / sizeM2)
-    const quick = sumOf(tried.rows ?? [], ({ quickN, sizeM2 }) => (quickN ?? 0) / sizeM2)
-    if (brings > 0) feeds.push({ intention, n: brings, slow: brings - quick })
+    feeds.push(
+      ...(tried.rows ?? []).flatMap((row) => (bringsNone(row) ? [] : [{ intention, row: feedOf(row) }])),
+    )
   }
   const nitrogen = budget()
-  if (nitrogen && feeds.length > 0 && nitrogen.state !== 'within') conflicts.push(nitrogenConflict(nitrogen))
+  const [first] = feeds
+  if (nitrogen && first && (nitrogen.state === 'short' || nitrogen.state === 'over'))
+    conflicts.push(nitrogenConflict(nitrogen, feeds.at(-1)?.intention ?? first.intention))
   return { conflicts, nitrogen, rows, open }
 
   function tryProduct(
@@ -169,63 +170,57 @@ export function programOutlook(question: ProgramQuestion): ProgramOutlook {
     const { from, to } = workYear(today, question.latitude)
     if (!wanted) return undefined
     const own = [...ledger, ...planned].filter(
-      ({ areaId, on }) => areaId === area.id && on >= from && on <= to,
+      (row) => row.areaId === area.id && row.on >= from && row.on <= to && !bringsNone(row),
     )
     return nitrogenBudget(
-      sumOf(own, ({ n, sizeM2 }) => (n ?? 0) / sizeM2),
-      feeds,
+      own.map(feedOf),
+      feeds.map(({ row }) => row),
       wanted,
+      library.system,
+      book,
     )
   }
 
-  function nitrogenConflict({ laid, ahead, wanted, state, factor }: NitrogenBudget): ProgramConflict {
+  function nitrogenConflict(
+    { laid, ahead, wanted, state, factor }: NitrogenBudget,
+    last: Intention,
+  ): ProgramConflict {
     const told = (figure: number) => nutrientText(figure, 'N', library.system)
-    const last = feeds.at(-1)?.intention
     const over = state === 'over'
     return {
-      ...placeOf(last ?? coming[0]!),
+      ...placeOf(last),
       level: 'warn',
       source: 'grass',
       message:
         `${told(laid)} this year and ${told(ahead)} to come are ${over ? 'over the' : 'under the'} ` +
         `${told(over ? wanted[1] : wanted[0])} its grass ${over ? 'wants at most' : 'wants at least'}.`,
-      offers: factor === undefined ? [] : scaled(factor),
+      offers: factor === undefined ? [] : [evenly(ahead * factor)],
     }
   }
 
-  /** Every feed to come times one factor, where its nitrogen is typed or can be told. */
-  function scaled(factor: number): readonly ConflictOffer[] {
+  /** What is to come of nitrogen, the same at every feed. @param whole kg/m2 */
+  function evenly(whole: number): ConflictOffer {
     const unit = library.system.startsWith('metric') ? 'g/m2' : 'lb/1000 ft2'
-    const changes = feeds.map(({ intention, n }) => ({
-      ...noChange(intention),
-      nitrogen: inUnit(n * factor, unit),
-    }))
-    const [first] = changes
-    return first
-      ? [
-          {
-            label: `${first.nitrogen.text} ${unit} of N each time`,
-            changes: changes.map((change) => ({ ...change, nitrogen: evenly(changes, unit) })),
-          },
-        ]
-      : []
+    const each = whole / feeds.length / rateUnitParts(unit).factor
+    const nitrogen = { text: String(Number(each.toPrecision(3))), unit } as const
+    return {
+      label: `${nitrogen.text} ${unit} of N each time`,
+      changes: feeds.map(({ intention }) => ({ ...noChange(intention), nitrogen })),
+    }
   }
 }
 
-/** The same for every feed: what they bring together, shared. */
-function evenly(changes: readonly StepChange[], unit: RateUnit): Entered<RateUnit> {
-  const each = changes.map(({ nitrogen }) => {
-    const read = readPositive(nitrogen, 'rate', 'Nitrogen')
-    return read.ok ? read.value.value : 0
-  })
-  return { text: threeDigits(meanOf(each)), unit }
+/** What a row of the ledger brings to each square metre; a label without a density does not tell. */
+function feedOf({ on, product, n, sizeM2, ...row }: LedgerRow): FeedRow {
+  const quick = 'quickN' in row && typeof row.quickN === 'number' ? row.quickN : undefined
+  return {
+    on,
+    what: product,
+    n: n === null ? undefined : n / sizeM2,
+    slow: n === null || quick === undefined ? 0 : (n - quick) / sizeM2,
+  }
 }
-
-const threeDigits = (figure: number): string => String(Number(figure.toPrecision(3)))
-const inUnit = (perArea: number, unit: RateUnit): Entered<RateUnit> => ({
-  text: threeDigits(perArea / rateUnitParts(unit).factor),
-  unit,
-})
+const bringsNone = ({ n }: Pick<LedgerRow, 'n'>): boolean => n === 0
 
 const placeOf = ({ stepId, occurrence, title }: Intention) => ({ stepId, occurrence, title })
 
@@ -248,7 +243,7 @@ function seedConflict(intention: Intention, { document }: LibraryArea): ProgramC
   const { kind, from } = intention
   if (kind !== 'pre-emergent herbicide' || from === undefined || document.overseeding === '') return undefined
   const days = daysBetween(from, document.overseeding)
-  if (days >= RESIDUAL_DAYS || days <= -YOUNG_DAYS) return undefined
+  if (days >= BARRIER_DAYS || days <= -ESTABLISHED_DAYS) return undefined
   return {
     ...placeOf(intention),
     level: 'stop',
@@ -256,8 +251,8 @@ function seedConflict(intention: Intention, { document }: LibraryArea): ProgramC
     message:
       `A barrier from ${dayText(from)} and seed on ${dayText(document.overseeding)}: ` +
       (days >= 0
-        ? `it keeps seed down for about ${RESIDUAL_DAYS} days.`
-        : `young grass waits about ${YOUNG_DAYS} days for it.`),
+        ? `it keeps seed down for about ${BARRIER_DAYS} days.`
+        : `young grass waits about ${ESTABLISHED_DAYS} days for it.`),
     offers: [leavingOut(intention)],
   }
 }

@@ -1,6 +1,9 @@
 import type { StockedProduct } from '../job/cost/jobCost'
 import { readPositive } from '../quantity/entered'
 import type { Dimension } from '../quantity/rateUnit'
+import { showAmount, type UnitSystem } from '../quantity/systems'
+import { sixDigits } from '../working/figureText'
+import { closedWorkingBook, type WorkingBook } from '../working/working'
 import { sumOf } from '../quantity/counting'
 import type { PlannedRow } from '../season/ledger'
 import { bestSet, onSale, type PackageSet } from '../stock/bestSet'
@@ -26,11 +29,14 @@ export interface PurchaseLine {
 /**
  * What a season needs of each product over all areas against the shelf; what is short first, then by its day.
  * @param rows what is still to go down, of programs and planned jobs
+ * @param system the units its working is told in @param book gets a page `purchase.id.dimension` for each
  * Source: trade.md 12.
  */
 export function purchaseList(
   rows: readonly PlannedRow[],
   products: readonly StockedProduct[],
+  system: UnitSystem,
+  book: WorkingBook = closedWorkingBook,
 ): readonly PurchaseLine[] {
   const lines = products.flatMap(({ id, name, document, onHand = [] }) =>
     (['mass', 'volume'] as const).flatMap((dimension): PurchaseLine[] => {
@@ -41,6 +47,16 @@ export function purchaseList(
       const there = Math.max(0, onHand.find((one) => one.dimension === dimension)?.amount ?? 0)
       const short = Math.max(0, need - there)
       const density = readPositive(document.density, 'density', 'Density')
+      const told = (amount: number) => {
+        const { figure, unit } = showAmount(amount, dimension, system)
+        return `${figure} ${unit}`
+      }
+      book.note(`purchase.${id}.${dimension}`, () => [
+        ...own.map(({ on, amount, sizeM2 }) => `${on}: ${told(amount)} on ${sixDigits(sizeM2)} m2`),
+        `Needed: ${told(need)}`,
+        `On hand: ${told(there)}`,
+        `Missing: ${told(short)}`,
+      ])
       return [
         {
           productId: id,

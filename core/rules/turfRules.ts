@@ -8,6 +8,7 @@ import { fieldReader } from '../quantity/fieldReader'
 import { rateUnitParts } from '../quantity/rateUnit'
 import { isOver, isUnder } from '../quantity/tolerance'
 import { ownFromLine } from '../draft/fromLibrary'
+import { BARRIER_DAYS, ESTABLISHED_DAYS } from '../season/lasting'
 import { daysIn } from './intervalRules'
 import { nitrogenOfYear, type LawnNitrogen } from './nutrientYear'
 import {
@@ -21,14 +22,6 @@ import {
 } from './visit'
 import type { Remedy, Check } from './check'
 import type { Rule } from './rule'
-
-/**
- * Seed is left alone this long after a pre-emergent whose label says nothing (trade.md 10, residual commonly
- * 90 days).
- */
-const USUAL_RESIDUAL = 90
-/** Turf younger than this is young to a root-pruning active whose label says nothing (house default). */
-const YOUNG_DAYS = 60
 
 function grassChecks(line: VisitedProduct, { lawns }: RuleVisit): readonly Check[] {
   const { harms = [] } = line.product.document
@@ -150,8 +143,8 @@ function seedChecks(line: VisitedProduct, { lawns, day }: RuleVisit): readonly C
     daysIn(figures?.seedAfter),
     daysIn(figures?.seedBefore) ?? (prevents ? daysIn(figures?.lasts) : undefined),
   ]
-  const after = printedAfter ?? (prevents ? YOUNG_DAYS : undefined)
-  const before = printedBefore ?? (prevents ? USUAL_RESIDUAL : undefined)
+  const after = printedAfter ?? (prevents ? ESTABLISHED_DAYS : undefined)
+  const before = printedBefore ?? (prevents ? BARRIER_DAYS : undefined)
   const spares = (grasses: readonly GrassName[]) =>
     grasses.length > 0 && grasses.every((grass) => line.line.sparesSown?.includes(grass))
   const young =
@@ -365,7 +358,7 @@ export const TURF_RULES: readonly Rule[] = [
     codes: ['seeding'],
     level: 'stop; before seed by the house default warn',
     looksAt: 'days since sowing, and until seed is to follow',
-    limit: `the label’s; else ${YOUNG_DAYS} days of age, ${USUAL_RESIDUAL} days before seed`,
+    limit: `the label’s; else ${ESTABLISHED_DAYS} days of age, ${BARRIER_DAYS} days before seed`,
     source: 'label, trade practice',
     find: (visit) => visit.lines.flatMap((line) => seedChecks(line, visit)),
   },

@@ -108,16 +108,18 @@ export function seasonOfSeries(
   unit: TemperatureUnit,
   book: WorkingBook = closedWorkingBook,
 ): AreaSeason {
-  const soil = soilTemperature(series, probes, book)
   const year = today.slice(0, 4)
-  const ahead = withUsual(series, soil, dayNumber(`${year}-12-31`))
+  const { soil, ahead, days } =
+    probes.length === 0 && book === closedWorkingBook
+      ? unprobedSoil(series, year)
+      : soilOfYear(series, probes, year, book)
   const regulators = counted(series, ground.grasses, laid, today, book)
   const tell = (celsius: number) => toldTemperature(celsius, unit)
   const barriers = laid.filter(({ kind }) => kind === 'pre-emergent herbicide').map(({ on }) => on)
   const indices = book === closedWorkingBook ? indicesOf(series) : diseaseIndices(series, book)
   const newest = indices.filter(({ on }) => on <= today)
   return {
-    soil: daysOfYear(ahead, series, year),
+    soil: days,
     fit: soil.fit,
     probes,
     windows: seasonWindows(ahead, { ...ground, barriers }, today, tell, book),
@@ -129,6 +131,32 @@ export function seasonOfSeries(
     holes: series.holes.filter(({ to }) => to >= `${year}-01-01`),
   }
 }
+
+interface SoilOfYear {
+  readonly soil: SoilSeries
+  readonly ahead: SoilAhead
+  readonly days: readonly SoilDay[]
+}
+
+function soilOfYear(
+  series: WeatherSeries,
+  probes: readonly ProbeReading[],
+  year: string,
+  book: WorkingBook = closedWorkingBook,
+): SoilOfYear {
+  const soil = soilTemperature(series, probes, book)
+  const ahead = withUsual(series, soil, dayNumber(`${year}-12-31`))
+  return { soil, ahead, days: daysOfYear(ahead, series, year) }
+}
+
+/** Where no probe was read it is the same for every lawn of a station. */
+function unprobedSoil(series: WeatherSeries, year: string): SoilOfYear {
+  const years = unprobedYears(series)
+  const found = years.get(year) ?? soilOfYear(series, [], year)
+  years.set(year, found)
+  return found
+}
+const unprobedYears = remembered((_: WeatherSeries) => new Map<string, SoilOfYear>())
 
 /** They belong to the air: the same for every lawn of a station. */
 const indicesOf = remembered((series: WeatherSeries) => diseaseIndices(series))

@@ -1,6 +1,7 @@
 import { dayNumber, dayOfNumber } from '../calendar/dayNumber'
 import { daysAfter } from '../calendar/daysBetween'
 import type { ProductKind } from '../label/productDocument'
+import { BARRIER_DAYS } from './lasting'
 
 /** Something laid that lasts: a barrier, a fungicide, a regulator, a feed. */
 export interface LastingApplication {
@@ -22,9 +23,6 @@ export interface CoverageLine {
   /** Days it still lasted when the next went down; below zero is a gap. */
   readonly overlapDays: number | undefined
 }
-
-/** A barrier lasts by its label, commonly so many days (trade.md 10). */
-const BARRIER_DAYS = 90
 
 /**
  * The last day something laid lasts to: its label's days or its heat units, whichever is first; a barrier

@@ -66,6 +66,17 @@ test('reasons that take nothing off are not told; a day as good can be waited fo
     'Nothing is lost by waiting until 8 May 2026; the window closes on 20 May 2026.',
   )
 })
+test('a label that limits wind where no wind is known: no hour, and that is the reason', () => {
+  const hours = dayOf(plain!, '2026-05-07').map(({ wind: _, ...hour }) => hour)
+  const [only] = whichDay(
+    hours,
+    { ...WANTS, windMost: 4 },
+    { opens: undefined, closes: undefined },
+    '2026-05-06',
+    light,
+  )
+  expect([only?.score, tellingReasons(only!)]).toEqual([0, ['its wind is not known']])
+})
 test('a dark day has no hours; days gone by are no candidates; of equals the earlier', () => {
   const days = [
     ...dayOf(plain!, '2026-05-08'),

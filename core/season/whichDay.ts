@@ -178,12 +178,21 @@ function fittingRuns(
 
 function hoursFactor(run: HourRun | undefined, own: readonly WeatherHour[], wants: DayWants): DayFactor {
   if (!run) {
-    const windy = wants.windMost !== undefined && own.every(({ wind = 0 }) => wind > (wants.windMost ?? 0))
-    const hot = wants.airMost !== undefined && Math.max(...own.map(({ air }) => air)) > wants.airMost
+    const { windMost, airMost } = wants
+    const winds = own.flatMap(({ wind }) => wind ?? [])
+    const windy = windMost !== undefined && winds.length > 0 && winds.every((wind) => wind > windMost)
+    const untold = windMost !== undefined && winds.length === 0
+    const hot = airMost !== undefined && own.every(({ air }) => air > airMost)
     return {
       name: 'hours',
       value: 0,
-      reason: windy ? 'wind over the label all day' : hot ? 'too hot for the label' : 'no hour that fits',
+      reason: untold
+        ? 'its wind is not known'
+        : windy
+          ? 'wind over the label all day'
+          : hot
+            ? 'too hot for the label all day'
+            : 'no hour that fits',
     }
   }
   return {

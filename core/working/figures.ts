@@ -60,6 +60,8 @@ type SeasonFigure =
   | 'indices'
   | 'windows'
   | 'whichDay'
+  | 'nitrogen.program'
+  | `purchase.${string}`
   | `heatUnits.${number}`
 
 type CostFigure = 'cost.job' | `cost.job.${string}` | `cost.area.${string}` | `cost.${string}.${string}`

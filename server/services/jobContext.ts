@@ -62,6 +62,15 @@ export async function plannedOnSite(
   )
 }
 
+/** What all jobs to come are going to put down, dated drafts among them: a step made a job is one of them. */
+export async function rowsToCome(
+  { jobs }: Pick<Repositories, 'jobs'>,
+  day: string,
+  house: House,
+): Promise<readonly PlannedRow[]> {
+  return rowsOf(await jobs.toCome(daysAfter(day, -LEDGER_DAYS), daysAfter(day, PLANNED_DAYS)), day, house)
+}
+
 /** What planned jobs are going to use of a product, late ones included; mass and volume apart. */
 export async function plannedUse(
   { jobs }: Pick<Repositories, 'jobs'>,

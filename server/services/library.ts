@@ -1,4 +1,5 @@
 import * as v from 'valibot'
+import { counted } from '#core/quantity/counting'
 import { SaveCalibrationSchema, SaveEquipmentSchema } from '#shared/schemas/equipment'
 import { SaveAreaSchema, SaveSiteSchema } from '#shared/schemas/ground'
 import { SaveBenchTestSchema, type SaveBenchTest } from '#shared/schemas/benchTest'
@@ -142,7 +143,7 @@ export const LIBRARY: Readonly<Record<LibraryKind, LibraryRows>> = {
         async ({ programs }) =>
           (await saveRow(programs, id, v.parse(SaveProgramSchema, body), {}, 'program')).row,
       ),
-    remove: ({ programs }, id, version) => removeRow(programs, id, version, 'program'),
+    remove: removeProgram,
     restore: ({ programs }, id) => programs.restore(id),
   },
   areaPrograms: {
@@ -156,11 +157,23 @@ export const LIBRARY: Readonly<Record<LibraryKind, LibraryRows>> = {
   },
 }
 
+/** A program that stands on lawns stays: their dates would be gone without a word. */
+async function removeProgram(repositories: Repositories, id: string, version: number): Promise<void> {
+  await repositories.transaction(async ({ programs, areaPrograms }) => {
+    await programs.find(id, 'lock')
+    const lawns = (await areaPrograms.list({ programId: id })).length
+    if (lawns > 0)
+      throw failure('contradicts', `It stands on ${counted(lawns, 'lawn')}: take it off there first.`)
+    await removeRow(programs, id, version, 'program')
+  })
+}
+
 /** A program is applied to an area that is there, once. */
 async function saveAreaProgram(repositories: Repositories, id: string, input: SaveAreaProgram) {
   return repositories.transaction(async ({ areas, programs, areaPrograms }) => {
     if (!(await areas.find(input.areaId, 'lock'))) throw failure('not-found', 'There is no such area.')
-    if (!(await programs.find(input.programId))) throw failure('not-found', 'There is no such program.')
+    if (!(await programs.find(input.programId, 'lock')))
+      throw failure('not-found', 'There is no such program.')
     const there = await areaPrograms.list({ areaId: input.areaId })
     if (there.some((other) => other.id !== id))
       throw failure('contradicts', 'This area has a program already: take that one off first.')

@@ -103,12 +103,15 @@ export interface AreaProgram extends SaveAreaProgram {
   readonly updatedAt: string
 }
 
+type AnsweredWorking = readonly { readonly figure: string; readonly lines: readonly string[] }[]
+
 /** A program on one area: its steps dated, and what cannot go as it stands. */
 export interface AreaProgramPage {
   readonly program: Program
   readonly applied: AreaProgram
   readonly intentions: readonly Intention[]
   readonly outlook: Omit<ProgramOutlook, 'rows'>
+  readonly working: AnsweredWorking
 }
 
 /** One lawn on the board of all sites. */
@@ -130,4 +133,5 @@ export interface Purchases {
   readonly lines: readonly PurchaseLine[]
   /** Steps and jobs whose amount is in no line, in words. */
   readonly open: readonly string[]
+  readonly working: AnsweredWorking
 }

@@ -60,4 +60,6 @@ export interface SeasonWeek {
   }[]
   /** What found no day. */
   readonly left: readonly WeekWork[]
+  /** Steps of the week that no job is made of, and why, in words. */
+  readonly open: readonly string[]
 }

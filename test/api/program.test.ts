@@ -4,7 +4,7 @@ import { SAMPLE_AREAS, SAMPLE_JOBS, SAMPLE_SITES } from '../../demo/sampleLinks'
 import { named } from '../../demo/typed'
 import type { CalendarRow, MadeCalendar } from '../../shared/schemas/calendar'
 import type { AreaProgram, AreaProgramPage, BoardRow, Purchases } from '../../shared/schemas/program'
-import type { JobDays } from '../../shared/schemas/season'
+import type { JobDays, SeasonWeek } from '../../shared/schemas/season'
 import type { Today } from '../../shared/schemas/today'
 import type { StationRow } from '../../shared/schemas/weather'
 import { clientOf, type Client } from '../support/client'
@@ -84,13 +84,34 @@ test('the board and Today say what presses; a lawn has one program, and one that
   const put = (body: object) => client.put(`/crew/library/areaPrograms/${uuid()}`, { ...body, document })
   expect((await put(twice)).status).toBe(422)
   expect((await put({ ...twice, programId: uuid() })).status).toBe(404)
+  // A program that stands on lawns is not taken from under them.
+  const gone = await client.delete(`/crew/library/programs/${named('program cool-season lawn')}`, {
+    version: 1,
+  })
+  expect(gone.body).toMatchObject({
+    error: { issues: [{ message: 'It stands on 3 lawns: take it off there first.' }] },
+  })
 })
 
 test('what the season needs is told against the shelf, over all sites', async () => {
-  const { lines, open } = await get<Purchases>('/crew/season/purchases')
+  const { lines, open, working } = await get<Purchases>('/crew/season/purchases')
+  expect(working.map(({ figure }) => figure)).toEqual(
+    expect.arrayContaining(lines.map(({ productId, dimension }) => `purchase.${productId}.${dimension}`)),
+  )
   expect(lines.map(({ product }) => product)).toContain('Slow-feed 21-0-6 granule')
   for (const { need, onHand, short } of lines) expect(short).toBeCloseTo(Math.max(0, need - onHand), 9)
   expect(open.every((words) => words.includes(':'))).toBe(true)
+})
+
+test('a week puts each step on a day it scores on; what becomes no job is told', async () => {
+  const week = await get<SeasonWeek>('/crew/season/week?sites=1')
+  const bySite = week.visits.map(({ on, siteId }) => `${on} ${siteId}`)
+  expect(new Set(bySite).size).toBe(bySite.length)
+  // One site a day.
+  expect(new Set(week.visits.map(({ on }) => on)).size).toBe(week.visits.length)
+  for (const { on, works } of week.visits)
+    for (const { days } of works) expect(days.find((day) => day.on === on)?.score).toBeGreaterThan(0)
+  expect(week.open).toContainEqual(expect.stringContaining('Scalp (work without a product)'))
 })
 
 test('days are scored for a job, with reasons and working; a job on no site is told so', async () => {
@@ -142,6 +163,8 @@ test('a private calendar: told once, read without signing in, gone once taken ba
   expect(text.replaceAll('\r\n ', '')).toContain(
     'SUMMARY:Cooperage Row\\, Shared green: Barrier\\, second half',
   )
+  expect(text).toContain('DTSTART;VALUE=DATE:20260423\r\n')
+  expect(text).toContain('DTEND;VALUE=DATE:20260509\r\n')
   const listed = await get<readonly CalendarRow[]>('/crew/calendars')
   expect(JSON.stringify(listed)).not.toContain(made.path.slice(14, 40))
   expect((await client.delete(`/crew/calendars/${id}`, {})).status).toBe(200)

@@ -29,13 +29,6 @@ const own = computed(() =>
     ? undefined
     : days.value?.scores.find(({ on }) => on === props.day),
 )
-const weekday = (on: string) =>
-  new Intl.DateTimeFormat('en-GB', {
-    timeZone: 'UTC',
-    weekday: 'short',
-    day: 'numeric',
-    month: 'short',
-  }).format(new Date(`${on}T00:00:00Z`))
 const percent = (share: number) => `${Math.round(share * 100)} %`
 function choose(on: string) {
   emit('choose', on)
@@ -65,13 +58,13 @@ const lines = computed(() => (days.value?.working ?? []).flatMap((page) => page.
             <li v-for="one in best" :key="one.on" class="rule-b day">
               <strong class="font-semibold whitespace-nowrap tabular-nums">{{ percent(one.score) }}</strong>
               <span class="min-w-0">
-                <strong class="font-semibold">{{ weekday(one.on) }}</strong>
+                <strong class="font-semibold">{{ shortWeekday(one.on) }}</strong>
                 <span class="small soft block">{{ tellingReasons(one).join('; ') }}</span>
               </span>
               <UButton
                 v-if="one.on !== day"
                 size="sm"
-                :label="'Move here'"
+                label="Move here"
                 :aria-label="`Move it to ${dayText(one.on)}`"
                 @click="choose(one.on)"
               />
@@ -79,17 +72,11 @@ const lines = computed(() => (days.value?.working ?? []).flatMap((page) => page.
             </li>
           </ol>
           <p v-if="own" class="small">
-            {{ weekday(own.on) }}, as planned: {{ percent(own.score) }}; {{ tellingReasons(own).join('; ') }}.
+            {{ shortWeekday(own.on) }}, as planned: {{ percent(own.score) }};
+            {{ tellingReasons(own).join('; ') }}.
           </p>
           <p v-if="best.length > 0" class="small">{{ days.waiting }}</p>
-          <UCollapsible>
-            <UButton variant="link" size="sm" label="Show working" />
-            <template #content>
-              <ol class="mono max-h-40 overflow-y-auto text-[12px]">
-                <li v-for="line in lines" :key="line">{{ line }}</li>
-              </ol>
-            </template>
-          </UCollapsible>
+          <InlineWorking :lines="lines" />
         </template>
       </div>
     </template>

@@ -135,7 +135,12 @@ const menu = computed(() => [
       </p>
     </template>
     <template v-else-if="page">
-      <NitrogenBudget v-if="page.outlook.nitrogen" :budget="page.outlook.nitrogen" class="mt-1" />
+      <NitrogenBudget
+        v-if="page.outlook.nitrogen"
+        :budget="page.outlook.nitrogen"
+        :working="page.working.flatMap(({ lines }) => lines)"
+        class="mt-1"
+      />
       <ol>
         <StepRow
           v-for="step in page.intentions"

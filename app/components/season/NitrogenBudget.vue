@@ -1,23 +1,26 @@
 <script setup lang="ts">
 import { nutrientIn, nutrientRangeText, nutrientText } from '#core/quantity/nutrientText'
+import { counted } from '#core/quantity/counting'
 import { prettyUnits } from '#core/quantity/systems'
 import type { NitrogenBudget } from '#core/program/nitrogenBudget'
 
 /** Nitrogen of the year: what lies there, what is to come, and the band the grass wants. */
-const props = defineProps<{ budget: NitrogenBudget }>()
+const props = defineProps<{ budget: NitrogenBudget; working: readonly string[] }>()
 const crew = useCrewStore()
 const told = (figure: number) => prettyUnits(nutrientText(figure, 'N', crew.units))
 const most = computed(() =>
   Math.max(props.budget.wanted[1] * 1.25, (props.budget.laid + props.budget.ahead) * 1.1),
 )
 const share = (figure: number) => `${(100 * figure) / most.value}%`
+const STATES = { within: '.', over: ': over it.', short: ': short of it.', unknown: '.' } as const
 const words = computed(() => {
-  const { laid, ahead, slow, wanted, state } = props.budget
+  const { laid, ahead, slow, unknown, wanted, state } = props.budget
   const ofIt = ahead > 0 ? `, ${Math.round((100 * slow) / ahead)} % of it slow` : ''
   return (
     `${told(laid)} laid, ${told(ahead)} to come${ofIt}; ` +
     `the grass wants ${prettyUnits(nutrientRangeText(wanted, 'N', crew.units))}` +
-    (state === 'within' ? '.' : state === 'over' ? ': over it.' : ': short of it.')
+    STATES[state] +
+    (unknown > 0 ? ` ${counted(unknown, 'application')} not counted: the label does not tell.` : '')
   )
 })
 const number = (figure: number) => nutrientIn(figure, crew.units).toFixed(1)
@@ -36,6 +39,7 @@ const number = (figure: number) => nutrientIn(figure, crew.units).toFixed(1)
       <span class="end small" :style="{ left: share(budget.wanted[1]) }">{{ number(budget.wanted[1]) }}</span>
     </div>
     <figcaption class="small">Nitrogen this year: {{ words }}</figcaption>
+    <InlineWorking :lines="working" />
   </figure>
 </template>
 

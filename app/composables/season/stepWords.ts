@@ -1,4 +1,6 @@
 import { dayText } from '#core/calendar/dayText'
+import { yearDayText } from '#core/calendar/yearDay'
+import type { ProgramStep } from '#core/program/programDocument'
 import type { Intention, IntentionState } from '#core/program/intentions'
 
 /** How a step stands, as a mark and a word. */
@@ -23,4 +25,21 @@ export function stepDays({ on, from, to, early, late }: Intention): string {
   return early === undefined || late === undefined || early === late
     ? span
     : `about ${span}; opens ${short(early)} to ${short(late)}`
+}
+
+/** When a step of a program comes, in a few words; what is not typed yet is left open. */
+export function whenWords({ when, times, every }: ProgramStep, steps: readonly ProgramStep[]): string {
+  const words = {
+    window: () => (when.window ? WINDOW_TITLES[when.window].toLowerCase() : 'no window chosen yet'),
+    soil: () =>
+      `soil ${when.half} from ${when.soilFrom.text} ${when.soilFrom.unit}` +
+      (when.soilTo.text ? ` to ${when.soilTo.text} ${when.soilTo.unit}` : ''),
+    dates: () => `${yearDayText(when.from)} to ${yearDayText(when.to)}`,
+    'heat units': () => `${when.units} units above ${when.base} °C since ${yearDayText(when.since)}`,
+    after: () =>
+      `${when.daysFrom} to ${when.daysTo} days after ` +
+      (steps.find(({ id }) => id === when.step)?.title ?? 'another step'),
+    seed: () => `${when.daysFrom} to ${when.daysTo} days of the seed`,
+  }[when.by]()
+  return times.trim() && times.trim() !== '1' ? `${words}; ${times} times, ${every} days apart` : words
 }

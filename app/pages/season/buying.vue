@@ -3,6 +3,7 @@ import { dayText } from '#core/calendar/dayText'
 import { packageSetWords } from '#core/stock/bestSet'
 import { lastingWords } from '#core/stock/packageChoice'
 import { showStock } from '#core/quantity/systems'
+import type { Figure } from '#core/working/figures'
 import type { PurchaseLine } from '#core/program/purchaseList'
 import type { Purchases } from '#shared/schemas/program'
 import type { RowColumn } from '~/components/field/RowTable.vue'
@@ -14,10 +15,12 @@ const found = shallowRef<Purchases>()
 const { problem, loading, read } = useReading(async () => {
   found.value = await $fetch<Purchases>(crewUrl('/season/purchases'))
 })
-const told = (amount: number, { dimension }: PurchaseLine) => {
-  const { figure, unit } = showStock(amount, dimension, crew.units)
-  return `${figure} ${unit}`
-}
+const shown = (amount: number, { dimension }: PurchaseLine) => showStock(amount, dimension, crew.units)
+const pageOf = ({ productId, dimension }: PurchaseLine): Figure => `purchase.${productId}.${dimension}`
+useWorkingPages(
+  () => (found.value?.working ?? []).map(({ figure, lines }) => ({ figure: figure as Figure, lines })),
+  computed(() => new Map((found.value?.lines ?? []).map((line) => [pageOf(line), line.product]))),
+)
 const currency = computed(() => crew.organization?.settings.currency ?? '')
 const COLUMNS: readonly RowColumn<PurchaseLine>[] = [
   { key: 'product', head: 'Product', sort: ({ product }) => product.toLowerCase() },
@@ -76,10 +79,16 @@ const keepsWords = ({ keeps }: PurchaseLine) => {
         <template #product="{ row }">{{ row.product }}</template>
         <template #under="{ row }">{{ buyWords(row) }}</template>
         <template #first="{ row }">{{ dayText(row.firstOn) }}</template>
-        <template #need="{ row }">{{ told(row.need, row) }}</template>
-        <template #hand="{ row }">{{ told(row.onHand, row) }}</template>
+        <template #need="{ row }"
+          ><FigureText
+            class="relative z-1"
+            :shown="shown(row.need, row)"
+            :page="pageOf(row)"
+            :label="`${row.product} needed`"
+        /></template>
+        <template #hand="{ row }"><FigureText :shown="shown(row.onHand, row)" /></template>
         <template #short="{ row }"
-          ><strong v-if="row.short > 0">{{ told(row.short, row) }}</strong
+          ><strong v-if="row.short > 0"><FigureText :shown="shown(row.short, row)" /></strong
           ><span v-else class="soft">none</span></template
         >
         <template #buy="{ row }">{{ buyWords(row) }}</template>

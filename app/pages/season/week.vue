@@ -1,15 +1,12 @@
 <script setup lang="ts">
-import { v7 as uuid } from 'uuid'
 import { counted } from '#core/quantity/counting'
-import { intendedApplication } from '#core/program/intendedApplication'
-import type { Area } from '#shared/schemas/ground'
 import type { SeasonWeek, WeekWork } from '#shared/schemas/season'
 
 /** The week's steps put on days: looked at, moved, given to somebody, made into jobs in one go. */
 useHead({ title: 'Plan the week · Hectarum' })
 const crew = useCrewStore()
 const library = useLibraryStore()
-const { filling } = useFromLibrary()
+const { makeVisit } = useIntended()
 const notice = useNotice()
 const person = useSelfStore()
 const week = shallowRef<SeasonWeek>()
@@ -46,22 +43,12 @@ const days = computed(() =>
 )
 const planned = computed(() => days.value.filter(({ on }) => on !== NOT))
 const visits = computed(() => planned.value.reduce((sum, day) => sum + day.sites.length, 0))
-const weekday = (on: string) =>
-  on === NOT
-    ? 'Not this week'
-    : new Intl.DateTimeFormat('en-GB', {
-        timeZone: 'UTC',
-        weekday: 'long',
-        day: 'numeric',
-        month: 'long',
-      }).format(new Date(`${on}T00:00:00Z`))
-const SHORT = new Intl.DateTimeFormat('en-GB', { timeZone: 'UTC', weekday: 'short', day: 'numeric' })
-const shortDay = (on: string) => SHORT.format(new Date(`${on}T00:00:00Z`))
+const weekday = (on: string) => (on === NOT ? 'Not this week' : weekdayText(on))
 const dayChoices = (work: WeekWork) => [
   ...(week.value?.days ?? []).map((on) => {
     const day = work.days.find((one) => one.on === on)
     const told = day ? `, ${Math.round(day.score * 100)} %` : ', no forecast'
-    return { value: on, text: `${shortDay(on)}${told}` }
+    return { value: on, text: `${shortWeekday(on)}${told}` }
   }),
   { value: NOT, text: NOT },
 ]
@@ -81,7 +68,7 @@ async function make() {
     await library.load()
     for (const { on, sites: list } of planned.value)
       for (const { siteId, works: own } of list) {
-        await makeVisit(on, siteId, own)
+        await makeVisit(on, siteId, own, given.value[on] ?? '')
         made += 1
       }
   } catch (error) {
@@ -93,38 +80,6 @@ async function make() {
   busy.value = false
   notice.say(`${counted(made, 'job')} made, as drafts.`)
   await navigateTo('/jobs')
-}
-async function makeVisit(on: string, siteId: string, own: readonly WeekWork[]) {
-  const all: readonly Area[] = await library.loadAreas(siteId)
-  const applications = own.flatMap((work) => {
-    const product = library.products.find(({ id }) => id === work.productId)
-    const areas = all.filter(({ id }) => work.areas.some((area) => area.id === id))
-    return product
-      ? [
-          {
-            id: uuid(),
-            document: intendedApplication({ product, nitrogen: work.nitrogen }, areas, on, filling()),
-          },
-        ]
-      : []
-  })
-  if (applications.length === 0) return
-  await $fetch<unknown>(crewUrl(`/jobs/${uuid()}`), {
-    method: 'PUT',
-    body: {
-      version: 0,
-      site: own[0]?.site ?? '',
-      siteId,
-      purpose: own
-        .map(({ what }) => what)
-        .join(', then ')
-        .slice(0, 200),
-      givenTo: given.value[on] ?? '',
-      plannedFor: on,
-      state: 'draft',
-      applications,
-    },
-  })
 }
 </script>
 
@@ -205,6 +160,12 @@ async function makeVisit(on: string, siteId: string, own: readonly WeekWork[]) {
         </ol>
       </section>
       <template #after>
+        <div v-if="week && week.open.length > 0" class="mb-4">
+          <h2>Of these no job is made</h2>
+          <ul class="small soft">
+            <li v-for="words in week.open" :key="words">{{ words }}</li>
+          </ul>
+        </div>
         <p class="soft small">
           Days by window, weather and the sites near each other; the jobs are drafts, and each is held against
           its labels before it is planned.

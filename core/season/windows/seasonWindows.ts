@@ -3,6 +3,7 @@ import { dayText } from '../../calendar/dayText'
 import { GRASSES } from '../../ground/grasses'
 import { SEVERAL_DAYS, severalDayMean } from '../../weather/severalDayMean'
 import { closedWorkingBook, type WorkingBook } from '../../working/working'
+import { ESTABLISHED_DAYS } from '../lasting'
 import { BANDS, type Band } from './bands'
 import { crossing, heldSince, type MeanSeries } from './crossing'
 import { halfYearOf } from './halfYear'
@@ -13,8 +14,6 @@ import type { SeasonWindow, SoilDays, TellTemperature, WindowGround, WindowState
 const FRESH_DAYS = 3
 /** A window that is seen to close within so many days is closing. */
 const SOON_DAYS = 7
-/** Seed is established after so many days (house default; by eye in doubt). */
-const ESTABLISHED_DAYS = 60
 
 /**
  * Where each window of the grasses stands today.

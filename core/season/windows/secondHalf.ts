@@ -1,6 +1,7 @@
 import { dayNumber, dayOfNumber } from '../../calendar/dayNumber'
 import { dayText } from '../../calendar/dayText'
 import { celsius } from '../../quantity/temperature'
+import { BARRIER_DAYS } from '../lasting'
 import { crossing, type MeanSeries } from './crossing'
 import { halfYearOf } from './halfYear'
 import type { SeasonWindow, TellTemperature, WindowGround, WindowState } from './seasonWindow'
@@ -9,8 +10,6 @@ import type { SeasonWindow, TellTemperature, WindowGround, WindowState } from '.
 const [EARLIEST_DAYS, LATEST_DAYS] = [30, 45]
 /** Or when the soil is as warm as this, if that is sooner. °C */
 const WARM_SOIL = celsius({ value: 70, unit: '°F' })
-/** A first half is over by then (trade.md 10: a barrier lasts commonly 90 days). */
-const LASTS_DAYS = 90
 /** In its last days a window is closing. */
 const LAST_DAYS = 5
 
@@ -56,7 +55,7 @@ export function secondHalf(
       `${since}: the second by ${onDay(days.closes)}${warmWords}.`,
       days,
     )
-  return now <= first + LASTS_DAYS
+  return now <= first + BARRIER_DAYS
     ? told(
         'late',
         `${since}: the second was due by ${onDay(days.closes)}; it still goes on with what is left of it.`,

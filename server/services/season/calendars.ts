@@ -12,7 +12,7 @@ import { organizationsRepository } from '../../repositories/organizations'
 import { peopleRepository } from '../../repositories/people'
 import { todayFor } from '../clock'
 import { todayPage } from '../today'
-import { intentionsOfCrew } from './seasonBoard'
+import { intentionsOfCrew } from './readSeason'
 
 const SECRET_BYTES = 24
 /** Jobs stand in a calendar from so many days ago to so many ahead. */

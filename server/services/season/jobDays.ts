@@ -9,7 +9,7 @@ import { failure } from '../../http/failure'
 import type { Repositories } from '../../repositories/forOrganization'
 import { todayFor } from '../clock'
 import { answeredWorking } from '../compute/answeredWorking'
-import { areaProgramPage } from './seasonBoard'
+import { areaProgramPage } from './programs'
 import { lightAt, seasonSource } from './seasonSource'
 
 /** The days that are forecast, scored for a job: the best first. @param units its reasons are read in */

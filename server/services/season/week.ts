@@ -9,7 +9,8 @@ import type { Site } from '#shared/schemas/ground'
 import type { Organization } from '#shared/schemas/organization'
 import type { SeasonWeek, WeekWork } from '#shared/schemas/season'
 import type { Repositories } from '../../repositories/forOrganization'
-import { outlookLibrary, readSeason, seasonAt, type SeasonOfCrew } from './seasonBoard'
+import { outlookLibrary } from './programs'
+import { readSeason, seasonAt, type SeasonOfCrew } from './readSeason'
 import { lightAt } from './seasonSource'
 
 const WEEK_DAYS = 7
@@ -29,7 +30,7 @@ export async function seasonWeek(
   const crew = await readSeason(repositories, organization, units)
   const { today } = crew.source
   const days = Array.from({ length: WEEK_DAYS }, (_, i) => daysAfter(today, i))
-  const works = await worksOf(repositories, organization, crew, days)
+  const { works, open } = await worksOf(repositories, organization, crew, days)
   const byId = new Map(works.map((work) => [work.id, work]))
   const sites = new Map(crew.places.map(({ site }) => [site.id, site]))
   const { visits, left } = weekPlan(
@@ -50,6 +51,7 @@ export async function seasonWeek(
     days,
     visits: visits.map(({ on, siteId, tasks }) => ({ on, siteId, works: named(tasks) })),
     left: named(left),
+    open,
   }
 }
 
@@ -59,18 +61,24 @@ async function worksOf(
   organization: Organization,
   crew: SeasonOfCrew,
   days: readonly string[],
-): Promise<readonly WeekWork[]> {
+): Promise<{ readonly works: readonly WeekWork[]; readonly open: readonly string[] }> {
   const { source, units, products } = crew
   const library = await outlookLibrary(repositories, organization, crew)
   const last = days.at(-1) ?? source.today
   const found = new Map<string, WeekWork>()
+  const open: string[] = []
   for (const place of crew.places) {
     const { intended } = await seasonAt(crew, place)
     for (const { state, kind, stepId, occurrence, title, productId, nitrogen, from, to } of intended) {
       const product = products.find(({ id }) => id === productId)
       const near = state === 'open' || state === 'late' || (state === 'ahead' && (from ?? '9999') <= last)
-      if (!near || kind === '' || !product) continue
+      if (!near) continue
       const { area, site } = place
+      if (!product) {
+        const why = kind === '' ? 'work without a product' : 'no product is chosen yet'
+        open.push(`${site.name}, ${area.name}: ${title} (${why})`)
+        continue
+      }
       const id = `${site.id} ${stepId} ${occurrence} ${productId}`
       const before = found.get(id)
       if (before) {
@@ -105,7 +113,7 @@ async function worksOf(
       })
     }
   }
-  return [...found.values()]
+  return { works: [...found.values()], open }
 }
 
 /** From one site to another as the crow flies, m; 0 where one of them has no place. */

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { v7 as uuid } from 'uuid'
-import { dayText } from '#core/calendar/dayText'
 import { readProgram, type ProgramStep } from '#core/program/programDocument'
 import { blankStep } from '#core/program/usualPrograms'
 import type { AreaProgram, Program, SaveProgram } from '#shared/schemas/program'
@@ -56,23 +55,6 @@ const drop = (step: ProgramStep) => {
 const list = useTemplateRef('list')
 useDragOrder(list, move)
 const nameOf = (productId: string) => library.products.find((one) => one.id === productId)?.name
-const yearDay = (day: string) => (day === '' ? '' : dayText(`2000-${day}`).replace(' 2000', ''))
-/** When a step comes, in a few words. */
-function whenWords({ when, times, every }: ProgramStep): string {
-  const words = {
-    window: () => (when.window ? WINDOW_TITLES[when.window].toLowerCase() : 'no window chosen yet'),
-    soil: () =>
-      `soil ${when.half} from ${when.soilFrom.text} ${when.soilFrom.unit}` +
-      (when.soilTo.text ? ` to ${when.soilTo.text} ${when.soilTo.unit}` : ''),
-    dates: () => `${yearDay(when.from)} to ${yearDay(when.to)}`,
-    'heat units': () => `${when.units} units above ${when.base} °C since ${yearDay(when.since)}`,
-    after: () =>
-      `${when.daysFrom} to ${when.daysTo} days after ` +
-      (steps.value.find(({ id: other }) => other === when.step)?.title ?? 'another step'),
-    seed: () => `${when.daysFrom} to ${when.daysTo} days of the seed`,
-  }[when.by]()
-  return times.trim() && times.trim() !== '1' ? `${words}; ${times} times, ${every} days apart` : words
-}
 const standsOn = (areaId: string) => applied.value.find((one) => one.areaId === areaId)
 
 /** Puts the program on a lawn, or takes it off. */
@@ -144,7 +126,7 @@ const sites = computed(() => [...new Set(places.value.map(({ site }) => site))])
                   <span class="min-w-0 flex-1 text-start">
                     <strong class="font-semibold">{{ step.title || 'Unnamed step' }}</strong>
                     <span v-if="step.kind" class="soft"> · {{ nameOf(step.productId) ?? step.kind }}</span>
-                    <span class="small soft block">{{ whenWords(step) }}</span>
+                    <span class="small soft block">{{ whenWords(step, steps) }}</span>
                   </span>
                 </UButton>
               </div>
