@@ -9,13 +9,13 @@ import { crossing } from '../core/season/windows/crossing'
 import { halfYearOf } from '../core/season/windows/halfYear'
 import { seasonWindows } from '../core/season/windows/seasonWindows'
 import { heatUnits } from '../core/weather/heatUnits'
-import { severalDayMean } from '../core/weather/severalDayMean'
 import { simulatedClimate } from '../core/weather/simulatedClimate'
 import { soilTemperature } from '../core/weather/soilTemperature'
 import { weatherSeries, type WeatherSeries } from '../core/weather/weatherSeries'
 import { round } from './statistics'
 
 const [AREAS, DAYS] = [10_000, 400]
+const RUNS = 4
 const FROM = '2025-04-01'
 const TODAY = '2026-04-20'
 const PROBE_ON = '2026-04-05'
@@ -40,8 +40,8 @@ export function seasonBench() {
   const read = weatherSeries(simulatedClimate(CLIMATE, FROM, DAYS, 1))
   if (!read.ok) throw new Error(read.error.message)
   const series = read.value
-  const fold = timed(() => foldOf(series))
-  const cpp = foldInCpp(series)
+  const fold = bestOf(RUNS, () => timed(() => foldOf(series)))
+  const cpp = bestOf(RUNS, () => foldInCpp(series))
   if (cpp && !agree(fold.value, cpp)) throw new Error('the folds do not come to the same')
   return {
     areas: AREAS,
@@ -53,6 +53,16 @@ export function seasonBench() {
       times: cpp && round(fold.seconds / cpp.seconds),
     },
   }
+}
+
+/** The quickest of some runs: the same for both sides, the first of them warms up. */
+function bestOf<T extends { readonly seconds: number } | undefined>(runs: number, run: () => T): T {
+  let best = run()
+  for (let i = 1; i < runs; i++) {
+    const next = run()
+    if (best && next && next.seconds < best.seconds) best = next
+  }
+  return best
 }
 
 function timed<T>(work: () => T): { readonly value: T; readonly seconds: number } {
@@ -96,7 +106,7 @@ function foldOf(series: WeatherSeries): Sums {
   const half = halfYearOf('warming', TODAY, 41)
   for (let area = 0; area < AREAS; area++) {
     const { soil, give } = soilTemperature(series, [probeOf(area)])
-    const opens = crossing({ first: series.first, means: severalDayMean(soil) }, half, OPENS_AT)
+    const opens = crossing({ first: series.first, soil }, half, OPENS_AT)
     sums.soil += soil[at] ?? 0
     sums.give += give[at] ?? 0
     sums.heat += heatUnits(series, HEAT_FROM, TODAY, 0, undefined).sum ?? 0

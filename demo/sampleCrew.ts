@@ -90,7 +90,7 @@ export function sampleCrew(): SampleCrew {
 
 function rowsOf(sites: readonly SampleSite[]): SampleCrew['rows'] {
   const siteRows = sites.flatMap(
-    ({ id, name, place, contact, notices, water, notes, areas, anchor, picture }) => [
+    ({ id, name, place, contact, notices, water, notes, areas, anchor, picture, budget, cues = [] }) => [
       {
         room: 'sites' as const,
         id,
@@ -106,6 +106,10 @@ function rowsOf(sites: readonly SampleSite[]): SampleCrew['rows'] {
             notes,
             ...(anchor && { anchor }),
             ...(picture && { picture }),
+            ...(budget !== undefined && { budget }),
+            ...(cues.length > 0 && {
+              cues: cues.map((cue) => ({ id: named(`cue ${name} ${cue.on}`), ...cue })),
+            }),
             stationId: name === ON_THE_HILL ? INLAND_STATION : SHORE_STATION,
           },
         },

@@ -6,6 +6,7 @@ import type { GrassName } from '#core/ground/grasses'
 import type { ReadingName } from '#core/ground/methods/method'
 import type { MethodName } from '#core/ground/methods/methods'
 import type { LengthUnit } from '#core/quantity/units'
+import type { Cue } from '#core/season/cues/cue'
 import { MEASURING_WHEEL } from './sampleEquipment'
 import {
   ANCHORS,
@@ -34,6 +35,8 @@ export interface SampleSite {
   readonly notes: string
   readonly anchor: SiteDocument['anchor']
   readonly picture?: SiteDocument['picture']
+  readonly budget?: string
+  readonly cues?: readonly Cue[]
   readonly areas: readonly SampleArea[]
 }
 
@@ -168,7 +171,15 @@ export const sampleSites = (): readonly SampleSite[] => [
         },
       ),
     ],
-    { contact: 'Residents’ association', anchor: ANCHORS.row },
+    {
+      contact: 'Residents’ association',
+      anchor: ANCHORS.row,
+      budget: '150',
+      cues: [
+        { on: '2026-03-28', kind: 'shrub in bloom' },
+        { on: '2026-04-14', kind: 'first mow' },
+      ],
+    },
   ),
   site(
     'Tamsin Point Bowls Club',
@@ -258,7 +269,12 @@ export const sampleSites = (): readonly SampleSite[] => [
         { cut: field('1.5 in'), irrigation: zone('terrace', '1.0 in') },
       ),
     ],
-    { contact: 'Caretaker', anchor: ANCHORS.court, notes: 'Sheltered south slope; greens up early.' },
+    {
+      contact: 'Caretaker',
+      anchor: ANCHORS.court,
+      notes: 'Sheltered south slope; greens up early.',
+      cues: [{ on: '2026-04-24', kind: 'half green' }],
+    },
   ),
   site(
     'Quarry Lane Cemetery',

@@ -46,17 +46,30 @@ export const crewEntries = (places: readonly PlacedIntentions[]): readonly Calen
     })),
   )
 
-/** The same for whose lawn it is, in plain words. */
-export const clientEntries = (places: readonly PlacedIntentions[]): readonly CalendarEntry[] =>
-  places.flatMap(({ area, intended }) =>
-    shown(intended).map((one) => ({
-      ...datesOf(one, area.id),
-      title: `${area.name}: ${PLAIN_WORDS[one.kind] || one.title}`,
-      words:
-        'About these days, as the weather allows; we tell you the day itself before we come.' +
-        (one.kind === '' ? '' : ' Keep people and pets off until we say so.'),
-    })),
-  )
+/** The same for whose lawn it is, in plain words; lawns with the same on the same days are told together. */
+export function clientEntries(places: readonly PlacedIntentions[]): readonly CalendarEntry[] {
+  const found = new Map<string, CalendarEntry>()
+  for (const { area, intended } of places)
+    for (const one of shown(intended)) {
+      const dates = datesOf(one, area.id)
+      const what = PLAIN_WORDS[one.kind] || one.title
+      const key = `${dates.from} ${dates.to} ${what}`
+      const before = found.get(key)
+      found.set(
+        key,
+        before
+          ? { ...before, title: `${before.title}, ${area.name}` }
+          : {
+              ...dates,
+              title: `${what}: ${area.name}`,
+              words:
+                'About these days, as the weather allows; we tell you the day itself before we come.' +
+                (one.kind === '' ? '' : ' Keep people and pets off until we say so.'),
+            },
+      )
+    }
+  return [...found.values()]
+}
 
 const shown = (intended: readonly Intention[]): readonly Intention[] =>
   intended.filter(({ state, from }) => SHOWN.has(state) && from !== undefined)

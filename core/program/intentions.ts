@@ -82,8 +82,9 @@ export function intentions(
   return steps.flatMap(({ id }) => dated.get(id) ?? [])
 
   function repeatsOf(step: ProgramStep, first: StepDates): readonly Intention[] {
-    const times = Math.min(countIn(step.times) ?? 1, MOST_REPEATS)
-    const every = countIn(step.every) ?? 0
+    const own = changes.find((one) => one.stepId === step.id && one.occurrence === 0)
+    const times = Math.min(countIn(own?.times || step.times) ?? 1, MOST_REPEATS)
+    const every = countIn(own?.every || step.every) ?? 0
     const found: Intention[] = []
     for (let occurrence = 0; occurrence < times; occurrence++) {
       const last = found.at(-1)

@@ -17,10 +17,13 @@ import type { LedgerRow } from '../season/ledger'
 import { simulatedClimate } from '../weather/simulatedClimate'
 import { weatherSeries } from '../weather/weatherSeries'
 import { intentions, type Intention, type WorkOnArea } from './intentions'
+import { gapRepeats } from './gapRepeat'
 import { nitrogenBudget } from './nitrogenBudget'
 import { readProgram, type ProgramDocument, type ProgramStep, type StepWhen } from './programDocument'
 import { programOutlook, type ProgramQuestion } from './programOutlook'
 import { purchaseList } from './purchaseList'
+import { sectionBudget } from './sectionBudget'
+import { withChanges } from './stepChanges'
 import { stepDates, workYear, type StepSeason } from './stepDates'
 import { blankStep, blankWhen, usualProgram, USUAL_PROGRAM_NAMES } from './usualPrograms'
 
@@ -49,6 +52,7 @@ const season = (more: Partial<StepSeason> = {}): StepSeason => ({
   soil: soilOfYear,
   air: { first: 0, length: 0, least: new Float64Array(), most: new Float64Array() },
   overseeding: undefined,
+  cues: [],
   tell: TELL,
   ...more,
 })
@@ -103,6 +107,16 @@ test('in the southern half the calendar moves by half a year, and the year begin
   expect(workYear('2026-05-06', -34)).toEqual({ from: '2025-07-01', to: '2026-06-30' })
   const how = when({ by: 'dates', from: '04-01', to: '04-20' })
   expect(stepDates(how, season({ latitude: -34 }), undefined)).toMatchObject({ from: '2025-10-01' })
+})
+test('days after something seen on the site, the first time of the year of work; before it, none', () => {
+  const how = when({ by: 'cue', cue: 'seed heads over', daysFrom: '0', daysTo: '14' })
+  const seen = (...days: readonly string[]) =>
+    stepDates(how, season({ cues: days.map((on) => ({ on, kind: 'seed heads over' as const })) }), undefined)
+  expect(seen('2025-06-01', '2026-06-05', '2026-06-02')).toMatchObject({
+    from: '2026-06-02',
+    to: '2026-06-16',
+  })
+  expect(seen('2025-06-01').from).toBeUndefined()
 })
 test('heat units: 10 a day above a base from 1 May on come to 50 on the fifth day after', () => {
   const air = {
@@ -326,6 +340,83 @@ test('nitrogen that stays short is shared evenly over the feeds to come', () => 
   expect(nitrogen?.state).toBe('short')
   // Tall fescue wants 2 lb at least: 1 lb each time.
   expect(conflicts.at(-1)?.offers[0]?.changes.map((one) => one.nitrogen.text)).toEqual(['1', '1'])
+})
+test('nitrogen to come in doses of either school: both bring the same over the same days', () => {
+  const steps = [
+    dated('a', 'fertilizer', '05-10', 'feed', {
+      nitrogen: typed('0.9', 'lb/1000 ft2'),
+      times: '2',
+      every: '40',
+      when: when({ by: 'dates', from: '05-10', to: '06-20' }),
+    }),
+  ]
+  const lawn = areaOf('front', 'tall fescue')
+  const { doses } = programOutlook(question(lawn, found(steps)))
+  // 1.8 lb: 4 doses of at most half a pound, 2 of at most a pound; from 10 May to 3 July are 54 days.
+  expect(doses.map(({ school, doses: count, usual, chosen }) => [school, count, usual, chosen])).toEqual([
+    ['little and often', 4, false, false],
+    ['a few times', 2, true, true],
+  ])
+  const changed = intentions(
+    program(steps),
+    withChanges([], doses[0]!.changes),
+    season(),
+    [],
+    () => undefined,
+  )
+  expect(changed.map(({ from, nitrogen }) => [from, nitrogen.text])).toEqual([
+    ['2026-05-10', '0.45'],
+    ['2026-05-23', '0.45'],
+    ['2026-06-05', '0.45'],
+    ['2026-06-18', '0.45'],
+  ])
+  const bent = programOutlook(question(areaOf('green', 'creeping bentgrass'), found(steps)))
+  expect(bent.doses.find(({ usual }) => usual)?.school).toBe('little and often')
+})
+test('a budget goes to what comes first; what it does not reach and what has no price are named', () => {
+  const feeds = outlookOf([
+    dated('a', 'fertilizer', '05-10', 'feed', { nitrogen: typed('1', 'lb/1000 ft2') }),
+    dated('b', 'fertilizer', '09-10', 'feed', { nitrogen: typed('1', 'lb/1000 ft2') }),
+  ]).rows
+  const section = (area: string, priority: 'high' | 'normal' | 'low', steps = feeds) => ({
+    areaId: area,
+    area,
+    priority,
+    laid: [],
+    planned: [],
+    steps,
+  })
+  // A pound of nitrogen is 5 lb of a feed of 20 %: 10 of a bag of 20 lb at 40.
+  const years = [section('low', 'low'), section('high', 'high'), section('normal', 'normal')]
+  const { whole, state, sections } = sectionBudget('site', 35, years, SHELF)
+  expect(whole).toBeCloseTo(60, 9)
+  expect(state).toBe('over')
+  expect(sections.map(({ area, beyond }) => [area, beyond.map(({ stepId }) => stepId)])).toEqual([
+    ['high', []],
+    ['normal', ['b']],
+    ['low', ['a', 'b']],
+  ])
+  const bare = SHELF.map((one) => ({ ...one, document: { ...one.document, packages: [] } }))
+  expect(sectionBudget('site', 35, years, bare)).toMatchObject({ state: 'unknown', unpriced: ['feed'] })
+  const gone = [{ ...section('high', 'high'), planned: feeds }, section('low', 'low')]
+  // 20 in jobs first: of 55 are left 35, one of the low section is reached.
+  expect(sectionBudget('site', 55, gone, SHELF).sections[1]?.beyond.map(({ stepId }) => stepId)).toEqual([
+    'b',
+  ])
+})
+test('a gap opens the repeat: another group before the same, a feed as it was', () => {
+  const line = { from: '2026-03-20', to: '2026-04-17', gapTo: TODAY, overlapDays: undefined }
+  const asked = question(areaOf('front', 'tall fescue'), [])
+  const offered = (what: string, name: string) => gapRepeats({ ...line, what, product: name }, asked)
+  expect(offered('Fungicide', 'fungicide 3').map((one) => one.product)).toEqual([
+    'fungicide 11',
+    'fungicide 3',
+  ])
+  expect(offered('Fungicide', 'fungicide 3')[0]?.reason).toBe(
+    'another group, 11 after 3; fungicide 3 lasted to 17 April 2026',
+  )
+  expect(offered('Barrier', 'barrier').map((one) => one.product)).toEqual(['barrier', 'other barrier'])
+  expect(offered('Barrier', 'not on the shelf')).toEqual([])
 })
 test('what the season needs against the shelf, what is short with the bags to buy', () => {
   const { rows } = outlookOf([

@@ -4,9 +4,10 @@ import type { Entered } from '../quantity/entered'
 import type { FieldReader } from '../quantity/fieldReader'
 import type { RateUnit, TemperatureUnit } from '../quantity/units'
 import { celsius } from '../quantity/temperature'
+import type { CueKind } from '../season/cues/cue'
 import type { WindowName } from '../season/windows/seasonWindow'
 
-export const STEP_WHENS = ['window', 'soil', 'dates', 'heat units', 'after', 'seed'] as const
+export const STEP_WHENS = ['window', 'soil', 'dates', 'heat units', 'after', 'seed', 'cue'] as const
 /** What tells the days of a step; the fields that belong to another way stay as they were typed. */
 export interface StepWhen {
   readonly by: (typeof STEP_WHENS)[number]
@@ -23,7 +24,9 @@ export interface StepWhen {
   readonly base: string
   readonly units: string
   readonly since: string
-  /** `after`: another step; `seed`: the overseeding day. Days after it, before it below zero. */
+  /** `cue`: something seen on the site, the first time it was noted this year. */
+  readonly cue?: CueKind | ''
+  /** `after`: another step; `seed`: the overseeding day. Days after it, or a cue; before it below zero. */
   readonly step: string
   readonly daysFrom: string
   readonly daysTo: string
@@ -63,6 +66,9 @@ export interface StepChange {
   readonly doneOn: string
   readonly productId: string
   readonly nitrogen: Entered<RateUnit>
+  /** Of its first occurrence: another number of repeats and days between; blank as the program has it. */
+  readonly times?: string
+  readonly every?: string
 }
 
 /** A program as it is applied to one area. */
@@ -128,7 +134,8 @@ function readWhen(
     fields.wrong(`${path}.from`, 'Give its first and its last day, such as 1 June.')
   if (when.by === 'heat units' && (heatOf(when) === undefined || when.since === ''))
     fields.wrong(`${path}.units`, 'Give base, units and the day they are counted from: 10 °C, 200, 1 March.')
-  if (when.by !== 'after' && when.by !== 'seed') return
+  if (when.by === 'cue' && !when.cue) fields.wrong(`${path}.cue`, 'Choose what is seen on the site.')
+  if (when.by !== 'after' && when.by !== 'seed' && when.by !== 'cue') return
   const [from, to] = [daysTyped(when.daysFrom), daysTyped(when.daysTo)]
   if (from === undefined || to === undefined || to < from)
     fields.wrong(`${path}.daysFrom`, 'Give the days from and to, such as 30 and 45; before it below zero.')

@@ -1,22 +1,20 @@
-import type { FillingLibrary } from '../draft/filledFromLibrary'
 import type { LibraryArea } from '../draft/fromLibrary'
 import { daysBetween } from '../calendar/daysBetween'
 import { dayText } from '../calendar/dayText'
 import { nitrogenWanted } from '../ground/grasses'
-import { workOutJob, type JobLibrary } from '../job/workOutJob'
 import type { StockedProduct } from '../job/cost/jobCost'
 import { nutrientText } from '../quantity/nutrientText'
 import { rateUnitParts } from '../quantity/rateUnit'
-import type { CheckCode, Check } from '../rules/check'
-import { plannedRows } from '../rules/plannedRows'
 import { BARRIER_DAYS, ESTABLISHED_DAYS } from '../season/lasting'
 import type { LedgerRow, PlannedRow } from '../season/ledger'
 import { closedWorkingBook, type WorkingBook } from '../working/working'
-import { intendedApplication, onSomeMachine } from './intendedApplication'
 import type { Intention } from './intentions'
+import { dosePlans, type DosePlan } from './dosePlans'
 import { nitrogenBudget, type FeedRow, type NitrogenBudget } from './nitrogenBudget'
 import type { StepChange } from './programDocument'
 import { workYear } from './stepDates'
+import { noChange } from './stepChanges'
+import { triedStep, type StepQuestion } from './triedStep'
 
 /** Something of a program that cannot go as it stands on one area, and the changes that would clear it. */
 export interface ProgramConflict {
@@ -33,40 +31,25 @@ export interface ConflictOffer {
   readonly changes: readonly StepChange[]
 }
 
+export interface ProgramRow extends PlannedRow, Pick<ProgramConflict, 'stepId' | 'occurrence' | 'title'> {}
+
 export interface ProgramOutlook {
   readonly conflicts: readonly ProgramConflict[]
   /** Undefined where no grass is written down. */
   readonly nitrogen: NitrogenBudget | undefined
-  /** What is still to go down, as the ledger would tell it. */
-  readonly rows: readonly PlannedRow[]
+  /** The nitrogen to come in doses of either school; nothing where not all of it is known. */
+  readonly doses: readonly DosePlan[]
+  /** What is still to go down, as the ledger would tell it, with the step it is of. */
+  readonly rows: readonly ProgramRow[]
   /** Titles of steps whose amounts can't be known yet, and why. */
   readonly open: readonly string[]
 }
 
-export interface ProgramQuestion {
-  readonly area: LibraryArea
+export interface ProgramQuestion extends StepQuestion {
   readonly intentions: readonly Intention[]
-  readonly ledger: readonly LedgerRow[]
-  /** What other jobs are going to put there. */
-  readonly planned: readonly PlannedRow[]
-  /** YYYY-MM-DD */
-  readonly today: string
   readonly latitude: number
-  readonly library: FillingLibrary & JobLibrary & { readonly products: readonly StockedProduct[] }
 }
 
-/** Checks that look past the one visit. */
-const LONG_VIEW: ReadonlySet<CheckCode> = new Set<CheckCode>([
-  'above-max-per-year',
-  'active-above-max-per-year',
-  'too-many-per-year',
-  'year-not-counted',
-  'too-soon',
-  'group-run',
-  'seeding',
-  'grass-harmed',
-  'local-rule',
-])
 /** So many other products are tried for one step. */
 const MOST_TRIED = 6
 const OFFERED = 2
@@ -86,7 +69,7 @@ export function programOutlook(
     .filter(({ state, from }) => TO_COME.has(state) && from !== undefined)
     .toSorted((a, b) => ((a.from ?? '') < (b.from ?? '') ? -1 : 1))
   const conflicts: ProgramConflict[] = []
-  const rows: PlannedRow[] = []
+  const rows: ProgramRow[] = []
   const feeds: { readonly intention: Intention; readonly row: FeedRow }[] = []
   const open: string[] = []
   for (const intention of coming) {
@@ -98,7 +81,7 @@ export function programOutlook(
       open.push(`${intention.title}: no product is chosen yet`)
       continue
     }
-    const tried = tryProduct(product, intention)
+    const tried = triedStep(question, product, intention, rows)
     if (!tried.rows) open.push(`${intention.title}: its amount is not known yet`)
     const found = seed ? tried.checks.filter(({ code }) => code !== 'seeding') : tried.checks
     const [worst] = found
@@ -110,7 +93,7 @@ export function programOutlook(
         source: worst.source,
         offers: [...otherProducts(intention, product), leavingOut(intention)],
       })
-    rows.push(...(tried.rows ?? []))
+    rows.push(...(tried.rows ?? []).map((row) => ({ ...row, ...placeOf(intention) })))
     feeds.push(
       ...(tried.rows ?? []).flatMap((row) => (bringsNone(row) ? [] : [{ intention, row: feedOf(row) }])),
     )
@@ -119,45 +102,23 @@ export function programOutlook(
   const [first] = feeds
   if (nitrogen && first && (nitrogen.state === 'short' || nitrogen.state === 'over'))
     conflicts.push(nitrogenConflict(nitrogen, feeds.at(-1)?.intention ?? first.intention))
-  return { conflicts, nitrogen, rows, open }
-
-  function tryProduct(
-    product: StockedProduct,
-    { from = today, nitrogen: wanted, stepId, occurrence }: Intention,
-  ): { readonly checks: readonly Check[]; readonly rows: readonly PlannedRow[] | undefined } {
-    const on = from < today ? today : from
-    const draft = onSomeMachine(
-      intendedApplication({ product, nitrogen: wanted }, [area], on, library),
-      on,
-      library,
-    )
-    const id = `${stepId} ${occurrence}`
-    const [worked] = workOutJob({
-      applications: [{ id, document: draft }],
-      day: on,
-      house: library.house,
-      library,
-      ledger,
-      planned: [...planned, ...rows],
-    })
-    const { request, plan } = worked ?? {}
-    return {
-      checks: (worked?.checks ?? []).filter(
-        ({ code, level }) => LONG_VIEW.has(code) && (level === 'stop' || level === 'warn'),
-      ),
-      rows:
-        request && plan
-          ? plannedRows({ applicationId: id, draft, request, plan, on }, 'job', 'before')
-          : undefined,
-    }
-  }
+  const known = feeds.flatMap(({ intention, row: { n } }) => (n === undefined ? [] : [{ intention, n }]))
+  const doses =
+    known.length === feeds.length
+      ? dosePlans(
+          known,
+          area.document.grass.map(({ species }) => species),
+          library.system,
+        )
+      : []
+  return { conflicts, nitrogen, doses, rows, open }
 
   /** Others of its kind on the shelf that no rule speaks against. */
   function otherProducts(intention: Intention, now: StockedProduct): readonly ConflictOffer[] {
     return library.products
       .filter(({ id, document }) => id !== now.id && document.kind === intention.kind)
       .slice(0, MOST_TRIED)
-      .filter((other) => tryProduct(other, intention).checks.length === 0)
+      .filter((other) => triedStep(question, other, intention, rows).checks.length === 0)
       .slice(0, OFFERED)
       .map(({ id, name }) => ({
         label: `Take ${name}`,
@@ -223,15 +184,6 @@ function feedOf({ on, product, n, sizeM2, ...row }: LedgerRow): FeedRow {
 const bringsNone = ({ n }: Pick<LedgerRow, 'n'>): boolean => n === 0
 
 const placeOf = ({ stepId, occurrence, title }: Intention) => ({ stepId, occurrence, title })
-
-export const noChange = ({ stepId, occurrence, nitrogen }: Intention): StepChange => ({
-  stepId,
-  occurrence,
-  leaveOut: false,
-  doneOn: '',
-  productId: '',
-  nitrogen: { text: '', unit: nitrogen.unit },
-})
 
 const leavingOut = (intention: Intention): ConflictOffer => ({
   label: 'Leave it out here',

@@ -5,10 +5,11 @@ import { counted } from '../quantity/counting'
 import { celsius } from '../quantity/temperature'
 import { readSigned } from '../quantity/entered'
 import { heatUnits } from '../weather/heatUnits'
-import { severalDayMean } from '../weather/severalDayMean'
 import type { WeatherSeries } from '../weather/weatherSeries'
+import { cueDay } from '../season/cues/windowOpinions'
+import type { Cue } from '../season/cues/cue'
 import type { SoilDay } from '../season/areaSeason'
-import { crossing } from '../season/windows/crossing'
+import { crossing, type SoilShift } from '../season/windows/crossing'
 import { halfYearOf } from '../season/windows/halfYear'
 import type { SeasonWindow, TellTemperature } from '../season/windows/seasonWindow'
 import { daysTyped, heatOf, type StepWhen } from './programDocument'
@@ -24,6 +25,8 @@ export interface StepSeason {
   /** Air with the usual year behind what is forecast. */
   readonly air: Pick<WeatherSeries, 'first' | 'length' | 'least' | 'most'>
   readonly overseeding: string | undefined
+  /** What was seen on its site. */
+  readonly cues: readonly Cue[]
   readonly tell: TellTemperature
 }
 
@@ -67,6 +70,8 @@ export function stepDates(when: StepWhen, season: StepSeason, before: string | u
       return season.overseeding === undefined
         ? unknown('No seed is planned here.')
         : spanFrom(season.overseeding, when, `of the seed on ${dayText(season.overseeding)}`)
+    case 'cue':
+      return byCue(when, season)
     default:
       return when.by satisfies never
   }
@@ -79,10 +84,26 @@ function spanFrom(day: string, when: StepWhen, words: string): StepDates {
   return { from: daysAfter(day, from), to: daysAfter(day, to), reason: `${told} ${words}` }
 }
 
+function byCue(when: StepWhen, season: StepSeason): StepDates {
+  const { cue } = when
+  if (!cue) return unknown('What is to be seen on the site is not chosen yet.')
+  const { from, to } = workYear(season.today, season.latitude)
+  const day = cueDay(season.cues, cue, from, to)
+  return day === undefined
+    ? unknown(`It waits for “${cue}”: note it on the site when it is seen.`)
+    : spanFrom(day, when, `after ${cue}, seen on ${dayText(day)}`)
+}
+
 function byWindow({ window: name }: StepWhen, { windows }: StepSeason): StepDates {
   const found = windows.find((one) => one.name === name)
   return found
-    ? { from: found.opens, to: found.closes, reason: found.reason }
+    ? {
+        from: found.opens,
+        to: found.closes,
+        early: found.opensBetween?.early,
+        late: found.opensBetween?.late,
+        reason: found.reason,
+      }
     : unknown('No grass of this lawn has that window.')
 }
 
@@ -95,12 +116,13 @@ function bySoil(when: StepWhen, { soil, today, latitude, tell }: StepSeason): St
   const half = halfYearOf(when.half, today, latitude)
   const first = dayNumber(start.on)
   const threshold = celsius(opens.value)
-  const reached = (shift: -1 | 0 | 1, at: number, from = half.from): number | undefined => {
-    const means = severalDayMean(
-      Float64Array.from(soil, ({ soil: value = Number.NaN, give = 0 }) => value + shift * give),
-    )
-    return crossing({ first, means }, { ...half, from }, at)
+  const days = {
+    first,
+    soil: Float64Array.from(soil, ({ soil: value = Number.NaN }) => value),
+    give: Float64Array.from(soil, ({ give = 0 }) => give),
   }
+  const reached = (shift: SoilShift, at: number, from = half.from): number | undefined =>
+    crossing(days, { ...half, from }, at, shift)
   const from = reached(0, threshold)
   const words = `soil ${when.half} through ${tell(threshold)}, mean of five days`
   if (from === undefined) return unknown(`${words}: not seen this year`)

@@ -2,7 +2,7 @@ import { expect, test } from 'vitest'
 import { acrossSites, seasonDue, type LawnDue } from '../season/seasonDue'
 import { clientEntries, crewEntries } from './calendarEntries'
 import type { Intention } from './intentions'
-import { weekPlan, type WeekTask } from './weekPlan'
+import { dayLoad, weekPlan, type WeekTask } from './weekPlan'
 
 const DAYS = ['2026-05-06', '2026-05-07', '2026-05-08']
 const task = (id: string, siteId: string, more: Partial<WeekTask> = {}): WeekTask => ({
@@ -11,9 +11,12 @@ const task = (id: string, siteId: string, more: Partial<WeekTask> = {}): WeekTas
   from: undefined,
   to: undefined,
   presses: false,
+  seconds: 0,
+  machineId: '',
   ...more,
 })
 const plain = () => 0
+const roomFor = (sites: number, hours = 24, people = 1) => ({ sites, hours, people })
 const byDay =
   (scores: readonly number[]) =>
   (_: WeekTask, on: string): number =>
@@ -24,7 +27,7 @@ test('each on its best day; a site that is visited anyway is worth 0.15 of a sco
     [task('a', 'x'), task('b', 'x')],
     DAYS,
     ({ id }, on) => (id === 'a' ? byDay([1, 0.5, 0.5]) : byDay([0.8, 0.9, 0.2]))(task('', ''), on),
-    4,
+    roomFor(4),
     plain,
   )
   // 0.8 + 0.15 on the day of the other beats 0.9.
@@ -33,7 +36,7 @@ test('each on its best day; a site that is visited anyway is worth 0.15 of a sco
     [task('a', 'x'), task('b', 'x')],
     DAYS,
     ({ id }, on) => (id === 'a' ? byDay([1, 0.5, 0.5]) : byDay([0.7, 0.9, 0.2]))(task('', ''), on),
-    4,
+    roomFor(4),
     plain,
   )
   expect(apart.visits.map(({ on }) => on)).toEqual(['2026-05-06', '2026-05-07'])
@@ -43,7 +46,7 @@ test('no more sites a day than can be visited; what presses goes first, what no 
     [task('a', 'x'), task('b', 'y', { presses: true }), task('c', 'z'), task('d', 'w')],
     DAYS,
     ({ id }, on) => (id === 'd' ? 0 : byDay([1, 0.5, 0.4])(task('', ''), on)),
-    1,
+    roomFor(1),
     plain,
   )
   expect(visits.map(({ on, siteId }) => `${on} ${siteId}`)).toEqual([
@@ -55,9 +58,33 @@ test('no more sites a day than can be visited; what presses goes first, what no 
 })
 test('not before its window opens; after it closes at half of the score', () => {
   const one = (more: Partial<WeekTask>) =>
-    weekPlan([task('a', 'x', more)], DAYS, byDay([0.9, 0.5, 1]), 4, plain).visits[0]?.on
+    weekPlan([task('a', 'x', more)], DAYS, byDay([0.9, 0.5, 1]), roomFor(4), plain).visits[0]?.on
   expect(one({ from: '2026-05-07' })).toBe('2026-05-08')
   expect(one({ to: '2026-05-06' })).toBe('2026-05-06')
+})
+// Three hours on each site and half an hour to get there: seven hours for one, three and a half for two.
+test.each([
+  ['one person, seven hours', roomFor(4, 7), ['', ''], 1],
+  ['one person, six hours', roomFor(4, 6), ['', ''], 2],
+  ['two persons, six hours', roomFor(4, 6, 2), ['', ''], 1],
+  ['two persons with one machine', roomFor(4, 6, 2), ['m', 'm'], 2],
+  ['two persons with a machine each', roomFor(4, 6, 2), ['m', 'n'], 1],
+  ['a day shorter than either', roomFor(4, 2), ['', ''], 2],
+])('%s', (_, room, machines, days) => {
+  const works = ['x', 'y'].map((site, i) =>
+    task(site, site, { seconds: 3 * 3600, machineId: machines[i] ?? '' }),
+  )
+  const { visits, left } = weekPlan(works, DAYS, byDay([1, 0.9, 0.8]), room, plain)
+  expect(new Set(visits.map(({ on }) => on)).size).toBe(days)
+  expect(left).toEqual([])
+})
+test('a day is as full as its works and the way to its sites; the unknown is given room', () => {
+  const load = dayLoad([
+    task('a', 'x', { seconds: 600, machineId: 'm' }),
+    task('b', 'x', { seconds: undefined }),
+  ])
+  // 10 min + 45 min + half an hour to the one site; the machine 10 min and its way.
+  expect(load).toEqual({ seconds: 5100, longestMachine: 2400, unknown: 1 })
 })
 test('the sites of a day are driven to the nearest next', () => {
   const places: Readonly<Record<string, number>> = { x: 0, y: 9, z: 4 }
@@ -65,7 +92,7 @@ test('the sites of a day are driven to the nearest next', () => {
     [task('a', 'x'), task('b', 'y'), task('c', 'z')],
     ['2026-05-06'],
     () => 1,
-    4,
+    roomFor(4),
     (from, to) => Math.abs(places[from]! - places[to]!),
   )
   expect(visits.map(({ siteId }) => siteId)).toEqual(['x', 'z', 'y'])
@@ -133,8 +160,10 @@ test('a client reads plain words and no product; done and left out are in no cal
     ['Row, Front: Aerate', '2026-05-01', '2026-05-20'],
   ])
   expect(clientEntries(places).map(({ title }) => title)).toEqual([
-    'Front: Feed',
-    'Front: Iron for colour',
-    'Front: Aerate',
+    'Feed: Front',
+    'Iron for colour: Front',
+    'Aerate: Front',
   ])
+  const both = [...places, { ...places[0]!, area: { id: 'b', name: 'Back' } }]
+  expect(clientEntries(both).map(({ title }) => title)[0]).toBe('Feed: Front, Back')
 })

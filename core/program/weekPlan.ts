@@ -1,3 +1,6 @@
+import { sumOf } from '../quantity/counting'
+import { isOver } from '../quantity/tolerance'
+
 /** Something that wants doing within a week, on some lawns of one site. */
 export interface WeekTask {
   readonly id: string
@@ -7,7 +10,55 @@ export interface WeekTask {
   readonly to: string | undefined
   /** It can't wait. */
   readonly presses: boolean
+  /** Walking or driving over the lawns, s; undefined: not known before a machine is calibrated. */
+  readonly seconds: number | undefined
+  /** The machine it takes; blank where none is settled. */
+  readonly machineId: string
 }
+
+/** What a day has room for. */
+export interface DayRoom {
+  readonly sites: number
+  /** Hours one person works. */
+  readonly hours: number
+  /** Persons out at the same time, each on a site of their own. */
+  readonly people: number
+}
+
+/** Getting to a site, unloading, weighing and mixing take about so long (house default). s */
+export const SITE_SECONDS = 30 * 60
+/** What nobody can tell yet is given so much room. s */
+const UNKNOWN_SECONDS = 45 * 60
+
+/** How full a day is. */
+export interface DayLoad {
+  readonly seconds: number
+  /** Of the machine that is out longest: it is on one site at a time. */
+  readonly longestMachine: number
+  /** Works whose time is not known; they are given three quarters of an hour. */
+  readonly unknown: number
+}
+
+/** What a day's work takes, the way to its sites counted in. */
+export function dayLoad(tasks: readonly Pick<WeekTask, 'siteId' | 'seconds' | 'machineId'>[]): DayLoad {
+  const time = ({ seconds = UNKNOWN_SECONDS }: Pick<WeekTask, 'seconds'>) => seconds
+  const machines = [...new Set(tasks.map(({ machineId }) => machineId))].filter((id) => id !== '')
+  const ofMachine = machines.map((id) => {
+    const own = tasks.filter(({ machineId }) => machineId === id)
+    return sumOf(own, time) + new Set(own.map(({ siteId }) => siteId)).size * SITE_SECONDS
+  })
+  return {
+    seconds: sumOf(tasks, time) + new Set(tasks.map(({ siteId }) => siteId)).size * SITE_SECONDS,
+    longestMachine: Math.max(0, ...ofMachine),
+    unknown: tasks.filter(({ seconds }) => seconds === undefined).length,
+  }
+}
+
+/** Whether a day holds it all: hands together, and each machine by itself. */
+export function fits({ seconds, longestMachine }: DayLoad, { hours, people }: DayRoom): boolean {
+  return !isOver(seconds, hours * people * HOUR) && !isOver(longestMachine, hours * HOUR)
+}
+const HOUR = 3600
 
 /** A site on a day with what is done there. */
 export interface WeekVisit {
@@ -29,19 +80,21 @@ const LATE = 0.5
 
 /**
  * Puts what wants doing on the days of a week: what presses first, each on its best day, sites together, no
- * more sites a day than somebody can visit; the sites of a day in a short round.
- * @param days YYYY-MM-DD, in order @param score of a task on a day, 0 to 1 @param most sites a day
+ * more on a day than its sites, hands and machines have room for; the sites of a day in a short round. What
+ * is longer than a day by itself has a day of its own.
+ * @param days YYYY-MM-DD, in order @param score of a task on a day, 0 to 1
  * @param distance between two sites, m; from the first site of the day the nearest follows
  */
 export function weekPlan(
   tasks: readonly WeekTask[],
   days: readonly string[],
   score: (task: WeekTask, on: string) => number,
-  most: number,
+  room: DayRoom,
   distance: (from: string, to: string) => number,
 ): WeekPlan {
   const placed = new Map<string, Map<string, string[]>>(days.map((on) => [on, new Map()]))
   const left: string[] = []
+  const byId = new Map(tasks.map((task) => [task.id, task]))
   const order = tasks.toSorted(
     (a, b) =>
       Number(b.presses) - Number(a.presses) ||
@@ -51,7 +104,9 @@ export function weekPlan(
     const worth = (on: string): number => {
       const sites = placed.get(on)
       const there = sites?.has(task.siteId) ?? false
-      if (!there && (sites?.size ?? 0) >= most) return 0
+      if (!there && (sites?.size ?? 0) >= room.sites) return 0
+      const others = [...(sites?.values() ?? [])].flat().flatMap((id) => byId.get(id) ?? [])
+      if (others.length > 0 && !fits(dayLoad([...others, task]), room)) return 0
       if (task.from !== undefined && on < task.from) return 0
       const value = score(task, on) * (task.to !== undefined && on > task.to ? LATE : 1)
       return value === 0 ? 0 : value + (there ? SAME_SITE : 0)

@@ -70,6 +70,12 @@ export const formatMinutes = (seconds: number): string =>
   seconds < 594 ? trimmed(Number((seconds / 60).toFixed(1))) : grouped(seconds / 60, 0)
 
 /**
+ * Time of a day's work, in hours to a tenth.
+ * @example formatHours(16_200) // '4.5'
+ */
+export const formatHours = (seconds: number): string => trimmed(Number((seconds / 3600).toFixed(1)))
+
+/**
  * An uncertainty, to two significant figures: more would claim too much.
  * @example formatGive(1.5412) // '1.5'; formatGive(453) // '450'
  */

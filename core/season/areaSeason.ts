@@ -75,6 +75,8 @@ export interface AreaSeason {
   readonly indices: readonly DiseaseIndex[]
   /** Days that are missing from the weather of this year. */
   readonly holes: WeatherSeries['holes']
+  /** The year as this soil usually is; undefined for too few days. */
+  readonly usual: UsualYear | undefined
 }
 
 /** Soil comes back to what is usual with about so many days. */
@@ -129,6 +131,7 @@ export function seasonOfSeries(
       (name) => newest.findLast((index) => index.name === name) ?? [],
     ),
     holes: series.holes.filter(({ to }) => to >= `${year}-01-01`),
+    usual: ahead.usual,
   }
 }
 
@@ -186,13 +189,19 @@ interface SoilAhead {
   readonly first: number
   readonly soil: Float64Array
   readonly give: Float64Array
+  readonly usual: UsualYear | undefined
 }
 
 function withUsual(series: WeatherSeries, { soil, give, fit }: SoilSeries, last: number): SoilAhead {
   const { first, length } = series
   const usual = usualYear(first, soil)
   const more = usual ? Math.max(0, last - (first + length - 1)) : 0
-  const ahead = { first, soil: new Float64Array(length + more), give: new Float64Array(length + more) }
+  const ahead = {
+    first,
+    soil: new Float64Array(length + more),
+    give: new Float64Array(length + more),
+    usual,
+  }
   ahead.soil.set(soil)
   ahead.give.set(give)
   if (!usual) return ahead

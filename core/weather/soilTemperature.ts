@@ -135,23 +135,41 @@ export function soilTemperature(
     fit.timeConstant === TIME_CONSTANT_DAYS ? usualLag(series) : laggedAir(series, fit.timeConstant)
   const soil = new Float64Array(series.length)
   book.note('soil', () => soilWorking(series, lagged, fit))
+  for (let i = 0; i < series.length; i++) soil[i] = lagged[i]! + fit.offset
+  return { soil, give: giveAlong(series, lagged, fit), fit }
+}
+
+/** Areas as sure of their offset as the one before share its give: with one reading each they all do. */
+function giveAlong(
+  series: WeatherSeries,
+  lagged: Float64Array,
+  { timeConstant, spread, offsetGive, readings }: SoilFit,
+): Float64Array {
+  const ofArea = spread * spread + (offsetGive * offsetGive) / 4
+  const last = lastGive(series)
+  if (last.timeConstant === timeConstant && last.ofArea === ofArea && last.readings === readings)
+    return last.give
   const give = new Float64Array(series.length)
+  const fade = Math.exp(-1 / timeConstant)
   let start = START_DOUBT
-  const fade = Math.exp(-1 / fit.timeConstant)
-  const noProbe = fit.readings === 0
-  const ofArea = fit.spread * fit.spread + (fit.offsetGive * fit.offsetGive) / 4
   for (let i = 0; i < series.length; i++) {
-    const air = lagged[i]!
     const measured = !Number.isNaN(series.soil[i]!)
-    if (Number.isNaN(air)) start = START_DOUBT
+    if (Number.isNaN(lagged[i]!)) start = START_DOUBT
     else start = measured ? 0 : start * fade
     // A station's soil is its own: without a probe it is taken for the area's.
-    const squares = measured && noProbe ? MEASURED_SPREAD * MEASURED_SPREAD : ofArea
-    soil[i] = air + fit.offset
+    const squares = measured && readings === 0 ? MEASURED_SPREAD * MEASURED_SPREAD : ofArea
     give[i] = 2 * Math.sqrt(squares + start * start)
   }
-  return { soil, give, fit }
+  Object.assign(last, { timeConstant, ofArea, readings, give })
+  return give
 }
+
+const lastGive = remembered((_: WeatherSeries) => ({
+  timeConstant: Number.NaN,
+  ofArea: Number.NaN,
+  readings: 0,
+  give: new Float64Array(0),
+}))
 
 function soilWorking(series: WeatherSeries, lagged: Float64Array, fit: SoilFit): readonly string[] {
   const { timeConstant, offset, readings } = fit

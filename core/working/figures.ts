@@ -62,6 +62,7 @@ type SeasonFigure =
   | 'whichDay'
   | 'nitrogen.program'
   | `purchase.${string}`
+  | `budget.${string}`
   | `heatUnits.${number}`
 
 type CostFigure = 'cost.job' | `cost.job.${string}` | `cost.area.${string}` | `cost.${string}.${string}`

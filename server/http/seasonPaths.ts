@@ -27,10 +27,17 @@ export function seasonPaths({ body, answer, errors, id }: Writing): Described {
     [`${crew}/season/board`]: { get: tells('Every lawn with what opens, closes or is late', ['units'], 422) },
     [`${crew}/season/purchases`]: { get: tells('What the season still needs against the shelf', [], 422) },
     [`${crew}/season/week`]: {
-      get: tells('What programs ask for within a week, put on its days', ['sites', 'units'], 422),
+      get: tells(
+        'What programs ask for within a week, put on its days',
+        ['sites', 'hours', 'people', 'units'],
+        422,
+      ),
     },
     [`${crew}/areas/{id}/season`]: ofOne(
       tells('Soil, windows, heat units and coverage of an area', ['units'], 404, 422),
+    ),
+    [`${crew}/areas/{id}/repeats`]: ofOne(
+      tells('What would close a gap on an area', ['what', 'from', 'units'], 404, 422),
     ),
     [`${crew}/areas/{id}/program`]: ofOne(tells('The program of an area, dated', ['units'], 404, 422)),
     [`${crew}/jobs/{id}/days`]: ofOne(tells('The days forecast, scored for a job', ['units'], 404, 422)),
@@ -38,6 +45,7 @@ export function seasonPaths({ body, answer, errors, id }: Writing): Described {
     [`${crew}/sites/{id}/program`]: ofOne(tells('What comes on a site in plain words', [], 404)),
     [`${crew}/sites/{id}/calendar`]: ofOne(tells('What comes on a site, as iCalendar', [], 404)),
     [`${crew}/stations`]: { get: tells('Stations, their span and their sites') },
+    [`${crew}/stations/{id}/weather`]: ofOne(tells('Days of ten years and hours of one', [], 404)),
     [`${crew}/stations/{id}/file`]: ofOne(tells('Its days as CSV or JSON', ['format'], 404)),
     [`${crew}/stations/{id}/days`]: {
       parameters: [id],

@@ -15,9 +15,10 @@ import {
   type AreaDocument,
 } from '#core/ground/areaDocument'
 import { GRASS_NAMES } from '#core/ground/grasses'
+import { CUE_KINDS, type Cue } from '#core/season/cues/cue'
 import { AREA_UNITS, LENGTH_UNITS, SPAN_UNITS } from '#core/quantity/units'
 import { entriesOf, enteredOf } from './quantity'
-import { BlankOrDay, Line, Name, Notes, Uuid, Version } from './texts'
+import { BlankOrDay, Day, Line, Name, Notes, Uuid, Version } from './texts'
 
 const Length = enteredOf(LENGTH_UNITS)
 const Span = enteredOf(SPAN_UNITS)
@@ -180,7 +181,12 @@ export interface SiteDocument {
   /** Its weather station; without one the crew's first. */
   readonly stationId?: string
   readonly picture?: MapPicture
+  /** What product may cost here in a year, in the crew's currency; blank for no limit. */
+  readonly budget?: string
+  /** What was seen that tells the season. */
+  readonly cues?: readonly (Cue & { readonly id: string })[]
 }
+const MOST_CUES = 300
 
 const Pixels = v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(30_000))
 export const SiteDocumentShape = v.strictObject({
@@ -197,6 +203,13 @@ export const SiteDocumentShape = v.strictObject({
     }),
   ),
   stationId: v.optional(v.union([v.literal(''), Uuid])),
+  budget: v.optional(Line),
+  cues: v.optional(
+    v.pipe(
+      v.array(v.strictObject({ id: Uuid, on: Day, kind: v.picklist(CUE_KINDS) })),
+      v.maxLength(MOST_CUES, `must have at most ${MOST_CUES} entries`),
+    ),
+  ),
   picture: v.optional(
     v.strictObject({
       id: Uuid,

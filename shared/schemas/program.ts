@@ -4,8 +4,10 @@ import type { AreaProgramDocument, ProgramDocument } from '#core/program/program
 import { STEP_WHENS } from '#core/program/programDocument'
 import type { Intention } from '#core/program/intentions'
 import type { ProgramOutlook } from '#core/program/programOutlook'
+import type { SectionBudget } from '#core/program/sectionBudget'
 import type { PurchaseLine } from '#core/program/purchaseList'
 import type { NextOnLawn } from '#core/season/nextOnLawn'
+import { CUE_KINDS } from '#core/season/cues/cue'
 import { WINDOW_NAMES } from '#core/season/windows/seasonWindow'
 import { RATE_UNITS, TEMPERATURE_UNITS } from '#core/quantity/units'
 import { enteredOf } from './quantity'
@@ -31,6 +33,7 @@ const When = v.strictObject({
   base: Line,
   units: Line,
   since: YearDay,
+  cue: v.optional(v.picklist(['', ...CUE_KINDS])),
   step: BlankOrUuid,
   daysFrom: Line,
   daysTo: Line,
@@ -82,6 +85,8 @@ const AreaProgramShape = v.strictObject({
         doneOn: BlankOrDay,
         productId: BlankOrUuid,
         nitrogen: enteredOf(RATE_UNITS),
+        times: v.optional(Line),
+        every: v.optional(Line),
       }),
     ),
     v.maxLength(MOST_CHANGES),
@@ -131,6 +136,8 @@ export interface BoardRow {
 /** What the season still needs, over all sites. */
 export interface Purchases {
   readonly lines: readonly PurchaseLine[]
+  /** Sites with a budget: what their year costs, and what it does not reach. */
+  readonly budgets: readonly (SectionBudget & { readonly siteId: string; readonly site: string })[]
   /** Steps and jobs whose amount is in no line, in words. */
   readonly open: readonly string[]
   readonly working: AnsweredWorking

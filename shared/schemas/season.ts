@@ -2,6 +2,9 @@ import type { AreaSeason } from '#core/season/areaSeason'
 import type { Entered } from '#core/quantity/entered'
 import type { RateUnit } from '#core/quantity/units'
 import type { DayScore } from '#core/season/whichDay'
+import type { Cue } from '#core/season/cues/cue'
+import type { WindowOpinion } from '#core/season/cues/windowOpinions'
+import type { DayRoom } from '#core/program/weekPlan'
 import type { NextOnLawn } from '#core/season/nextOnLawn'
 
 /** The season of one area, as its page gets it. */
@@ -13,6 +16,9 @@ export interface SeasonPage {
   readonly latitudeFrom: 'plan' | 'station' | 'nowhere'
   readonly today: string
   readonly season: AreaSeason
+  /** What other schools of timing say of its windows, and the newest of what was seen on the site. */
+  readonly opinions: readonly WindowOpinion[]
+  readonly cues: readonly (Cue & { readonly id: string })[]
   readonly next: readonly NextOnLawn[]
   readonly working: readonly { readonly figure: string; readonly lines: readonly string[] }[]
 }
@@ -46,6 +52,11 @@ export interface WeekWork {
   readonly areas: readonly { readonly id: string; readonly name: string }[]
   readonly from: string | undefined
   readonly to: string | undefined
+  /** Walking or driving over its lawns, s; undefined: not known before a machine is calibrated. */
+  readonly seconds: number | undefined
+  /** The machine it takes; blank where none is settled. */
+  readonly machineId: string
+  readonly machine: string
   /** Score of each day of the week, 0 to 1, and when it can go out then. */
   readonly days: readonly { readonly on: string; readonly score: number; readonly words: string }[]
 }
@@ -53,6 +64,8 @@ export interface WeekWork {
 /** A week of steps put on days: sites in driving order. */
 export interface SeasonWeek {
   readonly days: readonly string[]
+  /** What a day has room for. */
+  readonly room: DayRoom
   readonly visits: readonly {
     readonly on: string
     readonly siteId: string

@@ -115,3 +115,14 @@ export interface StationRow extends Station {
   readonly days: number
   readonly sites: readonly { readonly id: string; readonly name: string }[]
 }
+
+/** What a station holds, as its picture gets it: rows without names, for there are thousands. */
+export interface StationWeather {
+  readonly id: string
+  readonly name: string
+  readonly today: string
+  /** Day, least and most °C, rain in m. */
+  readonly days: readonly (readonly [string, number, number, number | null])[]
+  /** Day, hour, air °C, rain in m, wind in m/s. */
+  readonly hours: readonly (readonly [string, number, number, number | null, number | null])[]
+}

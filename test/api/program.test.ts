@@ -1,12 +1,14 @@
 import { v7 as uuid } from 'uuid'
 import { afterAll, beforeAll, expect, test } from 'vitest'
 import { SAMPLE_AREAS, SAMPLE_JOBS, SAMPLE_SITES } from '../../demo/sampleLinks'
+import type { GapRepeat } from '../../core/program/gapRepeat'
+import { dayLoad, fits } from '../../core/program/weekPlan'
 import { named } from '../../demo/typed'
 import type { CalendarRow, MadeCalendar } from '../../shared/schemas/calendar'
 import type { AreaProgram, AreaProgramPage, BoardRow, Purchases } from '../../shared/schemas/program'
-import type { JobDays, SeasonWeek } from '../../shared/schemas/season'
+import type { JobDays, SeasonPage, SeasonWeek } from '../../shared/schemas/season'
 import type { Today } from '../../shared/schemas/today'
-import type { StationRow } from '../../shared/schemas/weather'
+import type { StationRow, StationWeather } from '../../shared/schemas/weather'
 import { clientOf, type Client } from '../support/client'
 import { serve } from '../support/serve'
 import type { Served } from '../support/server'
@@ -93,6 +95,46 @@ test('the board and Today say what presses; a lawn has one program, and one that
   })
 })
 
+test('a budget of a site is held against its year, section by section', async () => {
+  const { budgets, working } = await get<Purchases>('/crew/season/purchases')
+  expect(budgets.map(({ site, state }) => [site, state])).toEqual([['Cooperage Row', 'over']])
+  const [{ siteId, whole, sections }] = budgets as [Purchases['budgets'][number]]
+  expect(whole).toBeCloseTo(
+    sections.reduce((sum, { spent, ahead }) => sum + spent + ahead, 0),
+    9,
+  )
+  expect(sections.filter(({ beyond }) => beyond.length > 0).map(({ area }) => area)).toEqual(['Shared green'])
+  expect(working.map(({ figure }) => figure)).toContain(`budget.${siteId}`)
+})
+
+test('other schools stand beside the windows; a gap is closed by what is on the shelf', async () => {
+  const green = await get<SeasonPage>(`/crew/areas/${SAMPLE_AREAS.green}/season`)
+  expect(
+    green.opinions
+      .filter(({ name }) => name === 'spring pre-emergent')
+      .map(({ by, says, agrees }) => [by, says, agrees]),
+  ).toEqual([
+    ['cues', 'open', true],
+    ['calendar', 'not yet', false],
+  ])
+  const terrace = named('area Marlow Terrace')
+  const { season } = await get<SeasonPage>(`/crew/areas/${terrace}/season`)
+  const gap = season.lines.find(({ gapTo }) => gapTo !== undefined)
+  expect(gap).toMatchObject({ what: 'Barrier', to: '2025-12-21' })
+  const repeats = `/crew/areas/${terrace}/repeats?what=${gap?.what}`
+  const offers = await get<readonly GapRepeat[]>(`${repeats}&from=${gap?.from}`)
+  expect(offers.length).toBeGreaterThan(1)
+  expect((await client.get(`${repeats}&from=2020-01-01`)).status).toBe(404)
+})
+
+test('days of years and hours of a station go out for its picture', async () => {
+  const [station] = await get<readonly StationRow[]>('/crew/stations')
+  const weather = await get<StationWeather>(`/crew/stations/${station?.id}/weather`)
+  expect(weather.days.length).toBeGreaterThan(900)
+  expect(weather.hours.length).toBeGreaterThan(24)
+  expect((await client.get(`/crew/stations/${uuid()}/weather`)).status).toBe(404)
+})
+
 test('what the season needs is told against the shelf, over all sites', async () => {
   const { lines, open, working } = await get<Purchases>('/crew/season/purchases')
   expect(working.map(({ figure }) => figure)).toEqual(
@@ -111,6 +153,12 @@ test('a week puts each step on a day it scores on; what becomes no job is told',
   expect(new Set(week.visits.map(({ on }) => on)).size).toBe(week.visits.length)
   for (const { on, works } of week.visits)
     for (const { days } of works) expect(days.find((day) => day.on === on)?.score).toBeGreaterThan(0)
+  // A day has room for the hours of its hands, the way to its sites counted in.
+  const short = await get<SeasonWeek>('/crew/season/week?hours=1')
+  for (const on of new Set(short.visits.map((visit) => visit.on))) {
+    const works = short.visits.filter((visit) => visit.on === on).flatMap((visit) => visit.works)
+    expect(works.length === 1 || fits(dayLoad(works), short.room)).toBe(true)
+  }
   expect(week.open).toContainEqual(expect.stringContaining('Scalp (work without a product)'))
 })
 

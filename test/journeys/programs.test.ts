@@ -1,5 +1,6 @@
 import { expect, test } from 'vitest'
 import { SAMPLE_AREAS, SAMPLE_JOBS } from '../../demo/sampleLinks'
+import { named } from '../../demo/typed'
 import { expectQuiet, watchedPage } from '../support/browser'
 import { pick } from '../support/hands'
 import { stage } from '../support/stage'
@@ -24,6 +25,47 @@ test('a conflict of a lawn’s program is cleared by what is offered, and taken 
   await page.waitForURL(/\/jobs\//)
   await page.getByText('Slow-feed 21-0-6 granule').first().waitFor()
   await page.getByText('Shared green').first().waitFor()
+  expectQuiet(watched)
+})
+
+test('doses of the other school; something seen speaks beside the soil; a gap opens its repeat', async () => {
+  const watched = await watchedPage(on.browser)
+  const { page } = watched
+  await page.goto(`${on.url}/season/${named('area Cooperage Row Front strips 1-3')}`)
+  await page.getByRole('button', { name: 'Give it little and often' }).click()
+  await page.getByRole('button', { name: 'Give it a few times' }).waitFor()
+  await page.getByRole('button', { name: 'Note what was seen on this site' }).click()
+  await pick(page.getByRole('combobox', { name: 'Seen' }), 'shrub bloom over')
+  await page.getByRole('button', { name: 'Keep it' }).click()
+  await page.getByText('its bloom is over: seedlings are close behind').waitFor()
+
+  await page.goto(`${on.url}/season/${named('area Marlow Terrace')}`)
+  await page.getByRole('button', { name: 'What closes it?' }).click()
+  await page
+    .getByRole('button', { name: /^Plan it with / })
+    .first()
+    .click()
+  await page.waitForURL(/\/jobs\//)
+  await page.getByText('Terrace').first().waitFor()
+  expectQuiet(watched)
+})
+
+test('what the money does not reach is left out; years of a station are looked at', async () => {
+  const watched = await watchedPage(on.browser)
+  const { page } = watched
+  await page.goto(`${on.url}/season/buying`)
+  await page
+    .getByRole('button', { name: /^Leave them out on / })
+    .first()
+    .click()
+  await page.getByText('within it').waitFor()
+  await page.getByRole('link', { name: 'Weather' }).click()
+  await page.getByRole('link', { name: 'Quarry Lane', exact: true }).click()
+  await page.getByRole('img', { name: 'Days of Quarry Lane: air and rain' }).waitFor()
+  await page.getByRole('button', { name: 'As a table' }).click()
+  await page.getByRole('cell', { name: '2024-02' }).waitFor()
+  await pick(page.getByRole('combobox', { name: 'By' }), 'hours')
+  await page.getByRole('img', { name: 'Hours of Quarry Lane: air and rain' }).waitFor()
   expectQuiet(watched)
 })
 

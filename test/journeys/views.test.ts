@@ -10,6 +10,7 @@ import {
   SAMPLE_PROGRAM,
   SAMPLE_SITES,
 } from '../../demo/sampleLinks'
+import { SHORE_STATION } from '../../demo/sampleWeather'
 import { expectAccessible, expectContrast, expectQuiet, watchedPage } from '../support/browser'
 import { stage } from '../support/stage'
 
@@ -52,6 +53,7 @@ const VIEWS = {
     `/season/programs/${SAMPLE_PROGRAM}`,
     '/season/buying',
     '/season/stations',
+    `/season/stations/${SHORE_STATION}`,
   ],
 } as const
 const OTHER_THEMES = ['dusk', 'sun'] as const

@@ -15,6 +15,8 @@ const props = defineProps<{
   table?: ChartTable
   /** Without a frame: it is part of a larger picture. */
   bare?: boolean
+  /** Drawn point by point: for thousands of them that are moved under the finger. */
+  many?: boolean
 }>()
 /** Fetched with the first chart that is shown. */
 const chart = defineAsyncComponent(() => import('./charts'))
@@ -25,6 +27,11 @@ const axis = () => ({
   splitLine: { lineStyle: { color: colours.value.tint } },
   nameTextStyle: { color: colours.value.soft },
 })
+/** One axis or several, each in our colours where it says nothing else. */
+const styled = (axes: unknown) =>
+  Array.isArray(axes)
+    ? axes.map((one: object) => ({ ...axis(), ...one }))
+    : { ...axis(), ...(axes as object) }
 const whole = computed(() => {
   const { xAxis, yAxis, ...rest } = props.option
   return {
@@ -37,8 +44,8 @@ const whole = computed(() => {
     grid: { left: 52, right: 18, top: 34, bottom: 42 },
     legend: { top: 0, right: 8, textStyle: { color: colours.value.ink }, itemWidth: 18 },
     ...rest,
-    xAxis: { ...axis(), ...(xAxis as object) },
-    yAxis: { ...axis(), ...(yAxis as object) },
+    xAxis: styled(xAxis),
+    yAxis: styled(yAxis),
   }
 })
 const open = ref(false)
@@ -52,7 +59,7 @@ const rows = computed(() => (props.table?.rows ?? []).map((cells, i) => ({ id: S
       <component
         :is="chart"
         :option="whole"
-        :init-options="{ renderer: 'svg' }"
+        :init-options="{ renderer: many ? 'canvas' : 'svg' }"
         :update-options="{ notMerge: true }"
         autoresize
       />

@@ -1,9 +1,18 @@
 import { use } from 'echarts/core'
 import { BarChart, LineChart } from 'echarts/charts'
-import { GridComponent, LegendComponent, MarkLineComponent } from 'echarts/components'
-import { SVGRenderer } from 'echarts/renderers'
+import { DataZoomComponent, GridComponent, LegendComponent, MarkLineComponent } from 'echarts/components'
+import { CanvasRenderer, SVGRenderer } from 'echarts/renderers'
 
 // What our pictures are made of, and no more of the library.
-use([LineChart, BarChart, GridComponent, MarkLineComponent, LegendComponent, SVGRenderer])
+use([
+  LineChart,
+  BarChart,
+  GridComponent,
+  MarkLineComponent,
+  LegendComponent,
+  DataZoomComponent,
+  SVGRenderer,
+  CanvasRenderer,
+])
 
 export { default } from 'vue-echarts'

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { v7 as uuid } from 'uuid'
-import { noChange, type ConflictOffer } from '#core/program/programOutlook'
+import type { ConflictOffer } from '#core/program/programOutlook'
+import { noChange, withChanges } from '#core/program/stepChanges'
 import type { Intention } from '#core/program/intentions'
 import type { StepChange } from '#core/program/programDocument'
 import type { AreaProgram, AreaProgramPage, Program } from '#shared/schemas/program'
@@ -54,22 +55,8 @@ async function change(changes: readonly StepChange[]) {
   const { applied } = page.value ?? {}
   if (!applied) return
   const { id, version, areaId, programId, document } = applied
-  const others = document.changes.filter(
-    (one) =>
-      !changes.some(({ stepId, occurrence }) => stepId === one.stepId && occurrence === one.occurrence),
-  )
-  // A change keeps what was changed of the step before, but for what it is about.
-  const merged = changes.map((one) => {
-    const before = document.changes.find(
-      ({ stepId, occurrence }) => stepId === one.stepId && occurrence === one.occurrence,
-    )
-    return {
-      ...one,
-      productId: one.productId || (before?.productId ?? ''),
-      nitrogen: one.nitrogen.text ? one.nitrogen : (before?.nitrogen ?? one.nitrogen),
-    }
-  })
-  await send(id, { version, areaId, programId, document: { ...document, changes: [...others, ...merged] } })
+  const kept = withChanges(document.changes, changes)
+  await send(id, { version, areaId, programId, document: { ...document, changes: [...kept] } })
 }
 const take = async (offer: ConflictOffer) => {
   const before = page.value?.applied.document
@@ -140,6 +127,11 @@ const menu = computed(() => [
         :budget="page.outlook.nitrogen"
         :working="page.working.flatMap(({ lines }) => lines)"
         class="mt-1"
+      />
+      <DosePlans
+        v-if="page.outlook.doses.length > 0"
+        :plans="page.outlook.doses"
+        @take="take({ label: `nitrogen ${$event.school}`, changes: $event.changes })"
       />
       <ol>
         <StepRow

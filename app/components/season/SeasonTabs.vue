@@ -15,16 +15,25 @@ const items = computed(() => {
   const elsewhere = TABS.slice(1).some(({ to }) => isAt(to))
   return TABS.map((tab) => ({ ...tab, active: tab.to === '/season' ? !elsewhere : isAt(tab.to) }))
 })
+/** On a phone they are wider than the screen: the one that is open is in view. */
+const bar = useTemplateRef<HTMLElement>('bar')
+onMounted(() =>
+  bar.value
+    ?.querySelector('[data-active], [aria-current="page"]')
+    ?.scrollIntoView({ inline: 'center', block: 'nearest' }),
+)
 </script>
 
 <template>
-  <UNavigationMenu
-    class="overflow-x-auto border-b border-(--rule) px-4"
-    orientation="horizontal"
-    variant="link"
-    highlight
-    aria-label="Pages of the season"
-    :items="items"
-    :ui="{ item: 'flex-none', linkLabel: 'overflow-visible' }"
-  />
+  <div ref="bar">
+    <UNavigationMenu
+      class="overflow-x-auto border-b border-(--rule) px-4"
+      orientation="horizontal"
+      variant="link"
+      highlight
+      aria-label="Pages of the season"
+      :items="items"
+      :ui="{ item: 'flex-none', linkLabel: 'overflow-visible' }"
+    />
+  </div>
 </template>

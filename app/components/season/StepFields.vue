@@ -2,6 +2,7 @@
 import { PRODUCT_KINDS } from '#core/label/productDocument'
 import { STEP_WHENS, type ProgramStep, type StepWhen } from '#core/program/programDocument'
 import { TEMPERATURE_UNITS } from '#core/quantity/units'
+import { CUE_KINDS } from '#core/season/cues/cue'
 import { WINDOW_NAMES } from '#core/season/windows/seasonWindow'
 import type { Product } from '#shared/schemas/product'
 
@@ -24,6 +25,7 @@ const WHEN_WORDS: Readonly<Record<StepWhen['by'], string>> = {
   'heat units': 'heat units',
   after: 'days after another step',
   seed: 'days around the seed',
+  cue: 'something seen on the site',
 }
 const whens = STEP_WHENS.map((value) => ({ value, text: WHEN_WORDS[value] }))
 /** Two windows of one title, each for its grasses. */
@@ -35,6 +37,7 @@ const windows = [
   { value: '' as const, text: 'choose' },
   ...WINDOW_NAMES.map((value) => ({ value, text: `${WINDOW_TITLES[value]}${SEASON_OF[value] ?? ''}` })),
 ]
+const cues = [{ value: '' as const, text: 'choose' }, ...CUE_KINDS.map((value) => ({ value, text: value }))]
 const halves = [
   { value: 'warming', text: 'while it warms' },
   { value: 'cooling', text: 'while it cools' },
@@ -55,8 +58,10 @@ const wrong = (field: string) => {
   const found = problemAt(`${props.path}.${field}`)
   return found?.kind === 'wrong' ? found.message : undefined
 }
-const RANGE = ['window', 'from', 'units', 'daysFrom', 'step'] as const
+const RANGE = ['window', 'cue', 'from', 'units', 'daysFrom', 'step'] as const
 const whenProblem = computed(() => RANGE.map((name) => wrong(`when.${name}`)).find(Boolean))
+/** Told by days from something else. */
+const COUNTED: readonly StepWhen['by'][] = ['after', 'seed', 'cue']
 const again = computed(() => props.step.times.trim() !== '' && props.step.times.trim() !== '1')
 </script>
 
@@ -145,7 +150,14 @@ const again = computed(() => props.step.times.trim() !== '' && props.step.times.
         :value="step.when.step"
         :choices="others"
       />
-      <template v-if="step.when.by === 'after' || step.when.by === 'seed'">
+      <FormChoice
+        v-if="step.when.by === 'cue'"
+        :path="`${path}.when.cue`"
+        label="Seen"
+        :value="step.when.cue ?? ''"
+        :choices="cues"
+      />
+      <template v-if="COUNTED.includes(step.when.by)">
         <FormText
           :path="`${path}.when.daysFrom`"
           label="Days, from"

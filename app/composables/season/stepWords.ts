@@ -40,6 +40,10 @@ export function whenWords({ when, times, every }: ProgramStep, steps: readonly P
       `${when.daysFrom} to ${when.daysTo} days after ` +
       (steps.find(({ id }) => id === when.step)?.title ?? 'another step'),
     seed: () => `${when.daysFrom} to ${when.daysTo} days of the seed`,
+    cue: () =>
+      when.cue
+        ? `${when.daysFrom} to ${when.daysTo} days after ${when.cue}`
+        : 'nothing to be seen chosen yet',
   }[when.by]()
   return times.trim() && times.trim() !== '1' ? `${words}; ${times} times, ${every} days apart` : words
 }

@@ -116,6 +116,7 @@ async function planHere() {
         />
         <p v-if="page" class="soft source">{{ source }}</p>
         <span class="ms-auto flex gap-2">
+          <CueEntry v-if="page && person.may('work')" :site-id="page.site.id" @saved="read" />
           <WeatherEntry v-if="person.may('work')" :station="page?.station" @saved="read" />
           <ProbeEntry v-if="page && person.may('work')" :area-id="page.area.id" @saved="read" />
         </span>
@@ -176,20 +177,18 @@ async function planHere() {
               </li>
             </ul>
             <p v-else class="soft mt-2">Nothing is open on this lawn today.</p>
+            <GapRepeats
+              :lines="season.lines"
+              :today="page.today"
+              :area-id="page.area.id"
+              :site="page.site"
+              class="mt-2"
+            />
             <AreaProgram :area-id="page.area.id" :site="page.site" class="mt-5" @changed="readSeason" />
           </section>
           <section aria-labelledby="windows-title">
             <h2 id="windows-title">Windows</h2>
-            <dl class="windows">
-              <template v-for="one in season.windows" :key="one.name">
-                <dt>{{ WINDOW_TITLES[one.name] }}</dt>
-                <dd>
-                  <strong>{{ STATE_WORDS[one.state] }}</strong><span v-if="datesOf(one)">
-                    · {{ datesOf(one) }}</span
-                  ><span class="soft small block">{{ one.reason }}</span>
-                </dd>
-              </template>
-            </dl>
+            <WindowList :page="page" />
             <p v-for="index in season.indices" :key="index.name" class="small mt-2">
               {{ index.name === 'dollar spot' ? 'Dollar spot' : 'Brown patch' }} on {{ dayText(index.on) }}:
               <strong>{{ toldIndex(index).value }}</strong> (act at {{ toldIndex(index).actAt }})
@@ -241,12 +240,6 @@ async function planHere() {
   height: 18px;
   margin-top: 3px;
 }
-.windows {
-  display: grid;
-  grid-template-columns: minmax(120px, auto) minmax(0, 1fr);
-  gap: 6px 16px;
-  margin-top: 8px;
-}
 @media (max-width: 760px) {
   .head {
     padding: 8px 16px;
@@ -257,9 +250,6 @@ async function planHere() {
   .year {
     display: block;
     padding: 0 16px;
-  }
-  .windows {
-    display: block;
   }
 }
 </style>

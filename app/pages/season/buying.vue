@@ -19,7 +19,15 @@ const shown = (amount: number, { dimension }: PurchaseLine) => showStock(amount,
 const pageOf = ({ productId, dimension }: PurchaseLine): Figure => `purchase.${productId}.${dimension}`
 useWorkingPages(
   () => (found.value?.working ?? []).map(({ figure, lines }) => ({ figure: figure as Figure, lines })),
-  computed(() => new Map((found.value?.lines ?? []).map((line) => [pageOf(line), line.product]))),
+  computed(
+    () =>
+      new Map<Figure, string>([
+        ...(found.value?.lines ?? []).map((line) => [pageOf(line), line.product] as const),
+        ...(found.value?.budgets ?? []).map(
+          ({ siteId, site }) => [`budget.${siteId}`, `Cost of the year, ${site}`] as const,
+        ),
+      ]),
+  ),
 )
 const currency = computed(() => crew.organization?.settings.currency ?? '')
 const COLUMNS: readonly RowColumn<PurchaseLine>[] = [
@@ -95,6 +103,7 @@ const keepsWords = ({ keeps }: PurchaseLine) => {
         <template #keeps="{ row }">{{ keepsWords(row) }}</template>
       </RowTable>
       <template #after>
+        <SiteBudgets v-if="found" :budgets="found.budgets" @changed="read" />
         <div v-if="found && found.open.length > 0" class="mt-5">
           <h2>Not counted yet</h2>
           <ul class="small soft">

@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import { counted } from '#core/quantity/counting'
+import { formatHours } from '#core/quantity/format'
+import { dayLoad, fits } from '#core/program/weekPlan'
 import type { SeasonWeek, WeekWork } from '#shared/schemas/season'
 
 /** The week's steps put on days: looked at, moved, given to somebody, made into jobs in one go. */
@@ -11,19 +13,19 @@ const notice = useNotice()
 const person = useSelfStore()
 const week = shallowRef<SeasonWeek>()
 const people = shallowRef<readonly string[]>([])
-const sites = ref('4')
+const room = ref({ sites: '4', hours: '8', people: '1' })
 /** What was decided otherwise than proposed, by the id of the work: another day, or not this week. */
 const moved = ref<Readonly<Record<string, string>>>({})
 const given = ref<Readonly<Record<string, string>>>({})
 const { problem, loading, read } = useReading(async () => {
   await refreshWeather()
   ;[week.value, people.value] = await Promise.all([
-    $fetch<SeasonWeek>(crewUrl('/season/week'), { query: { sites: sites.value, units: crew.units } }),
+    $fetch<SeasonWeek>(crewUrl('/season/week'), { query: { ...room.value, units: crew.units } }),
     $fetch<readonly string[]>(crewUrl('/names')).catch(() => []),
   ])
   moved.value = {}
 })
-watch(sites, read)
+watch(room, read)
 const NOT = 'not this week'
 const works = computed(() => [
   ...(week.value?.visits ?? []).flatMap(({ on, works: list }) => list.map((work) => ({ work, on }))),
@@ -52,7 +54,22 @@ const dayChoices = (work: WeekWork) => [
   }),
   { value: NOT, text: NOT },
 ]
-const SITES = ['1', '2', '3', '4', '6', '8'].map((value) => ({ value, text: `${value} a day` }))
+const ROOM = {
+  sites: ['1', '2', '3', '4', '6', '8'].map((value) => ({ value, text: `${value} sites` })),
+  hours: ['2', '4', '6', '8', '10', '12'].map((value) => ({ value, text: `${value} hours` })),
+  people: ['1', '2', '3', '4', '6'].map((value) => ({
+    value,
+    text: value === '1' ? '1 person' : `${value} persons`,
+  })),
+}
+const ROOM_LABELS = { sites: 'Sites a day', hours: 'Hours a day', people: 'Out at the same time' } as const
+/** What a day takes as it is decided now, and whether it has room for it. */
+function loadWords(list: readonly { readonly works: readonly WeekWork[] }[]) {
+  const load = dayLoad(list.flatMap(({ works: own }) => own))
+  const full = week.value && !fits(load, week.value.room)
+  const unknown = load.unknown > 0 ? `, ${counted(load.unknown, 'work')} of unknown length in it` : ''
+  return { words: `about ${formatHours(load.seconds)} h${unknown}`, full }
+}
 const who = computed(() => [
   { value: '', text: 'nobody yet' },
   ...people.value.map((value) => ({ value, text: value })),
@@ -102,14 +119,18 @@ async function make() {
       @retry="read"
     >
       <template #head>
-        <ChoiceField
-          bare
-          label="Sites that can be visited"
-          class="ms-auto w-32"
-          :value="sites"
-          :choices="SITES"
-          @change="sites = $event"
-        />
+        <span class="ms-auto flex flex-wrap gap-2">
+          <ChoiceField
+            v-for="(label, name) in ROOM_LABELS"
+            :key="name"
+            bare
+            :label="label"
+            class="w-28"
+            :value="room[name]"
+            :choices="ROOM[name]"
+            @change="room = { ...room, [name]: $event }"
+          />
+        </span>
         <UButton
           v-if="person.may('work')"
           :label="`Make ${counted(visits, 'job')}`"
@@ -123,6 +144,14 @@ async function make() {
       <section v-for="{ on, sites: list } in days" :key="on" class="mb-4" :aria-label="weekday(on)">
         <div class="flex flex-wrap items-end gap-x-4">
           <h2>{{ weekday(on) }}</h2>
+          <template v-if="on !== NOT">
+            <StateMark
+              v-if="loadWords(list).full"
+              level="warn"
+              :words="`${loadWords(list).words}: more than the day has room for`"
+            />
+            <span v-else class="soft small">{{ loadWords(list).words }}</span>
+          </template>
           <ChoiceField
             v-if="on !== NOT && people.length > 0"
             bare
@@ -143,7 +172,8 @@ async function make() {
                   {{ work.what }} <span class="soft">· {{ work.product }}</span>
                   <span class="small soft block"
                     >{{ work.areas.map(({ name }) => name).join(', ')
-                    }}<template v-if="hoursOf(work, on)"> · {{ hoursOf(work, on) }}</template></span
+                    }}<template v-if="work.machine"> · {{ work.machine }}</template
+                    ><template v-if="hoursOf(work, on)"> · {{ hoursOf(work, on) }}</template></span
                   >
                 </span>
                 <ChoiceField
@@ -167,8 +197,9 @@ async function make() {
           </ul>
         </div>
         <p class="soft small">
-          Days by window, weather and the sites near each other; the jobs are drafts, and each is held against
-          its labels before it is planned.
+          Days by window, weather, hours, machines and the sites near each other; half an hour a site is
+          counted for the way, weighing and mixing; the jobs are drafts, and each is held against its labels
+          before it is planned.
         </p>
       </template>
     </ListPlace>

@@ -1,18 +1,17 @@
 import { sumOf } from '../../quantity/counting'
 import { wholeSteps } from '../../quantity/tolerance'
-import { packageSize } from '../../label/packageSize'
-import { priceOf, type Package } from '../../label/productDocument'
+import type { Package } from '../../label/productDocument'
 import type { Plan } from '../../plan/plan'
 import type { PlanRequest } from '../../plan/planRequest'
 import { amountFactor } from '../../quantity/quantity'
 import { dimensionOf, type Dimension } from '../../quantity/rateUnit'
 import { SQUARE_METRES_PER } from '../../quantity/units'
 import type { OnHand } from '../../stock/onHand'
-import { shelfPackage } from '../../stock/shelfPackage'
 import { asEntered, figureText, sixDigits } from '../../working/figureText'
 import { closedWorkingBook, type WorkingBook } from '../../working/working'
 import type { ApplicationDraft } from '../../draft/applicationDraft'
 import type { LibraryProduct } from '../../draft/fromLibrary'
+import { pricedPackage } from './pricedPackage'
 
 export interface StockedProduct extends LibraryProduct {
   readonly onHand?: readonly OnHand[]
@@ -59,18 +58,7 @@ export function jobCost(
     const density = request.products.find((one) => one.id === id)?.density
     const used = total && (total.mix ?? total.amount)
     const dimension = used && dimensionOf(used.unit)
-    const onSale =
-      kept && dimension
-        ? kept.document.packages
-            .flatMap((pack) => {
-              const [price, size] = [priceOf(pack.price), packageSize(pack, dimension, density)]
-              return price !== undefined && size !== undefined ? [{ pack, price, size }] : []
-            })
-            .toSorted((a, b) => a.price / a.size - b.price / b.size)
-        : []
-    const delivered = kept?.onHand?.find((one) => one.dimension === dimension)?.delivered
-    const onShelf = delivered === undefined ? undefined : shelfPackage(onSale, delivered)
-    const priced = onShelf ?? onSale[0]
+    const priced = kept && dimension ? pricedPackage(kept, dimension, density) : undefined
     const amount = used ? used.value * amountFactor(used.unit) : 0
     const cost = priced && (priced.price / priced.size) * amount
     book.note(`cost.job.${id}`, () =>
@@ -79,7 +67,7 @@ export function jobCost(
             `${name}: ${figureText(used)} to put in`,
             'out of a package of ' +
               `${asEntered({ value: Number(priced.pack.size.text), unit: priced.pack.size.unit })} at ` +
-              `${priced.price}, ${onShelf ? 'as it was delivered last' : 'the cheapest by amount'}`,
+              `${priced.price}, ${priced.delivered ? 'as it was delivered last' : 'the cheapest by amount'}`,
             `${sixDigits(amount / priced.size)} packages x ${priced.price} = ${sixDigits(cost ?? 0)}`,
           ]
         : [`${name || `Product ${index + 1}`}: no package with size and price, or no density between them`],

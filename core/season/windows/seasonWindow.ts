@@ -15,12 +15,21 @@ export const WINDOW_NAMES = [
 export const WINDOW_STATES = ['before', 'open', 'closing', 'late', 'over', 'unknown'] as const
 export type WindowState = (typeof WINDOW_STATES)[number]
 
+/** The earliest and latest day of something, YYYY-MM-DD; absent where the year does not show it. */
+export interface DaySpan {
+  readonly early?: string | undefined
+  readonly late?: string | undefined
+}
+
 /** A window of the season on one area, as it stands today. */
 export interface SeasonWindow {
   readonly name: WindowName
   /** YYYY-MM-DD; undefined where the series does not show it. */
   readonly opens: string | undefined
   readonly closes: string | undefined
+  /** The earliest and latest of each, where it is still to come and the give of the soil is known. */
+  readonly opensBetween?: DaySpan | undefined
+  readonly closesBetween?: DaySpan | undefined
   readonly state: WindowState
   /** One sentence with the figure it rests on. */
   readonly reason: string
@@ -42,6 +51,8 @@ export interface SoilDays {
   readonly first: number
   /** °C; NaN where it is not known. */
   readonly soil: Float64Array
+  /** Two standard deviations, K; absent where it is not asked for. */
+  readonly give?: Float64Array
 }
 
 /** A soil temperature as the reader's units tell it. */

@@ -1,14 +1,21 @@
 import { dayNumber, dayOfNumber } from '../../calendar/dayNumber'
 import { dayText } from '../../calendar/dayText'
 import { GRASSES } from '../../ground/grasses'
-import { SEVERAL_DAYS, severalDayMean } from '../../weather/severalDayMean'
+import { SEVERAL_DAYS } from '../../weather/severalDayMean'
 import { closedWorkingBook, type WorkingBook } from '../../working/working'
 import { ESTABLISHED_DAYS } from '../lasting'
 import { BANDS, type Band } from './bands'
-import { crossing, heldSince, type MeanSeries } from './crossing'
-import { halfYearOf } from './halfYear'
+import { crossing, heldSince, meanOn, type SoilShift } from './crossing'
+import { halfYearOf, type HalfYear } from './halfYear'
 import { secondHalf } from './secondHalf'
-import type { SeasonWindow, SoilDays, TellTemperature, WindowGround, WindowState } from './seasonWindow'
+import type {
+  DaySpan,
+  SeasonWindow,
+  SoilDays,
+  TellTemperature,
+  WindowGround,
+  WindowState,
+} from './seasonWindow'
 
 /** A mean so many days old still says where a window stands. */
 const FRESH_DAYS = 3
@@ -29,32 +36,27 @@ export function seasonWindows(
   tell: TellTemperature,
   book: WorkingBook = closedWorkingBook,
 ): readonly SeasonWindow[] {
-  const series: MeanSeries = { first: days.first, means: severalDayMean(days.soil) }
   const seasons = new Set(ground.grasses.map((name) => GRASSES[name].season))
   const fitting = BANDS.filter(({ season }) => season === undefined || seasons.has(season))
   const now = dayNumber(today)
   const names = [...new Set(fitting.map(({ name }) => name))]
-  book.note('windows', () => meanWorking(days, series, now, tell))
+  book.note('windows', () => meanWorking(days, now, tell))
   const windows = names.map((name): SeasonWindow => {
     const halves = fitting.filter((band) => band.name === name)
     const present = halves.find(({ half }) => {
       const { from, to } = halfYearOf(half, today, ground.latitude)
       return now >= from && now <= to
     })
-    return windowOf(present ?? halves[0]!, series, ground, today, tell)
+    return windowOf(present ?? halves[0]!, days, ground, today, tell)
   })
   const after = windows.findIndex(({ name }) => name === 'spring pre-emergent') + 1
-  return windows.toSpliced(after, 0, secondHalf(series, ground, today, tell))
+  return windows.toSpliced(after, 0, secondHalf(days, ground, today, tell))
 }
 
 /** The mean of the last five days, day by day. */
-function meanWorking(
-  { first, soil }: SoilDays,
-  { means }: MeanSeries,
-  now: number,
-  tell: TellTemperature,
-): readonly string[] {
-  const mean = means[now - first] ?? Number.NaN
+function meanWorking(soilDays: SoilDays, now: number, tell: TellTemperature): readonly string[] {
+  const { first, soil } = soilDays
+  const mean = meanOn(soilDays, now)
   if (Number.isNaN(mean)) return ['One of the five days to today is not known: no mean']
   const days = Array.from({ length: SEVERAL_DAYS }, (_, back) => now - SEVERAL_DAYS + 1 + back)
   return [
@@ -65,7 +67,7 @@ function meanWorking(
 
 function windowOf(
   band: Band,
-  series: MeanSeries,
+  days: SoilDays,
   ground: WindowGround,
   today: string,
   tell: TellTemperature,
@@ -73,16 +75,12 @@ function windowOf(
   const half = halfYearOf(band.half, today, ground.latitude)
   const now = dayNumber(today)
   const spring = halfYearOf('warming', dayOfNumber(half.from - 1), ground.latitude)
-  const opening =
-    band.opens === 'spring'
-      ? crossing(series, spring, springOpening(band))
-      : crossing(series, half, band.opens)
-  const touched = band.closes === 'autumn' ? undefined : crossing(series, half, band.closes)
-  const closing =
-    band.lateTo === undefined || band.closes === 'autumn' ? touched : heldSince(series, half, band.closes)
+  const at = (shift: SoilShift) => turnsOf(band, days, half, spring, shift)
+  const { opening, touched, closing } = at(0)
   const dates = {
-    opens: opening !== undefined && seenBefore(series, opening) ? dayOfNumber(opening) : undefined,
-    closes: closing !== undefined && seenBefore(series, closing) ? dayOfNumber(closing) : undefined,
+    opens: opening !== undefined && seenBefore(days, opening) ? dayOfNumber(opening) : undefined,
+    closes: closing !== undefined && seenBefore(days, closing) ? dayOfNumber(closing) : undefined,
+    ...betweenOf(days, half, now, { opening, closing }, at),
   }
   const told = (state: WindowState, reason: string): SeasonWindow => ({
     name: band.name,
@@ -100,7 +98,7 @@ function windowOf(
   if (now > half.to) return told('over', 'It comes again next year.')
   const limits = limitsOf(band, tell)
   if (now < half.from) return told('before', `${limits}: ${band.why}.`)
-  const mean = meanBy(series, now)
+  const mean = meanBy(days, now)
   if (mean === undefined)
     return told('unknown', 'The soil of the last days is not known: read a probe or bring in the weather.')
   const stands = `Soil ${tell(mean)} on a five-day mean; ${limits}`
@@ -114,7 +112,7 @@ function windowOf(
       `${stands}: ${band.why}.`,
     )
   }
-  const end = band.lateTo === undefined ? undefined : crossing(series, half, band.lateTo)
+  const end = band.lateTo === undefined ? undefined : crossing(days, half, band.lateTo)
   return band.lateTo !== undefined && (end === undefined || end > now)
     ? told('late', `${stands}: ${band.late}.`)
     : told('over', `${stands}.`)
@@ -134,14 +132,54 @@ function limitsOf({ half, opens, closes }: Band, tell: TellTemperature): string 
     : `from ${tell(opens)} to ${tell(closes)}, ${way}`
 }
 
+/** When a band opens, is touched at its end, and closes, as day numbers. */
+function turnsOf(band: Band, days: SoilDays, half: HalfYear, spring: HalfYear, shift: SoilShift) {
+  const opening =
+    band.opens === 'spring'
+      ? crossing(days, spring, springOpening(band), shift)
+      : crossing(days, half, band.opens, shift)
+  const touched = band.closes === 'autumn' ? undefined : crossing(days, half, band.closes, shift)
+  const closing =
+    band.lateTo === undefined || band.closes === 'autumn'
+      ? touched
+      : heldSince(days, half, band.closes, shift)
+  return { opening, touched, closing }
+}
+
+type Turns = Pick<ReturnType<typeof turnsOf>, 'opening' | 'closing'>
+
+/** The earliest and latest day of what is still to come; what has come true has none. */
+function betweenOf(
+  days: SoilDays,
+  { half }: HalfYear,
+  now: number,
+  { opening, closing }: Turns,
+  at: (shift: SoilShift) => Turns,
+): Pick<SeasonWindow, 'opensBetween' | 'closesBetween'> {
+  const opens = opening !== undefined && opening > now
+  const closes = closing !== undefined && closing > now
+  if (!days.give || !(opens || closes)) return {}
+  const [early, late] = half === 'warming' ? [at(1), at(-1)] : [at(-1), at(1)]
+  // What has not come yet comes tomorrow at the earliest.
+  const dayOf = (day: number | undefined) =>
+    day === undefined ? undefined : dayOfNumber(Math.max(now + 1, day))
+  const span = (first: number | undefined, last: number | undefined): DaySpan => ({
+    early: dayOf(first),
+    late: dayOf(last),
+  })
+  return {
+    ...(opens && { opensBetween: span(early.opening, late.opening) }),
+    ...(closes && { closesBetween: span(early.closing, late.closing) }),
+  }
+}
+
 /** A crossing is dated only where the day before it is known too. */
-const seenBefore = ({ first, means }: MeanSeries, day: number): boolean =>
-  !Number.isNaN(means[day - 1 - first] ?? Number.NaN)
+const seenBefore = (days: SoilDays, day: number): boolean => !Number.isNaN(meanOn(days, day - 1))
 
 /** The newest mean that is not too old to go by. */
-function meanBy({ first, means }: MeanSeries, now: number): number | undefined {
+function meanBy(days: SoilDays, now: number): number | undefined {
   for (let back = 0; back <= FRESH_DAYS; back++) {
-    const mean = means[now - back - first] ?? Number.NaN
+    const mean = meanOn(days, now - back)
     if (!Number.isNaN(mean)) return mean
   }
   return undefined

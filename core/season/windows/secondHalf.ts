@@ -2,9 +2,9 @@ import { dayNumber, dayOfNumber } from '../../calendar/dayNumber'
 import { dayText } from '../../calendar/dayText'
 import { celsius } from '../../quantity/temperature'
 import { BARRIER_DAYS } from '../lasting'
-import { crossing, type MeanSeries } from './crossing'
+import { crossing } from './crossing'
 import { halfYearOf } from './halfYear'
-import type { SeasonWindow, TellTemperature, WindowGround, WindowState } from './seasonWindow'
+import type { SeasonWindow, SoilDays, TellTemperature, WindowGround, WindowState } from './seasonWindow'
 
 /** The second half of a barrier follows the first by so many days. */
 const [EARLIEST_DAYS, LATEST_DAYS] = [30, 45]
@@ -18,7 +18,7 @@ const LAST_DAYS = 5
  * Source: trade.md 10.
  */
 export function secondHalf(
-  series: MeanSeries,
+  soil: SoilDays,
   { barriers, latitude }: Pick<WindowGround, 'barriers' | 'latitude'>,
   today: string,
   tell: TellTemperature,
@@ -41,7 +41,7 @@ export function secondHalf(
     return now > half.to
       ? told('over', 'It follows a first half in spring.')
       : told('before', 'It follows the first half by 30 to 45 days: none is on record this spring.')
-  const warm = crossing(series, { ...half, from: Math.max(half.from, first + 1) }, WARM_SOIL)
+  const warm = crossing(soil, { ...half, from: Math.max(half.from, first + 1) }, WARM_SOIL)
   const opens = Math.min(first + EARLIEST_DAYS, warm ?? Number.POSITIVE_INFINITY)
   const closes = Math.max(opens, Math.min(first + LATEST_DAYS, warm ?? Number.POSITIVE_INFINITY))
   const warmWords = warm === undefined ? '' : `, soil at ${tell(WARM_SOIL)} on ${onDay(warm)}`

@@ -6,7 +6,7 @@ import { celsius } from '../../quantity/temperature'
 import { toldTemperature } from '../../quantity/toldTemperature'
 import { openWorkingBook } from '../../working/working'
 import { halfYearOf } from './halfYear'
-import type { WindowGround } from './seasonWindow'
+import type { SoilDays, WindowGround } from './seasonWindow'
 import { seasonWindows } from './seasonWindows'
 
 const tell = (degrees: number) => toldTemperature(degrees, '°F')
@@ -93,4 +93,22 @@ test('halves of the year follow the hemisphere', () => {
   expect(span('cooling', '2026-05-06', -35)).toEqual([true, true])
   expect(span('warming', '2026-01-20', -35)).toEqual([true, true])
   expect(span('warming', '2026-10-20', 40)).toEqual([true, false])
+})
+
+test('what is still to come has an earliest and a latest day by the give of the soil', () => {
+  // Half a degree F a day: 50 °F on 20 March, held on the 22nd; a give of 2 °F is four days.
+  const days = ramp('2026-03-01', 40, 0.5, 90)
+  const give = new Float64Array(90).fill(2 / 1.8)
+  const find = (today: string, soil: SoilDays = { ...days, give }) =>
+    seasonWindows(soil, ground({}), today, tell).find(({ name }) => name === 'spring pre-emergent')
+  const { opens, opensBetween, closesBetween } = find('2026-03-10') ?? {}
+  expect([
+    dayNumber(opens!) - dayNumber(opensBetween!.early!),
+    dayNumber(opensBetween!.late!) - dayNumber(opens!),
+  ])
+    // The mean of five days is two behind.
+    .toEqual([4, 4])
+  expect(closesBetween).toEqual({ early: expect.any(String), late: expect.any(String) })
+  expect(find('2026-03-25')?.opensBetween).toBeUndefined()
+  expect(find('2026-03-10', days)?.opensBetween).toBeUndefined()
 })

@@ -1,5 +1,6 @@
 import { daysAfter } from '#core/calendar/daysBetween'
 import { areaSeason } from '#core/season/areaSeason'
+import { windowOpinions } from '#core/season/cues/windowOpinions'
 import { besideProgram, nextOnLawn } from '#core/season/nextOnLawn'
 import type { UnitSystem } from '#core/quantity/systems'
 import { temperatureUnitOf } from '#core/quantity/toldTemperature'
@@ -12,6 +13,8 @@ import { todayFor } from '../clock'
 import { answeredWorking } from '../compute/answeredWorking'
 import { seasonGround, seasonSource } from './seasonSource'
 
+/** The newest of what was seen are shown. */
+const CUES_SHOWN = 6
 /** A barrier of last year says nothing of this one; a feed of late autumn does. */
 export const LAID_DAYS_BACK = 240
 
@@ -40,6 +43,9 @@ export async function seasonOf(
   const season = areaSeason(days, readings, ground, laid, today, temperatureUnitOf(units), book)
   if (!season.ok) throw failure('contradicts', season.error.message)
   const next = nextOnLawn(season.value, ground, today)
+  const { cues = [] } = site.document
+  const barriers = laid.filter(({ kind }) => kind === 'pre-emergent herbicide').map(({ on }) => on)
+  const { windows, usual } = season.value
   return {
     area: { id: area.id, name: area.name, overseeding: area.document.overseeding },
     site: { id: site.id, name: site.name },
@@ -47,6 +53,8 @@ export async function seasonOf(
     station: station && { id: station.id, name: station.name },
     today,
     season: season.value,
+    opinions: windowOpinions(windows, cues, usual, { ...ground, barriers }, today),
+    cues: cues.toSorted((a, b) => b.on.localeCompare(a.on)).slice(0, CUES_SHOWN),
     next: programs.length > 0 ? besideProgram(next) : next,
     working: answeredWorking(book),
   }

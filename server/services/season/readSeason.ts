@@ -113,6 +113,7 @@ export async function seasonAt(
             soil: season.soil,
             air: airAhead(series, workYear(today, ground.latitude).to),
             overseeding: ground.overseeding,
+            cues: site.document.cues ?? [],
             tell: (celsius) => toldTemperature(celsius, unit),
           },
           [...down, ...jobWork(jobs, area.id, products)],

@@ -1,4 +1,5 @@
-import type { StationRow, WeatherFileDocument } from '#shared/schemas/weather'
+import { daysAfter } from '#core/calendar/daysBetween'
+import type { StationRow, StationWeather, WeatherFileDocument } from '#shared/schemas/weather'
 import { failure } from '../../http/failure'
 import type { Repositories } from '../../repositories/forOrganization'
 import { csvOf } from '../csv'
@@ -28,6 +29,32 @@ export async function stationRows({
         .map(({ id, name }) => ({ id, name })),
     }
   })
+}
+
+/** So many days of hours are looked at: a year and what is forecast. */
+const HOUR_DAYS = 366
+/** A picture of days reaches back as far as ten years. */
+const DAYS_BACK = 3653
+
+/** All a station holds that a picture shows: days of ten years, hours of one. */
+export async function stationWeather(
+  { stations, weather }: Pick<Repositories, 'stations' | 'weather'>,
+  id: string,
+  today: string,
+): Promise<StationWeather> {
+  const station = await stations.find(id)
+  if (!station) throw failure('not-found', 'There is no such station.')
+  const [days, hours] = await Promise.all([
+    weather.between(id, daysAfter(today, -DAYS_BACK), LAST),
+    weather.hoursBetween(id, daysAfter(today, -HOUR_DAYS), LAST),
+  ])
+  return {
+    id,
+    name: station.name,
+    today,
+    days: days.map(({ on, least, most, rain = null }) => [on, least, most, rain]),
+    hours: hours.map(({ on, hour, air, rain = null, wind = null }) => [on, hour, air, rain, wind]),
+  }
 }
 
 /** The days of a station as a file; what is forecast is left out. */

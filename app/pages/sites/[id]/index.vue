@@ -187,6 +187,7 @@ useScreenCommands(() => [
             :value="draft.document.stationId ?? ''"
             :choices="stationChoices"
           />
+          <SiteBudget :budget="draft.document.budget ?? ''" />
           <FormText path="document.contact" label="Contact" :text="draft.document.contact" />
           <FormNotes path="document.notices" label="Notices and gates" :text="draft.document.notices" />
           <FormNotes path="document.water" label="Water and buffers" :text="draft.document.water" />

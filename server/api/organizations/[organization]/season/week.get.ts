@@ -2,13 +2,17 @@ import { organizationOf, repositoriesOf } from '../../../../http/repositoriesOf'
 import { unitsAsked } from '../../../../http/unitsAsked'
 import { seasonWeek } from '../../../../services/season/week'
 
-/** Sites visited in a day where nobody says how many. */
-const USUAL_SITES = 4
-const MOST_SITES = 20
+/** Where nobody says: four sites, a working day of eight hours, one person; and the most of each. */
+const USUAL = { sites: 4, hours: 8, people: 1 }
+const MOST = { sites: 20, hours: 16, people: 50 }
 
 /** What programs ask for within a week, put on its days. */
 export default defineEventHandler((event) => {
-  const asked = Number(getQuery(event).sites ?? USUAL_SITES)
-  const most = Number.isInteger(asked) && asked > 0 && asked <= MOST_SITES ? asked : USUAL_SITES
-  return seasonWeek(repositoriesOf(event), organizationOf(event), most, unitsAsked(event))
+  const query = getQuery(event)
+  const asked = (name: keyof typeof USUAL) => {
+    const value = Number(query[name] ?? USUAL[name])
+    return Number.isInteger(value) && value > 0 && value <= MOST[name] ? value : USUAL[name]
+  }
+  const room = { sites: asked('sites'), hours: asked('hours'), people: asked('people') }
+  return seasonWeek(repositoriesOf(event), organizationOf(event), room, unitsAsked(event))
 })

@@ -153,7 +153,9 @@ const span = ({ days, firstDay, lastDay }: StationRow) =>
         <li v-for="station in stations" :key="station.id" class="rule-b station">
           <div class="min-w-0">
             <p>
-              <strong class="font-semibold">{{ station.name }}</strong>
+              <NuxtLink :to="`/season/stations/${station.id}`" class="way-out font-semibold">{{
+                station.name
+              }}</NuxtLink>
               <span class="soft small">
                 · {{ station.document.latitude || 'no latitude' }},
                 {{ station.document.longitude || 'no longitude' }}</span
