@@ -31,7 +31,7 @@ test('each on its best day; a site that is visited anyway is worth 0.15 of a sco
     plain,
   )
   // 0.8 + 0.15 on the day of the other beats 0.9.
-  expect(visits).toEqual([{ on: '2026-05-06', siteId: 'x', tasks: ['a', 'b'] }])
+  expect(visits).toEqual([{ on: '2026-05-06', siteId: 'x', hand: 0, tasks: ['a', 'b'] }])
   const apart = weekPlan(
     [task('a', 'x'), task('b', 'x')],
     DAYS,
@@ -77,6 +77,21 @@ test.each([
   const { visits, left } = weekPlan(works, DAYS, byDay([1, 0.9, 0.8]), room, plain)
   expect(new Set(visits.map(({ on }) => on)).size).toBe(days)
   expect(left).toEqual([])
+})
+test('a day is dealt to its hands: the longest to whom has least, what takes one machine to one hand', () => {
+  const works = [
+    task('a', 'v', { seconds: 7200, machineId: 'm' }),
+    task('b', 'w', { seconds: 3600 }),
+    task('c', 'x', { seconds: 3000 }),
+    task('d', 'y', { seconds: 600, machineId: 'm' }),
+  ]
+  const { visits } = weekPlan(works, ['2026-05-06'], () => 1, roomFor(4, 8, 2), plain)
+  expect(visits.map(({ siteId, hand }) => [siteId, hand])).toEqual([
+    ['v', 0],
+    ['y', 0],
+    ['w', 1],
+    ['x', 1],
+  ])
 })
 test('a day is as full as its works and the way to its sites; the unknown is given room', () => {
   const load = dayLoad([

@@ -64,10 +64,12 @@ const HOUR = 3600
 export interface WeekVisit {
   readonly on: string
   readonly siteId: string
+  /** Whose round it is in, from 0. */
+  readonly hand: number
   readonly tasks: readonly string[]
 }
 export interface WeekPlan {
-  /** By day, in driving order. */
+  /** By day and hand, in driving order. */
   readonly visits: readonly WeekVisit[]
   /** Tasks that no day has room for, or whose score is nought on every day. */
   readonly left: readonly string[]
@@ -120,14 +122,51 @@ export function weekPlan(
   }
   return {
     visits: [...placed].flatMap(([on, sites]) =>
-      inShortRound([...sites.keys()], distance).map((siteId) => ({
-        on,
-        siteId,
-        tasks: sites.get(siteId) ?? [],
-      })),
+      dealt(tasksOf(sites), room.people).flatMap((own, hand) =>
+        inShortRound(own, distance).map((siteId) => ({
+          on,
+          siteId,
+          hand,
+          tasks: sites.get(siteId) ?? [],
+        })),
+      ),
     ),
     left,
   }
+
+  function tasksOf(sites: ReadonlyMap<string, readonly string[]>): readonly WeekTask[] {
+    return [...sites.values()].flat().flatMap((id) => byId.get(id) ?? [])
+  }
+}
+
+/**
+ * Deals the sites of a day to hands: the longest first to whom has least; sites that take the same machine go
+ * to one hand.
+ * @returns site ids, hand by hand
+ */
+function dealt(tasks: readonly WeekTask[], people: number): readonly (readonly string[])[] {
+  const groups: { readonly sites: readonly string[]; readonly machines: readonly string[] }[] = []
+  for (const siteId of new Set(tasks.map((task) => task.siteId))) {
+    const machines = tasks
+      .filter((task) => task.siteId === siteId && task.machineId !== '')
+      .map(({ machineId }) => machineId)
+    const joined = groups.filter((group) => group.machines.some((id) => machines.includes(id)))
+    for (const group of joined) groups.splice(groups.indexOf(group), 1)
+    groups.push({
+      sites: [...joined.flatMap(({ sites }) => sites), siteId],
+      machines: [...joined.flatMap((group) => group.machines), ...machines],
+    })
+  }
+  const timed = groups
+    .map(({ sites }) => ({ sites, load: dayLoad(tasks.filter(({ siteId }) => sites.includes(siteId))) }))
+    .toSorted((a, b) => b.load.seconds - a.load.seconds)
+  const hands = Array.from({ length: people }, () => ({ sites: [] as string[], seconds: 0 }))
+  for (const { sites, load } of timed) {
+    const least = hands.reduce((a, b) => (b.seconds < a.seconds ? b : a))
+    least.sites.push(...sites)
+    least.seconds += load.seconds
+  }
+  return hands.map(({ sites }) => sites)
 }
 
 /** From the first site always on to the nearest that is left. */

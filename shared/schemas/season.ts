@@ -69,6 +69,8 @@ export interface SeasonWeek {
   readonly visits: readonly {
     readonly on: string
     readonly siteId: string
+    /** Whose round it is in, from 0. */
+    readonly hand: number
     readonly works: readonly WeekWork[]
   }[]
   /** What found no day. */

@@ -32,12 +32,16 @@ const works = computed(() => [
   ...(week.value?.left ?? []).map((work) => ({ work, on: NOT })),
 ])
 const dayOf = ({ work, on }: { readonly work: WeekWork; readonly on: string }) => moved.value[work.id] ?? on
+/** What was moved to a day it was not dealt on goes to the first. */
+const handOf = (on: string, siteId: string) =>
+  week.value?.visits.find((visit) => visit.on === on && visit.siteId === siteId)?.hand ?? 0
 /** Days with their sites as they are decided now; a day keeps the order it was proposed in. */
 const days = computed(() =>
   [...(week.value?.days ?? []), NOT].flatMap((on) => {
     const own = works.value.filter((one) => dayOf(one) === on).map(({ work }) => work)
     const bySite = [...new Set(own.map(({ siteId }) => siteId))].map((siteId) => ({
       siteId,
+      hand: handOf(on, siteId),
       works: own.filter((work) => work.siteId === siteId),
     }))
     return own.length === 0 ? [] : [{ on, sites: bySite }]
@@ -74,6 +78,9 @@ const who = computed(() => [
   { value: '', text: 'nobody yet' },
   ...people.value.map((value) => ({ value, text: value })),
 ])
+const handsOf = (list: readonly { readonly hand: number }[]) => [...new Set(list.map(({ hand }) => hand))]
+const handLabel = (hand: number, list: readonly { readonly hand: number }[]) =>
+  handsOf(list).length > 1 ? `Round ${hand + 1} given to` : 'Given to'
 const hoursOf = (work: WeekWork, on: string) => work.days.find((one) => one.on === on)?.words ?? ''
 
 const busy = ref(false)
@@ -84,8 +91,8 @@ async function make() {
   try {
     await library.load()
     for (const { on, sites: list } of planned.value)
-      for (const { siteId, works: own } of list) {
-        await makeVisit(on, siteId, own, given.value[on] ?? '')
+      for (const { siteId, hand, works: own } of list) {
+        await makeVisit(on, siteId, own, given.value[`${on} ${hand}`] ?? '')
         made += 1
       }
   } catch (error) {
@@ -152,21 +159,29 @@ async function make() {
             />
             <span v-else class="soft small">{{ loadWords(list).words }}</span>
           </template>
-          <ChoiceField
-            v-if="on !== NOT && people.length > 0"
-            bare
-            label="Given to"
-            class="w-44"
-            :value="given[on] ?? ''"
-            :choices="who"
-            @change="given = { ...given, [on]: $event }"
-          />
+          <template v-if="on !== NOT && people.length > 0">
+            <ChoiceField
+              v-for="hand in handsOf(list)"
+              :key="hand"
+              :bare="handsOf(list).length === 1"
+              :label="handLabel(hand, list)"
+              class="w-44"
+              :value="given[`${on} ${hand}`] ?? ''"
+              :choices="who"
+              @change="given = { ...given, [`${on} ${hand}`]: $event }"
+            />
+          </template>
         </div>
         <ol>
           <li v-for="(visit, i) in list" :key="visit.siteId" class="rule-b visit">
             <strong class="figure">{{ on === NOT ? '' : i + 1 }}</strong>
             <div>
-              <p class="font-semibold">{{ visit.works[0]?.site }}</p>
+              <p class="font-semibold">
+                {{ visit.works[0]?.site
+                }}<span v-if="handsOf(list).length > 1" class="soft small font-normal">
+                  · {{ given[`${on} ${visit.hand}`] || `round ${visit.hand + 1}` }}</span
+                >
+              </p>
               <div v-for="work in visit.works" :key="work.id" class="work">
                 <span class="min-w-0">
                   {{ work.what }} <span class="soft">· {{ work.product }}</span>

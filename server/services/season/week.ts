@@ -56,7 +56,7 @@ export async function seasonWeek(
   return {
     days,
     room,
-    visits: visits.map(({ on, siteId, tasks }) => ({ on, siteId, works: named(tasks) })),
+    visits: visits.map(({ on, siteId, hand, tasks }) => ({ on, siteId, hand, works: named(tasks) })),
     left: named(left),
     open,
   }
