@@ -1,6 +1,7 @@
 // From their own files: the whole package would bring what we don't use into every page.
 import { ClipType, FillRule, type Path64 } from 'clipper2-ts/dist/Core.js'
 import { Clipper64, PolyTree64, type PolyPath64 } from 'clipper2-ts/dist/Engine.js'
+import { ClipperOffset, EndType, JoinType } from 'clipper2-ts/dist/Offset.js'
 import { err, ok, type Result } from '../result'
 import { signedArea, type Point, type Ring } from './plane'
 
@@ -40,6 +41,28 @@ export const subtract = (
   one: readonly Polygon[],
   other: readonly Polygon[],
 ): Result<readonly Polygon[], NotCut> => (other.length === 0 ? ok(one) : cut(ClipType.Difference, one, other))
+
+/** Corners keep their shape up to this many distances; sharper ones are cut off. */
+const MITRE = 4
+
+/**
+ * Ground with its edge moved inwards, round holes outwards; below zero it grows. What is narrower than twice
+ * the distance is gone.
+ * @param by m
+ */
+export function inset(ground: readonly Polygon[], by: number): Result<readonly Polygon[], NotCut> {
+  if (ground.length === 0 || by === 0) return ok(ground)
+  if (ground.some(reachesTooFar) || !(Math.abs(by) < FARTHEST_M)) return err({ kind: 'notCombined' })
+  try {
+    const work = new ClipperOffset(MITRE)
+    work.addPaths(ground.flatMap(stepsOf), JoinType.Miter, EndType.Polygon)
+    const tree = new PolyTree64()
+    work.execute(-by * STEPS_A_METRE, tree)
+    return ok(polygonsOf(tree))
+  } catch {
+    return err({ kind: 'notCombined' })
+  }
+}
 
 function cut(
   type: ClipType,

@@ -34,6 +34,8 @@ type CalibrationFigure =
   | 'solved'
   | 'dial'
   | 'walk'
+  | 'lanes'
+  | 'coverage'
   | `rates.${number}.dial`
   | `rates.${number}.pass`
 

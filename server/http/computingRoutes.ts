@@ -8,6 +8,8 @@ export const COMPUTING_ROUTES: ReadonlySet<string> = new Set([
   '/api/nozzles',
   '/api/read-label',
   '/api/season',
+  '/api/lanes',
+  '/api/coverage',
   '/api/health',
   '/api/openapi.json',
 ])

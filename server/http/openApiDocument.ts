@@ -9,6 +9,12 @@ import {
   PatternRequestSchema,
 } from '#shared/schemas/compute/bench'
 import { ReadLabelAnswerSchema, ReadLabelRequestSchema } from '#shared/schemas/compute/readLabel'
+import {
+  CoverageAnswerSchema,
+  CoverageRequestSchema,
+  LanesAnswerSchema,
+  LanesRequestSchema,
+} from '#shared/schemas/compute/lanes'
 import { SeasonAnswerSchema, SeasonRequestSchema } from '#shared/schemas/compute/season'
 import { CalibrateAnswerSchema, CalibrateRequestSchema } from '#shared/schemas/compute/calibrate'
 import { MeasureAnswerSchema, MeasureRequestSchema } from '#shared/schemas/compute/measure'
@@ -344,6 +350,12 @@ function computePaths(): Readonly<Record<string, object>> {
       'Soil, heat units, windows, disease indices and coverage of one place',
       SeasonRequestSchema,
       SeasonAnswerSchema,
+    ),
+    '/api/lanes': path('Lanes over a lawn, in walking order', LanesRequestSchema, LanesAnswerSchema),
+    '/api/coverage': path(
+      'What the ground gets from lanes and a pattern',
+      CoverageRequestSchema,
+      CoverageAnswerSchema,
     ),
     '/api/curve': path('Ask a spreader’s setting curve', CurveRequestSchema, CurveAnswerSchema),
     '/api/nozzles': path('Check nozzles and solve a boom', NozzlesRequestSchema, NozzlesAnswerSchema),

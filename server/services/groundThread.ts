@@ -46,10 +46,10 @@ export async function onThread<N extends TaskName>(
     return (await threads().run(task, { name, signal: AbortSignal.any(signals) })) as ReturnType<Tasks[N]>
   } catch (error) {
     if (error instanceof Error && /queue/i.test(error.message))
-      throw failure('starting', 'The server is measuring other large ground; try again in a moment.')
+      throw failure('starting', 'The server is working on other large ground; try again in a moment.')
     throw failure(
       'too-complex',
-      'These outlines take too long to be joined: simplify them, or measure them as several areas.',
+      'This takes too long to be worked out: send simpler outlines or larger cells, or several areas.',
     )
   }
 }

@@ -14,7 +14,7 @@ beforeAll(async () => {
 })
 afterAll(() => served.stop())
 
-const ROUTES = ['measure', 'calibrate', 'pattern', 'curve', 'nozzles', 'season'] as const
+const ROUTES = ['measure', 'calibrate', 'pattern', 'curve', 'nozzles', 'season', 'lanes', 'coverage'] as const
 const errorOf = (body: unknown) =>
   (body as { error: { code: string; issues: { path: string; message: string; at?: [number, number] }[] } })
     .error
@@ -97,6 +97,67 @@ describe('ground that is refused or odd', () => {
     expect([status, errorOf(body).code]).toEqual([422, 'too-complex'])
     expect(Date.now() - begun).toBeLessThan(10_000)
   })
+})
+
+test('lanes say why; crossing ground is told with its place, ground that is none is refused', async () => {
+  const m = (value: number) => ({ value, unit: 'm' })
+  const request = {
+    outline: box(0, 0, 30),
+    exclusions: [box(10, 10, 4)],
+    width: m(3),
+    headers: 1,
+    passes: 2,
+    speed: { value: 1.4, unit: 'm/s' },
+  }
+  const { status, body } = await client.post('/api/lanes', request)
+  expect(status).toBe(200)
+  const { passes, reasons } = body as { passes: { direction: number }[]; reasons: string[] }
+  expect(passes.map(({ direction }) => direction)).toHaveLength(2)
+  expect((passes[1]!.direction - passes[0]!.direction + 360) % 180).toBe(90)
+  expect(reasons[0]).toMatch(/^Direction /)
+  const bow = [
+    [0, 0],
+    [10, 10],
+    [10, 0],
+    [0, 10],
+  ]
+  const crossed = await client.post('/api/lanes', { ...request, exclusions: [box(1, 1, 1), bow] })
+  expect(crossed.status).toBe(422)
+  expect(errorOf(crossed.body)).toMatchObject({
+    code: 'crosses-itself',
+    issues: [{ path: 'exclusions.1', at: [5, 5] }],
+  })
+  const covered = { ...request, exclusions: [box(-1, -1, 40)] }
+  expect(errorOf((await client.post('/api/lanes', covered)).body).code).toBe('impossible')
+})
+
+test('coverage keeps what is thrown, the same for the same seed, and names its cell', async () => {
+  const m = (value: number) => ({ value, unit: 'm' })
+  const request = {
+    outline: box(0, 0, 30),
+    width: m(3),
+    headers: 1,
+    passes: 2,
+    speed: { value: 1.4, unit: 'm/s' },
+    profile: { spacing: m(1), catches: [1, 2, 3, 2, 1] },
+    rate: { value: 3, unit: 'fl oz/1000 ft2' },
+    cell: m(0.1),
+    seed: 4_294_967_295,
+    wander: m(0.15),
+    speedSd: 0.05,
+    lag: m(0.3),
+  }
+  type Answer = Record<'thrown' | 'onLawn' | 'offLawn', { value: number; unit: string }> & {
+    histogram: { share: number }[]
+    cell: number
+  }
+  const first = (await client.post('/api/coverage', request)).body as Answer
+  expect(first.onLawn.value + first.offLawn.value).toBeCloseTo(first.thrown.value, 9)
+  expect(first.thrown.unit).toBe('L')
+  expect(first.cell).toBe(0.1)
+  expect(first.histogram.reduce((sum, { share }) => sum + share, 0)).toBeCloseTo(1, 9)
+  expect((await client.post('/api/coverage', request)).body).toEqual(first)
+  expect((await client.post('/api/coverage', { ...request, seed: 4_294_967_296 })).status).toBe(400)
 })
 
 test('what contradicts itself or says too little has its own code and path', async () => {
@@ -220,7 +281,7 @@ test('whatever is sent, the answer is one of ours and never a 500', async () => 
   )
 })
 
-test('unknown fields are refused, a body past a mebibyte is too large, all six are described', async () => {
+test('unknown fields are refused, a body past a mebibyte is too large, all are described', async () => {
   const { paths } = (await client.get('/api/openapi.json')).body as { paths: Record<string, unknown> }
   for (const route of ROUTES) {
     expect(paths[`/api/${route}`]).toMatchObject({ post: { requestBody: { required: true } } })
@@ -229,5 +290,5 @@ test('unknown fields are refused, a body past a mebibyte is too large, all six a
   }
   expect(
     readdirSync('server/api').filter((file) => ROUTES.some((route) => file === `${route}.post.ts`)),
-  ).toHaveLength(6)
+  ).toHaveLength(ROUTES.length)
 })

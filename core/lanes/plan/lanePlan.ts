@@ -1,0 +1,301 @@
+import { inset, subtract, type NotCut, type Polygon } from '../../ground/clipping'
+import { distance, perimeter, ringArea, type Point, type Ring } from '../../ground/plane'
+import { counted, sumOf } from '../../quantity/counting'
+import { formatMinutes } from '../../quantity/format'
+import { err, ok, type Result } from '../../result'
+import { sixDigits } from '../../working/figureText'
+import { closedWorkingBook, type WorkingBook } from '../../working/working'
+import { innerLanes, laneCount } from './innerLanes'
+
+/** Ground and how it is walked; SI, directions in degrees clockwise from north. */
+export interface LaneQuestion {
+  /** The lawn less its exclusions. */
+  readonly ground: readonly Polygon[]
+  /** Between lanes at most, m. */
+  readonly width: number
+  /** Laps round the edge and round each exclusion. */
+  readonly headers: number
+  readonly passes: 1 | 2
+  /** Of the first pass; the second is at right angles. Undefined: the quickest. */
+  readonly direction?: number | undefined
+  /** m/s */
+  readonly speed: number
+  /** What a turn takes, s. */
+  readonly turn: number
+  readonly start?: Point | undefined
+}
+
+export interface Lane {
+  /** From 1, on over the passes. */
+  readonly number: number
+  readonly header: boolean
+  readonly line: readonly Point[]
+  /** m */
+  readonly length: number
+}
+
+export interface LanePass {
+  readonly direction: number
+  readonly lanes: readonly Lane[]
+}
+
+export interface LanePlan {
+  readonly passes: readonly LanePass[]
+  /** Along all lanes, m; ways between them are not in it. */
+  readonly distance: number
+  /** From one lane to the next. */
+  readonly turns: number
+  readonly seconds: number
+  /** Walked between lanes that are no neighbours, m. */
+  readonly between: number
+  /** Why it is so, and what is left thin; each a sentence. */
+  readonly reasons: readonly string[]
+}
+
+export type LaneError = NotCut | { readonly kind: 'tooMany' } | { readonly kind: 'noGround' }
+
+/** More lanes than this nobody walks. */
+const MOST_LANES = 5000
+/** Directions that are tried besides those of the longest sides. */
+const STEP_DEGREES = 15
+const SIDES_TRIED = 4
+/** The quickest by their lanes alone are laid out whole. */
+const LAID_OUT = 2
+/** What is left beside the header lanes is no lane's worth below so many square widths. */
+const LEAST_SLIVER = 0.25
+
+/**
+ * Lanes over a lawn: laps round its edges and exclusions, then parallel lanes to and fro, numbered as they are
+ * walked. Without a direction the one that takes least time, told against the axes of the plan.
+ * @param book gets the page `lanes`
+ * Source: trade.md 6 and 8 (header lanes at the ends, second pass at right angles).
+ */
+export function lanePlan(
+  question: LaneQuestion,
+  book: WorkingBook = closedWorkingBook,
+): Result<LanePlan, LaneError> {
+  const laid = headerGround(question)
+  if (!laid.ok) return laid
+  const rings = laid.value.inner.flat()
+  if (aroundOf(question.ground) / question.width > 2 * MOST_LANES) return err({ kind: 'tooMany' })
+  const { direction } = question
+  const asked = direction === undefined ? undefined : ((direction % 360) + 360) % 360
+  const tried = asked === undefined ? directionsOf(question, rings) : [asked]
+  const plans = tried.map((one) => planAlong(question, laid.value, one))
+  const best = plans.reduce((a, b) => (b.seconds < a.seconds - 1e-9 ? b : a))
+  if (best.passes.every(({ lanes }) => lanes.length === 0)) return err({ kind: 'noGround' })
+  const reasons = [
+    ...directionReason(question, best, plans),
+    ...laid.value.reasons,
+    ...(best.between > 0
+      ? [`Header lanes first, then on to the nearest stretch: ${Math.round(best.between)} m between them.`]
+      : []),
+  ]
+  const plan = { ...best, reasons }
+  book.note('lanes', () => working(question, plan))
+  return ok(plan)
+}
+
+interface LaidGround {
+  /** Rings of each lap, from the edge inwards. */
+  readonly laps: readonly (readonly Ring[])[]
+  /** What is walked to and fro. */
+  readonly inner: readonly Polygon[]
+  /** Too narrow for a lap: walked along its middle. */
+  readonly slivers: readonly Polygon[]
+  readonly reasons: readonly string[]
+}
+
+/** Laps, and what is left inside them; ground too narrow for a lap has lanes of its own. */
+function headerGround({ ground, headers, width }: LaneQuestion): Result<LaidGround, LaneError> {
+  if (headers === 0)
+    return ok({
+      laps: [],
+      inner: ground,
+      slivers: [],
+      reasons: ['No header lanes: slanted ends and the edges of exclusions stay thin.'],
+    })
+  const laps: (readonly Ring[])[] = []
+  for (let lap = 1; lap <= headers; lap++) {
+    const middle = inset(ground, (lap - 0.5) * width)
+    if (!middle.ok) return middle
+    if (middle.value.length === 0) break
+    laps.push(middle.value.flat())
+  }
+  const inner = inset(ground, headers * width)
+  if (!inner.ok) return inner
+  const slivers = sliversOf(ground, width)
+  if (!slivers.ok) return slivers
+  const whole = laps.length === 0
+  return ok({
+    laps,
+    inner: whole ? ground : inner.value,
+    slivers: whole ? [] : slivers.value,
+    reasons: whole
+      ? ['The lawn is too narrow for a header lane.']
+      : [
+          `${counted(headers, 'lap')} round the edge and each exclusion: room to turn, and even ends.`,
+          'At the corners of a lap walk on to the edge before you turn: inside the turn it is thin.',
+          ...(slivers.value.length > 0
+            ? [`${counted(slivers.value.length, 'strip')} too narrow for a lap: walked along the middle.`]
+            : []),
+        ],
+  })
+}
+
+/** Ground that no lap reaches: necks and strips narrower than a width. */
+function sliversOf(ground: readonly Polygon[], width: number): Result<readonly Polygon[], NotCut> {
+  const middle = inset(ground, width / 2)
+  if (!middle.ok) return middle
+  const reached = inset(middle.value, -width / 2)
+  if (!reached.ok) return reached
+  const rest = subtract(ground, reached.value)
+  return rest.ok
+    ? ok(rest.value.filter(([outline = []]) => ringArea(outline) > LEAST_SLIVER * width * width))
+    : rest
+}
+
+function planAlong(
+  question: LaneQuestion,
+  { laps, inner, slivers }: LaidGround,
+  direction: number,
+): Omit<LanePlan, 'reasons'> {
+  const { width, passes, speed, turn, headers } = question
+  let at: Point = question.start ?? question.ground[0]?.[0]?.[0] ?? [0, 0]
+  let [number, between] = [0, 0]
+  const add = (lanes: Lane[], line: readonly Point[], header: boolean): void => {
+    const [begin = at] = line
+    const gap = distance(at, begin)
+    if (number > 0 && gap > 2 * width) between += gap
+    number += 1
+    lanes.push({ number, header, line, length: lengthOf(line) })
+    at = line.at(-1) ?? at
+  }
+  const ends = headers > 0 && laps.length > 0 ? 'on' : 'edge'
+  const walked = Array.from({ length: passes }, (_, pass): LanePass => {
+    const lanes: Lane[] = []
+    const along = (direction + 90 * pass) % 360
+    for (const lap of laps) for (const ring of inTurn(lap, at)) add(lanes, lapFrom(ring, at), true)
+    for (const piece of slivers)
+      for (const line of innerLanes(piece, lengthways(piece), width, 'edge', at)) add(lanes, line, false)
+    const left = new Set(inner)
+    while (left.size > 0) {
+      const next = nearest([...left], at)
+      left.delete(next)
+      for (const line of innerLanes(next, along, width, ends, at)) add(lanes, line, false)
+    }
+    return { direction: along, lanes }
+  })
+  const whole = sumOf(walked, ({ lanes }) => sumOf(lanes, ({ length }) => length))
+  const turns = Math.max(0, number - 1)
+  return { passes: walked, distance: whole, turns, seconds: whole / speed + turns * turn, between }
+}
+
+/** Rings one after the other, always on to the nearest. */
+function inTurn(rings: readonly Ring[], begin: Point): readonly Ring[] {
+  const left = new Set(rings)
+  const turn: Ring[] = []
+  let at = begin
+  while (left.size > 0) {
+    const next = [...left].reduce((a, b) => (nearTo([b], at) < nearTo([a], at) ? b : a))
+    left.delete(next)
+    turn.push(next)
+    at = lapFrom(next, at)[0] ?? at
+  }
+  return turn
+}
+
+/** A lap begins at the corner that is nearest, and ends there. */
+function lapFrom(ring: Ring, at: Point): readonly Point[] {
+  const first = nearestCorner(ring, at).index
+  const turned = [...ring.slice(first), ...ring.slice(0, first)]
+  return [...turned, turned[0]!]
+}
+
+/** By the square of the way to its nearest corner: many are asked. */
+const nearest = (polygons: readonly Polygon[], at: Point): Polygon =>
+  polygons.reduce((a, b) => (nearTo(b, at) < nearTo(a, at) ? b : a))
+const nearTo = ([outline = []]: Polygon, at: Point): number => nearestCorner(outline, at).square
+
+function nearestCorner(ring: Ring, [x, y]: Point): { readonly index: number; readonly square: number } {
+  let index = 0
+  let least = Number.POSITIVE_INFINITY
+  for (let i = 0; i < ring.length; i++) {
+    const [u, v] = ring[i]!
+    const square = (u - x) * (u - x) + (v - y) * (v - y)
+    if (square >= least) continue
+    least = square
+    index = i
+  }
+  return { index, square: least }
+}
+
+const lengthOf = (line: readonly Point[]): number =>
+  line.slice(1).reduce((sum, point, i) => sum + distance(line[i]!, point), 0)
+
+/** Along the longest side of what is narrow. */
+function lengthways([outline = []]: Polygon): number {
+  const [longest] = sideDirections(outline)
+  return longest ?? 0
+}
+
+function sideDirections(ring: Ring): readonly number[] {
+  return ring
+    .map((corner, i) => ({ from: corner, to: ring[(i + 1) % ring.length]! }))
+    .toSorted((a, b) => distance(b.from, b.to) - distance(a.from, a.to))
+    .map(({ from: [x, y], to: [u, v] }) => {
+      const degrees = (Math.atan2(u - x, v - y) * 180) / Math.PI
+      return (((Math.round(degrees * 100) / 100) % 180) + 180) % 180
+    })
+}
+
+/** The axes of the plan, and the quickest few of the others by the number and length of their lanes. */
+function directionsOf(
+  { ground, width, passes, speed, turn }: LaneQuestion,
+  rings: Polygon,
+): readonly number[] {
+  const axes = passes === 2 ? [0] : [0, 90]
+  if (rings.length === 0) return axes
+  const longest = ground.flatMap(([outline = []]) => sideDirections(outline).slice(0, SIDES_TRIED))
+  const even = Array.from({ length: 180 / STEP_DEGREES }, (_, i) => i * STEP_DEGREES)
+  const others = [...new Set([...longest, ...even])].filter((one) => !axes.includes(one))
+  const quick = others.map((one) => {
+    const counts = Array.from({ length: passes }, (_, pass) => laneCount(rings, one + 90 * pass, width))
+    return { one, seconds: sumOf(counts, ({ lanes, length }) => length / speed + lanes * turn) }
+  })
+  const few = quick.toSorted((a, b) => a.seconds - b.seconds).slice(0, LAID_OUT)
+  return [...axes, ...few.map(({ one }) => one)]
+}
+
+function directionReason(
+  { direction }: LaneQuestion,
+  best: Omit<LanePlan, 'reasons'>,
+  plans: readonly Omit<LanePlan, 'reasons'>[],
+): readonly string[] {
+  const [own = 0] = best.passes.map((pass) => pass.direction)
+  if (direction !== undefined) return [`Direction ${sixDigits(own)}° as it was asked for.`]
+  const slowest = plans.reduce((a, b) => (b.seconds > a.seconds ? b : a))
+  const more = slowest.seconds - best.seconds
+  const other = slowest.passes[0]?.direction ?? own
+  return [
+    more > 1
+      ? `Direction ${sixDigits(own)}°: ${counted(best.turns, 'turn')}, ${formatMinutes(more)} min less than at ` +
+        `${sixDigits(other)}°, the slowest that was tried.`
+      : `Direction ${sixDigits(own)}°: no other that was tried is quicker.`,
+  ]
+}
+
+/** No lawn is broader than half the way round it. m */
+const aroundOf = (ground: readonly Polygon[]): number => sumOf(ground, ([outline = []]) => perimeter(outline))
+
+function working({ width, speed, turn }: LaneQuestion, plan: LanePlan): readonly string[] {
+  return [
+    ...plan.passes.map(
+      ({ direction, lanes }) =>
+        `Direction ${sixDigits(direction)}°: ${counted(lanes.length, 'lane')}, at most ${sixDigits(width)} m ` +
+        `apart, ${sixDigits(sumOf(lanes, ({ length }) => length))} m`,
+    ),
+    `${sixDigits(plan.distance)} m / ${sixDigits(speed)} m/s + ${plan.turns} turns x ${sixDigits(turn)} s = ` +
+      `${sixDigits(plan.seconds)} s`,
+  ]
+}

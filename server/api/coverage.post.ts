@@ -1,0 +1,3 @@
+import { computedOnThread } from '../http/computedOnThread'
+
+export default computedOnThread('coverage')
