@@ -46,7 +46,7 @@ module.exports = {
       name: 'core-stands-alone',
       severity: 'error',
       from: { path: '^core/', pathNot: '\\.test\\.ts$' },
-      to: { pathNot: '^core/|^node_modules/(clipper2-ts|saxes|astronomy-engine)/' },
+      to: { pathNot: '^core/|^node_modules/(clipper2-ts|saxes|astronomy-engine|polylabel)/' },
     },
     {
       name: 'shared-above-core-only',

@@ -1,7 +1,9 @@
+import polylabel from 'polylabel'
 import type { GroundPart } from './groundPart'
 import {
   boundsOf,
   centroid,
+  inside,
   placed,
   ringArea,
   turned,
@@ -149,7 +151,25 @@ function labelOf({ id, name }: MapArea, shapes: readonly MapShape[]): MapLabel[]
     .filter(({ lawnId, sign }) => lawnId === id && sign === 'add')
     .flatMap((shape) => shape.rings)
   const [largest] = rings.toSorted((one, other) => ringArea(other) - ringArea(one))
-  return largest ? [{ lawnId: id, name, at: centroid(largest) }] : []
+  const taken = shapes
+    .filter(({ lawnId, sign }) => lawnId === id && sign === 'subtract')
+    .flatMap((shape) => shape.rings)
+  return largest ? [{ lawnId: id, name, at: labelPlace(largest, taken) }] : []
+}
+
+/** How finely the roomiest place is looked for, as a share of the outline's square root. */
+const FINE = 0.02
+
+/** In the middle, or where a cut-out or the outline leaves none, where there is most room. */
+function labelPlace(outline: Ring, taken: readonly Ring[]): Point {
+  const middle = centroid(outline)
+  if (inside(middle, outline) && !taken.some((ring) => inside(middle, ring))) return middle
+  const rings = [outline, ...taken.filter((ring) => ring.some((corner) => inside(corner, outline)))]
+  const [x, y] = polylabel(
+    rings.map((ring) => ring.map(([east, north]) => [east, north])),
+    FINE * Math.sqrt(ringArea(outline)),
+  )
+  return [x, y]
 }
 
 /** Places of a lawn's parts as their field notes have them. */

@@ -12,8 +12,8 @@ const LEAST_BREADTH = 0.01
 const LEAST_LENGTH = 0.02
 
 /**
- * Parallel lanes over one piece of ground, in walking order: as many as its breadth asks for, spread evenly to
- * its edges, to and fro, split where the ground is; one stretch after the other, always on to the nearest.
+ * Parallel lanes over one piece of ground, in walking order: as many as its breadth asks for, spread evenly
+ * to its edges, to and fro, split where the ground is; one stretch after the other, always on to the nearest.
  * @param direction degrees clockwise from north @param width between lanes at most, m
  * @param ends `on`: a lane runs on until nothing of its strip is left, into a header lane; `edge`: it ends
  *   where its middle leaves the ground

@@ -65,8 +65,8 @@ const LAID_OUT = 2
 const LEAST_SLIVER = 0.25
 
 /**
- * Lanes over a lawn: laps round its edges and exclusions, then parallel lanes to and fro, numbered as they are
- * walked. Without a direction the one that takes least time, told against the axes of the plan.
+ * Lanes over a lawn: laps round its edges and exclusions, then parallel lanes to and fro, numbered as they
+ * are walked. Without a direction the one that takes least time, told against the axes of the plan.
  * @param book gets the page `lanes`
  * Source: trade.md 6 and 8 (header lanes at the ends, second pass at right angles).
  */
@@ -279,8 +279,8 @@ function directionReason(
   const other = slowest.passes[0]?.direction ?? own
   return [
     more > 1
-      ? `Direction ${sixDigits(own)}°: ${counted(best.turns, 'turn')}, ${formatMinutes(more)} min less than at ` +
-        `${sixDigits(other)}°, the slowest that was tried.`
+      ? `Direction ${sixDigits(own)}°: ${counted(best.turns, 'turn')}, ${formatMinutes(more)} min less ` +
+        `than at ${sixDigits(other)}°, the slowest that was tried.`
       : `Direction ${sixDigits(own)}°: no other that was tried is quicker.`,
   ]
 }
@@ -292,10 +292,10 @@ function working({ width, speed, turn }: LaneQuestion, plan: LanePlan): readonly
   return [
     ...plan.passes.map(
       ({ direction, lanes }) =>
-        `Direction ${sixDigits(direction)}°: ${counted(lanes.length, 'lane')}, at most ${sixDigits(width)} m ` +
-        `apart, ${sixDigits(sumOf(lanes, ({ length }) => length))} m`,
+        `Direction ${sixDigits(direction)}°: ${counted(lanes.length, 'lane')}, at most ` +
+        `${sixDigits(width)} m apart, ${sixDigits(sumOf(lanes, ({ length }) => length))} m`,
     ),
-    `${sixDigits(plan.distance)} m / ${sixDigits(speed)} m/s + ${plan.turns} turns x ${sixDigits(turn)} s = ` +
-      `${sixDigits(plan.seconds)} s`,
+    `${sixDigits(plan.distance)} m / ${sixDigits(speed)} m/s + ${plan.turns} turns x ` +
+      `${sixDigits(turn)} s = ${sixDigits(plan.seconds)} s`,
   ]
 }
