@@ -56,7 +56,7 @@ const crossing = computed(() => {
     },
     yAxis: {
       type: 'value',
-      name: '% of the fullest',
+      name: '% of most',
       axisLine: { onZero: false, lineStyle: { color: colours.value.ink } },
     },
     series: [

@@ -31,7 +31,7 @@ const tools = computed(() =>
   ),
 )
 const choices = computed(() => [
-  { value: '', text: kind.value === 'stride' ? 'no calibrated stride' : 'no calibrated wheel' },
+  { value: '', text: 'none calibrated' },
   ...tools.value.map(({ id, name }) => ({ value: id, text: name })),
   ...(props.notes.tool && !tools.value.some(({ id }) => id === props.notes.tool?.id)
     ? [{ value: props.notes.tool.id, text: props.notes.tool.name }]

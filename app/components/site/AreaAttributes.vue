@@ -38,6 +38,7 @@ const addGrass = () =>
       <FormChoice
         :path="`document.grass.${i}.species`"
         label="Grass"
+        class="grass"
         :value="grass.species"
         :choices="species"
       />
@@ -129,3 +130,9 @@ const addGrass = () =>
     </div>
   </section>
 </template>
+
+<style scoped>
+.fields > .grass {
+  flex: 1.4 1 216px;
+}
+</style>

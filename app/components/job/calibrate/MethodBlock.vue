@@ -23,6 +23,11 @@ const nozzles = computed(() =>
 const own = computed(() =>
   library.calibrations.filter(({ equipmentId }) => equipmentId === machine.value?.id).toReversed(),
 )
+/** What it was calibrated with; the job's own product goes without saying. */
+function calibratedWith(product: string | undefined, kind: 'spread' | 'spray'): string {
+  if (document.value.products.some(({ name: own }) => own !== '' && own === product)) return ''
+  return product || (kind === 'spray' ? 'water' : '')
+}
 /** The calibrations of the machine, newest first; what was typed into this job alone stands before them. */
 const others = computed(() => [
   ...(document.value[document.value.method].calibration.source
@@ -33,7 +38,7 @@ const others = computed(() => [
     text: [
       'setting' in course && course.setting && `Setting ${course.setting}`,
       dayText(course.on) || 'no date',
-      course.product || (kind === 'spray' ? 'water' : ''),
+      calibratedWith(course.product, kind),
     ]
       .filter(Boolean)
       .join(', '),
