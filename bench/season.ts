@@ -1,8 +1,3 @@
-import { execFileSync } from 'node:child_process'
-import { mkdtempSync, rmSync } from 'node:fs'
-import { tmpdir } from 'node:os'
-import { join } from 'node:path'
-import { fileURLToPath } from 'node:url'
 import { dayNumber } from '../core/calendar/dayNumber'
 import { toldTemperature } from '../core/quantity/toldTemperature'
 import { crossing } from '../core/season/windows/crossing'
@@ -12,6 +7,7 @@ import { heatUnits } from '../core/weather/heatUnits'
 import { simulatedClimate } from '../core/weather/simulatedClimate'
 import { soilTemperature } from '../core/weather/soilTemperature'
 import { weatherSeries, type WeatherSeries } from '../core/weather/weatherSeries'
+import { bestOf, ranInCpp, timed } from './inCpp'
 import { round } from './statistics'
 
 const [AREAS, DAYS] = [10_000, 400]
@@ -53,22 +49,6 @@ export function seasonBench() {
       times: cpp && round(fold.seconds / cpp.seconds),
     },
   }
-}
-
-/** The quickest of some runs: the same for both sides, the first of them warms up. */
-function bestOf<T extends { readonly seconds: number } | undefined>(runs: number, run: () => T): T {
-  let best = run()
-  for (let i = 1; i < runs; i++) {
-    const next = run()
-    if (best && next && next.seconds < best.seconds) best = next
-  }
-  return best
-}
-
-function timed<T>(work: () => T): { readonly value: T; readonly seconds: number } {
-  const begun = performance.now()
-  const value = work()
-  return { value, seconds: (performance.now() - begun) / 1000 }
 }
 
 const probeOf = (area: number) => ({ on: PROBE_ON, soil: 6 + (area % 50) / 10 })
@@ -117,25 +97,12 @@ function foldOf(series: WeatherSeries): Sums {
 
 /** Undefined without a compiler. */
 function foldInCpp(series: WeatherSeries): (Sums & { readonly seconds: number }) | undefined {
-  const folder = mkdtempSync(join(tmpdir(), 'hectarum-fold-'))
-  const program = join(folder, 'fold')
-  try {
-    const source = fileURLToPath(new URL('seasonFold.cpp', import.meta.url))
-    execFileSync('g++', ['-O3', '-march=native', '-std=c++17', '-o', program, source], { stdio: 'ignore' })
-    const place = (day: string) => String(dayNumber(day) - series.first)
-    const input = [...series.least].map((least, i) => `${least} ${series.most[i]}`).join('\n')
-    const out = execFileSync(
-      program,
-      [String(AREAS), place(PROBE_ON), place(TODAY), place(HEAT_FROM), place('2026-01-01')],
-      { input, encoding: 'utf8' },
-    )
-    const [soil = 0, give = 0, heat = 0, opened = 0, seconds = 0] = out.trim().split(' ').map(Number)
-    return { soil, give, heat, opened, seconds }
-  } catch {
-    return undefined
-  } finally {
-    rmSync(folder, { recursive: true, force: true })
-  }
+  const place = (day: string) => String(dayNumber(day) - series.first)
+  const input = [...series.least].map((least, i) => `${least} ${series.most[i]}`).join('\n')
+  const days = [PROBE_ON, TODAY, HEAT_FROM, '2026-01-01'].map(place)
+  const out = ranInCpp('seasonFold.cpp', [String(AREAS), ...days], input)
+  const [soil = 0, give = 0, heat = 0, opened = 0, seconds = 0] = out ?? []
+  return out && { soil, give, heat, opened, seconds }
 }
 
 const agree = (a: Sums, b: Sums): boolean =>

@@ -199,6 +199,9 @@ export const sampleSites = (): readonly SampleSite[] => [
           thatch: field('0.4 in'),
           irrigation: zone('green', '0.6 in'),
           priority: 'high',
+          diseases: [
+            { id: named('disease Bowls Green'), name: 'dollar spot', seat: 'leaf', on: '2025-06-14' },
+          ],
         },
       ),
       area(

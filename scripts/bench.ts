@@ -13,6 +13,7 @@ import { percentile, round } from '../bench/statistics'
 import { calibrationBench, doubtBench } from '../bench/calibration'
 import { planInBrowser, unionMs } from '../bench/ground'
 import { manyRows } from '../bench/library'
+import { lanesBench } from '../bench/lanes'
 import { seasonBench } from '../bench/season'
 import { largeDocument, largeRequest } from '../bench/workload'
 import { SAMPLE_JOBS } from '../demo/sampleLinks'
@@ -59,6 +60,7 @@ try {
     calibration: calibrationBench(),
     doubtHeldTheTruth: doubtBench(),
     seasons: seasonBench(),
+    lanes: lanesBench(),
     unionOfExclusions: unionMs(),
     plan: await planInBrowser(browser, `http://127.0.0.1:${port}`),
     firstLoadJavaScriptKb: await firstLoad(browser),

@@ -60,7 +60,7 @@ export function dosePlans(
   )
   if (steps.length === 0) return []
   const usual = usualSchool(grasses)
-  return (['little and often', 'a few times'] as const).map((school) => {
+  const plans = (['little and often', 'a few times'] as const).map((school): DosePlan => {
     const given = steps.map((own) => doseStep(own, MOST_OF[school], system))
     const each = given.map(({ dose }) => dose)
     const doses = sumOf(given, ({ count }) => count)
@@ -74,6 +74,8 @@ export function dosePlans(
       changes: given.flatMap(({ changes }) => changes),
     }
   })
+  // So little that both come to the same doses: there is nothing to choose.
+  return new Set(plans.map(({ doses }) => doses)).size > 1 ? plans : []
 }
 
 /** Close-cut grass that is fed by the spoon; a lawn is not. */

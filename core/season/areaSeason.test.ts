@@ -26,6 +26,7 @@ const ground = {
   latitude: 41,
   overseeding: undefined,
   rootDisease: false,
+  diseases: [],
 }
 const laid = (fields: Partial<LaidOnArea>): LaidOnArea => ({
   on: '2026-04-10',
@@ -126,4 +127,17 @@ test('next on a lawn: what presses first; what is done or covered is not asked f
   expect(next([laid({ kind: 'fertilizer', product: 'Slow', lastsDays: 60 })])).not.toContain('Feed')
   expect(next([], true, milder)).toContain('Root disease, preventive')
   expect(next([], false, milder)).not.toContain('Root disease, preventive')
+})
+test('a disease is prevented where it was seen before; elsewhere its weather is a reason to look', () => {
+  const season = {
+    ...seasonOf([]),
+    indices: [{ name: 'dollar spot' as const, on: TODAY, value: 0.3, act: true }],
+  }
+  const told = (diseases: readonly string[]) =>
+    nextOnLawn(season, { ...ground, diseases }, TODAY)
+      .filter(({ by }) => by === 'index')
+      .map(({ what, presses }) => [what, presses])
+  expect(told([])).toEqual([['Dollar spot: look for it', false]])
+  expect(told(['brown patch'])).toEqual([['Dollar spot: look for it', false]])
+  expect(told(['Dollar spot, south ditch'])).toEqual([['Dollar spot, preventive', true]])
 })

@@ -1,6 +1,6 @@
 import { daysBetween } from '../calendar/daysBetween'
 import { dayText } from '../calendar/dayText'
-import { toldIndex } from '../weather/diseaseIndices'
+import { toldIndex, type DiseaseIndex } from '../weather/diseaseIndices'
 import { halfYearOf } from './windows/halfYear'
 import { dayNumber } from '../calendar/dayNumber'
 import type { AreaSeason, SeasonGround } from './areaSeason'
@@ -26,18 +26,22 @@ const TITLES: Readonly<Record<WindowName, string>> = {
   'warm feed': 'Feed',
   potassium: 'Potassium',
 }
+/** Ground with what was seen to be ill on it. */
+export interface LawnGround extends SeasonGround {
+  readonly rootDisease: boolean
+  /** Names of diseases on its record. */
+  readonly diseases: readonly string[]
+}
 /** A regulator is told so many days before the growth comes back. */
 const REBOUND_DAYS = 10
 
 /**
- * What to do next, what presses first.
- * @param ground with `rootDisease`: whether one was seen here
+ * What to do next, what presses first. A disease is prevented where it was seen before; elsewhere its weather
+ * is a reason to look.
+ * @param ground with `rootDisease`: whether one was seen here, and `diseases`: names of all that were
+ * Source: trade.md 13 (fungicide: preventive only on areas with history).
  */
-export function nextOnLawn(
-  season: AreaSeason,
-  ground: SeasonGround & { readonly rootDisease: boolean },
-  today: string,
-): readonly NextOnLawn[] {
+export function nextOnLawn(season: AreaSeason, ground: LawnGround, today: string): readonly NextOnLawn[] {
   const found = [
     ...season.regulators.flatMap((count): NextOnLawn[] => {
       const { product, sum, threshold, due, known } = count
@@ -63,14 +67,29 @@ export function nextOnLawn(
       })),
     ...season.indices
       .filter(({ act }) => act && !isCovered(season, 'Fungicide', today))
-      .map((index) => ({
-        what: `${index.name[0]?.toUpperCase()}${index.name.slice(1)}, preventive`,
-        reason: `its index is ${toldIndex(index).value}, act at ${toldIndex(index).actAt}`,
-        presses: true,
-        by: 'index' as const,
-      })),
+      .map((index) => diseaseNext(index, ground.diseases)),
   ]
   return found.toSorted((a, b) => Number(b.presses) - Number(a.presses))
+}
+
+function diseaseNext(index: DiseaseIndex, diseases: readonly string[]): NextOnLawn {
+  const name = `${index.name[0]?.toUpperCase()}${index.name.slice(1)}`
+  const told = toldIndex(index)
+  const reason = `its index is ${told.value}, act at ${told.actAt}`
+  const seen = diseases.some((one) => one.toLowerCase().includes(index.name))
+  return seen
+    ? {
+        what: `${name}, preventive`,
+        reason: `${reason}; it was seen here before`,
+        presses: true,
+        by: 'index',
+      }
+    : {
+        what: `${name}: look for it`,
+        reason: `${reason}; none is on record here, so nothing is sprayed unseen`,
+        presses: false,
+        by: 'index',
+      }
 }
 
 const isOpen = ({ state }: SeasonWindow): boolean =>
@@ -84,12 +103,7 @@ export const besideProgram = (next: readonly NextOnLawn[]): readonly NextOnLawn[
   next.filter(({ by }) => by !== 'window')
 
 /** A window whose work is done, or that is not for this lawn. */
-function isDone(
-  { name }: SeasonWindow,
-  season: AreaSeason,
-  ground: SeasonGround & { readonly rootDisease: boolean },
-  today: string,
-): boolean {
+function isDone({ name }: SeasonWindow, season: AreaSeason, ground: LawnGround, today: string): boolean {
   if (name === 'root disease' || name === 'spring dead spot') return !ground.rootDisease
   if (name === 'cool feed' || name === 'warm feed') return isCovered(season, 'Feed', today)
   if (name !== 'spring pre-emergent' && name !== 'autumn pre-emergent') return false

@@ -1,4 +1,4 @@
-import { readdirSync } from 'node:fs'
+import { readdirSync, readFileSync } from 'node:fs'
 import { LIBRARY_KINDS } from '../../shared/schemas/library'
 import fc from 'fast-check'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
@@ -14,6 +14,7 @@ beforeAll(async () => {
 })
 afterAll(() => served.stop())
 
+const { version: RELEASE } = JSON.parse(readFileSync('package.json', 'utf8')) as { version: string }
 const dry = {
   areas: [{ id: 'a1', name: 'Front strip', size: { value: 5870, unit: 'ft2' } }],
   products: [
@@ -35,7 +36,7 @@ const errorOf = (body: unknown) =>
 test('health, and the log line with its time', async () => {
   expect(await client.get('/api/health')).toMatchObject({
     status: 200,
-    body: { status: 'ok', version: '0.9.0', database: 'ok' },
+    body: { status: 'ok', version: RELEASE, database: 'ok' },
   })
   // Lines are written together, shortly after.
   await expect.poll(() => served.log()).toMatch(/GET \/api\/health 200 \d+\.\d ms/)

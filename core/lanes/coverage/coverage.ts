@@ -77,13 +77,14 @@ export function coverageOf(
 }
 
 /** Places across the throw with the share of it that lands there; the shares come to one. */
-interface Across {
+export interface Across {
   readonly first: number
   readonly step: number
   readonly shares: Float64Array
 }
 
-function acrossOf(profile: DepositProfile, most: number): Across {
+/** @param most places are no further apart, m */
+export function acrossOf(profile: DepositProfile, most: number): Across {
   const from = profile.places[0]! - profile.spacing
   const whole = profile.places.at(-1)! + profile.spacing - from
   const count = Math.max(1, Math.ceil(whole / most))

@@ -1,5 +1,5 @@
 import { inset, subtract, type NotCut, type Polygon } from '../../ground/clipping'
-import { distance, perimeter, ringArea, type Point, type Ring } from '../../ground/plane'
+import { centroid, distance, perimeter, ringArea, type Point, type Ring } from '../../ground/plane'
 import { counted, sumOf } from '../../quantity/counting'
 import { formatMinutes } from '../../quantity/format'
 import { err, ok, type Result } from '../../result'
@@ -59,8 +59,8 @@ const MOST_LANES = 5000
 /** Directions that are tried besides those of the longest sides. */
 const STEP_DEGREES = 15
 const SIDES_TRIED = 4
-/** The quickest by their lanes alone are laid out whole. */
-const LAID_OUT = 2
+/** The quickest by its lanes alone is laid out whole, beside the axes. */
+const LAID_OUT = 1
 /** What is left beside the header lanes is no lane's worth below so many square widths. */
 const LEAST_SLIVER = 0.25
 
@@ -116,15 +116,17 @@ function headerGround({ ground, headers, width }: LaneQuestion): Result<LaidGrou
       reasons: ['No header lanes: slanted ends and the edges of exclusions stay thin.'],
     })
   const laps: (readonly Ring[])[] = []
+  let outermost: readonly Polygon[] = []
   for (let lap = 1; lap <= headers; lap++) {
     const middle = inset(ground, (lap - 0.5) * width)
     if (!middle.ok) return middle
     if (middle.value.length === 0) break
+    if (lap === 1) outermost = middle.value
     laps.push(middle.value.flat())
   }
   const inner = inset(ground, headers * width)
   if (!inner.ok) return inner
-  const slivers = sliversOf(ground, width)
+  const slivers = sliversOf(ground, outermost, width)
   if (!slivers.ok) return slivers
   const whole = laps.length === 0
   return ok({
@@ -143,11 +145,13 @@ function headerGround({ ground, headers, width }: LaneQuestion): Result<LaidGrou
   })
 }
 
-/** Ground that no lap reaches: necks and strips narrower than a width. */
-function sliversOf(ground: readonly Polygon[], width: number): Result<readonly Polygon[], NotCut> {
-  const middle = inset(ground, width / 2)
-  if (!middle.ok) return middle
-  const reached = inset(middle.value, -width / 2)
+/** Ground that no lap reaches: necks and strips narrower than a width. @param outermost the first lap */
+function sliversOf(
+  ground: readonly Polygon[],
+  outermost: readonly Polygon[],
+  width: number,
+): Result<readonly Polygon[], NotCut> {
+  const reached = inset(outermost, -width / 2)
   if (!reached.ok) return reached
   const rest = subtract(ground, reached.value)
   return rest.ok
@@ -191,16 +195,18 @@ function planAlong(
   return { passes: walked, distance: whole, turns, seconds: whole / speed + turns * turn, between }
 }
 
-/** Rings one after the other, always on to the nearest. */
+/** The edge first, then round the beds, always on to the nearest by its middle. */
 function inTurn(rings: readonly Ring[], begin: Point): readonly Ring[] {
-  const left = new Set(rings)
+  const middles = new Map(rings.map((ring) => [ring, centroid(ring)]))
+  const left = rings.toSorted((a, b) => ringArea(b) - ringArea(a))
   const turn: Ring[] = []
   let at = begin
-  while (left.size > 0) {
-    const next = [...left].reduce((a, b) => (nearTo([b], at) < nearTo([a], at) ? b : a))
-    left.delete(next)
+  for (let next = left.shift(); next; next = left.shift()) {
     turn.push(next)
-    at = lapFrom(next, at)[0] ?? at
+    at = next === turn[0] ? begin : (middles.get(next) ?? at)
+    const far = left.map((ring) => nearestCorner([middles.get(ring) ?? begin], at).square)
+    const nearestAt = far.indexOf(Math.min(...far))
+    if (nearestAt > 0) left.unshift(...left.splice(nearestAt, 1))
   }
   return turn
 }

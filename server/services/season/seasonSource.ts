@@ -78,6 +78,7 @@ export function seasonGround(area: Area, site: Pick<Site, 'document'>, station: 
       latitude: byPlan ?? byStation ?? NORTHERN,
       overseeding: area.document.overseeding || undefined,
       rootDisease: (area.document.diseases ?? []).some(({ seat }) => seat === 'root'),
+      diseases: (area.document.diseases ?? []).map(({ name }) => name),
     },
     latitudeFrom:
       byPlan === undefined
