@@ -370,6 +370,14 @@ test('nitrogen to come in doses of either school: both bring the same over the s
     ['2026-06-05', '0.45'],
     ['2026-06-18', '0.45'],
   ])
+  // With the first of them done, the doses are those after it.
+  const laid = [{ on: '2026-05-01', kind: 'fertilizer' as const, product: 'feed' }]
+  const rest = intentions(program([{ ...steps[0]!, times: '4' }]), [], season(), laid, () => 'feed')
+  const later = programOutlook(question(lawn, rest)).doses.find(({ chosen }) => !chosen)
+  expect(later?.changes.map(({ occurrence, times }) => [occurrence, times])).toEqual([
+    [0, String(1 + later!.doses)],
+    ...Array.from({ length: later!.doses }, (_, i) => [1 + i, undefined]),
+  ])
   const bent = programOutlook(question(areaOf('green', 'creeping bentgrass'), found(steps)))
   expect(bent.doses.find(({ usual }) => usual)?.school).toBe('little and often')
 })
@@ -396,6 +404,21 @@ test('a budget goes to what comes first; what it does not reach and what has no 
     ['normal', ['b']],
     ['low', ['a', 'b']],
   ])
+  // 10, then 20 that 16 do not reach: what comes after waits, though 5 of it would be there.
+  const dear = outlookOf([
+    dated('a', 'fertilizer', '05-10', 'feed', { nitrogen: typed('1', 'lb/1000 ft2') }),
+    dated('b', 'fertilizer', '09-10', 'feed', { nitrogen: typed('2', 'lb/1000 ft2') }),
+  ]).rows
+  const cheap = outlookOf([
+    dated('c', 'fertilizer', '05-10', 'feed', { nitrogen: typed('0.5', 'lb/1000 ft2') }),
+  ]).rows
+  const strict = sectionBudget(
+    'site',
+    16,
+    [section('high', 'high', dear), section('low', 'low', cheap)],
+    SHELF,
+  )
+  expect(strict.sections.map(({ beyond }) => beyond.map(({ stepId }) => stepId))).toEqual([['b'], ['c']])
   const bare = SHELF.map((one) => ({ ...one, document: { ...one.document, packages: [] } }))
   expect(sectionBudget('site', 35, years, bare)).toMatchObject({ state: 'unknown', unpriced: ['feed'] })
   const gone = [{ ...section('high', 'high'), planned: feeds }, section('low', 'low')]

@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest'
 import { figure, readTable } from '../../../test/support/readTable'
-import { dayNumber } from '../../calendar/dayNumber'
+import { dayNumber, dayOfNumber } from '../../calendar/dayNumber'
 import type { GrassName } from '../../ground/grasses'
 import { celsius } from '../../quantity/temperature'
 import { toldTemperature } from '../../quantity/toldTemperature'
@@ -110,5 +110,8 @@ test('what is still to come has an earliest and a latest day by the give of the 
     .toEqual([4, 4])
   expect(closesBetween).toEqual({ early: expect.any(String), late: expect.any(String) })
   expect(find('2026-03-25')?.opensBetween).toBeUndefined()
+  // What has not come today comes tomorrow at the earliest.
+  const dayBefore = dayOfNumber(dayNumber(opens!) - 1)
+  expect(find(dayBefore)?.opensBetween?.early).toBe(opens)
   expect(find('2026-03-10', days)?.opensBetween).toBeUndefined()
 })
