@@ -1,5 +1,5 @@
 import type { Polygon } from '../../ground/clipping'
-import type { Point } from '../../ground/plane'
+import { boundsOf, type Point } from '../../ground/plane'
 
 /** Cells over a lawn and as far around it as anything is thrown; amounts are those in each cell. */
 export interface Grid {
@@ -16,6 +16,7 @@ export interface Grid {
 
 /** More cells than this would take too much memory: the grid is made coarser, and says so. */
 const MOST_CELLS = 8_000_000
+const NOWHERE = { minX: 0, minY: 0, maxX: 0, maxY: 0 }
 
 /**
  * An empty grid over ground and the lanes on it.
@@ -29,13 +30,7 @@ export function gridOver(
   margin: number,
 ): Grid {
   const corners = [...ground.flatMap(([outline = []]) => outline), ...lines.flat()]
-  let [minX, minY, maxX, maxY] = [Infinity, Infinity, -Infinity, -Infinity]
-  for (const [x, y] of corners) {
-    minX = Math.min(minX, x)
-    minY = Math.min(minY, y)
-    maxX = Math.max(maxX, x)
-    maxY = Math.max(maxY, y)
-  }
+  const { minX, minY, maxX, maxY } = boundsOf(corners) ?? NOWHERE
   const [wide, high] = [maxX - minX + 2 * margin, maxY - minY + 2 * margin]
   const used = Math.max(cell, Math.sqrt((wide * high) / MOST_CELLS))
   // Two cells more on each side: an amount is shared by the cells around it.
