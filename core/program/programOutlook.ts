@@ -13,7 +13,7 @@ import { dosePlans, type DosePlan } from './dosePlans'
 import { nitrogenBudget, type FeedRow, type NitrogenBudget } from './nitrogenBudget'
 import type { StepChange } from './programDocument'
 import { workYear } from './stepDates'
-import { noChange } from './stepChanges'
+import { leavingOut, noChange } from './stepChanges'
 import { triedStep, type StepQuestion } from './triedStep'
 
 /** Something of a program that cannot go as it stands on one area, and the changes that would clear it. */
@@ -91,7 +91,7 @@ export function programOutlook(
         level: worst.level === 'stop' ? 'stop' : 'warn',
         message: worst.message,
         source: worst.source,
-        offers: [...otherProducts(intention, product), leavingOut(intention)],
+        offers: [...otherProducts(intention, product), leaveOutOffer(intention)],
       })
     rows.push(...(tried.rows ?? []).map((row) => ({ ...row, ...placeOf(intention) })))
     feeds.push(
@@ -185,9 +185,9 @@ const bringsNone = ({ n }: Pick<LedgerRow, 'n'>): boolean => n === 0
 
 const placeOf = ({ stepId, occurrence, title }: Intention) => ({ stepId, occurrence, title })
 
-const leavingOut = (intention: Intention): ConflictOffer => ({
+const leaveOutOffer = (intention: Intention): ConflictOffer => ({
   label: 'Leave it out here',
-  changes: [{ ...noChange(intention), leaveOut: true }],
+  changes: [leavingOut(intention)],
 })
 
 /** A barrier before seed, or on it while it is young, whatever the product. */
@@ -205,6 +205,6 @@ function seedConflict(intention: Intention, { document }: LibraryArea): ProgramC
       (days >= 0
         ? `it keeps seed down for about ${BARRIER_DAYS} days.`
         : `young grass waits about ${ESTABLISHED_DAYS} days for it.`),
-    offers: [leavingOut(intention)],
+    offers: [leaveOutOffer(intention)],
   }
 }

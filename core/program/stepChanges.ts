@@ -15,6 +15,14 @@ export const noChange = ({
   nitrogen: { text: '', unit: nitrogen.unit },
 })
 
+/** A change that leaves a step out on this lawn. */
+export const leavingOut = (
+  step: Pick<Intention, 'stepId' | 'occurrence'> & Partial<Pick<Intention, 'nitrogen'>>,
+): StepChange => ({
+  ...noChange({ nitrogen: { text: '', unit: 'lb/1000 ft2' }, ...step }),
+  leaveOut: true,
+})
+
 /**
  * Changes of a lawn's program with more of them: a later one keeps what was changed of its step before, but
  * for what it is about.

@@ -63,5 +63,9 @@ export function coverageLines(
   })
 }
 
+/** Lines behind which nothing follows until today. @param today YYYY-MM-DD */
+export const openGaps = <L extends CoverageLine>(lines: readonly L[], today: string): readonly L[] =>
+  lines.filter(({ gapTo }) => gapTo === today)
+
 /** Protection that ends today is followed without a gap tomorrow. */
 const dayAfter = (day: string): string => dayOfNumber(dayNumber(day) + 1)

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { v7 as uuid } from 'uuid'
 import type { ConflictOffer } from '#core/program/programOutlook'
-import { noChange, withChanges } from '#core/program/stepChanges'
+import { leavingOut, noChange, withChanges } from '#core/program/stepChanges'
 import type { Intention } from '#core/program/intentions'
 import type { StepChange } from '#core/program/programDocument'
 import type { AreaProgram, AreaProgramPage, Program } from '#shared/schemas/program'
@@ -141,7 +141,7 @@ const menu = computed(() => [
           :product="nameOf(step.productId)"
           :conflicts="conflictsOf(step)"
           @plan="planStep(step, site.id, site.name, [areaId])"
-          @leave-out="change([{ ...noChange(step), leaveOut: true }])"
+          @leave-out="change([leavingOut(step)])"
           @bring-back="change([noChange(step)])"
           @done="doneToday(step)"
           @take="take"

@@ -2,6 +2,7 @@
 import { dayText } from '#core/calendar/dayText'
 import type { GapRepeat } from '#core/program/gapRepeat'
 import type { AreaSeason } from '#core/season/areaSeason'
+import { openGaps } from '#core/season/coverageLines'
 
 /** Gaps that are open on a lawn: what would close each is asked for when wanted, and becomes a job. */
 const props = defineProps<{
@@ -13,7 +14,7 @@ const props = defineProps<{
 const crew = useCrewStore()
 const person = useSelfStore()
 const { planStep } = useIntended()
-const open = computed(() => props.lines.filter(({ gapTo }) => gapTo === props.today))
+const open = computed(() => openGaps(props.lines, props.today))
 const offers = ref<Readonly<Record<string, readonly GapRepeat[]>>>({})
 const problem = ref<string>()
 watch(

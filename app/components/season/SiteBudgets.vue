@@ -2,7 +2,7 @@
 import { dayText } from '#core/calendar/dayText'
 import { counted } from '#core/quantity/counting'
 import type { SectionShare } from '#core/program/sectionBudget'
-import { noChange, withChanges } from '#core/program/stepChanges'
+import { leavingOut, withChanges } from '#core/program/stepChanges'
 import type { Figure } from '#core/working/figures'
 import type { AreaProgram, Purchases } from '#shared/schemas/program'
 
@@ -30,12 +30,7 @@ async function leaveOut({ areaId, area, beyond }: SectionShare) {
     })
     if (!applied) return
     const { id, version, programId, document } = applied
-    const nitrogen = { text: '', unit: 'lb/1000 ft2' } as const
-    const changes = beyond.map(({ stepId, occurrence }) => ({
-      ...noChange({ stepId, occurrence, nitrogen }),
-      leaveOut: true,
-    }))
-    const kept = [...withChanges(document.changes, changes)]
+    const kept = [...withChanges(document.changes, beyond.map(leavingOut))]
     await $fetch<unknown>(crewUrl(`/library/areaPrograms/${id}`), {
       method: 'PUT',
       body: { version, areaId, programId, document: { ...document, changes: kept } },

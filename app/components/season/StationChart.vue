@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import { monthsOfDays } from '#core/weather/monthsOfDays'
-import { toldDepth } from '#core/quantity/toldDepth'
+import { depthIn, depthUnitOf, toldDepth } from '#core/quantity/toldDepth'
 import { temperatureIn } from '#core/quantity/temperature'
-import { METRES_PER } from '#core/quantity/units'
 import type { StationWeather } from '#shared/schemas/weather'
 
 /** Years of days, or a year of hours, moved under the finger: air as lines, rain as bars. */
@@ -12,10 +11,9 @@ const colours = useThemeColours()
 const phone = usePhone()
 const unit = computed(() => crew.temperatureUnit)
 const told = (celsius: number) => Number(temperatureIn(celsius, unit.value).toFixed(1))
-const metric = computed(() => crew.units.startsWith('metric'))
 const depth = (metres: number | null) =>
-  metres === null ? null : Number((metric.value ? metres * 1000 : metres / METRES_PER.in).toFixed(2))
-const rainUnit = computed(() => (metric.value ? 'mm' : 'in'))
+  metres === null ? null : Number(depthIn(metres, crew.units).toFixed(2))
+const rainUnit = computed(() => depthUnitOf(crew.units))
 interface Drawn {
   readonly lines: readonly {
     readonly name: string

@@ -167,6 +167,8 @@ test('refills come before the lane a load no longer reaches to the end', () => {
   expect(refillsOf(lanes, 200, 3, 1, [0, 0])).toEqual([{ afterLane: 2, at: [4.5, 0], toTruck: 4.5 }])
   expect(refillsOf(lanes, 200, 3, 2, undefined)).toEqual([])
   expect(refillsOf(lanes, 90, 3, 1, undefined).map(({ afterLane }) => afterLane)).toEqual([1, 2, 3])
+  // A load that covers next to nothing is filled up without end in every lane, and is told after each.
+  expect(refillsOf(lanes, 1e-300, 3, 1, undefined).map(({ afterLane }) => afterLane).length).toBeLessThan(4)
   // Longer than a load: it is filled up under way, and anew before the next.
   expect(refillsOf(lanes, 60, 3, 1, undefined).map(({ afterLane }) => afterLane)).toEqual([1, 2, 3])
 })

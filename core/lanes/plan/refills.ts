@@ -34,7 +34,7 @@ export function refillsOf(
     }
     // A lane longer than a load is filled up on its way: what is over comes off the next.
     left -= asks
-    while (left < 0) left += covers
+    if (left < 0) left = covers - (-left % covers)
   }
   return refills
 }
