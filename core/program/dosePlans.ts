@@ -1,9 +1,11 @@
 import { daysBetween } from '../calendar/daysBetween'
 import type { GrassName } from '../ground/grasses'
-import { sumOf } from '../quantity/counting'
+import { counted, sumOf } from '../quantity/counting'
+import { nutrientText } from '../quantity/nutrientText'
 import { rateUnitParts } from '../quantity/rateUnit'
 import type { UnitSystem } from '../quantity/systems'
 import { wholeSteps } from '../quantity/tolerance'
+import { sixDigits } from '../working/figureText'
 import type { Intention } from './intentions'
 import type { StepChange } from './programDocument'
 import { noChange } from './stepChanges'
@@ -29,6 +31,8 @@ export interface DosePlan {
   /** The program stands so now. */
   readonly chosen: boolean
   readonly why: string
+  /** How its doses come about, a line each. */
+  readonly working: readonly string[]
   readonly changes: readonly StepChange[]
 }
 
@@ -71,6 +75,7 @@ export function dosePlans(
       usual: school === usual,
       chosen: given.every(({ count }, i) => count === steps[i]?.length),
       why: WHY[school],
+      working: given.map(({ working }) => working),
       changes: given.flatMap(({ changes }) => changes),
     }
   })
@@ -93,7 +98,12 @@ function doseStep(own: readonly FeedToCome[], most: number, system: UnitSystem) 
   const count = Math.min(wanted, room)
   const dose = whole / count
   const every = count > 1 ? Math.max(CLOSEST_DAYS, wholeSteps(span / count)) : CLOSEST_DAYS
-  return { count, dose, changes: first ? changesOf(first, count, every, dose, system) : [] }
+  const told = (figure: number) => nutrientText(figure, 'N', system, sixDigits)
+  const working =
+    `${first?.title ?? ''}: ${told(whole)} over ${counted(span, 'day')}, at most ${told(most)} at once and ` +
+    `${CLOSEST_DAYS} days apart: ${counted(count, 'dose')} of ${told(dose)}` +
+    (count > 1 ? `, ${every} days apart` : '')
+  return { count, dose, working, changes: first ? changesOf(first, count, every, dose, system) : [] }
 }
 
 function changesOf(

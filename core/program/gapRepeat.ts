@@ -3,6 +3,8 @@ import { familyOf, groupCodes } from '../label/groupCodes'
 import type { ProductKind } from '../label/productDocument'
 import type { StockedProduct } from '../job/cost/jobCost'
 import { showAmount } from '../quantity/systems'
+import { sixDigits } from '../working/figureText'
+import type { PlannedRow } from '../season/ledger'
 import type { CoverageLine } from '../season/coverageLines'
 import type { Intention } from './intentions'
 import { triedStep, type StepQuestion } from './triedStep'
@@ -14,6 +16,8 @@ export interface GapRepeat {
   readonly what: string
   /** What of it the lawn takes by its label's rate, in words; blank where that waits for a calibration. */
   readonly amount: string
+  /** How the amount comes about; nothing where it is blank. */
+  readonly working: readonly string[]
   readonly reason: string
   /** What a rule says against it, blank for nothing. */
   readonly against: string
@@ -65,6 +69,7 @@ export function gapRepeats(line: LineOfProduct, question: StepQuestion): readonl
           product: product.name,
           what: line.what,
           amount: amount ? `${amount.figure} ${amount.unit}` : '',
+          working: amount && rows?.[0] ? amountWorking(rows[0], `${amount.figure} ${amount.unit}`) : [],
           reason: reasonOf(line, groupsOf(product, kind), used, isSame),
           against: worst?.message ?? '',
         },
@@ -74,6 +79,14 @@ export function gapRepeats(line: LineOfProduct, question: StepQuestion): readonl
     .toSorted((a, b) => a.rank - b.rank)
     .slice(0, MOST_OFFERED)
     .map(({ repeat }) => repeat)
+}
+
+function amountWorking({ amount, sizeM2, dimension }: PlannedRow, told: string): readonly string[] {
+  const unit = dimension === 'mass' ? 'kg' : 'm3'
+  return [
+    `By its label’s rate ${sixDigits(amount / sizeM2)} ${unit} on each m2`,
+    `x ${sixDigits(sizeM2)} m2 = ${sixDigits(amount)} ${unit} = ${told}`,
+  ]
 }
 
 function groupsOf({ document: { actives } }: StockedProduct, kind: ProductKind): readonly string[] {

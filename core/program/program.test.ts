@@ -357,6 +357,10 @@ test('nitrogen to come in doses of either school: both bring the same over the s
     ['little and often', 4, false, false],
     ['a few times', 2, true, true],
   ])
+  expect(doses[0]?.working).toEqual([
+    'a, 1 of 2: 1.8 lb N/1000 ft2 over 54 days, at most 0.5 lb N/1000 ft2 at once and 10 days apart: ' +
+      '4 doses of 0.45 lb N/1000 ft2, 13 days apart',
+  ])
   const changed = intentions(
     program(steps),
     withChanges([], doses[0]!.changes),
@@ -438,6 +442,8 @@ test('a gap opens the repeat: another group before the same, a feed as it was', 
   expect(offered('Fungicide', 'fungicide 3')[0]?.reason).toBe(
     'another group, 11 after 3; fungicide 3 lasted to 17 April 2026',
   )
+  // 3 lb on 1,000 ft2.
+  expect(offered('Fungicide', 'fungicide 3')[0]?.working[1]).toBe('x 92.903 m2 = 1.36078 kg = 3.00 lb')
   expect(offered('Barrier', 'barrier').map((one) => one.product)).toEqual(['barrier', 'other barrier'])
   expect(offered('Barrier', 'not on the shelf')).toEqual([])
 })

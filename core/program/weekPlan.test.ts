@@ -2,7 +2,7 @@ import { expect, test } from 'vitest'
 import { acrossSites, seasonDue, type LawnDue } from '../season/seasonDue'
 import { clientEntries, crewEntries } from './calendarEntries'
 import type { Intention } from './intentions'
-import { dayLoad, weekPlan, type WeekTask } from './weekPlan'
+import { dayLoad, dayWorking, weekPlan, type WeekTask } from './weekPlan'
 
 const DAYS = ['2026-05-06', '2026-05-07', '2026-05-08']
 const task = (id: string, siteId: string, more: Partial<WeekTask> = {}): WeekTask => ({
@@ -100,6 +100,18 @@ test('a day is as full as its works and the way to its sites; the unknown is giv
   ])
   // 10 min + 45 min + half an hour to the one site; the machine 10 min and its way.
   expect(load).toEqual({ seconds: 5100, longestMachine: 2400, unknown: 1 })
+})
+test('the hours of a day show how they come about', () => {
+  const works = [
+    { ...task('a', 'x', { seconds: 600 }), what: 'Feed' },
+    { ...task('b', 'x', { seconds: undefined }), what: 'Barrier' },
+  ]
+  expect(dayWorking(works)).toEqual([
+    'Feed: 10 min over its lawns, turns and fills not counted',
+    'Barrier: not known before a machine is calibrated, given 45 min',
+    '1 site x 30 min for the way, weighing and mixing',
+    'Together 1.41667 h',
+  ])
 })
 test('the sites of a day are driven to the nearest next', () => {
   const places: Readonly<Record<string, number>> = { x: 0, y: 9, z: 4 }

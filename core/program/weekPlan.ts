@@ -1,5 +1,6 @@
-import { sumOf } from '../quantity/counting'
+import { counted, sumOf } from '../quantity/counting'
 import { isOver } from '../quantity/tolerance'
+import { sixDigits } from '../working/figureText'
 
 /** Something that wants doing within a week, on some lawns of one site. */
 export interface WeekTask {
@@ -53,6 +54,24 @@ export function dayLoad(tasks: readonly Pick<WeekTask, 'siteId' | 'seconds' | 'm
     unknown: tasks.filter(({ seconds }) => seconds === undefined).length,
   }
 }
+
+/** How the hours of a day come about, a line each. */
+export function dayWorking(
+  works: readonly (Pick<WeekTask, 'siteId' | 'seconds' | 'machineId'> & { readonly what: string })[],
+): readonly string[] {
+  const sites = new Set(works.map(({ siteId }) => siteId)).size
+  const minutes = (seconds: number) => `${sixDigits(seconds / MINUTE)} min`
+  return [
+    ...works.map(({ what, seconds }) =>
+      seconds === undefined
+        ? `${what}: not known before a machine is calibrated, given ${minutes(UNKNOWN_SECONDS)}`
+        : `${what}: ${minutes(seconds)} over its lawns, turns and fills not counted`,
+    ),
+    `${counted(sites, 'site')} x ${minutes(SITE_SECONDS)} for the way, weighing and mixing`,
+    `Together ${sixDigits(dayLoad(works).seconds / HOUR)} h`,
+  ]
+}
+const MINUTE = 60
 
 /** Whether a day holds it all: hands together, and each machine by itself. */
 export function fits({ seconds, longestMachine }: DayLoad, { hours, people }: DayRoom): boolean {

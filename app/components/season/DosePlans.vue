@@ -27,6 +27,7 @@ const each = ({ each: doses, doses: count }: DosePlan) =>
           :label="`Give it ${plan.school}`"
           @click="$emit('take', plan)"
         />
+        <InlineWorking :lines="plan.working" />
       </dd>
     </template>
   </dl>

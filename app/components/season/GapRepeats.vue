@@ -65,6 +65,7 @@ const plan = ({ what, productId }: GapRepeat) =>
             {{ offer.product }}<template v-if="offer.amount">, {{ offer.amount }}</template>
             <span class="soft small block">{{ offer.reason }}</span>
             <span v-if="offer.against" class="small block">{{ offer.against }}</span>
+            <InlineWorking :lines="offer.working" />
           </span>
           <UButton
             variant="link"

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { counted } from '#core/quantity/counting'
 import { formatHours } from '#core/quantity/format'
-import { dayLoad, fits } from '#core/program/weekPlan'
+import { dayLoad, dayWorking, fits } from '#core/program/weekPlan'
 import type { SeasonWeek, WeekWork } from '#shared/schemas/season'
 
 /** The week's steps put on days: looked at, moved, given to somebody, made into jobs in one go. */
@@ -72,7 +72,11 @@ function loadWords(list: readonly { readonly works: readonly WeekWork[] }[]) {
   const load = dayLoad(list.flatMap(({ works: own }) => own))
   const full = week.value && !fits(load, week.value.room)
   const unknown = load.unknown > 0 ? `, ${counted(load.unknown, 'work')} of unknown length in it` : ''
-  return { words: `about ${formatHours(load.seconds)} h${unknown}`, full }
+  return {
+    working: dayWorking(list.flatMap(({ works: own }) => own)),
+    words: `about ${formatHours(load.seconds)} h${unknown}`,
+    full,
+  }
 }
 const who = computed(() => [
   { value: '', text: 'nobody yet' },
@@ -158,6 +162,7 @@ async function make() {
               :words="`${loadWords(list).words}: more than the day has room for`"
             />
             <span v-else class="soft small">{{ loadWords(list).words }}</span>
+            <InlineWorking :lines="loadWords(list).working" />
           </template>
           <template v-if="on !== NOT && people.length > 0">
             <ChoiceField
