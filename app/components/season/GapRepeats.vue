@@ -70,7 +70,7 @@ const plan = ({ what, productId }: GapRepeat) =>
           <UButton
             variant="link"
             size="sm"
-            :label="`Plan it`"
+            label="Plan it"
             :aria-label="`Plan it with ${offer.product}`"
             @click="plan(offer)"
           />

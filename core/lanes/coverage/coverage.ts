@@ -43,13 +43,11 @@ const SLOWEST = 0.3
 /**
  * What the ground gets: every cell's length of every lane throws its share across the profile, and each share
  * is parted between the cells around where it lands, so that nothing is lost or made up. A walker who is
- * slow puts down more, for the flow does not know.
- * @param progress is told the share that is done, now and then
+ * slow puts down more, for the flow does not know. Amounts in kg or m3, as the rate has it.
+ * Source: trade.md 3 (deposit profile, overlapped copies); parting by a quadratic spline, as in
+ * particle-in-cell work.
  */
-export function coverageOf(
-  question: CoverageQuestion,
-  progress: (share: number) => void = () => undefined,
-): Coverage {
+export function coverageOf(question: CoverageQuestion): Coverage {
   const { ground, passes, profile, wander, lag } = question
   const reach = Math.max(...profile.places.map(Math.abs)) + profile.spacing
   const draw = drawsFrom(question.seed)
@@ -63,10 +61,7 @@ export function coverageOf(
   const throws = acrossOf(profile, grid.cell)
   const perMetre = (question.rate / passes.length) * question.width
   let thrown = 0
-  for (const [i, { line }] of lanes.entries()) {
-    thrown += throwAlong(grid, line, throws, perMetre, question, draw)
-    progress((i + 1) / lanes.length)
-  }
+  for (const { line } of lanes) thrown += throwAlong(grid, line, throws, perMetre, question, draw)
   let [onLawn, offLawn] = [0, 0]
   const { amounts, lawn } = grid
   for (let i = 0; i < amounts.length; i++) {

@@ -68,6 +68,8 @@ const LEAST_SLIVER = 0.25
  * Lanes over a lawn: laps round its edges and exclusions, then parallel lanes to and fro, numbered as they
  * are walked. Without a direction the one that takes least time, told against the axes of the plan.
  * @param book gets the page `lanes`
+ * @returns `noGround` where nothing is left to walk on, `tooMany` past 5,000 lanes, `notCombined` where the
+ *   outlines can't be cut
  * Source: trade.md 6 and 8 (header lanes at the ends, second pass at right angles).
  */
 export function lanePlan(
@@ -88,7 +90,7 @@ export function lanePlan(
     ...directionReason(question, best, plans),
     ...laid.value.reasons,
     ...(best.between > 0
-      ? [`Header lanes first, then on to the nearest stretch: ${Math.round(best.between)} m between them.`]
+      ? [`Each stretch is followed by the nearest: ${Math.round(best.between)} m are walked between them.`]
       : []),
   ]
   const plan = { ...best, reasons }

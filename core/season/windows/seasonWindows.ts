@@ -40,7 +40,6 @@ export function seasonWindows(
   const fitting = BANDS.filter(({ season }) => season === undefined || seasons.has(season))
   const now = dayNumber(today)
   const names = [...new Set(fitting.map(({ name }) => name))]
-  book.note('windows', () => meanWorking(days, now, tell))
   const windows = names.map((name): SeasonWindow => {
     const halves = fitting.filter((band) => band.name === name)
     const present = halves.find(({ half }) => {
@@ -49,8 +48,20 @@ export function seasonWindows(
     })
     return windowOf(present ?? halves[0]!, days, ground, today, tell)
   })
+  book.note('windows', () => [...meanWorking(days, now, tell), ...windows.flatMap(spanWorking)])
   const after = windows.findIndex(({ name }) => name === 'spring pre-emergent') + 1
   return windows.toSpliced(after, 0, secondHalf(days, ground, today, tell))
+}
+
+/** Between which days a window still comes: its crossings with the soil warmer and colder by its give. */
+function spanWorking({ name, opens, closes, opensBetween, closesBetween }: SeasonWindow): readonly string[] {
+  const line = (what: string, day: string | undefined, span: DaySpan) =>
+    `${name} ${what} ${day ?? 'on no day of this year'}; with the soil warmer and colder by its give, two ` +
+    `standard deviations: ${span.early ?? 'never'} to ${span.late ?? 'never'}`
+  return [
+    ...(opensBetween ? [line('opens', opens, opensBetween)] : []),
+    ...(closesBetween ? [line('closes', closes, closesBetween)] : []),
+  ]
 }
 
 /** The mean of the last five days, day by day. */

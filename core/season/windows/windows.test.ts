@@ -109,6 +109,12 @@ test('what is still to come has an earliest and a latest day by the give of the 
     // The mean of five days is two behind.
     .toEqual([4, 4])
   expect(closesBetween).toEqual({ early: expect.any(String), late: expect.any(String) })
+  const book = openWorkingBook()
+  seasonWindows({ ...days, give }, ground({}), '2026-03-10', tell, book)
+  const told = book.pages().flatMap(({ lines }) => lines)
+  expect(told).toContainEqual(
+    expect.stringContaining(`spring pre-emergent opens ${opens}; with the soil warmer`),
+  )
   expect(find('2026-03-25')?.opensBetween).toBeUndefined()
   // What has not come today comes tomorrow at the earliest.
   const dayBefore = dayOfNumber(dayNumber(opens!) - 1)
