@@ -24,7 +24,11 @@ const LOOKS = Object.fromEntries(
 
 /** What the component library has is never made by hand; the trade's own drawings and print sheets are. */
 const HAND_MADE = ['input', 'select', 'textarea', 'button', 'table', 'datalist', 'dialog']
-const OWN_DRAWINGS = ['app/components/job/load/LoadTable.vue', 'app/components/job/load/LoadSheet.vue']
+const OWN_DRAWINGS = [
+  'app/components/job/load/LoadTable.vue',
+  'app/components/job/load/LoadSheet.vue',
+  'app/components/lanes/LaneSheet.vue',
+]
 const LIBRARY = 'the component library has it: a field of components/field, UButton, ULink or RowTable.'
 
 export default withNuxt(

@@ -3,7 +3,8 @@ import type { ToolDocument } from '#core/calibration/equipmentDocument'
 import type { Calibration, Equipment } from '#shared/schemas/equipment'
 import type { PlannedRow } from '#core/season/ledger'
 import type { DayConditions } from '#core/weather/dayConditions'
-import type { Area, LedgerRow } from '#shared/schemas/ground'
+import type { Anchor } from '#core/ground/geodesy'
+import type { Area, LedgerRow, Site } from '#shared/schemas/ground'
 import type { Product } from '#shared/schemas/product'
 
 /**
@@ -21,6 +22,8 @@ export const useLibraryStore = defineStore('library', () => {
   const planned = shallowRef<readonly PlannedRow[]>([])
   /** What the station of the site in hand says of the day in hand. */
   const weather = shallowRef<DayConditions>()
+  /** Where the plan of the site in hand lies on the earth; undefined where it is not anchored. */
+  const anchor = shallowRef<Anchor>()
   /**
    * Whether what lies on the lawns could be read: without it intervals and limits of the year are not
    * checked.
@@ -57,6 +60,12 @@ export const useLibraryStore = defineStore('library', () => {
       ledgerState.value = 'missing'
       throw error
     }
+    // The sheet stands without its place on the earth: lanes then have no files for a map program.
+    const site =
+      siteId === null
+        ? undefined
+        : await $fetch<Site>(crewUrl(`/library/sites/${siteId}`)).catch(() => undefined)
+    anchor.value = site?.document.anchor
     // The sheet stands without its ledger, and says so.
     const rows =
       siteId === null
@@ -86,6 +95,7 @@ export const useLibraryStore = defineStore('library', () => {
     ledger,
     planned,
     weather,
+    anchor,
     ledgerState,
     tools,
     loaded,

@@ -1,5 +1,7 @@
 import type { SpreaderCourse, SprayerCourse } from '../calibration/courseNote'
+import type { CompassPoint } from '../ground/compass'
 import type { FieldNotes } from '../ground/fieldNotes'
+import type { Point } from '../ground/plane'
 import type { TurfState } from '../ground/turfStates'
 import type { Form, RateBasis } from '../label/label'
 import type { ProductDocument } from '../label/productDocument'
@@ -9,9 +11,11 @@ import type {
   AmountUnit,
   ContentUnit,
   DensityUnit,
+  LengthUnit,
   MassUnit,
   RateUnit,
   SpeedUnit,
+  StopwatchUnit,
   TemperatureUnit,
   TimeUnit,
   VolumeUnit,
@@ -32,7 +36,36 @@ export interface ApplicationDraft {
   readonly day?: ConditionsDraft
   /** Where it belongs and what follows it. */
   readonly fate?: AftercareDraft
+  /** What of its lanes was overruled by hand; absent: nothing. */
+  readonly lanes?: LanesDraft
 }
+
+/** Choices about lanes; blank: the tool's own. Places lie on the site's plan. */
+export interface LanesDraft {
+  /** Lane spacing, where it is not the calibrated width. */
+  readonly apart: Entered<LengthUnit>
+  /** Laps round edges and exclusions. */
+  readonly headers: (typeof HEADER_CHOICES)[number]
+  readonly shutSide: '' | 'left' | 'right'
+  readonly aim: (typeof AIM_CHOICES)[number]
+  /** Which way the slope falls, for lanes along its contour. */
+  readonly downhill: '' | CompassPoint
+  readonly turn: Entered<StopwatchUnit>
+  readonly truck?: Point
+  /** From open water, where it is not the label's. */
+  readonly buffer: Entered<LengthUnit>
+  readonly windFrom: '' | CompassPoint
+  readonly wind: Entered<SpeedUnit>
+  readonly lawns: readonly LawnLanesDraft[]
+}
+export interface LawnLanesDraft {
+  readonly id: string
+  /** Degrees clockwise from north, as typed or dragged. */
+  readonly direction: string
+  readonly start?: Point
+}
+export const HEADER_CHOICES = ['', '0', '1', '2', '3'] as const
+export const AIM_CHOICES = ['', 'fewest turns', 'longest runs', 'contour'] as const
 
 export interface ConditionsDraft {
   readonly turf: TurfState

@@ -2,7 +2,7 @@ import { SYSTEM_UNITS, type UnitSystem } from '../quantity/systems'
 import { blankIn } from '../quantity/entered'
 import { blankSpreaderCourse, blankSprayerCourse } from '../calibration/blankEquipment'
 import { blankPart } from '../ground/blankArea'
-import type { ApplicationDraft, AreaDraft, ProductDraft } from './applicationDraft'
+import type { LanesDraft, ApplicationDraft, AreaDraft, ProductDraft } from './applicationDraft'
 
 export const blankLawn = (
   ids: { readonly lawn: string; readonly part: string },
@@ -77,5 +77,22 @@ export function blankApplication(
       speedToday: blankIn(speed),
       calibration: blankSprayerCourse(ids.run, system),
     },
+  }
+}
+
+/** Lanes with nothing overruled. */
+export function blankLanes(system: UnitSystem): LanesDraft {
+  const { length, speed } = SYSTEM_UNITS[system]
+  return {
+    apart: blankIn(length),
+    headers: '',
+    shutSide: '',
+    aim: '',
+    downhill: '',
+    turn: blankIn('s'),
+    buffer: blankIn(length),
+    windFrom: '',
+    wind: blankIn(speed),
+    lawns: [],
   }
 }

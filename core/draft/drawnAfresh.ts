@@ -9,6 +9,9 @@ export function drawnAfresh({ day: _, ...draft }: ApplicationDraft): Application
   return {
     ...draft,
     spread: { ...spread, speedToday: { ...spread.speedToday, text: '' } },
+    ...(draft.lanes && {
+      lanes: { ...draft.lanes, windFrom: '', wind: { ...draft.lanes.wind, text: '' } },
+    }),
     spray: { ...draft.spray, speedToday: { ...draft.spray.speedToday, text: '' } },
   }
 }

@@ -1,6 +1,7 @@
 import { counted } from '../quantity/counting'
 import { daysBetween } from '../calendar/daysBetween'
 import { formatGive, formatMinutes } from '../quantity/format'
+import type { JobLanes } from '../lanes/lawns/workOutLanes'
 import type { WorkedApplication } from './workOutJob'
 import type { FieldProblem } from '../quantity/fieldReader'
 
@@ -23,9 +24,17 @@ export interface ChainLink {
   readonly path: string | undefined
 }
 
-/** Where the job stands on its one chain, and what each link holds or lacks. */
-export function chainOf(sheet: WorkedApplication, state: JobState, today: string): readonly ChainLink[] {
-  const links = CHAIN.map((name) => ({ name, ...linkOf(name, sheet, state, today) }))
+/**
+ * Where the job stands on its one chain, and what each link holds or lacks.
+ * @param lanes where they are known the walk takes as long as they do
+ */
+export function chainOf(
+  sheet: WorkedApplication,
+  state: JobState,
+  today: string,
+  lanes?: Pick<JobLanes, 'seconds'>,
+): readonly ChainLink[] {
+  const links = CHAIN.map((name) => ({ name, ...linkOf(name, sheet, state, today, lanes) }))
   const here = links.findIndex(({ whole }) => !whole)
   return links.map(({ name, whole, detail, path }, index) => ({
     name,
@@ -49,7 +58,7 @@ const PLACES_OF_FIELDS: readonly (readonly [LinkName, RegExp])[] = [
   ['measure', /^lawns/],
   ['rate', /^products/],
   ['load', /^(spray\.(tank|dead|agitate|loads|shared)|spread\.reserve)/],
-  ['walk', /^(day|fate)\b|^spread\.(passes|dial)/],
+  ['walk', /^(day|fate|lanes)\b|^spread\.(passes|dial)/],
   ['calibrate', /^(spray|spread)\b/],
 ]
 
@@ -59,7 +68,13 @@ interface LinkReading {
   readonly path: string | undefined
 }
 
-function linkOf(name: LinkName, sheet: WorkedApplication, state: JobState, today: string): LinkReading {
+function linkOf(
+  name: LinkName,
+  sheet: WorkedApplication,
+  state: JobState,
+  today: string,
+  lanes: Pick<JobLanes, 'seconds'> | undefined,
+): LinkReading {
   const { plan, calibration, size, sd, lawns, products, problems } = sheet
   const linkReading = (prefix: RegExp, whole: boolean, done: string): LinkReading => {
     const problem = problems.find(({ path }) => prefix.test(path))
@@ -103,7 +118,7 @@ function linkOf(name: LinkName, sheet: WorkedApplication, state: JobState, today
           state === 'running'
             ? 'under way'
             : sheet.walk
-              ? `${formatMinutes(sheet.walk.seconds)} min`
+              ? `${formatMinutes(lanes?.seconds ?? sheet.walk.seconds)} min`
               : 'time a speed',
         path: undefined,
       }

@@ -22,6 +22,7 @@ type CalibrationFigure =
   | 'calibration'
   | 'calibration.speed'
   | 'calibration.give'
+  | 'calibration.spacing'
   | 'swath'
   | 'half'
   | 'speed'

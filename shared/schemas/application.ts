@@ -1,15 +1,25 @@
 import * as v from 'valibot'
 import { TURF_STATES } from '#core/ground/turfStates'
-import { FATES, SPLITS, TREATED, type ApplicationDraft } from '#core/draft/applicationDraft'
+import {
+  AIM_CHOICES,
+  FATES,
+  HEADER_CHOICES,
+  SPLITS,
+  TREATED,
+  type ApplicationDraft,
+} from '#core/draft/applicationDraft'
+import { COMPASS_POINTS } from '#core/ground/compass'
 import { FORMS, RATE_BASES } from '#core/label/label'
 import { LOAD_STYLES } from '#core/plan/planRequest'
 import {
   AMOUNT_UNITS,
   CONTENT_UNITS,
   DENSITY_UNITS,
+  LENGTH_UNITS,
   MASS_UNITS,
   RATE_UNITS,
   SPEED_UNITS,
+  STOPWATCH_UNITS,
   TEMPERATURE_UNITS,
   TIME_UNITS,
   VOLUME_UNITS,
@@ -27,6 +37,26 @@ const Speed = enteredOf(SPEED_UNITS)
 const Time = enteredOf(TIME_UNITS)
 const Temperature = enteredOf(TEMPERATURE_UNITS)
 const source = v.optional(SourceSchema)
+const Compass = v.picklist(['', ...COMPASS_POINTS])
+const Coordinate = v.pipe(v.number(), v.minValue(-1e6), v.maxValue(1e6))
+const PlanPlace = v.tuple([Coordinate, Coordinate])
+
+const Lanes = v.strictObject({
+  apart: enteredOf(LENGTH_UNITS),
+  headers: v.picklist(HEADER_CHOICES),
+  shutSide: v.picklist(['', 'left', 'right']),
+  aim: v.picklist(AIM_CHOICES),
+  downhill: Compass,
+  turn: enteredOf(STOPWATCH_UNITS),
+  truck: v.optional(PlanPlace),
+  buffer: enteredOf(LENGTH_UNITS),
+  windFrom: Compass,
+  wind: Speed,
+  lawns: v.pipe(
+    v.array(v.strictObject({ id: Uuid, direction: Line, start: v.optional(PlanPlace) })),
+    v.maxLength(100),
+  ),
+})
 
 const Lawn = v.strictObject({
   id: Uuid,
@@ -108,5 +138,6 @@ export const ApplicationDraftShape = v.strictObject({
   }),
   day: v.optional(v.strictObject({ turf: v.picklist(TURF_STATES), air: Temperature, soil: Temperature })),
   fate: v.optional(v.strictObject({ where: v.picklist(FATES), wait: Time, water: Line })),
+  lanes: v.optional(Lanes),
 })
 export const ApplicationDraftSchema: v.GenericSchema<ApplicationDraft> = ApplicationDraftShape

@@ -71,6 +71,7 @@ const chain = computed(() =>
         : 'planned'
       : own.value,
     day.value,
+    context.lanes.worked.value?.lanes,
   ),
 )
 const { repeatJob } = useNewJob()

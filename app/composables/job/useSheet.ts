@@ -27,6 +27,8 @@ export interface SheetContext extends FormContext {
   readonly dialFor: (perPass: number) => string | undefined
   /** Does again what was typed before the library was there, whichever link is open when it comes. */
   readonly whenLoaded: ReturnType<typeof useWhenLoaded>
+  /** Its lanes, as they were last worked out. */
+  readonly lanes: ReturnType<typeof useLanes>
 }
 
 const key: InjectionKey<SheetContext> = Symbol('sheet')
@@ -99,12 +101,14 @@ export function provideSheet(options: SheetOptions): SheetContext {
     day,
     dialFor,
     whenLoaded: useWhenLoaded(),
+    lanes: useLanes(document, sheet),
   }
   provide(key, context)
   useWorkingPages(
     () => {
+      const ofLanes = context.lanes.worked.value?.pages ?? []
       const kept = options.frozen?.()?.plan.working
-      if (frozen.value && kept) return kept
+      if (frozen.value && kept) return [...kept, ...ofLanes]
       const book = openWorkingBook()
       const worked = workOutJob(question.value, book, index.value)[index.value]
       if (!worked) return []
@@ -122,7 +126,7 @@ export function provideSheet(options: SheetOptions): SheetContext {
       sheet.value.checks.forEach(({ working }, i) => {
         if (typeof working === 'function') book.note(`check.${i}`, working)
       })
-      return book.pages()
+      return [...book.pages(), ...ofLanes]
     },
     computed(
       () =>

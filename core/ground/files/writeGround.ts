@@ -15,7 +15,7 @@ export interface WrittenArea {
 
 /** Degrees to eight decimals: a millimetre. */
 const degrees = (value: number) => Number(value.toFixed(8))
-const pair = ([lon, lat]: Position): [number, number] => [degrees(lon), degrees(lat)]
+export const pair = ([lon, lat]: Position): [number, number] => [degrees(lon), degrees(lat)]
 
 /**
  * Rings as RFC 7946 wants them: the outline against the clock, holes with it, the first place repeated at the
@@ -60,14 +60,15 @@ export function writeGeoJson(areas: readonly WrittenArea[], anchor: Anchor): str
 // What XML 1.0 can't hold in any form is left out; the rest of the awkward characters is written as entities.
 // eslint-disable-next-line no-control-regex -- control characters are just what is meant
 const NOT_IN_XML = /[\u0000-\u0008\u000B\u000C\u000E-\u001F\uFFFE\uFFFF]/g
-const escaped = (text: string) =>
+/** Text as XML takes it. */
+export const escaped = (text: string): string =>
   text
     .replaceAll(NOT_IN_XML, '')
     .replaceAll('&', '&amp;')
     .replaceAll('<', '&lt;')
     .replaceAll('>', '&gt;')
     .replaceAll('"', '&quot;')
-const HEAD = '<?xml version="1.0" encoding="UTF-8"?>'
+export const XML_HEAD = '<?xml version="1.0" encoding="UTF-8"?>'
 
 /** Source: OGC KML 2.2. */
 export function writeKml(site: string, areas: readonly WrittenArea[], anchor: Anchor): string {
@@ -94,7 +95,7 @@ export function writeKml(site: string, areas: readonly WrittenArea[], anchor: An
     ),
   ])
   return (
-    `${HEAD}\n<kml ` +
+    `${XML_HEAD}\n<kml ` +
     `xmlns="http://www.opengis.net/kml/2.2"><Document><name>${escaped(site)}</name>\n` +
     `${marks.join('\n')}\n</Document></kml>\n`
   )
@@ -118,7 +119,7 @@ export function writeGpx(site: string, areas: readonly WrittenArea[], anchor: An
       return `<trk><name>${escaped(name)}</name>${segments.join('')}</trk>`
     })
   return (
-    `${HEAD}\n<gpx version="1.1" creator="Hectarum" ` +
+    `${XML_HEAD}\n<gpx version="1.1" creator="Hectarum" ` +
     `xmlns="http://www.topografix.com/GPX/1/1"><metadata><name>${escaped(site)}</name></metadata>\n` +
     `${[...waypoints, ...tracks].join('\n')}\n</gpx>\n`
   )

@@ -6,7 +6,8 @@ import type { ApplicationDraft } from '../../draft/applicationDraft'
 import { trustQuestion } from '../../draft/fromLibrary'
 import type { House } from '../../house'
 import type { FieldReader } from '../../quantity/fieldReader'
-import { speedSi } from '../../quantity/quantity'
+import { lengthSi, metres, speedSi, type Metres } from '../../quantity/quantity'
+import { sixDigits } from '../../working/figureText'
 import type { WorkingBook } from '../../working/working'
 
 /** What the machine is known to put down, and why that is to be trusted. */
@@ -63,5 +64,22 @@ function readToday(
     speed && speedToday
       ? atAnotherSpeed(measured.mean, speed, speedToday)
       : { perArea: measured.mean, trust: 'trusted' }
-  return { ...course, perPass: today.perArea, pace: today.trust, speedToday, on }
+  const atCalibrated = { ...course, perPass: today.perArea, pace: today.trust, speedToday, on }
+  const apart =
+    draft.lanes && fields.optional('lanes.apart', draft.lanes.apart, 'length', 'Lanes apart', 'above-zero')
+  return apart ? atSpacing(atCalibrated, metres(lengthSi(apart)), book) : atCalibrated
+}
+
+/**
+ * Lanes nearer than the calibrated width lay more on each square metre, as what is thrown stays the same.
+ * Source: trade.md 3 (ground rate = flow / (swath x speed)).
+ */
+function atSpacing(calibration: CalibrationToday, apart: Metres, book: WorkingBook): CalibrationToday {
+  const { width, perPass } = calibration
+  const spaced = (perPass * width) / apart
+  book.note('calibration.spacing', () => [
+    `calibrated ${sixDigits(width)} m wide, lanes ${sixDigits(apart)} m apart`,
+    `${sixDigits(perPass)} on each m2 x ${sixDigits(width)} / ${sixDigits(apart)} = ${sixDigits(spaced)}`,
+  ])
+  return { ...calibration, width: apart, perPass: spaced }
 }

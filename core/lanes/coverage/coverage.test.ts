@@ -28,6 +28,7 @@ const square = (side: number): readonly Polygon[] => [
 const lane = (number: number, line: readonly Point[]) => ({
   number,
   header: false,
+  edge: false,
   line,
   length: Math.hypot(line[1]![0] - line[0]![0], line[1]![1] - line[0]![1]),
 })

@@ -23,6 +23,11 @@ export interface CoverageQuestion {
   readonly speedSd: number
   /** The gate opens and closes so far behind the end of a lane, m. */
   readonly lag: number
+  /**
+   * The side with a deflector: on lanes round the very edge what would fly further there falls evenly within
+   * half a width.
+   */
+  readonly deflector?: 'left' | 'right' | undefined
 }
 
 export interface Coverage {
@@ -46,9 +51,10 @@ const SLOWEST = 0.3
  * slow puts down more, for the flow does not know. Amounts in kg or m3, as the rate has it.
  * Source: trade.md 3 (deposit profile, overlapped copies); parting by a quadratic spline, as in
  * particle-in-cell work.
+ * @param progress is told the share of the lanes that is done, lane by lane
  */
-export function coverageOf(question: CoverageQuestion): Coverage {
-  const { ground, passes, profile, wander, lag } = question
+export function coverageOf(question: CoverageQuestion, progress?: (share: number) => void): Coverage {
+  const { ground, passes, profile, wander, lag, deflector } = question
   const reach = Math.max(...profile.places.map(Math.abs)) + profile.spacing
   const draw = drawsFrom(question.seed)
   const lanes = passes.flatMap((pass) => pass.lanes)
@@ -61,7 +67,11 @@ export function coverageOf(question: CoverageQuestion): Coverage {
   const throws = acrossOf(profile, grid.cell)
   const perMetre = (question.rate / passes.length) * question.width
   let thrown = 0
-  for (const { line } of lanes) thrown += throwAlong(grid, line, throws, perMetre, question, draw)
+  const turnedIn = deflector && deflected(throws, deflector, question.width / 2)
+  for (const [i, { line, edge }] of lanes.entries()) {
+    thrown += throwAlong(grid, line, edge && turnedIn ? turnedIn : throws, perMetre, question, draw)
+    progress?.((i + 1) / lanes.length)
+  }
   let [onLawn, offLawn] = [0, 0]
   const { amounts, lawn } = grid
   for (let i = 0; i < amounts.length; i++) {
@@ -88,6 +98,23 @@ export function acrossOf(profile: DepositProfile, most: number): Across {
   const shares = Float64Array.from({ length: count }, (_, i) => depositAt(profile, first + i * step))
   const sum = shares.reduce((a, b) => a + b, 0)
   return { first, step, shares: shares.map((share) => share / sum) }
+}
+
+/** @param reach beyond which nothing flies on the deflector's side, m */
+function deflected({ first, step, shares }: Across, side: 'left' | 'right', reach: number): Across {
+  const offOf = (i: number) => (first + i * step) * (side === 'right' ? 1 : -1)
+  const within = Array.from(shares.keys()).filter((i) => offOf(i) >= 0 && offOf(i) <= reach)
+  const stopped = shares.reduce((sum, share, i) => (offOf(i) > reach ? sum + share : sum), 0)
+  if (within.length === 0) return { first, step, shares }
+  const more = stopped / within.length
+  return {
+    first,
+    step,
+    shares: shares.map((share, i) => {
+      if (offOf(i) > reach) return 0
+      return offOf(i) >= 0 ? share + more : share
+    }),
+  }
 }
 
 /** What one lane throws; returned: its amount. */

@@ -52,3 +52,28 @@ export function coverageFigures(grid: Grid, rate: number): CoverageFigures | und
     histogram: Array.from(bins, (own, i) => ({ from: i * step, to: (i + 1) * step, share: own / count })),
   }
 }
+
+/** Steps of a tenth of the target, the last open at its top; shares of the lawn. */
+export function sharesOfTarget({ amounts, lawn, cell }: Grid, target: number): readonly number[] {
+  const bins = new Float64Array(BINS)
+  const tenth = (target * cell * cell) / 10
+  let count = 0
+  for (let i = 0; i < amounts.length; i++) {
+    if (lawn[i] !== 1) continue
+    count += 1
+    bins[Math.min(BINS - 1, Math.floor(amounts[i]! / tenth))]! += 1
+  }
+  return Array.from(bins, (own) => (count > 0 ? own / count : 0))
+}
+
+/** Share of the lawn that gets more than a limit. @param most kg or m3 on each m2 */
+export function shareOver({ amounts, lawn, cell }: Grid, most: number): number {
+  let [count, over] = [0, 0]
+  const limit = most * cell * cell * (1 + 1e-9)
+  for (let i = 0; i < amounts.length; i++) {
+    if (lawn[i] !== 1) continue
+    count += 1
+    if (amounts[i]! > limit) over += 1
+  }
+  return count > 0 ? over / count : 0
+}

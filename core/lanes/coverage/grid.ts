@@ -44,14 +44,19 @@ export function gridOver(
     amounts: new Float64Array(columns * rows),
     lawn: new Uint8Array(columns * rows),
   }
-  markLawn(grid, ground)
+  markCells(grid, ground.flat(), grid.lawn, 1)
   return grid
 }
 
-/** Marks the cells whose middle lies on the ground, row by row. */
-function markLawn({ cell, columns, rows, origin: [ox, oy], lawn }: Grid, ground: readonly Polygon[]): void {
+/** Marks the cells whose middle lies within rings, holes left out, row by row. */
+export function markCells(
+  { cell, columns, rows, origin: [ox, oy] }: Pick<Grid, 'cell' | 'columns' | 'rows' | 'origin'>,
+  rings: Polygon,
+  cells: Uint8Array,
+  mark: number,
+): void {
   const crossings: number[][] = Array.from({ length: rows }, () => [])
-  for (const ring of ground.flat())
+  for (const ring of rings)
     for (let i = 0; i < ring.length; i++) {
       const [ax, ay] = ring[i]!
       const [bx, by] = ring[(i + 1) % ring.length]!
@@ -69,7 +74,7 @@ function markLawn({ cell, columns, rows, origin: [ox, oy], lawn }: Grid, ground:
     for (let i = 0; i + 1 < crossed.length; i += 2) {
       const from = Math.max(0, Math.ceil((crossed[i]! - ox) / cell - 0.5))
       const to = Math.min(columns, Math.ceil((crossed[i + 1]! - ox) / cell - 0.5))
-      if (to > from) lawn.fill(1, row * columns + from, row * columns + to)
+      if (to > from) cells.fill(mark, row * columns + from, row * columns + to)
     }
   }
 }

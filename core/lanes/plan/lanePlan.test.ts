@@ -127,7 +127,7 @@ test('every place inside the lap lies within half a swath of a lane; every lane 
 const farFromEdge = (place: Point, rings: readonly Ring[]): number =>
   far(
     place,
-    rings.map((ring) => ({ number: 0, header: true, line: [...ring, ring[0]!], length: 0 })),
+    rings.map((ring) => ({ number: 0, header: true, edge: true, line: [...ring, ring[0]!], length: 0 })),
   )
 
 test('the direction that is chosen is never slower than the better of the two axes', () => {

@@ -7,6 +7,9 @@ import { sixDigits } from '../../working/figureText'
 import { closedWorkingBook, type WorkingBook } from '../../working/working'
 import { innerLanes, laneCount } from './innerLanes'
 
+export const LANE_AIMS = ['quickest', 'fewest turns', 'longest runs'] as const
+export type LaneAim = (typeof LANE_AIMS)[number]
+
 /** Ground and how it is walked; SI, directions in degrees clockwise from north. */
 export interface LaneQuestion {
   /** The lawn less its exclusions. */
@@ -15,20 +18,29 @@ export interface LaneQuestion {
   readonly width: number
   /** Laps round the edge and round each exclusion. */
   readonly headers: number
-  readonly passes: 1 | 2
-  /** Of the first pass; the second is at right angles. Undefined: the quickest. */
+  /** One after the other at right angles. */
+  readonly passes: number
+  /** Of the first pass. Undefined: the best by the aim. */
   readonly direction?: number | undefined
+  /** What a direction is chosen for; absent: the quickest. */
+  readonly aim?: LaneAim | undefined
+  /** The side of the machine that can be shut off: laps keep edges and exclusions there; absent: right. */
+  readonly shutSide?: 'left' | 'right' | undefined
   /** m/s */
   readonly speed: number
   /** What a turn takes, s. */
   readonly turn: number
   readonly start?: Point | undefined
+  /** How the plan's upward axis is turned from north, degrees: directions are told from north. */
+  readonly bearing?: number | undefined
 }
 
 export interface Lane {
   /** From 1, on over the passes. */
   readonly number: number
   readonly header: boolean
+  /** Round the very edge of the lawn or of an exclusion. */
+  readonly edge: boolean
   readonly line: readonly Point[]
   /** m */
   readonly length: number
@@ -84,7 +96,8 @@ export function lanePlan(
   const asked = direction === undefined ? undefined : ((direction % 360) + 360) % 360
   const tried = asked === undefined ? directionsOf(question, rings) : [asked]
   const plans = tried.map((one) => planAlong(question, laid.value, one))
-  const best = plans.reduce((a, b) => (b.seconds < a.seconds - 1e-9 ? b : a))
+  const cost = costBy(question.aim)
+  const best = plans.reduce((a, b) => (cost(b) < cost(a) - 1e-9 ? b : a))
   if (best.passes.every(({ lanes }) => lanes.length === 0)) return err({ kind: 'noGround' })
   const reasons = [
     ...directionReason(question, best, plans),
@@ -96,6 +109,27 @@ export function lanePlan(
   const plan = { ...best, reasons }
   book.note('lanes', () => working(question, plan))
   return ok(plan)
+}
+
+/** The less the better, by what is aimed at; what ties there is told apart by its time. */
+function costBy(aim: LaneAim = 'quickest'): (plan: Omit<LanePlan, 'reasons'>) => number {
+  switch (aim) {
+    case 'quickest':
+      return ({ seconds }) => seconds
+    case 'fewest turns':
+      return ({ turns, seconds }) => turns + seconds * TIE
+    case 'longest runs':
+      return (plan) => plan.seconds * TIE - meanRun(plan)
+    default:
+      return aim satisfies never
+  }
+}
+const TIE = 1e-6
+
+/** Mean length of the lanes that are no laps, m. */
+function meanRun({ passes }: Pick<LanePlan, 'passes'>): number {
+  const runs = passes.flatMap(({ lanes }) => lanes.filter(({ header }) => !header))
+  return runs.length === 0 ? 0 : sumOf(runs, ({ length }) => length) / runs.length
 }
 
 interface LaidGround {
@@ -166,29 +200,31 @@ function planAlong(
   { laps, inner, slivers }: LaidGround,
   direction: number,
 ): Omit<LanePlan, 'reasons'> {
-  const { width, passes, speed, turn, headers } = question
+  const { width, passes, speed, turn, headers, shutSide } = question
   let at: Point = question.start ?? question.ground[0]?.[0]?.[0] ?? [0, 0]
   let [number, between] = [0, 0]
-  const add = (lanes: Lane[], line: readonly Point[], header: boolean): void => {
+  const add = (lanes: Lane[], line: readonly Point[], kind: 'edge' | 'lap' | 'inner'): void => {
     const [begin = at] = line
     const gap = distance(at, begin)
     if (number > 0 && gap > 2 * width) between += gap
     number += 1
-    lanes.push({ number, header, line, length: lengthOf(line) })
+    lanes.push({ number, header: kind !== 'inner', edge: kind === 'edge', line, length: lengthOf(line) })
     at = line.at(-1) ?? at
   }
   const ends = headers > 0 && laps.length > 0 ? 'on' : 'edge'
   const walked = Array.from({ length: passes }, (_, pass): LanePass => {
     const lanes: Lane[] = []
     const along = (direction + 90 * pass) % 360
-    for (const lap of laps) for (const ring of inTurn(lap, at)) add(lanes, lapFrom(ring, at), true)
+    for (const [i, lap] of laps.entries())
+      for (const ring of inTurn(lap, at))
+        add(lanes, lapFrom(shutSide === 'left' ? ring.toReversed() : ring, at), i === 0 ? 'edge' : 'lap')
     for (const piece of slivers)
-      for (const line of innerLanes(piece, lengthways(piece), width, 'edge', at)) add(lanes, line, false)
+      for (const line of innerLanes(piece, lengthways(piece), width, 'edge', at)) add(lanes, line, 'inner')
     const left = new Set(inner)
     while (left.size > 0) {
       const next = nearest([...left], at)
       left.delete(next)
-      for (const line of innerLanes(next, along, width, ends, at)) add(lanes, line, false)
+      for (const line of innerLanes(next, along, width, ends, at)) add(lanes, line, 'inner')
     }
     return { direction: along, lanes }
   })
@@ -200,7 +236,8 @@ function planAlong(
 /** The edge first, then round the beds, always on to the nearest by its middle. */
 function inTurn(rings: readonly Ring[], begin: Point): readonly Ring[] {
   const middles = new Map(rings.map((ring) => [ring, centroid(ring)]))
-  const left = rings.toSorted((a, b) => ringArea(b) - ringArea(a))
+  const areas = new Map(rings.map((ring) => [ring, ringArea(ring)]))
+  const left = rings.toSorted((a, b) => (areas.get(b) ?? 0) - (areas.get(a) ?? 0))
   const turn: Ring[] = []
   let at = begin
   for (let next = left.shift(); next; next = left.shift()) {
@@ -259,32 +296,49 @@ function sideDirections(ring: Ring): readonly number[] {
 
 /** The axes of the plan, and the quickest few of the others by the number and length of their lanes. */
 function directionsOf(
-  { ground, width, passes, speed, turn }: LaneQuestion,
+  { ground, width, passes, speed, turn, aim = 'quickest' }: LaneQuestion,
   rings: Polygon,
 ): readonly number[] {
-  const axes = passes === 2 ? [0] : [0, 90]
+  const axes = passes % 2 === 0 ? [0] : [0, 90]
   if (rings.length === 0) return axes
   const longest = ground.flatMap(([outline = []]) => sideDirections(outline).slice(0, SIDES_TRIED))
-  const even = Array.from({ length: 180 / STEP_DEGREES }, (_, i) => i * STEP_DEGREES)
-  const others = [...new Set([...longest, ...even])].filter((one) => !axes.includes(one))
+  // Two passes at right angles are the same two a quarter turn on.
+  const period = passes % 2 === 0 ? 90 : 180
+  const even = Array.from({ length: period / STEP_DEGREES }, (_, i) => i * STEP_DEGREES)
+  const sides = longest.map((one) => one % period)
+  const others = [...new Set([...sides, ...even])].filter((one) => !axes.includes(one))
   const quick = others.map((one) => {
     const counts = Array.from({ length: passes }, (_, pass) => laneCount(rings, one + 90 * pass, width))
-    return { one, seconds: sumOf(counts, ({ lanes, length }) => length / speed + lanes * turn) }
+    const lanes = sumOf(counts, (count) => count.lanes)
+    const length = sumOf(counts, (count) => count.length)
+    const costs = {
+      quickest: length / speed + lanes * turn,
+      'fewest turns': lanes,
+      'longest runs': -length / Math.max(1, lanes),
+    }
+    return { one, cost: costs[aim] }
   })
-  const few = quick.toSorted((a, b) => a.seconds - b.seconds).slice(0, LAID_OUT)
+  const few = quick.toSorted((a, b) => a.cost - b.cost).slice(0, LAID_OUT)
   return [...axes, ...few.map(({ one }) => one)]
 }
 
 function directionReason(
-  { direction }: LaneQuestion,
+  { direction, aim = 'quickest', bearing = 0 }: LaneQuestion,
   best: Omit<LanePlan, 'reasons'>,
   plans: readonly Omit<LanePlan, 'reasons'>[],
 ): readonly string[] {
-  const [own = 0] = best.passes.map((pass) => pass.direction)
-  if (direction !== undefined) return [`Direction ${sixDigits(own)}° as it was asked for.`]
+  const [own = 0] = best.passes.map((pass) => fromNorth(pass.direction, bearing))
+  if (direction !== undefined) {
+    const asked = (((direction + bearing) % 360) + 360) % 360
+    return [`Direction ${sixDigits(asked)}° as it was asked for.`]
+  }
+  if (aim !== 'quickest')
+    return [
+      `Direction ${sixDigits(own)}°: the ${aim} of those that were tried, ${counted(best.turns, 'turn')}.`,
+    ]
   const slowest = plans.reduce((a, b) => (b.seconds > a.seconds ? b : a))
   const more = slowest.seconds - best.seconds
-  const other = slowest.passes[0]?.direction ?? own
+  const other = fromNorth(slowest.passes[0]?.direction ?? 0, bearing)
   return [
     more > 1
       ? `Direction ${sixDigits(own)}°: ${counted(best.turns, 'turn')}, ${formatMinutes(more)} min less ` +
@@ -296,11 +350,15 @@ function directionReason(
 /** No lawn is broader than half the way round it. m */
 const aroundOf = (ground: readonly Polygon[]): number => sumOf(ground, ([outline = []]) => perimeter(outline))
 
-function working({ width, speed, turn }: LaneQuestion, plan: LanePlan): readonly string[] {
+/** A lane has two ends: its direction is told under 180. */
+export const fromNorth = (direction: number, bearing: number): number =>
+  Number(((((direction + bearing) % 180) + 180) % 180).toFixed(4))
+
+function working({ width, speed, turn, bearing = 0 }: LaneQuestion, plan: LanePlan): readonly string[] {
   return [
     ...plan.passes.map(
       ({ direction, lanes }) =>
-        `Direction ${sixDigits(direction)}°: ${counted(lanes.length, 'lane')}, at most ` +
+        `Direction ${sixDigits(fromNorth(direction, bearing))}°: ${counted(lanes.length, 'lane')}, at most ` +
         `${sixDigits(width)} m apart, ${sixDigits(sumOf(lanes, ({ length }) => length))} m`,
     ),
     `${sixDigits(plan.distance)} m / ${sixDigits(speed)} m/s + ${plan.turns} turns x ` +

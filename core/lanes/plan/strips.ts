@@ -11,6 +11,9 @@ interface Side {
   readonly slope: number
 }
 
+/** What is nearer than the steps outlines are cut in touches. m */
+const TOUCH = 2e-6
+
 /** Rings along a direction, ready to be cut into strips. */
 export interface Field {
   readonly sides: readonly Side[]
@@ -65,22 +68,32 @@ export function stripSpans({ sides, corners }: Field, from: number, to: number):
   const spans: Span[] = []
   // Written out: a lawn of hundreds of corners is cut into strips in many directions while one waits.
   const crossed: Side[] = []
+  const places: number[] = []
   for (let i = 1; i < cuts.length; i++) {
     const [a, b] = [cuts[i - 1]!, cuts[i]!]
     if (!(b > a)) continue
     const middle = (a + b) / 2
-    crossed.length = 0
+    let count = 0
     for (const side of near) {
       if (side.left >= middle) break
       if (side.right <= middle) continue
       const at = atOf(side, middle)
-      let place = crossed.length
-      while (place > 0 && atOf(crossed[place - 1]!, middle) > at) place -= 1
-      crossed.splice(place, 0, side)
+      let place = count
+      for (; place > 0 && places[place - 1]! > at; place--) {
+        places[place] = places[place - 1]!
+        crossed[place] = crossed[place - 1]!
+      }
+      places[place] = at
+      crossed[place] = side
+      count += 1
     }
-    for (let pair = 0; pair + 1 < crossed.length; pair += 2) {
+    for (let pair = 0; pair + 1 < count; pair += 2) {
       const [low, high] = [crossed[pair]!, crossed[pair + 1]!]
-      spans.push([Math.min(atOf(low, a), atOf(low, b)), Math.max(atOf(high, a), atOf(high, b))])
+      const begin = Math.min(atOf(low, a), atOf(low, b))
+      const end = Math.max(atOf(high, a), atOf(high, b))
+      const known = spans.findIndex(([from, to]) => begin <= to + TOUCH && end >= from - TOUCH)
+      if (known < 0) spans.push([begin, end])
+      else spans[known] = [Math.min(spans[known]![0], begin), Math.max(spans[known]![1], end)]
     }
   }
   return joined(spans)
@@ -103,6 +116,7 @@ function pairs(crossed: readonly number[]): readonly Span[] {
 
 /** Spans that overlap or touch become one. */
 function joined(spans: readonly Span[]): readonly Span[] {
+  if (spans.length < 2) return spans
   const ordered = spans.toSorted(([a], [b]) => a - b)
   const found: Span[] = []
   for (const [from, to] of ordered) {
@@ -112,5 +126,3 @@ function joined(spans: readonly Span[]): readonly Span[] {
   }
   return found
 }
-/** What is nearer than the steps outlines are cut in touches. m */
-const TOUCH = 2e-6

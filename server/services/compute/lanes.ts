@@ -5,6 +5,7 @@ import { combineOutlines } from '#core/ground/combineOutlines'
 import { firstCrossings } from '#core/ground/crossings'
 import { coverageFigures } from '#core/lanes/coverage/evenness'
 import { coverageOf } from '#core/lanes/coverage/coverage'
+import { USUAL_TURN } from '#core/lanes/lawns/lanesQuestion'
 import { lanePlan, type LaneError, type LanePlan } from '#core/lanes/plan/lanePlan'
 import { refillsOf } from '#core/lanes/plan/refills'
 import { areaSi, lengthSi, speedSi } from '#core/quantity/quantity'
@@ -20,9 +21,6 @@ import type {
   LanesRequest,
 } from '#shared/schemas/compute/lanes'
 import { answeredWorking } from './answeredWorking'
-
-/** What a turn takes where nobody says, s. */
-const USUAL_TURN = 5
 
 type Issues = readonly ComputeIssue[]
 

@@ -6,7 +6,7 @@ import { showQuantity } from '#core/quantity/systems'
 /** Each link of the chain with its one or two figures, always in view; a press opens it. */
 const props = defineProps<{ links: readonly ChainLink[]; open: LinkName | undefined }>()
 const emit = defineEmits<{ open: [link: ChainLink] }>()
-const { sheet, document } = useSheet()
+const { sheet, document, lanes } = useSheet()
 const shown = useShown()
 
 interface Summary {
@@ -78,10 +78,10 @@ const load = (): Summary => {
       : [showQuantity(hopper)]
   return { figures, more: first ? '' : hopper === undefined ? '' : 'into the hopper' }
 }
-const walk = (): Summary => ({
-  figures: sheet.value.walk ? [shown.distance(sheet.value.walk.distance)] : [],
-  more: '',
-})
+const walk = (): Summary => {
+  const metres = lanes.worked.value?.lanes.metres ?? sheet.value.walk?.distance
+  return { figures: metres === undefined ? [] : [shown.distance(metres)], more: '' }
+}
 /** Links whose place on the tape says what their figures don't. */
 const TOLD: ReadonlySet<LinkName> = new Set(['calibrate', 'walk', 'log'])
 const summaries = computed<Readonly<Record<LinkName, Summary>>>(() => ({

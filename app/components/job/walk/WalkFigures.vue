@@ -1,32 +1,54 @@
 <script setup lang="ts">
 import { formatMinutes } from '#core/quantity/format'
 
-/** How far and how long: the distance between lanes, the pace, the way. */
-const { sheet } = useSheet()
+/** How far and how long: the distance between lanes, the pace, the way; by its lanes where they are known. */
+const { sheet, lanes } = useSheet()
 const shown = useShown()
-const minutes = computed(() => ({ figure: formatMinutes(sheet.value.walk?.seconds ?? 0), unit: 'min' }))
+const whole = computed(() => lanes.worked.value?.lanes)
+const minutes = computed(() => ({
+  figure: formatMinutes(whole.value?.seconds ?? sheet.value.walk?.seconds ?? 0),
+  unit: 'min',
+}))
+const count = computed(() =>
+  (whole.value?.lawns ?? []).reduce(
+    (sum, { plan }) => sum + (plan?.passes.reduce((all, pass) => all + pass.lanes.length, 0) ?? 0),
+    0,
+  ),
+)
 </script>
 
 <template>
-  <dl v-if="sheet.walk && sheet.calibration">
-    <dt>Lanes apart</dt>
-    <dd class="figure"><FigureText :shown="shown.distance(sheet.calibration.width)" /></dd>
-    <template v-if="sheet.calibration.speedToday">
+  <dl v-if="sheet.walk && sheet.calibration" class="walk-figures">
+    <div>
+      <dt>Lanes apart</dt>
+      <dd class="figure"><FigureText :shown="shown.distance(sheet.calibration.width)" /></dd>
+    </div>
+    <div v-if="sheet.calibration.speedToday">
       <dt>Pace</dt>
       <dd class="figure"><FigureText :shown="shown.speed(sheet.calibration.speedToday)" /></dd>
-    </template>
-    <dt>Walk</dt>
-    <dd class="figure"><FigureText :shown="minutes" page="walk" label="Walk" /></dd>
-    <dd class="soft small"><FigureText :shown="shown.distance(sheet.walk.distance)" /></dd>
+    </div>
+    <div v-if="whole">
+      <dt>Lanes, turns</dt>
+      <dd class="figure">{{ count }}, {{ whole.turns }}</dd>
+    </div>
+    <div>
+      <dt>To walk</dt>
+      <dd class="figure"><FigureText :shown="shown.distance(whole?.metres ?? sheet.walk.distance)" /></dd>
+    </div>
+    <div>
+      <dt>{{ whole ? 'On foot, turns in it' : 'On foot, without turns' }}</dt>
+      <dd class="figure"><FigureText :shown="minutes" :page="whole ? 'lanes' : 'walk'" label="On foot" /></dd>
+    </div>
   </dl>
 </template>
 
 <style scoped>
+.walk-figures {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 26px;
+}
 dt {
   font-size: 13.5px;
-  margin-top: 6px;
-}
-dt:first-child {
-  margin-top: 0;
 }
 </style>

@@ -1,16 +1,14 @@
 <script setup lang="ts">
-/** Dial, pace and distance beside the ground, and the conditions of the day below. */
+/** Lanes on the ground, dial and pace, what is kept from water and wind, and the conditions of the day. */
 </script>
 
 <template>
-  <div class="space-y-5">
-    <div class="beside">
-      <div class="space-y-4">
-        <WalkFigures />
-        <WalkFields />
-      </div>
-      <GroundSketch />
-    </div>
+  <div class="space-y-4">
+    <WalkFigures />
+    <WithLanes v-slot="{ worked }">
+      <LanePlan :worked="worked"><WalkFields /></LanePlan>
+      <WindAndWater :worked="worked" />
+    </WithLanes>
     <ConditionFields />
   </div>
 </template>

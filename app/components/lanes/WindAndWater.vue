@@ -1,0 +1,120 @@
+<script setup lang="ts">
+import { v7 as uuid } from 'uuid'
+import { COMPASS_POINTS, compassWords } from '#core/ground/compass'
+import { blankPart } from '#core/ground/blankArea'
+import type { LawnPart } from '#core/ground/fieldNotes'
+import { downwind } from '#core/lanes/lawns/downwind'
+import type { LawnLanes } from '#core/lanes/lawns/workOutLanes'
+import { SYSTEM_UNITS } from '#core/quantity/systems'
+import { SPEED_UNITS, type LengthUnit } from '#core/quantity/units'
+import type { SheetLanes } from '~/composables/job/useLanes'
+
+/** What is kept from open water and what that leaves untreated; where the wind carries. */
+const props = defineProps<{ worked: SheetLanes }>()
+const { document, set, locked, problemAt } = useSheet()
+const { choices, change } = useLaneChoices()
+const crew = useCrewStore()
+const shown = useShown()
+const compass = [
+  { value: '' as const, text: 'not noted' },
+  ...COMPASS_POINTS.map((value) => ({ value, text: `the ${compassWords(value)}` })),
+]
+const lengths = computed((): readonly LengthUnit[] =>
+  SYSTEM_UNITS[crew.units].length === 'm' ? ['m', 'ft'] : ['ft', 'm'],
+)
+const wind = computed(() =>
+  choices.value.windFrom ? downwind(props.worked.question.lawns, choices.value.windFrom) : undefined,
+)
+const keptOut = computed(() =>
+  props.worked.lanes.lawns.flatMap((lawn) => (lawn.keptOut ? [{ lawn, ...lawn.keptOut }] : [])),
+)
+const buffer = computed(() => props.worked.buffer)
+
+/** The strip becomes an exclusion of the lawn: sizes, amounts and the record follow by themselves. */
+function takeOut({ id, keptOut: strip }: LawnLanes) {
+  const index = document.value.lawns.findIndex((one) => one.id === id)
+  const lawn = document.value.lawns[index]
+  if (!lawn || !strip) return
+  const parts = strip.ground.flatMap(([ring]): LawnPart[] => {
+    const part = blankPart(uuid(), 'subtract', 'outline', crew.units)
+    return ring && part.outline
+      ? [
+          {
+            ...part,
+            what: 'buffer along the edge kept untreated',
+            outline: {
+              ...part.outline,
+              from: 'drawn',
+              points: ring,
+              origin: `buffer of ${buffer.value?.words}`,
+            },
+          },
+        ]
+      : []
+  })
+  set(`lawns.${index}.parts`, [...lawn.parts, ...parts])
+}
+const located = (id: string) =>
+  props.worked.layout.shapes.every(({ lawnId, place }) => lawnId !== id || place === undefined)
+</script>
+
+<template>
+  <section aria-labelledby="wind-title" class="space-y-2">
+    <h2 id="wind-title">Wind and water</h2>
+    <div class="fields">
+      <ChoiceField
+        label="Wind from"
+        path="lanes.windFrom"
+        :value="choices.windFrom"
+        :choices="compass"
+        :locked="locked"
+        @change="change({ windFrom: $event })"
+      />
+      <QuantityField
+        label="Wind"
+        path="lanes.wind"
+        kind="speed"
+        :entered="choices.wind"
+        :units="SPEED_UNITS"
+        :locked="locked"
+        :problem="problemAt('lanes.wind')?.message"
+        @change="change({ wind: $event })"
+      />
+      <QuantityField
+        label="Kept from open water"
+        path="lanes.buffer"
+        kind="length"
+        :entered="choices.buffer"
+        :units="lengths"
+        :locked="locked"
+        :problem="problemAt('lanes.buffer')?.message"
+        :hint="buffer && !buffer.byHand ? `${buffer.words}, ${buffer.source}` : undefined"
+        @change="change({ buffer: $event })"
+      />
+    </div>
+    <p v-if="wind" class="small">{{ wind.words }}</p>
+    <p v-if="wind && wind.water.length > 0" class="small">
+      <StateMark
+        level="warn"
+        :words="`Water lies downwind: ${wind.water.join(', ')}. Wait for another wind, or keep further off.`"
+      />
+    </p>
+    <ul v-if="keptOut.length > 0" class="small space-y-1">
+      <li v-for="{ lawn, size } in keptOut" :key="lawn.id">
+        {{ lawn.name }}: <FigureText :shown="shown.size(size)" /> within {{ buffer?.words }} of water stay
+        untreated ({{ buffer?.source }}). The amounts still count them.
+        <UButton
+          v-if="!locked && located(lawn.id)"
+          variant="link"
+          size="sm"
+          label="Take them out of the ground"
+          @click="takeOut(lawn)"
+        />
+      </li>
+    </ul>
+    <p v-else-if="buffer" class="small soft">
+      {{ buffer.words }} from open water ({{ buffer.source }}): no exclusion of these lawns is water by its
+      name.
+    </p>
+  </section>
+</template>

@@ -1,0 +1,144 @@
+import type { ApplicationDraft, LanesDraft } from '../../draft/applicationDraft'
+import { degreesOf } from '../../ground/compass'
+import { placesOf, siteLayout, type SiteLayout } from '../../ground/siteLayout'
+import {
+  USUAL_HEADERS,
+  USUAL_TURN,
+  type LaneBatch,
+  type LanesQuestion,
+} from '../../lanes/lawns/lanesQuestion'
+import type { LaneAim } from '../../lanes/plan/lanePlan'
+import { fieldReader } from '../../quantity/fieldReader'
+import { amountFactor } from '../../quantity/quantity'
+import { STOPWATCH_PER } from '../../quantity/units'
+import type { WorkedApplication } from '../workOutJob'
+import type { WaterBuffer } from './waterBuffer'
+
+/** What lanes are asked with beside the sheet. */
+export interface LanesBeside {
+  readonly buffer: WaterBuffer | undefined
+  /** What the hopper holds, kg; undefined: all of it. */
+  readonly hopper: number | undefined
+  /** How the plan's upward axis is turned from north, degrees; directions are typed and told from north. */
+  readonly bearing: number
+}
+
+/** Where the lawns of an application lie on one plan. */
+export const lawnLayout = (
+  draft: ApplicationDraft,
+  { lawns }: Pick<WorkedApplication, 'lawns'>,
+): SiteLayout =>
+  siteLayout(
+    lawns.flatMap(({ id, name, treated, size, parts }, i) =>
+      treated === 'yes' && size !== undefined
+        ? [{ id, name, parts, places: placesOf(draft.lawns[i]?.parts ?? []) }]
+        : [],
+    ),
+  )
+
+/**
+ * What lanes an application asks for; undefined while its calibration, its pace or its amounts are not known.
+ * Choices that can't be read leave the tool's own.
+ */
+export function lanesAsked(
+  draft: ApplicationDraft,
+  worked: WorkedApplication,
+  layout: SiteLayout,
+  { buffer, hopper, bearing }: LanesBeside,
+): LanesQuestion | undefined {
+  const { calibration, plan, passes } = worked
+  const speed = calibration?.speedToday
+  if (!plan || !calibration || !speed) return undefined
+  const { lanes } = draft
+  const onPlan = (degrees: number | undefined) => (degrees === undefined ? undefined : degrees - bearing)
+  const contour = contourOf(lanes)
+  return {
+    lawns: plan.areas.map(({ id, carrier, products }, i) => {
+      const own = lanes?.lawns.find((one) => one.id === id)
+      return {
+        id,
+        name: worked.lawns.find((one) => one.id === id)?.name ?? `Lawn ${i + 1}`,
+        shapes: layout.shapes
+          .filter(({ lawnId }) => lawnId === id)
+          .map(({ sign, rings, partId }) => ({ sign, rings, what: whatOf(draft, partId) })),
+        amount: carrier
+          ? carrier.value * amountFactor(carrier.unit)
+          : products.reduce((sum, { amount }) => sum + amount.value * amountFactor(amount.unit), 0),
+        direction: onPlan(typedDirection(own?.direction) ?? contour),
+        start: own?.start,
+      }
+    }),
+    width: calibration.width,
+    passes,
+    speed,
+    bearing,
+    turn: turnOf(lanes),
+    headers: lanes?.headers ? Number(lanes.headers) : USUAL_HEADERS,
+    shutSide: lanes?.shutSide || undefined,
+    aim: aimOf(lanes),
+    truck: lanes?.truck,
+    buffer: buffer?.metres ?? 0,
+    batches: batchesOf(worked, hopper),
+  }
+}
+
+const whatOf = ({ lawns }: ApplicationDraft, partId: string): string =>
+  lawns
+    .flatMap(({ parts }) => parts)
+    .find(({ id }) => id === partId)
+    ?.what?.trim() ?? ''
+
+/** Degrees from what was typed or dragged; undefined for what is no direction. */
+export function typedDirection(text: string | undefined): number | undefined {
+  const degrees = Number(text?.replace('°', '').trim() || Number.NaN)
+  return Number.isFinite(degrees) && Math.abs(degrees) <= MOST_DEGREES ? degrees : undefined
+}
+const MOST_DEGREES = 360
+
+/** Along the contour: at right angles to the fall. */
+const contourOf = (lanes: LanesDraft | undefined): number | undefined =>
+  lanes?.aim === 'contour' && lanes.downhill !== '' ? (degreesOf(lanes.downhill) + 90) % 180 : undefined
+
+const aimOf = (lanes: LanesDraft | undefined): LaneAim =>
+  lanes?.aim === 'fewest turns' || lanes?.aim === 'longest runs' ? lanes.aim : 'quickest'
+
+function turnOf(lanes: LanesDraft | undefined): number {
+  const read = lanes && fieldReader().optional('', lanes.turn, 'stopwatch', 'A turn', 'zero-too')
+  return read ? read.value * STOPWATCH_PER[read.unit] : USUAL_TURN
+}
+
+/** What is weighed or mixed together: lawns of one rate, or those that a load is meant for. */
+function batchesOf({ plan, hopper }: WorkedApplication, holds: number | undefined): readonly LaneBatch[] {
+  if (!plan) return []
+  const all = plan.areas.map(({ id }) => id)
+  if (plan.loads.length > 0) {
+    const meant = [...new Set(plan.loads.map(({ areas = all }) => areas.join(' ')))]
+    return meant.map((lawns) => ({
+      lawns: lawns.split(' '),
+      fills: plan.loads
+        .filter(({ areas = all }) => areas.join(' ') === lawns)
+        .map(({ carrier }) => carrier.value * amountFactor(carrier.unit)),
+    }))
+  }
+  if (plan.rates)
+    return plan.rates.map(({ areas, products }) => ({
+      lawns: areas,
+      fills: fillsOf(
+        products.reduce((sum, { measured }) => sum + measured.value * amountFactor(measured.unit), 0),
+        holds,
+      ),
+    }))
+  const charge = hopper ? hopper.weighIn.value * amountFactor(hopper.weighIn.unit) : 0
+  return [{ lawns: all, fills: fillsOf(charge, holds) }]
+}
+
+/** A charge in hoppers full and a rest. */
+function fillsOf(charge: number, holds: number | undefined): readonly number[] {
+  if (!holds || charge <= holds * (1 + ROUNDING)) return [charge]
+  const full = Math.floor(charge / holds + ROUNDING)
+  const rest = charge - full * holds
+  return [...Array.from({ length: Math.min(full, MOST_FILLS) }, () => holds), ...(rest > 0 ? [rest] : [])]
+}
+const ROUNDING = 1e-9
+/** A charge of more hoppers than this has a wrong unit somewhere. */
+const MOST_FILLS = 500
