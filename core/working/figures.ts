@@ -37,6 +37,7 @@ type CalibrationFigure =
   | 'walk'
   | 'lanes'
   | 'coverage'
+  | 'stripes'
   | `rates.${number}.dial`
   | `rates.${number}.pass`
 

@@ -34,6 +34,7 @@ const PLAIN: Readonly<Partial<Record<Figure, string>>> = {
   'loads.count': 'Loads',
   walk: 'Walk',
   lanes: 'Lanes',
+  stripes: 'Stripes',
   coverage: 'What the ground gets',
   'calibration.spacing': 'Rate at this lane spacing',
   checkpoints: 'Left in the hopper on the way',
