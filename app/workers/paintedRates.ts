@@ -16,10 +16,8 @@ export interface PaintedRates {
 
 /** Longer pictures are more than a screen can show. */
 const MOST_PIXELS = 1600
-/** What lands off the lawn is there, and fainter. */
-const [ON, OFF] = [255, 150]
-/** Off the lawn less than this share of the target is nothing to look at. */
-const LEAST_OFF = 0.02
+/** What lands off the lawn is grey, the darker the more. */
+const GREY = 70
 
 /** Rates as a PNG in the map's own axes, nearest cell by nearest cell. */
 export async function paintedRates(
@@ -63,10 +61,14 @@ export async function paintedRates(
       if (column < 0 || row < 0 || column >= columns || row >= rows) continue
       const at = row * columns + column
       const share = amounts[at]! / meant
-      if (lawn[at] !== 1 && share < LEAST_OFF) continue
+      const place = 4 * (py * wide + px)
+      if (lawn[at] !== 1) {
+        image.data.set([GREY, GREY, GREY, Math.min(200, Math.round(200 * share))], place)
+        continue
+      }
       const step = Math.min(steps.length - 1, Math.floor((share * steps.length) / 2))
       const [red, green, blue] = steps[step]!
-      image.data.set([red, green, blue, lawn[at] === 1 ? ON : OFF], 4 * (py * wide + px))
+      image.data.set([red, green, blue, 255], place)
     }
   const canvas = new OffscreenCanvas(wide, high)
   canvas.getContext('2d')?.putImageData(image, 0, 0)

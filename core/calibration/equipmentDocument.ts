@@ -1,3 +1,4 @@
+import type { DropRow } from './dropSize'
 import { isOver } from '../quantity/tolerance'
 import { readTapedCourse, type TapedCourse, type ToolReading } from '../ground/toolCourse'
 import type { Entered } from '../quantity/entered'
@@ -48,6 +49,8 @@ export interface SprayerDocument {
     readonly spacing: Entered<LengthUnit>
     readonly what: string
     readonly fitted?: string
+    /** Drop-size classes as typed from the nozzles' own sheet. */
+    readonly drops?: readonly DropRow[]
   }
   readonly notes: string
 }
@@ -115,6 +118,8 @@ function readSprayer({ tank, fillTo, dead, agitate, nozzles }: SprayerDocument, 
   const still = fields.optional('document.dead', dead, 'volume', 'Dead volume', 'zero-too')
   fields.optional('document.agitate', agitate, 'volume', 'Least the pump agitates', 'zero-too')
   fields.optional('document.nozzles.spacing', nozzles.spacing, 'length', 'Nozzle spacing', 'above-zero')
+  for (const [i, { pressure }] of (nozzles.drops ?? []).entries())
+    fields.optional(`document.nozzles.drops.${i}.pressure`, pressure, 'pressure', 'Pressure', 'above-zero')
   const si = (q: Quantity<AmountUnit>) => q.value * amountFactor(q.unit)
   const most = filled ?? whole
   if (whole && filled && isOver(si(filled), si(whole)))

@@ -1,3 +1,4 @@
+import type { DropRow } from '../calibration/dropSize'
 import type { SpreaderCourse, SprayerCourse } from '../calibration/courseNote'
 import type { CompassPoint } from '../ground/compass'
 import type { FieldNotes } from '../ground/fieldNotes'
@@ -177,7 +178,11 @@ export interface SprayDraft {
   readonly tank: Entered<VolumeUnit>
   readonly loads: LoadStyle
   /** The nozzle set that was on when the job took the sprayer. */
-  readonly nozzles?: { readonly what: string; readonly fitted: string }
+  readonly nozzles?: {
+    readonly what: string
+    readonly fitted: string
+    readonly drops?: readonly DropRow[]
+  }
   readonly dead: Entered<VolumeUnit>
   readonly agitate: Entered<VolumeUnit>
   readonly speedToday: Entered<SpeedUnit>

@@ -166,7 +166,12 @@ export function spreadFrom(
 export const nozzlesOn = ({
   what,
   fitted = '',
-}: SprayerDocument['nozzles']): { readonly what: string; readonly fitted: string } => ({ what, fitted })
+  drops = [],
+}: SprayerDocument['nozzles']): NonNullable<SprayDraft['nozzles']> => ({
+  what,
+  fitted,
+  ...(drops.length > 0 && { drops }),
+})
 
 /** A saved sprayer with its calibration in force as the method of a job. */
 export function sprayFrom(

@@ -15,6 +15,7 @@ import type { LedgerRow, PlannedRow } from '../season/ledger'
 import type { DayConditions } from '../weather/dayConditions'
 import { closedWorkingBook, type WorkingBook } from '../working/working'
 import { jobCost, type JobCost, type StockedProduct } from './cost/jobCost'
+import { readLanes } from './lanes/lanesAsked'
 import { calibrateLink, type CalibrateLink } from './links/calibrate'
 import { loadLink, type LoadLink } from './links/load'
 import { measureLink, type MeasureLink } from './links/measure'
@@ -227,10 +228,11 @@ function linksOf(
 }
 
 /** What was noted of the day is read for its errors here; the rules ask it again. */
-function readConditions({ day, fate }: ApplicationDraft, fields: FieldReader): void {
+function readConditions({ day, fate, lanes }: ApplicationDraft, fields: FieldReader): void {
   if (day) {
     fields.optional('day.air', day.air, 'temperature', 'Air', 'any-sign')
     fields.optional('day.soil', day.soil, 'temperature', 'Soil', 'any-sign')
   }
   if (fate) fields.optional('fate.wait', fate.wait, 'time', 'Wait', 'zero-too')
+  if (lanes) readLanes(lanes, fields)
 }

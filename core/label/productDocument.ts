@@ -1,3 +1,4 @@
+import type { DropSize } from '../calibration/dropSize'
 import { isOver } from '../quantity/tolerance'
 import type { Entered } from '../quantity/entered'
 import type { FieldReader } from '../quantity/fieldReader'
@@ -94,6 +95,8 @@ export interface RateLine {
   readonly inRow?: string
   /** Growth state of the turf the line is for; blank: any. */
   readonly growth?: TurfState
+  /** The finest drops it may be sprayed with; blank or absent: the label does not say. */
+  readonly drops?: '' | DropSize
   /** Grasses that may be sown within the waits for seed. */
   readonly sparesSown?: readonly GrassName[]
   readonly figures?: LineFigures

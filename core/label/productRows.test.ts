@@ -60,6 +60,7 @@ function fullLabel(): NamedProduct {
           heatUnits: '200',
           grasses,
           growth: 'greening up',
+          drops: 'coarse',
           sparesSown: ['perennial ryegrass'],
           perYear: '3',
           inRow: '2',

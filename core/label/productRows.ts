@@ -77,6 +77,7 @@ export const PRODUCT_COLUMNS = [
   'soil_from',
   'soil_to',
   'air_most',
+  'drops',
 ] as const
 export type ProductColumn = (typeof PRODUCT_COLUMNS)[number]
 export interface NamedProduct {
@@ -204,6 +205,7 @@ function further({
   grasses = [],
   growth = '',
   sparesSown = [],
+  drops = '',
   figures,
 }: RateLine) {
   const cells = Object.fromEntries(
@@ -216,6 +218,7 @@ function further({
     grasses: grasses.join('; '),
     growth,
     spares_sown: sparesSown.join('; '),
+    drops,
     ...cells,
   }
 }

@@ -1,3 +1,4 @@
+import { DROP_SIZES } from '../calibration/dropSize'
 import { GRASS_NAMES, type GrassName } from '../ground/grasses'
 import { TURF_STATES } from '../ground/turfStates'
 import { figureIn } from '../quantity/cells'
@@ -220,6 +221,7 @@ function readLine({ get, pick, grasses }: CellReader, row: RowAt, blank: RateLin
     ...(row.at('heat_units') && { heatUnits: row.at('heat_units') }),
     ...(row.at('grasses') && { grasses: grasses(row, 'grasses') }),
     ...(row.at('growth') && { growth: pick(row, 'growth', TURF_STATES, '') }),
+    ...(row.at('drops') && { drops: pick(row, 'drops', DROP_SIZES, '') }),
     ...(row.at('spares_sown') && { sparesSown: grasses(row, 'spares_sown') }),
     ...(Object.keys(figures).length > 0 && { figures }),
   }

@@ -44,6 +44,7 @@ describe('a line of a label told back', () => {
       { figures: { waterDepth: typed('0.25', 'in'), waterWithin: typed('24', 'h') } },
       'Water in by 0.25 in within 24 h.',
     ],
+    ['water', { drops: 'coarse' }, 'Coarse drops or coarser.'],
     ['water', { figures: { waterWithin: typed('24', 'h') } }, 'Water in within 24 h.'],
     ['weather', { figures: { soilFrom: typed('50', '°F') }, growth: 'dormant' }, 'Soil 50 °F, turf dormant.'],
     [

@@ -49,6 +49,7 @@ export const toldLine = (line: RateLine): Readonly<Record<LineSection, string>> 
     figure(line, 'water in by', 'waterDepth', figure(line, 'within', 'waterWithin')),
     !line.figures?.waterDepth?.text.trim() && figure(line, 'water in within', 'waterWithin'),
     figure(line, 'rainfast after', 'rainfast'),
+    line.drops && `${line.drops} drops or coarser`,
     figure(line, 'keep', 'buffer', 'from open water'),
   ]),
   weather: sentence([

@@ -62,6 +62,10 @@ export type CheckCode =
   | 'forecast-wind'
   | 'forecast-rain'
   | 'estimated-soil'
+  | 'wind'
+  | 'wind-over-label'
+  | 'drops-too-fine'
+  | 'drops-unknown'
 
 /**
  * A way out of a check: a new value for one field of the document (or for `plannedFor`, the job's day, and

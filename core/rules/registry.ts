@@ -3,6 +3,7 @@ import type { Check } from './check'
 import { CONDITION_RULES } from './conditionRules'
 import { DIAL_RULES } from './dialRules'
 import { DISEASE_RULES } from './diseaseRules'
+import { DRIFT_RULES } from './driftRules'
 import { INTERVAL_RULES } from './intervalRules'
 import { LIBRARY_RULES } from './libraryRules'
 import { CREW_RULES } from './localRules'
@@ -34,6 +35,7 @@ export const RULES: readonly RuleFamily[] = [
   { name: 'Disease', rules: DISEASE_RULES },
   { name: 'Weather and soil of the day', rules: CONDITION_RULES },
   { name: 'What the weather of the place says', rules: WEATHER_RULES },
+  { name: 'Wind and drift', rules: DRIFT_RULES },
   { name: 'What meets in a tank', rules: MIX_RULES },
   { name: 'Local rules', rules: CREW_RULES },
   { name: 'Order of the visit', rules: ORDER_RULES },

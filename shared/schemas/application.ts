@@ -24,7 +24,7 @@ import {
   TIME_UNITS,
   VOLUME_UNITS,
 } from '#core/quantity/units'
-import { spreaderCourse, sprayerCourse } from './equipment'
+import { Drops, spreaderCourse, sprayerCourse } from './equipment'
 import { fieldNotes, Share } from './ground'
 import { Measures, MixPh } from './product'
 import { enteredOf } from './quantity'
@@ -131,7 +131,7 @@ export const ApplicationDraftShape = v.strictObject({
     dead: Volume,
     agitate: Volume,
     speedToday: Speed,
-    nozzles: v.optional(v.strictObject({ what: Line, fitted: BlankOrDay })),
+    nozzles: v.optional(v.strictObject({ what: Line, fitted: BlankOrDay, drops: v.optional(Drops) })),
     shared: v.optional(v.picklist(['', 'day'])),
     calibration: v.strictObject({ ...sprayerCourse, source }),
     source,

@@ -5,6 +5,7 @@ import {
   TOOL_TYPES,
   type EquipmentDocument,
 } from '#core/calibration/equipmentDocument'
+import { DROP_SIZES } from '#core/calibration/dropSize'
 import type { CalibrationDocument } from '#core/calibration/calibrationDocument'
 import { SPRAY_METHODS, SPREAD_METHODS } from '#core/calibration/courseNote'
 import {
@@ -26,6 +27,12 @@ const Mass = enteredOf(MASS_UNITS)
 const Volume = enteredOf(VOLUME_UNITS)
 const Stopwatch = enteredOf(STOPWATCH_UNITS)
 
+/** Drop-size classes as typed from a nozzle's own sheet. */
+export const Drops = v.pipe(
+  v.array(v.strictObject({ id: Uuid, pressure: enteredOf(PRESSURE_UNITS), size: v.picklist(DROP_SIZES) })),
+  v.maxLength(20),
+)
+
 export const EquipmentDocumentShape = v.variant('kind', [
   v.strictObject({
     schema: v.literal(1),
@@ -45,7 +52,13 @@ export const EquipmentDocumentShape = v.variant('kind', [
     fillTo: Volume,
     dead: Volume,
     agitate: Volume,
-    nozzles: v.strictObject({ count: Line, spacing: Length, what: Line, fitted: v.optional(BlankOrDay) }),
+    nozzles: v.strictObject({
+      count: Line,
+      spacing: Length,
+      what: Line,
+      fitted: v.optional(BlankOrDay),
+      drops: v.optional(Drops),
+    }),
     notes: Notes,
   }),
   v.strictObject({

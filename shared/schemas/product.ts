@@ -1,3 +1,4 @@
+import { DROP_SIZES } from '#core/calibration/dropSize'
 import * as v from 'valibot'
 import { FORMS, RATE_BASES } from '#core/label/label'
 import { TURF_STATES } from '#core/ground/turfStates'
@@ -65,6 +66,7 @@ const LineSchema = v.strictObject({
   inRow: v.optional(Line),
   figures: v.optional(Figures),
   growth: v.optional(v.picklist(TURF_STATES)),
+  drops: v.optional(v.picklist(['', ...DROP_SIZES])),
   sparesSown: v.optional(Grasses),
   yearActive: v.optional(Rate),
   period: v.optional(v.picklist(YEAR_PERIODS)),

@@ -100,6 +100,7 @@ const width = computed(() =>
       />
       <FormText path="document.nozzles.what" label="Which nozzles" :text="document.nozzles.what" />
       <FormDay path="document.nozzles.fitted" label="Fitted on" :day="document.nozzles.fitted ?? ''" />
+      <NozzleDrops :nozzles="document.nozzles" />
       <p v-if="width !== undefined" class="soft small self-end">
         together they cover <FigureText :shown="shown.distance(width)" />
       </p>

@@ -125,6 +125,7 @@ const verdict = computed(() => {
   const [a, b] = [side('a'), side('b')]
   return a && b ? compareSetUps(a, b) : undefined
 })
+const colours = useThemeColours()
 const TENTHS = Array.from({ length: 20 }, (_, i) => `${i * 10}`)
 const percents = (shares: readonly number[] | undefined) =>
   (shares ?? []).map((share) => Number((100 * share).toFixed(2)))
@@ -138,6 +139,7 @@ const histogram = computed(() => ({
     nameGap: 28,
   },
   yAxis: { type: 'value', name: '% of the lawn' },
+  color: [colours.value.wet, colours.value.dry],
   series: [
     { name: 'A', type: 'bar', data: percents(told.a?.shares), barGap: '0%' },
     { name: 'B', type: 'bar', data: percents(told.b?.shares) },

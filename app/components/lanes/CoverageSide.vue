@@ -32,7 +32,8 @@ const shapes = computed(() =>
       rings,
       sign,
       schematic: place !== undefined,
-      tone: 'other' as const,
+      tone: 'own' as const,
+      bare: true,
     })),
 )
 const bounds = computed(() => boundsOf(shapes.value.flatMap(({ rings }) => rings.flat())))

@@ -84,6 +84,7 @@ function begin(point: '' | CompassPoint) {
         path="lanes.direction"
         :text="own.direction"
         placeholder="chosen"
+        :problem="problemAt('lanes.direction')?.message"
         :locked="locked"
         @change="emit('lawn', { direction: $event })"
       />

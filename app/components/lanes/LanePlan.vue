@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { boundsOf, centroid, type Point } from '#core/ground/plane'
 import { costWords, laneProblemWords } from '#core/lanes/lawns/workOutLanes'
-import { fromNorth } from '#core/lanes/plan/lanePlan'
+import { fromNorth, hasDirection } from '#core/lanes/plan/lanePlan'
 import { counted } from '#core/quantity/counting'
 import type { SheetLanes } from '~/composables/job/useLanes'
 
@@ -45,7 +45,7 @@ const box = computed(() => boundsOf(outline.value))
 const handle = computed(() => {
   const bounds = box.value
   const first = lawn.value?.plan?.passes[0]
-  if (!bounds || !first) return undefined
+  if (!bounds || !first || !lawn.value?.plan || !hasDirection(lawn.value.plan)) return undefined
   const [ring = []] = lawn.value?.ground[0] ?? []
   return {
     middle: centroid(ring),
@@ -66,10 +66,7 @@ const told = (metres: number) => {
 <template>
   <section class="space-y-3" aria-labelledby="lanes-title">
     <h2 id="lanes-title" class="sr-only">Lanes</h2>
-    <div class="flex flex-wrap items-end gap-x-5 gap-y-2">
-      <slot />
-      <LanesOut class="ms-auto" :worked="worked" />
-    </div>
+    <slot />
     <SiteMap
       :bounds="worked.layout.bounds"
       :bearing="bearing"
@@ -107,6 +104,7 @@ const told = (metres: number) => {
         :choices="lanes.lawns.map(({ id, name }) => ({ value: id, text: name }))"
         @change="lawnId = $event"
       />
+      <LanesOut class="ms-auto" :worked="worked" />
     </div>
     <p class="small soft">
       <template v-if="putting"

@@ -24,11 +24,11 @@ const filled = computed(() => props.stops.some(({ fill }) => fill !== undefined)
     caption="Where one stops, and what should be left"
     :rows="stops"
     :columns="columns.filter(({ key }) => key !== 'fill' || filled)"
-    :key-of="({ lawnId, afterLane }) => `${lawnId} ${afterLane}`"
+    :key-of="({ lawnId, afterLane, at }) => `${lawnId} ${afterLane} ${at.join(' ')}`"
     stacked
   >
     <template #after="{ row }"
-      ><strong>{{ row.afterLane }}</strong
+      >{{ row.within ? 'in ' : '' }}<strong>{{ row.afterLane }}</strong
       ><span class="soft small">
         {{ STOP_WORDS[row.why] }}{{ many ? `, ${nameOf(row.lawnId)}` : '' }}</span
       ></template

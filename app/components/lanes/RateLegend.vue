@@ -23,7 +23,7 @@ const PLACES = [0, 40, 50, 60, 100] as const
     role="img"
     :aria-label="`From ${marks.figures[0]} to ${marks.figures[4]} ${marks.unit} and more`"
   >
-    <div class="steps">
+    <div class="ramp">
       <span v-for="(step, i) in RATE_STEPS" :key="i" :style="{ background: `rgb(${step.join(' ')})` }" />
     </div>
     <div class="marks">
@@ -35,12 +35,12 @@ const PLACES = [0, 40, 50, 60, 100] as const
         >{{ figure }}{{ i === 4 ? '+' : '' }}</span
       >
     </div>
-    <p class="soft">{{ marks.unit }}; the middle is what is meant</p>
+    <p class="soft">{{ marks.unit }}; the middle is what is meant, grey lands off the lawn</p>
   </div>
 </template>
 
 <style scoped>
-.steps {
+.ramp {
   display: grid;
   grid-template-columns: repeat(10, 1fr);
   height: 12px;

@@ -8,6 +8,8 @@ export interface DrawnShape {
   readonly rings: readonly Ring[]
   readonly sign: 'add' | 'subtract'
   readonly tone: 'own' | 'other' | 'astray'
+  /** Only its line is drawn: something is painted below it. */
+  readonly bare?: boolean
   /** Its place is not known: drawn with a broken line. */
   readonly schematic: boolean
 }
@@ -29,11 +31,11 @@ useMapLayer((L, map, context) => {
   const {
     colours: { value: colours },
   } = context
-  const styleOf = ({ sign, tone, schematic }: DrawnShape): Leaflet.PolylineOptions => ({
+  const styleOf = ({ sign, tone, schematic, bare }: DrawnShape): Leaflet.PolylineOptions => ({
     color: tone === 'astray' ? colours.stop : tone === 'own' ? colours.ink : colours.soft,
     weight: tone === 'own' ? 1.8 : 1.2,
     ...(schematic && { dashArray: '6 4' }),
-    fill: true,
+    fill: !bare,
     fillColor:
       sign === 'subtract'
         ? tone === 'astray'

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { DROP_SIZES } from '#core/calibration/dropSize'
 import { TURF_STATES } from '#core/ground/turfStates'
 import { LINE_RATES } from '#core/label/lineUnit'
 import type { RateLine } from '#core/label/productDocument'
@@ -13,6 +14,10 @@ const props = defineProps<{
   hasActives: boolean
 }>()
 const told = computed(() => toldLine(props.line))
+const drops = [
+  { value: '', text: 'not said' },
+  ...DROP_SIZES.map((value) => ({ value, text: value })),
+] as const
 const states = TURF_STATES.map((value) => ({ value, text: value === '' ? 'in any state' : value }))
 const PARTS = [
   { section: 'rate', title: 'Rate', blank: 'Not typed yet.' },
@@ -93,6 +98,13 @@ const pathsOf = (section: LineSection) => [
           />
         </template>
         <LineFigureFields :line="line" :path="path" :names="SECTION_FIGURES[section]" />
+        <FormChoice
+          v-if="section === 'water'"
+          :path="`${path}.drops`"
+          label="Drops no finer than"
+          :value="line.drops ?? ''"
+          :choices="drops"
+        />
         <FormChoice
           v-if="section === 'weather'"
           :path="`${path}.growth`"

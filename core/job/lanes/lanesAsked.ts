@@ -8,9 +8,9 @@ import {
   type LanesQuestion,
 } from '../../lanes/lawns/lanesQuestion'
 import type { LaneAim } from '../../lanes/plan/lanePlan'
-import { fieldReader } from '../../quantity/fieldReader'
-import { amountFactor } from '../../quantity/quantity'
-import { STOPWATCH_PER } from '../../quantity/units'
+import { fieldReader, type FieldReader } from '../../quantity/fieldReader'
+import { amountFactor, type Quantity } from '../../quantity/quantity'
+import { STOPWATCH_PER, type AmountUnit } from '../../quantity/units'
 import type { WorkedApplication } from '../workOutJob'
 import type { WaterBuffer } from './waterBuffer'
 
@@ -95,6 +95,15 @@ export function typedDirection(text: string | undefined): number | undefined {
 }
 const MOST_DEGREES = 360
 
+/** Reads what was typed about lanes for its errors; what is wrong leaves the tool's own. */
+export function readLanes({ turn, buffer, wind, lawns }: LanesDraft, fields: FieldReader): void {
+  fields.optional('lanes.turn', turn, 'stopwatch', 'A turn', 'zero-too')
+  fields.optional('lanes.buffer', buffer, 'length', 'Buffer', 'zero-too')
+  fields.optional('lanes.wind', wind, 'speed', 'Wind', 'zero-too')
+  if (lawns.some(({ direction }) => direction.trim() !== '' && typedDirection(direction) === undefined))
+    fields.wrong('lanes.direction', 'A direction is degrees from north, 0 to 360: 45.')
+}
+
 /** Along the contour: at right angles to the fall. */
 const contourOf = (lanes: LanesDraft | undefined): number | undefined =>
   lanes?.aim === 'contour' && lanes.downhill !== '' ? (degreesOf(lanes.downhill) + 90) % 180 : undefined
@@ -115,30 +124,24 @@ function batchesOf({ plan, hopper }: WorkedApplication, holds: number | undefine
     const meant = [...new Set(plan.loads.map(({ areas = all }) => areas.join(' ')))]
     return meant.map((lawns) => ({
       lawns: lawns.split(' '),
-      fills: plan.loads
+      loads: plan.loads
         .filter(({ areas = all }) => areas.join(' ') === lawns)
         .map(({ carrier }) => carrier.value * amountFactor(carrier.unit)),
+      holds: undefined,
     }))
   }
+  const whole = (amounts: readonly Quantity<AmountUnit>[]) =>
+    amounts.reduce((sum, { value, unit }) => sum + value * amountFactor(unit), 0)
   if (plan.rates)
-    return plan.rates.map(({ areas, products }) => ({
-      lawns: areas,
-      fills: fillsOf(
-        products.reduce((sum, { measured }) => sum + measured.value * amountFactor(measured.unit), 0),
-        holds,
-      ),
-    }))
-  const charge = hopper ? hopper.weighIn.value * amountFactor(hopper.weighIn.unit) : 0
-  return [{ lawns: all, fills: fillsOf(charge, holds) }]
+    return plan.rates.map(({ areas, products }) =>
+      charge(areas, whole(products.map(({ measured }) => measured)), holds),
+    )
+  return [charge(all, hopper ? whole([hopper.weighIn]) : 0, holds)]
 }
 
-/** A charge in hoppers full and a rest. */
-function fillsOf(charge: number, holds: number | undefined): readonly number[] {
-  if (!holds || charge <= holds * (1 + ROUNDING)) return [charge]
-  const full = Math.floor(charge / holds + ROUNDING)
-  const rest = charge - full * holds
-  return [...Array.from({ length: Math.min(full, MOST_FILLS) }, () => holds), ...(rest > 0 ? [rest] : [])]
-}
-const ROUNDING = 1e-9
-/** A charge of more hoppers than this has a wrong unit somewhere. */
-const MOST_FILLS = 500
+/** A hopper of which nobody knows how much it holds takes all of it. */
+const charge = (lawns: readonly string[], amount: number, holds: number | undefined): LaneBatch => ({
+  lawns,
+  loads: [amount],
+  holds: holds ?? amount,
+})

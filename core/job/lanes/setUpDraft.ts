@@ -69,7 +69,7 @@ export function readSetUp(
       lag: lag ? lengthSi(lag) : USUAL_WALK.lag,
     },
     words: [
-      passes === 1 ? 'one pass' : `${passes} passes`,
+      passes === 1 ? 'one pass' : passes === 2 ? 'two passes' : `${passes} passes`,
       ...(apart ? [`lanes ${draft.apart.text.trim()} ${draft.apart.unit} apart`] : []),
       ...(speed ? [`at ${draft.speed.text.trim()} ${draft.speed.unit}`] : []),
       ...(draft.headers === '' ? [] : [draft.headers === '0' ? 'no laps' : `${draft.headers} laps`]),

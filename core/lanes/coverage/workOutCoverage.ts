@@ -97,6 +97,7 @@ export function workOutCoverage(
     speed,
     turn,
     shutSide: deflector,
+    narrow: 'middle',
   })
   if (!plan.ok) return plan
   const { grid, thrown, onLawn } = coverageOf(

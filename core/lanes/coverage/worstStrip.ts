@@ -46,7 +46,7 @@ function stripAlong(
   width: number,
   target: number,
 ): WorstStrip | undefined {
-  const way = heading(direction)
+  const way = heading(longestWay(lanes) ?? direction)
   const breadth = width / STRIPS_A_LANE
   const strips = new Map<number, Strip>()
   for (let row = 0; row < rows; row++)
@@ -77,6 +77,13 @@ function stripAlong(
     between: lanesBeside(lanes, way.of, right, (strip.from + strip.to) / 2),
     line: [way.back(strip.from, right), way.back(strip.to, right)],
   }
+}
+
+/** Which way its longest lane runs: narrow ground is walked along itself, whatever the pass does. */
+function longestWay(lanes: LanePass['lanes']): number | undefined {
+  const [longest] = lanes.filter(({ header }) => !header).toSorted((a, b) => b.length - a.length)
+  const [[x, y], [u, v]] = [longest?.line[0] ?? [0, 0], longest?.line[1] ?? [0, 0]]
+  return longest && (Math.atan2(u - x, v - y) * 180) / Math.PI
 }
 
 /** The nearest lane on either side of a strip, of those that pass its middle where any does. */

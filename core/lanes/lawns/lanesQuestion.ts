@@ -17,10 +17,12 @@ export interface WalkedLawn {
   readonly start: Point | undefined
 }
 
-/** What is weighed or mixed together, and how it is filled in: one fill after the other. */
+/** What is weighed or mixed together: loads one after the other, or one charge of a hopper. kg or m3 */
 export interface LaneBatch {
   readonly lawns: readonly string[]
-  readonly fills: readonly number[]
+  readonly loads: readonly number[]
+  /** What the hopper of a charge holds: it is topped up. Undefined for loads that are mixed. */
+  readonly holds: number | undefined
 }
 
 /** All lawns of an application and how they are walked: plain data, so that a worker can be asked it. */

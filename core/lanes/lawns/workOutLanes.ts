@@ -138,7 +138,20 @@ const askedOf = (
   { width, headers, passes, speed, turn, shutSide, aim, bearing }: LanesQuestion,
   { direction, start }: WalkedLawn,
   ground: readonly Polygon[],
-): LaneQuestion => ({ ground, width, headers, passes, speed, turn, shutSide, aim, bearing, direction, start })
+): LaneQuestion => ({
+  ground,
+  width,
+  headers,
+  passes,
+  speed,
+  turn,
+  shutSide,
+  aim,
+  bearing,
+  direction,
+  start,
+  narrow: 'middle',
+})
 
 const secondsOf = ({ seconds, between }: LanePlan, speed: number): number => seconds + between / speed
 

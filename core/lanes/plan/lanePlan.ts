@@ -31,6 +31,11 @@ export interface LaneQuestion {
   /** What a turn takes, s. */
   readonly turn: number
   readonly start?: Point | undefined
+  /**
+   * Ground hardly broader than a width: `middle` walks it once along its middle, where a lap or two lanes
+   * would lay twice as much; absent: like all ground.
+   */
+  readonly narrow?: 'middle' | undefined
   /** How the plan's upward axis is turned from north, degrees: directions are told from north. */
   readonly bearing?: number | undefined
 }
@@ -73,6 +78,8 @@ const STEP_DEGREES = 15
 const SIDES_TRIED = 4
 /** The quickest by its lanes alone is laid out whole, beside the axes. */
 const LAID_OUT = 1
+/** Up to so many widths one lane along the middle lays less wrong than two. */
+const ONE_LANE = 1.25
 /** What is left beside the header lanes is no lane's worth below so many square widths. */
 const LEAST_SLIVER = 0.25
 
@@ -143,7 +150,7 @@ interface LaidGround {
 }
 
 /** Laps, and what is left inside them; ground too narrow for a lap has lanes of its own. */
-function headerGround({ ground, headers, width }: LaneQuestion): Result<LaidGround, LaneError> {
+function headerGround({ ground, headers, width, narrow }: LaneQuestion): Result<LaidGround, LaneError> {
   if (headers === 0)
     return ok({
       laps: [],
@@ -156,21 +163,23 @@ function headerGround({ ground, headers, width }: LaneQuestion): Result<LaidGrou
   for (let lap = 1; lap <= headers; lap++) {
     const middle = inset(ground, (lap - 0.5) * width)
     if (!middle.ok) return middle
-    if (middle.value.length === 0) break
-    if (lap === 1) outermost = middle.value
-    laps.push(middle.value.flat())
+    const broad = narrow === 'middle' ? middle.value.filter((piece) => !isNarrow(piece, width)) : middle.value
+    if (broad.length === 0) break
+    if (lap === 1) outermost = broad
+    laps.push(broad.flat())
   }
   const inner = inset(ground, headers * width)
   if (!inner.ok) return inner
   const slivers = sliversOf(ground, outermost, width)
   if (!slivers.ok) return slivers
   const whole = laps.length === 0
+  const middle = narrow === 'middle'
   return ok({
     laps,
-    inner: whole ? ground : inner.value,
-    slivers: whole ? [] : slivers.value,
+    inner: whole ? (middle ? [] : ground) : inner.value,
+    slivers: whole ? (middle ? ground : []) : slivers.value,
     reasons: whole
-      ? ['The lawn is too narrow for a header lane.']
+      ? [`The lawn is too narrow for a header lane${middle ? ': it is walked along its middle' : ''}.`]
       : [
           `${counted(headers, 'lap')} round the edge and each exclusion: room to turn, and even ends.`,
           'At the corners of a lap walk on to the edge before you turn: inside the turn it is thin.',
@@ -179,6 +188,15 @@ function headerGround({ ground, headers, width }: LaneQuestion): Result<LaidGrou
             : []),
         ],
   })
+}
+
+/** A lap around its middle would lay it twice. @param middle the lap's own ground, half a width inside */
+function isNarrow(middle: Polygon, width: number): boolean {
+  const [outline = []] = middle
+  const breadth = (2 * ringArea(outline)) / perimeter(outline)
+  if (breadth > width / 2) return false
+  const left = inset([middle], ((ONE_LANE - 1) * width) / 2)
+  return left.ok && left.value.length === 0
 }
 
 /** Ground that no lap reaches: necks and strips narrower than a width. @param outermost the first lap */
@@ -200,7 +218,8 @@ function planAlong(
   { laps, inner, slivers }: LaidGround,
   direction: number,
 ): Omit<LanePlan, 'reasons'> {
-  const { width, passes, speed, turn, headers, shutSide } = question
+  const { width, passes, speed, turn, headers, shutSide, narrow } = question
+  const sliverWidth = narrow === 'middle' ? ONE_LANE * width : width
   let at: Point = question.start ?? question.ground[0]?.[0]?.[0] ?? [0, 0]
   let [number, between] = [0, 0]
   const add = (lanes: Lane[], line: readonly Point[], kind: 'edge' | 'lap' | 'inner'): void => {
@@ -219,7 +238,8 @@ function planAlong(
       for (const ring of inTurn(lap, at))
         add(lanes, lapFrom(shutSide === 'left' ? ring.toReversed() : ring, at), i === 0 ? 'edge' : 'lap')
     for (const piece of slivers)
-      for (const line of innerLanes(piece, lengthways(piece), width, 'edge', at)) add(lanes, line, 'inner')
+      for (const line of innerLanes(piece, lengthways(piece), sliverWidth, 'edge', at))
+        add(lanes, line, 'inner')
     const left = new Set(inner)
     while (left.size > 0) {
       const next = nearest([...left], at)
@@ -232,6 +252,16 @@ function planAlong(
   const turns = Math.max(0, number - 1)
   return { passes: walked, distance: whole, turns, seconds: whole / speed + turns * turn, between }
 }
+
+/** Whether any lane runs along the direction of its pass: laps and narrow ground do not ask for one. */
+export const hasDirection = ({ passes }: Pick<LanePlan, 'passes'>): boolean =>
+  passes.some(({ direction, lanes }) =>
+    lanes.some(({ header, line: [[x, y] = [0, 0], [u, v] = [0, 0]] }) => {
+      const turn = (Math.atan2(u - x, v - y) * 180) / Math.PI - direction
+      return !header && Math.abs(Math.sin((turn * Math.PI) / 180)) < ALONG
+    }),
+  )
+const ALONG = 1e-3
 
 /** The edge first, then round the beds, always on to the nearest by its middle. */
 function inTurn(rings: readonly Ring[], begin: Point): readonly Ring[] {

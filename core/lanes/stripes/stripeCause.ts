@@ -49,7 +49,8 @@ export function stripeCause(
   const along = direction === undefined || directions.some((pass) => apart(pass, direction) <= SAME_DIRECTION)
   const is = (length: number) => Math.abs(spacing / length - 1) <= SAME_SPACING
   book.note('stripes', () => [
-    `stripes every ${sixDigits(spacing)} m / lanes every ${sixDigits(width)} m = ${sixDigits(spacing / width)}`,
+    `stripes every ${sixDigits(spacing)} m / lanes every ${sixDigits(width)} m = ` +
+      sixDigits(spacing / width),
     ...(nozzleSpacing === undefined
       ? []
       : [`/ nozzles every ${sixDigits(nozzleSpacing)} m = ${sixDigits(spacing / nozzleSpacing)}`]),
@@ -57,7 +58,7 @@ export function stripeCause(
       ? ['which way they run was not noted']
       : directions.map(
           (pass, i) =>
-            `${sixDigits(direction)}° lies ${sixDigits(apart(pass, direction))}° off pass ${i + 1} at ` +
+            `${sixDigits(direction)}° lies ${sixDigits(apart(pass, direction))}° off pass ${i + 1}, ` +
             `${sixDigits(pass)}°`,
         )),
   ])
@@ -93,15 +94,14 @@ export function stripeCause(
   if (nozzleSpacing !== undefined && is(nozzleSpacing))
     return {
       cause: 'boom height',
-      words:
-        'As far apart as the nozzles: the boom is too low for their fans to meet. Raise it, and look again.',
+      words: 'As far apart as the nozzles: the boom is too low for their fans to meet. Raise it, look again.',
     }
   if (direction === undefined)
     return {
       cause: 'not ours',
       words:
-        'Neither lanes nor nozzles lie so far apart. Note which way they run; then look at mowing, seed and ' +
-        'soil.',
+        'Neither lanes nor nozzles lie so far apart. Note which way they run; then look at mowing, seed ' +
+        'and soil.',
     }
   return {
     cause: 'pace',
