@@ -16,7 +16,7 @@ const props = defineProps<{
   frozen?: FrozenPlan | undefined
 }>()
 const emit = defineEmits<{ change: [document: ApplicationDraft]; worked: [variant: Variant] }>()
-const { document, sheet } = provideSheet({
+const { document, sheet, lanes } = provideSheet({
   applications: () => props.applications,
   index: () => props.index,
   change: (changed) => emit('change', changed),
@@ -25,8 +25,14 @@ const { document, sheet } = provideSheet({
   frozen: () => props.frozen,
 })
 watch(
-  [document, sheet],
-  () => emit('worked', { document: document.value, sheet: sheet.value, cost: sheet.value.cost?.whole }),
+  [document, sheet, lanes.worked],
+  () =>
+    emit('worked', {
+      document: document.value,
+      sheet: sheet.value,
+      cost: sheet.value.cost?.whole,
+      lanes: lanes.worked.value?.lanes,
+    }),
   { immediate: true },
 )
 </script>

@@ -42,6 +42,8 @@ function pressed(at: Point) {
 }
 const outline = computed(() => lawn.value?.ground.flatMap(([ring = []]) => ring) ?? [])
 const box = computed(() => boundsOf(outline.value))
+/** The arrow's share of the lawn's shorter side: it stays on the lawn however it is turned. */
+const ARROW = 0.42
 const handle = computed(() => {
   const bounds = box.value
   const first = lawn.value?.plan?.passes[0]
@@ -49,7 +51,7 @@ const handle = computed(() => {
   const [ring = []] = lawn.value?.ground[0] ?? []
   return {
     middle: centroid(ring),
-    reach: Math.max(bounds.maxX - bounds.minX, bounds.maxY - bounds.minY) * 0.42,
+    reach: Math.min(bounds.maxX - bounds.minX, bounds.maxY - bounds.minY) * ARROW,
     direction: first.direction,
     start: ofLawn(lawn.value?.id ?? '').start ?? first.lanes[0]?.line[0],
   }

@@ -10,6 +10,7 @@ const { document, sheet } = useSheet()
 const shown = useShown()
 const told = useLaneAmount()
 const nameOf = (id: string) => props.worked.lanes.lawns.find((one) => one.id === id)?.name ?? ''
+const fills = computed(() => props.worked.lanes.stops.some(({ fill }) => fill !== undefined))
 const shapesOf = (id: string) => props.worked.layout.shapes.filter(({ lawnId }) => lawnId === id)
 </script>
 
@@ -45,23 +46,24 @@ const shapesOf = (id: string) => props.worked.layout.shapes.filter(({ lawnId }) 
         <tr>
           <th scope="col">Stop after lane</th>
           <th scope="col" class="num">should be left</th>
-          <th scope="col" class="num">fill in</th>
-          <th scope="col">was left</th>
+          <th v-if="fills" scope="col" class="num">fill in</th>
+          <th scope="col" class="was">was left</th>
         </tr>
       </thead>
       <tbody>
-        <tr v-for="stop in worked.lanes.stops" :key="`${stop.lawnId} ${stop.afterLane}`">
+        <tr v-for="stop in worked.lanes.stops" :key="`${stop.lawnId} ${stop.afterLane} ${stop.at.join(' ')}`">
           <td>
-            <strong>{{ stop.afterLane }}</strong> {{ STOP_WORDS[stop.why] }}, {{ nameOf(stop.lawnId) }}
+            {{ stop.within ? 'in ' : '' }}<strong>{{ stop.afterLane }}</strong> {{ STOP_WORDS[stop.why] }},
+            {{ nameOf(stop.lawnId) }}
           </td>
           <td class="num"><FigureText :shown="told(stop.left)" /></td>
-          <td class="num">
+          <td v-if="fills" class="num">
             <FigureText v-if="stop.fill !== undefined" :shown="told(stop.fill)" /><template
               v-if="stop.fill !== undefined && stop.toTruck !== undefined"
               >, <FigureText :shown="shown.distance(stop.toTruck)" /> to the truck</template
             >
           </td>
-          <td><i class="blank" /></td>
+          <td class="was"><i class="blank" /></td>
         </tr>
       </tbody>
     </table>
@@ -82,6 +84,9 @@ const shapesOf = (id: string) => props.worked.layout.shapes.filter(({ lawnId }) 
   width: 110px;
   border-bottom: 1.5px solid var(--ink);
   height: 1.2em;
+}
+.was {
+  padding-left: 28px;
 }
 .one-pass {
   break-inside: avoid;

@@ -50,10 +50,10 @@ const items = computed((): DropdownMenuItem[][] => [
 
 <template>
   <div class="flex flex-wrap items-center gap-2">
-    <UButton label="Lane by lane" icon="i-lucide-footprints" :to="place('lanes')" />
-    <UButton label="What the ground gets" icon="i-lucide-grid-3x3" :to="place('coverage')" />
+    <UButton size="sm" label="Lane by lane" icon="i-lucide-footprints" :to="place('lanes')" />
+    <UButton size="sm" label="What the ground gets" icon="i-lucide-grid-3x3" :to="place('coverage')" />
     <UDropdownMenu :items="items">
-      <UButton icon="i-lucide-ellipsis" aria-label="More with these lanes" />
+      <UButton size="sm" icon="i-lucide-ellipsis" aria-label="More with these lanes" />
     </UDropdownMenu>
   </div>
 </template>

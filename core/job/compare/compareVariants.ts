@@ -5,6 +5,7 @@ import type { Quantity } from '../../quantity/quantity'
 import type { AmountUnit } from '../../quantity/units'
 import type { WorkedApplication } from '../workOutJob'
 import type { ApplicationDraft } from '../../draft/applicationDraft'
+import type { JobLanes } from '../../lanes/lawns/workOutLanes'
 
 /** One figure of a sheet beside the same of another. */
 export interface Compared {
@@ -23,6 +24,8 @@ export interface Variant {
   readonly document: ApplicationDraft
   readonly sheet: WorkedApplication
   readonly cost: number | undefined
+  /** Undefined until they were worked out. */
+  readonly lanes: Pick<JobLanes, 'metres' | 'turns' | 'seconds'> | undefined
 }
 
 /** Two variants of one application, figure by figure; what only one of them has stands against nothing. */
@@ -49,10 +52,11 @@ interface Told {
 }
 type Sides = ReadonlyMap<string, Told>
 
-function sidesOf({ document, sheet, cost }: Variant): Sides {
+function sidesOf({ document, sheet, cost, lanes }: Variant): Sides {
   const { plan, walk, checks } = sheet
   const count = (level: 'stop' | 'warn') => checks.filter((check) => check.level === level).length
   const spread = document.method === 'spread'
+  const page = lanes ? 'lanes' : 'walk'
   return new Map<string, Told>([
     ['Carried by', { kind: 'words', side: document[document.method].equipment }],
     ...(spread ? [['Dial', { kind: 'words', side: sheet.dial?.setting }] as const] : []),
@@ -87,8 +91,9 @@ function sidesOf({ document, sheet, cost }: Variant): Sides {
       : []),
     ...(walk
       ? ([
-          ['To walk', { kind: 'metres', side: walk.distance, page: 'walk' }],
-          ['Walking time', { kind: 'seconds', side: walk.seconds, page: 'walk' }],
+          ['To walk', { kind: 'metres', side: lanes?.metres ?? walk.distance, page }],
+          ...(lanes ? [['Turns', { kind: 'count', side: lanes.turns, page }] as const] : []),
+          ['On foot', { kind: 'seconds', side: lanes?.seconds ?? walk.seconds, page }],
         ] as const)
       : []),
     ['Product costs', { kind: 'money', side: cost, ...(cost !== undefined && { page: 'cost.job' }) }],

@@ -252,6 +252,7 @@ test('two variants differ where they differ, and nowhere else', () => {
     document,
     sheet: workOutApplication(document, '2026-05-06'),
     cost: undefined,
+    lanes: undefined,
   })
   const differing = (a: ApplicationDraft, b: ApplicationDraft) =>
     compareVariants(variant(a), variant(b))
@@ -259,7 +260,7 @@ test('two variants differ where they differ, and nowhere else', () => {
       .map(({ label }) => label)
   expect(differing(dry('4'), dry('4'))).toEqual([])
   expect(differing(dry('4'), dry('3'))).toEqual(['Feed', 'Nitrogen', 'Warnings'])
-  expect(differing(dry('3', 2), dry('3', 1))).toContain('Walking time')
+  expect(differing(dry('3', 2), dry('3', 1))).toContain('On foot')
 })
 
 test('light passes: as many as the setting needs, and the pass is not held against a fixed share', () => {

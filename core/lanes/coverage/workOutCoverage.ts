@@ -6,6 +6,7 @@ import { closedWorkingBook, type WorkingBook } from '../../working/working'
 import type { WalkedLawn } from '../lawns/lanesQuestion'
 import { isWater, keptFromWater } from '../lawns/buffers'
 import { lanePlan, type LaneError, type LanePlan } from '../plan/lanePlan'
+import { cornersWalkedOn } from './cornersWalkedOn'
 import { coverageOf } from './coverage'
 import { coverageFigures, shareOver, sharesOfTarget, type CoverageFigures } from './evenness'
 import type { Grid } from './grid'
@@ -97,13 +98,13 @@ export function workOutCoverage(
     speed,
     turn,
     shutSide: deflector,
-    narrow: 'middle',
+    narrow: 'once',
   })
   if (!plan.ok) return plan
   const { grid, thrown, onLawn } = coverageOf(
     {
       ground,
-      passes: plan.value.passes,
+      passes: cornersWalkedOn(plan.value.passes, deflector ?? 'right', width),
       width,
       profile: setUp.pattern.profile,
       rate: setUp.laid,

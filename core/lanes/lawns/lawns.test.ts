@@ -153,3 +153,15 @@ test('the wind carries over the far edge, and onto water first of all', () => {
     water: ['Fish pond'],
   })
 })
+
+test('a strip hardly broader than a width is walked once; a bed near the edge is not lapped twice', () => {
+  const strip = lawn({ shapes: [{ sign: 'add', rings: [box(0, 0, 2.2, 30)], what: '' }] })
+  const [own] = workOutLanes(asked([strip])).lawns
+  expect(own?.plan?.passes[0]?.lanes.map(({ length }) => Math.round(length))).toEqual([30])
+  // The bed lies 2.2 m from the western edge, its lap there 0.2 m beside the lap of the edge: 24 m round it
+  // less that side of 6 m and half a metre of each of its neighbours.
+  const bed = { sign: 'subtract' as const, rings: [box(2.2, 12, 4, 4)], what: 'Bed' }
+  const [round] = workOutLanes(asked([lawn({ shapes: [...lawn().shapes, bed] })])).lawns
+  const laps = round!.plan!.passes[0]!.lanes.filter(({ edge }) => edge)
+  expect(laps.map(({ length }) => Math.round(length))).toEqual([92, 17])
+})

@@ -150,7 +150,7 @@ const askedOf = (
   bearing,
   direction,
   start,
-  narrow: 'middle',
+  narrow: 'once',
 })
 
 const secondsOf = ({ seconds, between }: LanePlan, speed: number): number => seconds + between / speed

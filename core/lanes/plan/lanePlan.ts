@@ -6,6 +6,7 @@ import { err, ok, type Result } from '../../result'
 import { sixDigits } from '../../working/figureText'
 import { closedWorkingBook, type WorkingBook } from '../../working/working'
 import { innerLanes, laneCount } from './innerLanes'
+import { walkedOnce } from './walkedOnce'
 
 export const LANE_AIMS = ['quickest', 'fewest turns', 'longest runs'] as const
 export type LaneAim = (typeof LANE_AIMS)[number]
@@ -32,10 +33,10 @@ export interface LaneQuestion {
   readonly turn: number
   readonly start?: Point | undefined
   /**
-   * Ground hardly broader than a width: `middle` walks it once along its middle, where a lap or two lanes
-   * would lay twice as much; absent: like all ground.
+   * Ground that laps would lay twice: `once` walks what is hardly broader than a width along its middle, and
+   * leaves out of a lap what another covers; absent: laps all round.
    */
-  readonly narrow?: 'middle' | undefined
+  readonly narrow?: 'once' | undefined
   /** How the plan's upward axis is turned from north, degrees: directions are told from north. */
   readonly bearing?: number | undefined
 }
@@ -163,7 +164,7 @@ function headerGround({ ground, headers, width, narrow }: LaneQuestion): Result<
   for (let lap = 1; lap <= headers; lap++) {
     const middle = inset(ground, (lap - 0.5) * width)
     if (!middle.ok) return middle
-    const broad = narrow === 'middle' ? middle.value.filter((piece) => !isNarrow(piece, width)) : middle.value
+    const broad = narrow === 'once' ? middle.value.filter((piece) => !isNarrow(piece, width)) : middle.value
     if (broad.length === 0) break
     if (lap === 1) outermost = broad
     laps.push(broad.flat())
@@ -173,7 +174,7 @@ function headerGround({ ground, headers, width, narrow }: LaneQuestion): Result<
   const slivers = sliversOf(ground, outermost, width)
   if (!slivers.ok) return slivers
   const whole = laps.length === 0
-  const middle = narrow === 'middle'
+  const middle = narrow === 'once'
   return ok({
     laps,
     inner: whole ? (middle ? [] : ground) : inner.value,
@@ -219,7 +220,7 @@ function planAlong(
   direction: number,
 ): Omit<LanePlan, 'reasons'> {
   const { width, passes, speed, turn, headers, shutSide, narrow } = question
-  const sliverWidth = narrow === 'middle' ? ONE_LANE * width : width
+  const sliverWidth = narrow === 'once' ? ONE_LANE * width : width
   let at: Point = question.start ?? question.ground[0]?.[0]?.[0] ?? [0, 0]
   let [number, between] = [0, 0]
   const add = (lanes: Lane[], line: readonly Point[], kind: 'edge' | 'lap' | 'inner'): void => {
@@ -235,8 +236,12 @@ function planAlong(
     const lanes: Lane[] = []
     const along = (direction + 90 * pass) % 360
     for (const [i, lap] of laps.entries())
-      for (const ring of inTurn(lap, at))
-        add(lanes, lapFrom(shutSide === 'left' ? ring.toReversed() : ring, at), i === 0 ? 'edge' : 'lap')
+      for (const ring of inTurn(lap, at)) {
+        const whole = lapFrom(shutSide === 'left' ? ring.toReversed() : ring, at)
+        const before = narrow === 'once' ? lanes.map(({ line }) => line) : []
+        for (const line of walkedOnce(whole, before, (ONE_LANE - 1) * width, width))
+          add(lanes, line, i === 0 ? 'edge' : 'lap')
+      }
     for (const piece of slivers)
       for (const line of innerLanes(piece, lengthways(piece), sliverWidth, 'edge', at))
         add(lanes, line, 'inner')

@@ -1,0 +1,65 @@
+import { readFile } from 'node:fs/promises'
+import { expect, test } from 'vitest'
+import { SAMPLE_JOBS } from '../../demo/sampleLinks'
+import { expectQuiet, watchedPage } from '../support/browser'
+import { pick } from '../support/hands'
+import { stage } from '../support/stage'
+
+const on = stage()
+
+test('lanes of a lawn are turned by hand, said what it costs, walked on a phone, and taken as a file', async () => {
+  const watched = await watchedPage(on.browser)
+  const { page } = watched
+  await page.goto(`${on.url}/jobs/${SAMPLE_JOBS.replan}?link=walk`)
+  await page
+    .getByText(/^Direction .* less than at|no other that was tried is quicker/)
+    .first()
+    .waitFor()
+  await page.getByLabel('Direction, ° from north').fill('33')
+  await page.getByText('Direction 33° as it was asked for.').waitFor()
+  await page.getByText(/^By hand: /).waitFor()
+  await page.getByRole('button', { name: 'Take the tool’s own again' }).click()
+  await page.getByText('Direction 33° as it was asked for.').waitFor({ state: 'detached' })
+  // Lanes nearer than calibrated lay more on each pass: the sheet follows.
+  await page.getByLabel('Direction, ° from north').fill('far')
+  await page.getByText('A direction is degrees from north, 0 to 360: 45.').waitFor()
+  await page.getByLabel('Direction, ° from north').fill('')
+  await pick(page.getByRole('combobox', { name: 'Laps round the edges' }), 'none')
+  await page.getByText('No header lanes: slanted ends').first().waitFor()
+  await page.getByRole('button', { name: 'More with these lanes' }).click()
+  const waiting = page.waitForEvent('download')
+  await page.getByRole('menuitem', { name: 'Lanes as GeoJSON' }).click()
+  const file = JSON.parse(await readFile(await (await waiting).path(), 'utf8')) as {
+    features: { geometry: { type: string } }[]
+  }
+  expect(file.features.length).toBeGreaterThan(4)
+  expect(new Set(file.features.map(({ geometry }) => geometry.type))).toEqual(new Set(['LineString']))
+
+  await page.setViewportSize({ width: 390, height: 844 })
+  await page.getByRole('link', { name: 'Lane by lane' }).click()
+  await page.getByRole('button', { name: 'Next lane' }).click()
+  await page.getByText(/^Lane 2/).waitFor()
+  await page.reload()
+  await page.getByText(/^Lane 2/).waitFor()
+  expectQuiet(watched)
+})
+
+test('two ways over a lawn side by side say which is better; stripes name their cause', async () => {
+  const watched = await watchedPage(on.browser)
+  const { page } = watched
+  await page.goto(`${on.url}/jobs/${SAMPLE_JOBS.replan}/coverage`)
+  const verdict = page.getByText(/^Better [AB] \(/)
+  await verdict.waitFor({ timeout: 60_000 })
+  await page.getByRole('img', { name: 'How much of the lawn gets how much of what is meant' }).waitFor()
+  await page.getByRole('button', { name: 'Change B' }).click()
+  await page.locator('[data-path="b.apart"]').fill('16')
+  await page.getByText('B: one pass, lanes 16 ft apart').waitFor()
+  await page.reload()
+  await page.getByText('B: one pass, lanes 16 ft apart').waitFor()
+  await page.goto(`${on.url}/jobs/${SAMPLE_JOBS.replan}/stripes`)
+  await page.getByLabel('Stripes apart', { exact: true }).fill('22')
+  await page.getByText('Two lanes apart: one side of the throw lays more').waitFor()
+  await page.goto(`${on.url}/jobs/${SAMPLE_JOBS.replan}/lane-sheet`)
+  await page.getByRole('columnheader', { name: 'should be left' }).waitFor()
+  expectQuiet(watched)
+})
