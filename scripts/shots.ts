@@ -6,7 +6,6 @@ import { setTimeout as wait } from 'node:timers/promises'
 import { chromium, type Page } from 'playwright-core'
 import {
   SAMPLE_AREAS,
-  SAMPLE_CALIBRATION,
   SAMPLE_EQUIPMENT,
   SAMPLE_JOBS,
   SAMPLE_PRODUCTS,
@@ -31,19 +30,6 @@ interface Shot {
 const job = (id: string) => `/jobs/${id}`
 const leftInTank = (page: Page) =>
   page.getByLabel('Spray left in tank, hose and boom', { exact: true }).fill('0.9')
-async function walk(page: Page) {
-  await page.getByRole('button', { name: 'Walk it' }).first().click()
-  await page.getByRole('button', { name: 'Walk with the stand-in' }).click()
-  await wait(9000)
-  await page.getByRole('button', { name: 'Corner here' }).click()
-  await wait(4000)
-  await page.getByRole('button', { name: 'Pause' }).click()
-}
-async function practise(page: Page) {
-  await page.getByText('Practise with a machine').click()
-  await page.getByRole('button', { name: 'Charge the hopper' }).click()
-  await wait(2500)
-}
 const SHOTS: readonly Shot[] = [
   { name: 'today', path: '/today' },
   { name: 'season', path: `/season/${SAMPLE_AREAS.green}` },
@@ -56,12 +42,6 @@ const SHOTS: readonly Shot[] = [
     before: (page) => page.getByRole('button', { name: 'Place them' }).click(),
   },
   {
-    name: 'walk-phone',
-    path: `/sites/${SAMPLE_SITES.school}/areas/${SAMPLE_AREAS.field}`,
-    phone: 'phone',
-    before: walk,
-  },
-  {
     name: 'machine',
     path: `/equipment/${SAMPLE_EQUIPMENT.push}`,
     before: (page) => page.getByLabel('Rate, all passes', { exact: true }).fill('3.4'),
@@ -70,22 +50,23 @@ const SHOTS: readonly Shot[] = [
     name: 'bench-pattern',
     path: `/equipment/${SAMPLE_EQUIPMENT.push}/tests/${SAMPLE_BENCH_TESTS.pattern}`,
   },
-  {
-    name: 'calibration',
-    path: `/equipment/${SAMPLE_EQUIPMENT.push}/calibrations/${SAMPLE_CALIBRATION}`,
-    before: practise,
-  },
   { name: 'product', path: `/products/${SAMPLE_PRODUCTS.fungicide}` },
   { name: 'job-sheet-wet', path: job(SAMPLE_JOBS.stopped) },
   {
-    name: 'working',
-    path: job(SAMPLE_JOBS.stopped),
+    name: 'lanes',
+    path: `${job(SAMPLE_JOBS.replan)}?link=walk`,
     before: (page) =>
       page
-        .getByLabel('Totals')
-        .getByRole('button', { name: /Chelated iron/ })
-        .click(),
+        .getByText(/^Direction /)
+        .first()
+        .waitFor(),
   },
+  {
+    name: 'coverage',
+    path: `${job(SAMPLE_JOBS.replan)}/coverage`,
+    before: (page) => page.getByText(/^Better [AB]/).waitFor(),
+  },
+  { name: 'lanes-phone', path: `${job(SAMPLE_JOBS.replan)}/lanes?at=10`, phone: 'phone' },
   { name: 'load-sheet', path: `${job(SAMPLE_JOBS.stopped)}/load-sheet` },
   { name: 'log', path: `${job(SAMPLE_JOBS.running)}/log`, before: leftInTank },
   { name: 'records', path: '/records' },

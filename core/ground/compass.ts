@@ -1,3 +1,5 @@
+import type { Bounds, Point } from './plane'
+
 export const COMPASS_POINTS = ['N', 'NE', 'E', 'SE', 'S', 'SW', 'W', 'NW'] as const
 export type CompassPoint = (typeof COMPASS_POINTS)[number]
 
@@ -23,3 +25,10 @@ const WORDS: Readonly<Record<CompassPoint, string>> = {
   NW: 'north-west',
 }
 export const compassWords = (point: CompassPoint): string => WORDS[point]
+
+/** The middle of a side of a box, or its corner. @example of a box from 0, 0 to 2, 2: 'NE' // [2, 2] */
+export function sideOf({ minX, minY, maxX, maxY }: Bounds, point: CompassPoint): Point {
+  const along = (low: string, high: string, least: number, most: number): number =>
+    point.includes(high) ? most : point.includes(low) ? least : (least + most) / 2
+  return [along('W', 'E', minX, maxX), along('S', 'N', minY, maxY)]
+}

@@ -7,6 +7,7 @@ import {
   type Quantity,
   type SquareMetres,
 } from './quantity'
+import type { Entered } from './entered'
 import { formatArea, formatFigure, formatGive, formatSteps } from './format'
 import type { Dimension } from './rateUnit'
 import {
@@ -135,6 +136,12 @@ export function showSize(size: SquareMetres, system: UnitSystem): Shown {
     figure: unit === 'ft2' || unit === 'm2' ? formatArea(value, unit) : formatFigure(value),
     unit: unitText(unit),
   }
+}
+
+/** A length as somebody would have typed it, to the tenth of the system's unit. */
+export function enteredLength(metres: number, system: UnitSystem): Entered<LengthUnit> {
+  const { length: unit } = SYSTEM_UNITS[system]
+  return { text: String(Number((metres / METRES_PER[unit]).toFixed(1))), unit }
 }
 
 /** An amount of product (kg or m3) in the largest unit of which there is at least one. */

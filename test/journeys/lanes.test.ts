@@ -7,7 +7,7 @@ import { stage } from '../support/stage'
 
 const on = stage()
 
-test('lanes of a lawn are turned by hand, said what it costs, walked on a phone, and taken as a file', async () => {
+test('lanes are turned by hand with what it costs, walked on a phone, and taken as a file', async () => {
   const watched = await watchedPage(on.browser)
   const { page } = watched
   await page.goto(`${on.url}/jobs/${SAMPLE_JOBS.replan}?link=walk`)
@@ -20,10 +20,15 @@ test('lanes of a lawn are turned by hand, said what it costs, walked on a phone,
   await page.getByText(/^By hand: /).waitFor()
   await page.getByRole('button', { name: 'Take the tool’s own again' }).click()
   await page.getByText('Direction 33° as it was asked for.').waitFor({ state: 'detached' })
-  // Lanes nearer than calibrated lay more on each pass: the sheet follows.
   await page.getByLabel('Direction, ° from north').fill('far')
-  await page.getByText('A direction is degrees from north, 0 to 360: 45.').waitFor()
+  await page.getByText('A direction is degrees from north, 0 to 360: 45.').first().waitFor()
   await page.getByLabel('Direction, ° from north').fill('')
+  // Lanes twice as near lay twice as much at the tested setting: another dial is read off the curve.
+  const dial = page.getByText(/Setting .* is read off the curve/).first()
+  const before = await dial.textContent()
+  await page.locator('[data-path="lanes.apart"]').fill('5.5')
+  await expect.poll(() => dial.textContent()).not.toBe(before)
+  await page.locator('[data-path="lanes.apart"]').fill('')
   await pick(page.getByRole('combobox', { name: 'Laps round the edges' }), 'none')
   await page.getByText('No header lanes: slanted ends').first().waitFor()
   await page.getByRole('button', { name: 'More with these lanes' }).click()

@@ -4,11 +4,9 @@ import { compareSetUps } from '#core/lanes/coverage/compareSetUps'
 import type { CoverageAsk } from '#core/lanes/coverage/workOutCoverage'
 import { labelMost } from '#core/job/lanes/labelMost'
 import { readSetUp, type SetUpDraft, type SetUpOfJob } from '#core/job/lanes/setUpDraft'
-import { throwPattern } from '#core/job/lanes/throwPattern'
 import { fieldReader } from '#core/quantity/fieldReader'
 import { blankIn } from '#core/quantity/entered'
 import { SYSTEM_UNITS } from '#core/quantity/systems'
-import type { BenchTest } from '#shared/schemas/benchTest'
 import type { SheetLanes } from '~/composables/job/useLanes'
 import type { ShownCoverage } from '~/composables/job/useCoverage'
 
@@ -16,32 +14,11 @@ import type { ShownCoverage } from '~/composables/job/useCoverage'
 const props = defineProps<{ worked: SheetLanes; jobId: string }>()
 const { document, sheet } = useSheet()
 const crew = useCrewStore()
-const library = useLibraryStore()
 const spray = computed(() => document.value.method === 'spray')
-const source = computed(() => document.value[document.value.method].source?.id)
-const tests = shallowRef<readonly BenchTest[]>([])
-watch(
-  source,
-  async (equipmentId) => {
-    tests.value = equipmentId
-      ? await $fetch<readonly BenchTest[]>(crewUrl('/library/benchTests'), { query: { equipmentId } }).catch(
-          () => [],
-        )
-      : []
-  },
-  { immediate: true },
-)
+const { pattern } = useThrow(() => props.worked.question.width)
 const lawnId = ref('')
 const lawns = computed(() => props.worked.question.lawns)
 const lawn = computed(() => lawns.value.find(({ id }) => id === lawnId.value) ?? lawns.value[0])
-const pattern = computed(() =>
-  throwPattern(
-    document.value.method,
-    library.equipment.find(({ id }) => id === source.value)?.document,
-    tests.value.map((test) => test.document),
-    props.worked.question.width,
-  ),
-)
 const target = computed(() => {
   const { calibration, passes, wantedPerPass, heavy } = sheet.value
   return spray.value

@@ -5,9 +5,9 @@ import {
   type LanesDraft,
   type LawnLanesDraft,
 } from '#core/draft/applicationDraft'
-import { COMPASS_POINTS, compassWords, degreesOf, type CompassPoint } from '#core/ground/compass'
+import { COMPASS_POINTS, compassWords, sideOf, type CompassPoint } from '#core/ground/compass'
 import type { Bounds, Point } from '#core/ground/plane'
-import { SYSTEM_UNITS } from '#core/quantity/systems'
+import { enteredLength, SYSTEM_UNITS } from '#core/quantity/systems'
 import { STOPWATCH_UNITS, type LengthUnit } from '#core/quantity/units'
 import type { LawnLanes } from '#core/lanes/lawns/workOutLanes'
 
@@ -17,6 +17,9 @@ const props = defineProps<{
   box: Bounds | undefined
   choices: LanesDraft
   putting: 'start' | 'truck' | undefined
+  /** The calibrated width where it is in force, and half of a throw that was caught; m. */
+  calibrated: number | undefined
+  fullOverlap: number | undefined
 }>()
 const emit = defineEmits<{
   change: [fields: Partial<LanesDraft>]
@@ -50,17 +53,8 @@ const compass = [
 const lengths = computed((): readonly LengthUnit[] =>
   SYSTEM_UNITS[crew.units].length === 'm' ? ['m', 'ft'] : ['ft', 'm'],
 )
-/** The place of the lawn's box in a direction: what a drag on the plan does, by the keyboard. */
-const CORNER = 0.5
-function placeAt(point: CompassPoint): Point | undefined {
-  const { box } = props
-  if (!box) return undefined
-  const angle = (degreesOf(point) * Math.PI) / 180
-  return [
-    (box.minX + box.maxX) / 2 + Math.sign(Math.round(Math.sin(angle) * 2)) * (box.maxX - box.minX) * CORNER,
-    (box.minY + box.maxY) / 2 + Math.sign(Math.round(Math.cos(angle) * 2)) * (box.maxY - box.minY) * CORNER,
-  ]
-}
+/** What a drag on the plan does, by the keyboard. */
+const placeAt = (point: CompassPoint): Point | undefined => props.box && sideOf(props.box, point)
 const begins = computed(() => [
   { value: '' as const, text: own.value.start ? 'as put on the plan' : 'where the outline does' },
   ...COMPASS_POINTS.map((value) => ({ value, text: `in the ${compassWords(value)}` })),
@@ -69,6 +63,11 @@ const parks = computed(() => [
   { value: '' as const, text: props.choices.truck ? 'as put on the plan' : 'not said' },
   ...COMPASS_POINTS.map((value) => ({ value, text: `in the ${compassWords(value)}` })),
 ])
+const shown = useShown()
+const told = (metres: number) => {
+  const { figure, unit } = shown.distance(metres)
+  return `${figure} ${unit}`
+}
 const overruled = computed(() => own.value.direction !== '' || own.value.start !== undefined)
 function begin(point: '' | CompassPoint) {
   const start = point === '' ? undefined : placeAt(point)
@@ -130,6 +129,7 @@ function begin(point: '' | CompassPoint) {
         :units="lengths"
         :locked="locked"
         :problem="problemAt('lanes.apart')?.message"
+        :hint="calibrated === undefined ? undefined : `tested: ${told(calibrated)}`"
         @change="emit('change', { apart: $event })"
       />
       <QuantityField
@@ -153,6 +153,14 @@ function begin(point: '' | CompassPoint) {
       />
     </div>
     <div v-if="!locked" class="flex flex-wrap gap-x-4">
+      <UButton
+        v-if="fullOverlap !== undefined && calibrated !== undefined"
+        variant="link"
+        size="sm"
+        icon="i-lucide-unfold-horizontal"
+        :label="`Full overlap: ${told(fullOverlap)}, half the throw of the trays`"
+        @click="emit('change', { apart: enteredLength(fullOverlap, crew.units) })"
+      />
       <UButton
         variant="link"
         size="sm"

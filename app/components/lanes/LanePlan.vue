@@ -1,13 +1,13 @@
 <script setup lang="ts">
+import { throwOf } from '#core/calibration/trayPattern'
 import { boundsOf, centroid, type Point } from '#core/ground/plane'
 import { costWords, laneProblemWords } from '#core/lanes/lawns/workOutLanes'
 import { fromNorth, hasDirection } from '#core/lanes/plan/lanePlan'
-import { counted } from '#core/quantity/counting'
 import type { SheetLanes } from '~/composables/job/useLanes'
 
 /** Lanes on the plan of the lawns: what was chosen and why, what a hand can change, where one stops. */
 const props = defineProps<{ worked: SheetLanes }>()
-const { document, locked } = useSheet()
+const { document, locked, sheet } = useSheet()
 const { choices, change, ofLawn, changeLawn, park } = useLaneChoices()
 const library = useLibraryStore()
 const shown = useShown()
@@ -63,6 +63,31 @@ const told = (metres: number) => {
   const { figure, unit } = shown.distance(metres)
   return `${figure} ${unit}`
 }
+/** The school of full overlap: the throw reaches the lane beside. */
+const { pattern } = useThrow(() => props.worked.question.width)
+const fullOverlap = computed(() =>
+  pattern.value.source === 'trays' ? throwOf(pattern.value.profile) / 2 : undefined,
+)
+const calibrated = computed(() =>
+  choices.value.apart.text.trim() === '' ? sheet.value.calibration?.width : undefined,
+)
+const amount = useLaneAmount()
+const everyLane = computed(() =>
+  (lawn.value?.plan?.passes ?? []).flatMap(({ lanes: own }, i) =>
+    own.map(({ number, header, length }) => ({
+      number,
+      header,
+      length,
+      pass: i + 1,
+      takes: lawn.value?.amounts[number - 1] ?? 0,
+    })),
+  ),
+)
+const LANE_COLUMNS = [
+  { key: 'number', head: 'Lane' },
+  { key: 'length', head: 'long', numeric: true },
+  { key: 'takes', head: 'takes', numeric: true },
+] as const
 </script>
 
 <template>
@@ -119,41 +144,67 @@ const told = (metres: number) => {
           : 'To scale, north up.'
       }}
     </p>
-    <div v-if="lawn" class="beside">
+    <template v-if="lawn">
       <LaneChoices
         :lawn="lawn"
         :box="box"
         :choices="choices"
         :putting="putting"
+        :calibrated="calibrated"
+        :full-overlap="fullOverlap"
         @change="change"
         @lawn="changeLawn(lawn.id, $event)"
         @put="putting = $event"
         @park="park"
       />
-      <div class="space-y-2">
-        <h3 class="font-semibold">
-          Why so<template v-if="lanes.lawns.length > 1">: {{ lawn.name }}</template>
-        </h3>
-        <p v-if="lawn.problem" class="small">
-          <StateMark level="warn" :words="laneProblemWords(lawn.problem, lawn.name)" />
-        </p>
-        <ul class="small list-disc ps-4">
-          <li v-for="reason in lawn.plan?.reasons ?? []" :key="reason">{{ reason }}</li>
-          <li v-if="lawn.plan && lawn.overlap > 1.005">
-            Lanes cover {{ lawn.overlap.toFixed(2) }} times the ground: shut the gate where they run over a
-            lap.
-          </li>
-        </ul>
-        <p v-if="lawn.cost" class="small">
-          <StateMark level="note" :words="`By hand: ${costWords(lawn.cost, told)}.`" />
-        </p>
-        <LaneStops :stops="lanes.stops" :lawns="lanes.lawns" />
-        <p v-if="lanes.stops.length > 0" class="small soft">
-          {{ counted(lanes.stops.length, 'stop') }}, framed on the plan: what is left counts by the length of
-          the lanes behind you.
-        </p>
+      <div class="beside">
+        <div class="space-y-2">
+          <h3 class="font-semibold">
+            Why so<template v-if="lanes.lawns.length > 1">: {{ lawn.name }}</template>
+          </h3>
+          <p v-if="lawn.problem" class="small">
+            <StateMark level="warn" :words="laneProblemWords(lawn.problem, lawn.name)" />
+          </p>
+          <ul class="small list-disc ps-4">
+            <li v-for="reason in lawn.plan?.reasons ?? []" :key="reason">{{ reason }}</li>
+            <li v-if="lawn.plan && lawn.overlap > 1.005">
+              Lanes cover {{ lawn.overlap.toFixed(2) }} times the ground: shut the gate where they run over a
+              lap.
+            </li>
+          </ul>
+          <p v-if="lawn.cost" class="small">
+            <StateMark level="note" :words="`By hand: ${costWords(lawn.cost, told)}.`" />
+          </p>
+        </div>
+        <div class="space-y-2">
+          <LaneStops :stops="lanes.stops" :lawns="lanes.lawns" />
+          <p v-if="lanes.stops.length > 0" class="small soft">
+            Framed on the plan. What is left counts by the length of the lanes behind you.
+          </p>
+          <UCollapsible v-if="everyLane.length > 0">
+            <UButton variant="link" size="sm" :label="`Every lane of ${lawn.name || 'the lawn'}`" />
+            <template #content>
+              <RowTable
+                caption="Every lane"
+                :rows="everyLane"
+                :columns="LANE_COLUMNS"
+                :key-of="({ number }) => String(number)"
+              >
+                <template #number="{ row }"
+                  ><strong>{{ row.number }}</strong
+                  >{{ ' '
+                  }}<span class="soft small"
+                    >pass {{ row.pass }}{{ row.header ? ', lap' : '' }}</span
+                  ></template
+                >
+                <template #length="{ row }"><FigureText :shown="shown.distance(row.length)" /></template>
+                <template #takes="{ row }"><FigureText :shown="amount(row.takes)" /></template>
+              </RowTable>
+            </template>
+          </UCollapsible>
+        </div>
       </div>
-    </div>
+    </template>
   </section>
 </template>
 

@@ -29,7 +29,8 @@ const filled = computed(() => props.stops.some(({ fill }) => fill !== undefined)
   >
     <template #after="{ row }"
       >{{ row.within ? 'in ' : '' }}<strong>{{ row.afterLane }}</strong
-      ><span class="soft small">
+      >{{ ' '
+      }}<span class="soft small">
         {{ STOP_WORDS[row.why] }}{{ many ? `, ${nameOf(row.lawnId)}` : '' }}</span
       ></template
     >

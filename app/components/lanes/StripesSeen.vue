@@ -1,7 +1,6 @@
 <script setup lang="ts">
-import { throwPattern } from '#core/job/lanes/throwPattern'
 import { fromNorth } from '#core/lanes/plan/lanePlan'
-import { typedDirection } from '#core/job/lanes/lanesAsked'
+import { typedDirection } from '#core/job/lanes/readLanes'
 import { stripeCause } from '#core/lanes/stripes/stripeCause'
 import { fieldReader } from '#core/quantity/fieldReader'
 import { lengthSi } from '#core/quantity/quantity'
@@ -9,7 +8,6 @@ import type { Entered } from '#core/quantity/entered'
 import { SYSTEM_UNITS } from '#core/quantity/systems'
 import { LENGTH_UNITS, type LengthUnit } from '#core/quantity/units'
 import { openWorkingBook } from '#core/working/working'
-import type { BenchTest } from '#shared/schemas/benchTest'
 import type { SheetLanes } from '~/composables/job/useLanes'
 
 /** Stripes seen on a lawn afterwards, against its lanes: what was noted stays in the address. */
@@ -19,19 +17,7 @@ const crew = useCrewStore()
 const library = useLibraryStore()
 const shown = useShown()
 const route = useRoute()
-const source = computed(() => document.value[document.value.method].source?.id)
-const tests = shallowRef<readonly BenchTest[]>([])
-watch(
-  source,
-  async (equipmentId) => {
-    tests.value = equipmentId
-      ? await $fetch<readonly BenchTest[]>(crewUrl('/library/benchTests'), { query: { equipmentId } }).catch(
-          () => [],
-        )
-      : []
-  },
-  { immediate: true },
-)
+const { machine, pattern } = useThrow(() => props.worked.question.width)
 const query = (name: string) => String(route.query[name] ?? '')
 const put = (fields: Readonly<Record<string, string>>) =>
   navigateTo({ query: { ...route.query, ...fields } }, { replace: true })
@@ -42,7 +28,6 @@ const spacing = computed((): Entered<LengthUnit> => ({
 const lawn = computed(
   () => props.worked.lanes.lawns.find(({ id }) => id === query('lawn')) ?? props.worked.lanes.lawns[0],
 )
-const machine = computed(() => library.equipment.find(({ id }) => id === source.value)?.document)
 const nozzles = computed(() => {
   const own = machine.value
   const read =
@@ -68,12 +53,7 @@ const answer = computed(() => {
       width,
       directions: directions.value,
       nozzleSpacing: nozzles.value,
-      skewed: throwPattern(
-        method,
-        machine.value,
-        tests.value.map((test) => test.document),
-        width,
-      ).skewed,
+      skewed: pattern.value.skewed,
     },
     book,
   )

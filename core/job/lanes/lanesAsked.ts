@@ -8,10 +8,11 @@ import {
   type LanesQuestion,
 } from '../../lanes/lawns/lanesQuestion'
 import type { LaneAim } from '../../lanes/plan/lanePlan'
-import { fieldReader, type FieldReader } from '../../quantity/fieldReader'
+import { fieldReader } from '../../quantity/fieldReader'
 import { amountFactor, type Quantity } from '../../quantity/quantity'
 import { STOPWATCH_PER, type AmountUnit } from '../../quantity/units'
 import type { WorkedApplication } from '../workOutJob'
+import { typedDirection } from './readLanes'
 import type { WaterBuffer } from './waterBuffer'
 
 /** What lanes are asked with beside the sheet. */
@@ -87,22 +88,6 @@ const whatOf = ({ lawns }: ApplicationDraft, partId: string): string =>
     .flatMap(({ parts }) => parts)
     .find(({ id }) => id === partId)
     ?.what?.trim() ?? ''
-
-/** Degrees from what was typed or dragged; undefined for what is no direction. */
-export function typedDirection(text: string | undefined): number | undefined {
-  const degrees = Number(text?.replace('°', '').trim() || Number.NaN)
-  return Number.isFinite(degrees) && Math.abs(degrees) <= MOST_DEGREES ? degrees : undefined
-}
-const MOST_DEGREES = 360
-
-/** Reads what was typed about lanes for its errors; what is wrong leaves the tool's own. */
-export function readLanes({ turn, buffer, wind, lawns }: LanesDraft, fields: FieldReader): void {
-  fields.optional('lanes.turn', turn, 'stopwatch', 'A turn', 'zero-too')
-  fields.optional('lanes.buffer', buffer, 'length', 'Buffer', 'zero-too')
-  fields.optional('lanes.wind', wind, 'speed', 'Wind', 'zero-too')
-  if (lawns.some(({ direction }) => direction.trim() !== '' && typedDirection(direction) === undefined))
-    fields.wrong('lanes.direction', 'A direction is degrees from north, 0 to 360: 45.')
-}
 
 /** Along the contour: at right angles to the fall. */
 const contourOf = (lanes: LanesDraft | undefined): number | undefined =>

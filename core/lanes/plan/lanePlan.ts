@@ -110,6 +110,9 @@ export function lanePlan(
   const reasons = [
     ...directionReason(question, best, plans),
     ...laid.value.reasons,
+    ...(question.shutSide && laid.value.laps.length > 0
+      ? [`Edges and exclusions stay on your ${question.shutSide}: the deflector goes there.`]
+      : []),
     ...(best.between > 0
       ? [`Each stretch is followed by the nearest: ${Math.round(best.between)} m are walked between them.`]
       : []),

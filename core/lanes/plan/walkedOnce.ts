@@ -1,4 +1,5 @@
-import { distance, nearestOn, type Point } from '../../ground/plane'
+import { boundsOf, distance, nearestOn, type Point } from '../../ground/plane'
+import { remembered } from '../../remembered'
 
 /** Looked at so many times a width along a line. */
 const LOOKS_A_WIDTH = 4
@@ -51,7 +52,19 @@ function finely(line: readonly Point[], step: number): readonly Point[] {
   })
 }
 
+/** Of hundreds of laps most are far off: they are told by their box. */
+const boxOf = remembered((line: readonly Point[]) => boundsOf(line))
+
 function isBeyond(place: Point, line: readonly Point[], near: number): boolean {
+  const box = boxOf(line)
+  if (
+    !box ||
+    place[0] < box.minX - near ||
+    place[0] > box.maxX + near ||
+    place[1] < box.minY - near ||
+    place[1] > box.maxY + near
+  )
+    return true
   for (let i = 1; i < line.length; i++) {
     const [a, b] = [line[i - 1]!, line[i]!]
     if (
