@@ -44,6 +44,13 @@ const VIEWS = {
     `/jobs/${SAMPLE_JOBS.running}/log`,
     `/jobs/${SAMPLE_JOBS.feed}/what-if`,
   ],
+  lanes: [
+    `/jobs/${SAMPLE_JOBS.replan}?link=walk`,
+    `/jobs/${SAMPLE_JOBS.replan}/lanes`,
+    `/jobs/${SAMPLE_JOBS.replan}/lane-sheet`,
+    `/jobs/${SAMPLE_JOBS.replan}/coverage`,
+    `/jobs/${SAMPLE_JOBS.replan}/stripes?spacing=22`,
+  ],
   season: [
     `/season/${SAMPLE_AREAS.bowlsGreen}`,
     `/season/${SAMPLE_AREAS.green}`,

@@ -33,18 +33,7 @@ useMapLayer((L, map, context) => {
       opacity: faint ? 0.3 : 1,
       ...(later && { dashArray: '5 4' }),
     })
-  const words = (at: Point, text: string, kind: string) =>
-    L.marker(toView(at), {
-      icon: L.divIcon({
-        className: `plan-label ${kind}`,
-        html: Object.assign(document.createElement('span'), { textContent: text }),
-        iconSize: [0, 0],
-      }),
-      interactive: false,
-      keyboard: false,
-      pmIgnore: true,
-      snapIgnore: true,
-    } as Leaflet.MarkerOptions)
+  const words = (at: Point, text: string, kind: string) => planWords(L, context, at, text, kind)
   const layers: Leaflet.Layer[] = []
   for (const { id, plan, keptOut } of props.lawns) {
     for (const rings of keptOut?.ground ?? [])

@@ -22,18 +22,7 @@ useMapLayer((L, map, context) => {
     toView,
     colours: { value: colours },
   } = context
-  const text = (at: Point, words: string, kind: string) =>
-    L.marker(toView(at), {
-      icon: L.divIcon({
-        className: `plan-label ${kind}`,
-        html: Object.assign(document.createElement('span'), { textContent: words }),
-        iconSize: [0, 0],
-      }),
-      interactive: false,
-      keyboard: false,
-      pmIgnore: true,
-      snapIgnore: true,
-    } as Leaflet.MarkerOptions)
+  const text = (at: Point, words: string, kind: string) => planWords(L, context, at, words, kind)
   const dot = (at: Point, color: string, radius: number, fill = color) =>
     L.circleMarker(toView(at), {
       radius,

@@ -77,3 +77,24 @@ export async function loadLeaflet(): Promise<typeof Leaflet> {
 
 /** A ring in the map's own coordinates. */
 export const viewRing = (ring: Ring, { toView }: SiteMapContext) => ring.map(toView)
+
+/** Words that stand on a plan; nothing can be done with them. @param kind of label, as its class */
+export function planWords(
+  L: typeof Leaflet,
+  { toView }: SiteMapContext,
+  at: Point,
+  words: string,
+  kind: string,
+): Leaflet.Marker {
+  return L.marker(toView(at), {
+    icon: L.divIcon({
+      className: `plan-label ${kind}`,
+      html: Object.assign(document.createElement('span'), { textContent: words }),
+      iconSize: [0, 0],
+    }),
+    interactive: false,
+    keyboard: false,
+    pmIgnore: true,
+    snapIgnore: true,
+  } as Leaflet.MarkerOptions)
+}
