@@ -3,6 +3,7 @@ import { depositProfile } from '../../calibration/trayPattern'
 import type { Ring } from '../../ground/plane'
 import { openWorkingBook } from '../../working/working'
 import { compareSetUps } from './compareSetUps'
+import { cornersWalkedOn } from './cornersWalkedOn'
 import { dropSpread, nozzlePattern, straightened, typicalSpread } from './profiles'
 import { workOutCoverage, type CoverageAsk, type SetUp } from './workOutCoverage'
 
@@ -126,4 +127,37 @@ test('nozzles whose fans meet lay evenly between the outermost; straightened sid
   const skewed = depositProfile({ catches: [0, 4, 6, 8, 2], spacing: 1 })
   if (!skewed.ok) throw new Error(skewed.error.kind)
   expect(straightened(skewed.value).deposits).toEqual([1, 6, 6, 6, 1])
+})
+
+test('a strip that gets nothing is worse than one that gets a quarter too much', () => {
+  const gaps = covered(
+    asked({
+      shapes: [{ sign: 'add', rings: [box(0, 0, 20, 40)], what: '' }],
+      setUp: setUp({ width: 2, headers: 0, pattern: dropSpread(1.6) }),
+    }),
+  )
+  expect(gaps.worst?.share).toBeLessThan(0.3)
+})
+
+test('a lap is walked on to the edge at each corner that turns away from it', () => {
+  const line = [
+    [0, 0],
+    [10, 0],
+    [10, 10],
+    [0, 10],
+    [0, 0],
+  ] as const
+  const lap = { number: 1, header: true, edge: true, line, length: 40 }
+  const ends = (side: 'left' | 'right', walked: typeof lap | Omit<typeof lap, 'line'>) =>
+    cornersWalkedOn([{ direction: 0, lanes: [{ ...lap, ...walked }] }], side, 2)[0]!.lanes.map((leg) =>
+      leg.line.at(-1)!.map(Math.round),
+    )
+  expect(ends('right', lap)).toEqual([
+    [11, 0],
+    [10, 11],
+    [-1, 10],
+    [0, -1],
+  ])
+  // With the edge on the left the same way round turns towards it: nothing is walked on.
+  expect(ends('left', lap)).toEqual([[0, 0]])
 })
