@@ -3,7 +3,7 @@ import { useLocalStorage } from '@vueuse/core'
 import { compareSetUps } from '#core/lanes/coverage/compareSetUps'
 import type { CoverageAsk } from '#core/lanes/coverage/workOutCoverage'
 import { labelMost } from '#core/job/lanes/labelMost'
-import { readSetUp, type SetUpDraft, type SetUpOfJob } from '#core/job/lanes/setUpDraft'
+import { cellFor, readSetUp, setUpOfJob, targetOf, type SetUpDraft } from '#core/job/lanes/setUpDraft'
 import { fieldReader } from '#core/quantity/fieldReader'
 import { blankIn } from '#core/quantity/entered'
 import { SYSTEM_UNITS } from '#core/quantity/systems'
@@ -19,27 +19,8 @@ const { pattern } = useThrow(() => props.worked.question.width)
 const lawnId = ref('')
 const lawns = computed(() => props.worked.question.lawns)
 const lawn = computed(() => lawns.value.find(({ id }) => id === lawnId.value) ?? lawns.value[0])
-const target = computed(() => {
-  const { calibration, passes, wantedPerPass, heavy } = sheet.value
-  return spray.value
-    ? (heavy?.carrier ?? calibration?.perPass ?? 0)
-    : (wantedPerPass ?? calibration?.perPass ?? 0) * passes
-})
-const job = computed((): SetUpOfJob => {
-  const { passes, width, headers, speed, turn, shutSide } = props.worked.question
-  return {
-    passes,
-    width,
-    headers,
-    direction: lawn.value?.direction,
-    start: lawn.value?.start,
-    speed,
-    turn,
-    deflector: shutSide,
-    pattern: pattern.value,
-    target: target.value,
-  }
-})
+const target = computed(() => targetOf(sheet.value, document.value.method))
+const job = computed(() => setUpOfJob(props.worked.question, lawn.value, pattern.value, target.value))
 /** As the job has it; the other in one pass where it takes more, in two where it takes one. */
 const blank = (passes: string): SetUpDraft => {
   const { length, speed } = SYSTEM_UNITS[crew.units]
@@ -69,8 +50,6 @@ const read = computed(() => {
   }
 })
 const seed = useLocalStorage(`hectarum-seed:${props.jobId}`, 1)
-/** Forty cells across a lane, and none so fine that nobody could walk by it. m */
-const [CELLS_A_LANE, FINEST, COARSEST] = [40, 0.05, 0.25]
 const most = computed(() => labelMost(document.value))
 function askOf(side: 'a' | 'b'): CoverageAsk | undefined {
   const { setUp } = read.value[side]
@@ -81,7 +60,7 @@ function askOf(side: 'a' | 'b'): CoverageAsk | undefined {
     setUp,
     target: target.value,
     most: most.value === undefined ? undefined : most.value * target.value,
-    cell: Math.min(COARSEST, Math.max(FINEST, setUp.width / CELLS_A_LANE)),
+    cell: cellFor(setUp.width),
     seed: seed.value,
   }
 }
@@ -90,12 +69,11 @@ const told = shallowReactive<{ a?: ShownCoverage | undefined; b?: ShownCoverage 
 const verdict = computed(() => {
   const side = (name: 'a' | 'b') => {
     const one = told[name]
-    const ask = asks.value[name]
-    return one && ask
+    return one
       ? {
           words: `${name.toUpperCase()} (${read.value[name].words})`,
           told: one,
-          seconds: one.plan.seconds + one.plan.between / ask.setUp.speed,
+          seconds: one.seconds,
         }
       : undefined
   }

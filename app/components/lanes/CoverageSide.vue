@@ -39,8 +39,7 @@ const shapes = computed(() =>
 const bounds = computed(() => boundsOf(shapes.value.flatMap(({ rings }) => rings.flat())))
 const percent = (share: number) => ({ figure: (100 * share).toFixed(share < 0.1 ? 1 : 0), unit: '%' })
 const rate = (perArea: number) => (props.spray ? shown.carrier(perArea) : shown.rate(perArea, 'mass'))
-const amount = (si: number) =>
-  shown.amount(props.spray ? { value: si * 1000, unit: 'L' } : { value: si, unit: 'kg' })
+const amount = (si: number) => shown.amountOf(si, props.spray ? 'volume' : 'mass')
 const PROBLEMS = {
   failed: 'It could not be worked out: change something, or reload.',
   'given up': 'Given up.',
@@ -89,7 +88,7 @@ const strip = computed(() => {
       <MapShapes :shapes="shapes" />
       <RateHeat v-if="told" :picture="told.picture" :worst="told.worst" />
     </SiteMap>
-    <RateLegend v-if="ask" :target="ask.target" dimension="mass" :spray="spray" />
+    <RateLegend v-if="ask" :target="ask.target" :spray="spray" />
     <dl v-if="told && ask" class="figures">
       <dt>Mean</dt>
       <dd>
@@ -104,7 +103,7 @@ const strip = computed(() => {
       <dd><FigureText :shown="percent(told.figures.over120)" /></dd>
       <dt>Over the label’s most</dt>
       <dd v-if="told.overMost === undefined" class="soft">the label’s most is not known</dd>
-      <dd v-else :class="{ 'font-semibold': told.overMost > 0.005 }">
+      <dd v-else>
         <FigureText :shown="percent(told.overMost)" />
       </dd>
       <dt>Worst strip</dt>
@@ -120,7 +119,7 @@ const strip = computed(() => {
       <dd>
         <FigureText
           :shown="{
-            figure: formatMinutes(told.plan.seconds + told.plan.between / ask.setUp.speed),
+            figure: formatMinutes(told.seconds),
             unit: 'min',
           }"
         />

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { useWakeLock } from '@vueuse/core'
+import { walkingOrder } from '#core/lanes/lawns/walkingOrder'
 import { boundsOf } from '#core/ground/plane'
 import type { SheetLanes } from '~/composables/job/useLanes'
 
@@ -13,20 +14,7 @@ const shown = useShown()
 const told = useLaneAmount()
 const library = useLibraryStore()
 const route = useRoute()
-/** All lanes as they are walked: pass after pass, lawn after lawn. */
-const walked = computed(() =>
-  Array.from({ length: props.worked.question.passes }, (_, i) =>
-    props.worked.lanes.lawns.flatMap(({ id, name, plan, amounts }) =>
-      (plan?.passes[i]?.lanes ?? []).map((lane) => ({
-        lawnId: id,
-        name,
-        pass: i + 1,
-        lane,
-        amount: amounts[lane.number - 1] ?? 0,
-      })),
-    ),
-  ).flat(),
-)
+const walked = computed(() => walkingOrder(props.worked.lanes.lawns))
 const at = computed(() =>
   Math.max(0, Math.min(walked.value.length - 1, Number(route.query.at ?? 1) - 1 || 0)),
 )

@@ -166,11 +166,7 @@ const LANE_COLUMNS = [
             <StateMark level="warn" :words="laneProblemWords(lawn.problem, lawn.name)" />
           </p>
           <ul class="small list-disc ps-4">
-            <li v-for="reason in lawn.plan?.reasons ?? []" :key="reason">{{ reason }}</li>
-            <li v-if="lawn.plan && lawn.overlap > 1.005">
-              Lanes cover {{ lawn.overlap.toFixed(2) }} times the ground: shut the gate where they run over a
-              lap.
-            </li>
+            <li v-for="reason in lawn.reasons" :key="reason">{{ reason }}</li>
           </ul>
           <p v-if="lawn.cost" class="small">
             <StateMark level="note" :words="`By hand: ${costWords(lawn.cost, told)}.`" />

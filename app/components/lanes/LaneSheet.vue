@@ -68,7 +68,7 @@ const shapesOf = (id: string) => props.worked.layout.shapes.filter(({ lawnId }) 
       </tbody>
     </table>
     <ul class="small list-disc ps-4">
-      <li v-for="reason in worked.lanes.lawns.flatMap(({ plan }) => plan?.reasons ?? [])" :key="reason">
+      <li v-for="reason in worked.lanes.lawns.flatMap((lawn) => lawn.reasons)" :key="reason">
         {{ reason }}
       </li>
     </ul>

@@ -34,7 +34,7 @@ const filled = computed(() => props.stops.some(({ fill }) => fill !== undefined)
         {{ STOP_WORDS[row.why] }}{{ many ? `, ${nameOf(row.lawnId)}` : '' }}</span
       ></template
     >
-    <template #left="{ row }"><FigureText :shown="told(row.left)" /></template>
+    <template #left="{ row }"><FigureText :shown="told(row.left)" page="lanes" label="Left" /></template>
     <template #fill="{ row }"><FigureText v-if="row.fill !== undefined" :shown="told(row.fill)" /></template>
     <template #truck="{ row }"
       ><FigureText v-if="row.toTruck !== undefined" :shown="shown.distance(row.toTruck)"

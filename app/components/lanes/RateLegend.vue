@@ -1,15 +1,13 @@
 <script setup lang="ts">
-import type { Dimension } from '#core/quantity/rateUnit'
-
 /** What the colours mean, in the label's unit. @param target kg or m3 on each m2 */
-const props = defineProps<{ target: number; dimension: Dimension; spray: boolean }>()
+const props = defineProps<{ target: number; spray: boolean }>()
 const shown = useShown()
 const marks = computed(() => {
   const at = [0, 0.8, 1, 1.2, 2].map((share) => share * props.target)
   const told = props.spray
     ? at.map((rate) => shown.carrier(rate))
     : (() => {
-        const { figures, unit } = shown.rates(at, props.dimension)
+        const { figures, unit } = shown.rates(at, 'mass')
         return figures.map((figure) => ({ figure, unit }))
       })()
   return { figures: told.map(({ figure }) => figure), unit: told[1]?.unit ?? '' }

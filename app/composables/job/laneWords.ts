@@ -12,9 +12,5 @@ export const STOP_WORDS: Readonly<Record<LaneStop['why'], string>> = {
 export function useLaneAmount() {
   const { document } = useSheet()
   const shown = useShown()
-  const LITRES = 1000
-  return (amount: number) =>
-    document.value.method === 'spread'
-      ? shown.amount({ value: amount, unit: 'kg' })
-      : shown.amount({ value: amount * LITRES, unit: 'L' })
+  return (amount: number) => shown.amountOf(amount, document.value.method === 'spread' ? 'mass' : 'volume')
 }

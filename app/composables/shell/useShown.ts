@@ -29,6 +29,8 @@ export function useShown() {
   const dimensionOf = (unit: AmountUnit): Dimension => (isMassUnit(unit) ? 'mass' : 'volume')
   return {
     size: (m2: number) => showSize(m2 as SquareMetres, crew.units),
+    /** kg or m3. */
+    amountOf: (si: number, dimension: Dimension) => showAmount(si, dimension, crew.units),
     amount: (quantity: Quantity<AmountUnit>) =>
       showAmount(amountSi(quantity), dimensionOf(quantity.unit), crew.units),
     giveOfAmount: (share: number, quantity: Quantity<AmountUnit>) =>

@@ -1,4 +1,6 @@
 import type { SetUp } from '../../lanes/coverage/workOutCoverage'
+import type { LanesQuestion, WalkedLawn } from '../../lanes/lawns/lanesQuestion'
+import type { WorkedApplication } from '../workOutJob'
 import { straightened, typicalSpread, type Pattern } from '../../lanes/coverage/profiles'
 import type { HEADER_CHOICES } from '../../draft/applicationDraft'
 import type { Entered } from '../../quantity/entered'
@@ -91,3 +93,35 @@ function patternOf(choice: SetUpDraft['pattern'], { pattern, width }: SetUpOfJob
   if (choice === 'typical') return typicalSpread(width)
   return choice === 'straightened' ? { ...pattern, profile: straightened(pattern.profile) } : pattern
 }
+
+/** kg or m3 that an application means for each m2, all passes; nought while it is not known. */
+export function targetOf(
+  { calibration, passes, wantedPerPass, heavy }: WorkedApplication,
+  method: 'spread' | 'spray',
+): number {
+  const perPass = calibration?.perPass ?? 0
+  return method === 'spray' ? (heavy?.carrier ?? perPass) : (wantedPerPass ?? perPass) * passes
+}
+
+/** An application and one of its lawns as a set-up. */
+export const setUpOfJob = (
+  { passes, width, headers, speed, turn, shutSide }: LanesQuestion,
+  lawn: Pick<WalkedLawn, 'direction' | 'start'> | undefined,
+  pattern: Pattern,
+  target: number,
+): SetUpOfJob => ({
+  passes,
+  width,
+  headers,
+  direction: lawn?.direction,
+  start: lawn?.start,
+  speed,
+  turn,
+  deflector: shutSide,
+  pattern,
+  target,
+})
+
+/** Forty cells across a lane, none so fine that nobody could walk by it. m */
+const [CELLS_A_LANE, FINEST, COARSEST] = [40, 0.05, 0.25]
+export const cellFor = (width: number): number => Math.min(COARSEST, Math.max(FINEST, width / CELLS_A_LANE))

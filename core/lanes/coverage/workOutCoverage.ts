@@ -5,6 +5,7 @@ import { sixDigits } from '../../working/figureText'
 import { closedWorkingBook, type WorkingBook } from '../../working/working'
 import type { WalkedLawn } from '../lawns/lanesQuestion'
 import { isWater, keptFromWater } from '../lawns/buffers'
+import { onFoot } from '../lawns/workOutLanes'
 import { lanePlan, type LaneError, type LanePlan } from '../plan/lanePlan'
 import { cornersWalkedOn } from './cornersWalkedOn'
 import { coverageOf } from './coverage'
@@ -51,6 +52,8 @@ export interface CoverageAsk {
 /** What a lawn gets by one way to go over it. */
 export interface ToldCoverage {
   readonly plan: LanePlan
+  /** On foot, turns and ways between stretches in it, s. */
+  readonly seconds: number
   readonly grid: Grid
   /** True where the lawn was too large for the cells that were asked. */
   readonly coarser: boolean
@@ -120,20 +123,36 @@ export function workOutCoverage(
   const figures = coverageFigures(grid, target)
   if (!figures) return err({ kind: 'noCell' })
   const off = offLawnBy(grid, taken)
+  const overMost = most === undefined ? undefined : shareOver(grid, most)
+  const worst = worstStrip(grid, plan.value.passes, width, target)
   book.note('coverage', () => [
     `cells of ${sixDigits(grid.cell)} m; ${sixDigits(thrown)} thrown, ${sixDigits(onLawn)} on the lawn`,
     ...off.map(({ what, amount }) => `${what}: ${sixDigits(amount)}`),
     `mean ${sixDigits(figures.mean)} on each m2 against ${sixDigits(target)}, standard deviation ` +
       `${sixDigits(100 * figures.cv)} % of it`,
+    `cells under ${sixDigits(0.8 * target)}: ${sixDigits(100 * figures.under80)} %; over ` +
+      `${sixDigits(1.2 * target)}: ${sixDigits(100 * figures.over120)} %`,
+    ...(most === undefined || overMost === undefined
+      ? []
+      : [`cells over the label's ${sixDigits(most)}: ${sixDigits(100 * overMost)} %`]),
+    ...(worst
+      ? [
+          `strips an eighth of ${sixDigits(width)} m wide along pass ${worst.pass}: the furthest off has ` +
+            `${sixDigits(100 * worst.share)} % of the target`,
+        ]
+      : []),
+    `on foot ${sixDigits(plan.value.distance)} m and ${sixDigits(plan.value.between)} m between at ` +
+      `${sixDigits(speed)} m/s, ${plan.value.turns} turns of ${sixDigits(turn)} s`,
   ])
   return ok({
     plan: plan.value,
+    seconds: onFoot(plan.value, speed),
     grid,
     coarser: grid.cell > cell * (1 + 1e-9),
     figures,
     shares: sharesOfTarget(grid, target),
-    overMost: most === undefined ? undefined : shareOver(grid, most),
-    worst: worstStrip(grid, plan.value.passes, width, target),
+    overMost,
+    worst,
     thrown,
     onLawn,
     off,

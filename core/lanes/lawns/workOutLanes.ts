@@ -22,6 +22,8 @@ export interface LawnLanes {
   readonly amounts: readonly number[]
   /** On the lanes, in turns and between stretches, s. */
   readonly seconds: number
+  /** Why they lie so, and what to mind; each a sentence. */
+  readonly reasons: readonly string[]
   /** Lanes times their width over the ground and its passes: what overlap adds. */
   readonly overlap: number
   /** What was overruled costs so much more than the tool's own choice; undefined where nothing was. */
@@ -42,6 +44,8 @@ export interface JobLanes {
   readonly metres: number
   readonly turns: number
   readonly seconds: number
+  /** How many lanes, all passes. */
+  readonly count: number
 }
 
 /**
@@ -69,7 +73,7 @@ export function workOutLanes(question: LanesQuestion, book: WorkingBook = closed
       question.truck,
     ),
   )
-  book.note('lanes', () => lines)
+  book.note('lanes', () => [...lines, ...stops.map((stop) => stopLine(stop, lawns))])
   const plans = lawns.flatMap(({ plan }) => plan ?? [])
   return {
     lawns,
@@ -77,7 +81,17 @@ export function workOutLanes(question: LanesQuestion, book: WorkingBook = closed
     metres: sumOf(plans, ({ distance, between }) => distance + between),
     turns: sumOf(plans, ({ turns }) => turns),
     seconds: sumOf(lawns, ({ seconds }) => seconds),
+    count: sumOf(plans, ({ passes }) => sumOf(passes, (pass) => pass.lanes.length)),
   }
+}
+
+/** Amounts in the working are SI. */
+function stopLine({ lawnId, afterLane, within, left, fill }: LaneStop, lawns: readonly LawnLanes[]): string {
+  const name = lawns.find(({ id }) => id === lawnId)?.name ?? ''
+  return (
+    `${name}, ${within ? 'in' : 'after'} lane ${afterLane}: left ${sixDigits(left)}, what was put in ` +
+    `less the lanes behind${fill === undefined ? '' : `; filled in ${sixDigits(fill)}`}`
+  )
 }
 
 /** What of a lawn is treated where some of it is kept from water. */
@@ -86,7 +100,17 @@ function treatedShare({ ground, keptOut }: Pick<LawnLanes, 'ground' | 'keptOut'>
   return keptOut && size > 0 ? size / (size + keptOut.size) : 1
 }
 
-const NOTHING = { plan: undefined, ground: [], keptOut: undefined, amounts: [], seconds: 0, overlap: 0 }
+const NOTHING = {
+  plan: undefined,
+  ground: [],
+  keptOut: undefined,
+  amounts: [],
+  seconds: 0,
+  reasons: [],
+  overlap: 0,
+}
+/** Less than this nobody shuts a gate for. */
+const LEAST_OVERLAP = 1.005
 
 function lawnLanes(question: LanesQuestion, lawn: WalkedLawn, book: WorkingBook): LawnLanes {
   const { id, name, shapes } = lawn
@@ -109,10 +133,16 @@ function lawnLanes(question: LanesQuestion, lawn: WalkedLawn, book: WorkingBook)
   if (!plan.ok) return { ...none(plan.error.kind), ground, keptOut }
   const { value } = plan
   const size = groundSize(ground)
-  const seconds = secondsOf(value, question.speed)
+  const seconds = onFoot(value, question.speed)
   const overlap = size > 0 ? (value.distance * question.width) / (size * question.passes) : 1
   const amount = lawn.amount * treatedShare({ ground, keptOut })
   book.note('walk', () => [
+    ...(keptOut
+      ? [
+          `${sixDigits(question.buffer)} m around water: ${sixDigits(keptOut.size)} m2 kept out, ` +
+            `${sixDigits(size)} m2 left`,
+        ]
+      : []),
     `between stretches ${sixDigits(value.between)} m / ${sixDigits(question.speed)} m/s; together ` +
       `${formatMinutes(seconds)} min`,
     `${sixDigits(value.distance)} m x ${sixDigits(question.width)} m / (${sixDigits(size)} m2 x ` +
@@ -129,6 +159,12 @@ function lawnLanes(question: LanesQuestion, lawn: WalkedLawn, book: WorkingBook)
     keptOut,
     amounts: laneAmounts({ plan: value, amount }),
     seconds,
+    reasons: [
+      ...value.reasons,
+      ...(overlap > LEAST_OVERLAP
+        ? [`Lanes cover ${overlap.toFixed(2)} times the ground: shut the gate where they run over a lap.`]
+        : []),
+    ],
     overlap,
     cost: costOf(question, asked, value),
   }
@@ -153,7 +189,9 @@ const askedOf = (
   narrow: 'once',
 })
 
-const secondsOf = ({ seconds, between }: LanePlan, speed: number): number => seconds + between / speed
+/** On the lanes, in turns, and between stretches, s. @param speed m/s */
+export const onFoot = ({ seconds, between }: Pick<LanePlan, 'seconds' | 'between'>, speed: number): number =>
+  seconds + between / speed
 
 /** Against what would have been chosen: the usual lap, the quickest direction, from the first corner. */
 function costOf(
@@ -175,7 +213,7 @@ function costOf(
   if (!own.ok) return undefined
   return {
     metres: plan.distance + plan.between - own.value.distance - own.value.between,
-    seconds: secondsOf(plan, speed) - secondsOf(own.value, speed),
+    seconds: onFoot(plan, speed) - onFoot(own.value, speed),
     turns: plan.turns - own.value.turns,
   }
 }
