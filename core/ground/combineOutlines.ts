@@ -1,7 +1,7 @@
 import { err, ok, type Result } from '../result'
 import { subtract, unite, type NotCut, type Polygon } from './clipping'
 import { boundsOf, inside, ringArea, type Bounds, type Ring } from './plane'
-import { ringMeetings } from './ringMeetings'
+import { tooManyMeetings } from './ringMeetings'
 
 /** An exclusion that does not lie wholly on the lawn. */
 export interface Stray {
@@ -77,12 +77,12 @@ function combine(added: readonly Ring[], taken: readonly Ring[]): Result<Combine
   // One outline alone is not cut, and so keeps every digit.
   if (only && added.length === 1 && taken.length === 0)
     return ok({ net: [[only]], added: ringArea(only), taken: 0, strays: [] })
-  if (!ringMeetings([...added, ...taken]).ok) return err({ kind: 'tooComplex' })
+  if (tooManyMeetings([...added, ...taken])) return err({ kind: 'tooComplex' })
   const lawn = uniteRings(added)
   if (!lawn.ok) return lawn
   const away = groupsBesideLawn(taken, lawn.value)
   if (!away.ok) return away
-  const { within, across, outside } = away.value
+  const { within, across, outside, sideBoxes } = away.value
   const left = subtract(
     lawn.value,
     across.flatMap(({ ground }) => ground),
@@ -90,17 +90,8 @@ function combine(added: readonly Ring[], taken: readonly Ring[]): Result<Combine
   if (!left.ok) return left
   const net = within.reduce(withHoles, left.value)
   const strays = [
-    ...outside.flatMap(({ members }) =>
-      members.map(({ ring, index }): Stray => ({
-        index,
-        kind: 'outside',
-        beyond: ringArea(ring),
-        pieces: [[ring]],
-      })),
-    ),
-    ...across.flatMap(({ members }) =>
-      members.flatMap(({ ring, index }) => strayOf(ring, index, lawn.value)),
-    ),
+    ...outside.flatMap(({ members }) => members.map(strayWhole)),
+    ...across.flatMap(({ members }) => members.flatMap((member) => strayOf(member, lawn.value, sideBoxes))),
   ].toSorted((one, other) => one.index - other.index)
   const size = polygonArea(lawn.value)
   return ok({ net, added: size, taken: size - polygonArea(net), strays })
@@ -154,11 +145,14 @@ interface TakenGroup extends Group {
   readonly ground: readonly Polygon[]
 }
 
+type Whereabouts = 'within' | 'across' | 'outside'
 interface GroupsBesideLawn {
   /** Wholly on the lawn and without holes of their own: holes in it, nothing has to be cut. */
   readonly within: readonly TakenGroup[]
   readonly across: readonly TakenGroup[]
   readonly outside: readonly TakenGroup[]
+  /** Boxes of the sides of the lawn. */
+  readonly sideBoxes: readonly Bounds[]
 }
 
 function groupsBesideLawn(
@@ -166,13 +160,13 @@ function groupsBesideLawn(
   lawn: readonly Polygon[],
 ): Result<GroupsBesideLawn, NotCut> {
   const sideBoxes = lawn.flatMap((polygon) => polygon.flatMap(sideBounds))
-  const found: Record<keyof GroupsBesideLawn, TakenGroup[]> = { within: [], across: [], outside: [] }
+  const found: Record<Whereabouts, TakenGroup[]> = { within: [], across: [], outside: [] }
   for (const group of groupsOf(taken)) {
     const ground = unite(group.members.map(({ ring }) => ring))
     if (!ground.ok) return ground
     found[placeOf(group, ground.value, lawn, sideBoxes)].push({ ...group, ground: ground.value })
   }
-  return ok(found)
+  return ok({ ...found, sideBoxes })
 }
 
 function placeOf(
@@ -180,11 +174,14 @@ function placeOf(
   ground: readonly Polygon[],
   lawn: readonly Polygon[],
   sideBoxes: readonly Bounds[],
-): keyof GroupsBesideLawn {
-  if (sideBoxes.some((side) => members.some(({ bounds }) => boxesTouch(side, bounds)))) return 'across'
+): Whereabouts {
+  if (members.some((member) => isAtSide(member, sideBoxes))) return 'across'
   if (!lawn.some((polygon) => lies(members[0]!.ring, polygon))) return 'outside'
   return ground.every(({ length }) => length === 1) ? 'within' : 'across'
 }
+
+const isAtSide = ({ bounds }: Member, sideBoxes: readonly Bounds[]): boolean =>
+  sideBoxes.some((side) => boxesTouch(side, bounds))
 
 const sideBounds = (ring: Ring): readonly Bounds[] =>
   ring.map(([ax, ay], i) => {
@@ -202,7 +199,18 @@ function withHoles(net: readonly Polygon[], { members, ground }: TakenGroup): re
   )
 }
 
-function strayOf(ring: Ring, index: number, lawn: readonly Polygon[]): readonly Stray[] {
+const strayWhole = ({ ring, index }: Member): Stray => ({
+  index,
+  kind: 'outside',
+  beyond: ringArea(ring),
+  pieces: [[ring]],
+})
+
+/** Only what reaches a side of the lawn is cut to see: the rest lies on it or beside it as a whole. */
+function strayOf(member: Member, lawn: readonly Polygon[], sideBoxes: readonly Bounds[]): readonly Stray[] {
+  const { ring, index } = member
+  if (!isAtSide(member, sideBoxes))
+    return lawn.some((polygon) => lies(ring, polygon)) ? [] : [strayWhole(member)]
   const pieces = subtract([[ring]], lawn)
   const beyond = pieces.ok ? polygonArea(pieces.value) : 0
   if (!pieces.ok || beyond <= NOTHING_M2) return []

@@ -57,6 +57,12 @@ export function ringMeetings(rings: readonly Ring[]): Result<readonly RingMeetin
   )
 }
 
+/** Whether outlines meet too often to be joined: the sweep alone, without asking what lies within what. */
+export function tooManyMeetings(rings: readonly Ring[]): TooComplex | undefined {
+  const swept = crossingPairs(rings)
+  return swept.ok ? undefined : swept.error
+}
+
 const pairKey = (one: number, other: number) => `${one} ${other}`
 
 function crossingPairs(rings: readonly Ring[]): Result<ReadonlyMap<string, RingMeeting>, TooComplex> {
