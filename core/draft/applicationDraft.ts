@@ -55,6 +55,8 @@ export interface LanesDraft {
   readonly truck?: Point
   /** From open water, where it is not the label's. */
   readonly buffer: Entered<LengthUnit>
+  /** From planting; no label names one. */
+  readonly bedBuffer?: Entered<LengthUnit>
   readonly windFrom: '' | CompassPoint
   readonly wind: Entered<SpeedUnit>
   readonly lawns: readonly LawnLanesDraft[]

@@ -25,6 +25,7 @@ export const LOCAL_RULES = {
   'potassium in one go': { nutrient: 'k2o', limit: 'rate', over: 'go' },
   'potassium as K in one go': { nutrient: 'k2o', limit: 'rate', over: 'go', counts: 'element' },
   'buffer to water': { limit: 'length', over: 'go' },
+  'buffer to beds': { limit: 'length', over: 'go' },
 } as const satisfies Readonly<Record<string, LocalRuleFacts>>
 export type LocalRuleKind = keyof typeof LOCAL_RULES
 export const LOCAL_RULE_KINDS = Object.keys(LOCAL_RULES) as readonly LocalRuleKind[]

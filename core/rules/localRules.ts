@@ -46,7 +46,8 @@ function localFindings(context: RuleVisit): readonly Check[] {
 
 /** The day after a closed season, where it has an end and stops the job. */
 function afterIt({ kind, from, to }: LocalRule, day: string): readonly Remedy[] {
-  if (kind === 'buffer to water' || kind === 'nitrogen in a year' || from === '' || to === '') return []
+  if (localRuleFacts(kind).limit === 'length' || kind === 'nitrogen in a year') return []
+  if (from === '' || to === '') return []
   const year = Number(day.slice(0, 4)) + (to < day.slice(5) ? 1 : 0)
   const next = daysAfter(`${year}-${to}`, 1)
   return [{ label: `Plan it for ${dayText(next)}`, path: 'plannedFor', value: next }]
@@ -119,9 +120,10 @@ function findingOf(rule: LocalRule, context: RuleVisit): LocalFinding | undefine
   const { nutrient, limit: sort, over, counts } = localRuleFacts(rule.kind)
   if (sort === 'length') {
     const unit = rule.unit ?? LOCAL_LENGTH_UNITS[0]
+    const of = rule.kind === 'buffer to beds' ? 'beds' : 'open water'
     return {
       level: 'note',
-      words: `Keep ${rule.limit.trim() ? `${rule.limit.trim()} ${unit}` : 'away'} from open water`,
+      words: `Keep ${rule.limit.trim() ? `${rule.limit.trim()} ${unit}` : 'away'} from ${of}`,
     }
   }
   if (!nutrient) return { level: 'stop', words: 'Nothing may be applied in these days' }

@@ -50,6 +50,7 @@ const Lanes = v.strictObject({
   turn: enteredOf(STOPWATCH_UNITS),
   truck: v.optional(PlanPlace),
   buffer: enteredOf(LENGTH_UNITS),
+  bedBuffer: v.optional(enteredOf(LENGTH_UNITS)),
   windFrom: Compass,
   wind: Speed,
   lawns: v.pipe(

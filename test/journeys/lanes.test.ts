@@ -39,6 +39,16 @@ test('lanes are turned by hand with what it costs, and walked on a phone', async
   await page.getByText(/^Lane 2/).waitFor()
   await page.reload()
   await page.getByText(/^Lane 2/).waitFor()
+  // The keys of the lane and the key of its page both hold.
+  await page.keyboard.press('ArrowRight')
+  await page.getByText(/^Lane 3/).waitFor()
+  await page.keyboard.press('Escape')
+  await page.waitForURL(/link=walk/)
+  // In an open list letters look for an entry: they are no keys of the screen.
+  await page.locator('[data-path="lanes.windFrom"]').press('Enter')
+  await page.keyboard.type('the w')
+  await page.keyboard.press('Enter')
+  await page.getByText('Wind from the west carries over the east edge').waitFor()
   expectQuiet(watched)
 })
 

@@ -56,7 +56,7 @@ function askOf(side: 'a' | 'b'): CoverageAsk | undefined {
   if (!lawn.value || !(target.value > 0)) return undefined
   return {
     shapes: lawn.value.shapes,
-    buffer: props.worked.question.buffer,
+    buffers: props.worked.question.buffers,
     setUp,
     target: target.value,
     most: most.value === undefined ? undefined : most.value * target.value,

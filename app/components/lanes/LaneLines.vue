@@ -55,13 +55,7 @@ useMapLayer((L, map, context) => {
         if (lane.number !== hand || !begin) continue
         layers.push(
           L.polyline(lane.line.map(toView), { ...still, color: colours.action, weight: 6 }),
-          L.circleMarker(toView(begin), {
-            ...still,
-            radius: 9,
-            color: colours.action,
-            fillColor: colours.sheet,
-            fillOpacity: 1,
-          }),
+          planDot(L, context, begin, { color: colours.action, radius: 9, fill: colours.sheet }),
           words(lane.line.at(-1) ?? begin, '►', 'lane-end'),
         )
       }

@@ -1,15 +1,15 @@
 <script setup lang="ts">
 import { v7 as uuid } from 'uuid'
 import { COMPASS_POINTS, compassWords } from '#core/ground/compass'
-import { blankPart } from '#core/ground/blankArea'
-import type { LawnPart } from '#core/ground/fieldNotes'
+import type { AskedBuffer } from '#core/job/lanes/askedBuffers'
+import { bufferExclusions } from '#core/job/lanes/bufferExclusions'
 import { downwind } from '#core/lanes/lawns/downwind'
 import type { LawnLanes } from '#core/lanes/lawns/workOutLanes'
 import { SYSTEM_UNITS } from '#core/quantity/systems'
 import { SPEED_UNITS, type LengthUnit } from '#core/quantity/units'
 import type { SheetLanes } from '~/composables/job/useLanes'
 
-/** What is kept from open water and what that leaves untreated; where the wind carries. */
+/** What is kept from water and beds and what that leaves untreated; where the wind carries. */
 const props = defineProps<{ worked: SheetLanes }>()
 const { document, set, locked, problemAt } = useSheet()
 const { choices, change } = useLaneChoices()
@@ -28,31 +28,24 @@ const wind = computed(() =>
 const keptOut = computed(() =>
   props.worked.lanes.lawns.flatMap((lawn) => (lawn.keptOut ? [{ lawn, ...lawn.keptOut }] : [])),
 )
-const buffer = computed(() => props.worked.buffer)
+const buffers = computed(() => props.worked.buffers)
+/** What is kept off, from what, and who asks for it. */
+const words = computed(() =>
+  [
+    { of: 'open water', buffer: buffers.value.water },
+    { of: 'beds', buffer: buffers.value.beds },
+  ]
+    .flatMap(({ of, buffer }) => (buffer ? [`${buffer.words} from ${of} (${buffer.source})`] : []))
+    .join(', '),
+)
+const hint = (buffer: AskedBuffer | undefined) =>
+  buffer && !buffer.byHand ? `${buffer.words}, ${buffer.source}` : undefined
 
-/** The strip becomes an exclusion of the lawn: sizes, amounts and the record follow by themselves. */
 function takeOut({ id, keptOut: strip }: LawnLanes) {
   const index = document.value.lawns.findIndex((one) => one.id === id)
   const lawn = document.value.lawns[index]
-  if (!lawn || !strip) return
-  const parts = strip.ground.flatMap(([ring]): LawnPart[] => {
-    const part = blankPart(uuid(), 'subtract', 'outline', crew.units)
-    return ring && part.outline
-      ? [
-          {
-            ...part,
-            what: 'buffer along the edge kept untreated',
-            outline: {
-              ...part.outline,
-              from: 'drawn',
-              points: ring,
-              origin: `buffer of ${buffer.value?.words}`,
-            },
-          },
-        ]
-      : []
-  })
-  set(`lawns.${index}.parts`, [...lawn.parts, ...parts])
+  if (lawn && strip)
+    set(`lawns.${index}.parts`, [...lawn.parts, ...bufferExclusions(strip, words.value, crew.units, uuid)])
 }
 const located = (id: string) =>
   props.worked.layout.shapes.every(({ lawnId, place }) => lawnId !== id || place === undefined)
@@ -88,8 +81,19 @@ const located = (id: string) =>
         :units="lengths"
         :locked="locked"
         :problem="problemAt('lanes.buffer')?.message"
-        :hint="buffer && !buffer.byHand ? `${buffer.words}, ${buffer.source}` : undefined"
+        :hint="hint(buffers.water)"
         @change="change({ buffer: $event })"
+      />
+      <QuantityField
+        label="Kept from beds"
+        path="lanes.bedBuffer"
+        kind="length"
+        :entered="choices.bedBuffer ?? { text: '', unit: choices.buffer.unit }"
+        :units="lengths"
+        :locked="locked"
+        :problem="problemAt('lanes.bedBuffer')?.message"
+        :hint="hint(buffers.beds)"
+        @change="change({ bedBuffer: $event })"
       />
     </div>
     <p v-if="wind" class="small">{{ wind.words }}</p>
@@ -101,8 +105,8 @@ const located = (id: string) =>
     </p>
     <ul v-if="keptOut.length > 0" class="small space-y-1">
       <li v-for="{ lawn, size } in keptOut" :key="lawn.id">
-        {{ lawn.name }}: <FigureText :shown="shown.size(size)" /> within {{ buffer?.words }} of water stay
-        untreated ({{ buffer?.source }}). The amounts still count them.
+        {{ lawn.name }}: <FigureText :shown="shown.size(size)" page="lanes" label="Kept out" /> stay
+        untreated, {{ words }}. The amounts still count them.
         <UButton
           v-if="!locked && located(lawn.id)"
           variant="link"
@@ -112,9 +116,6 @@ const located = (id: string) =>
         />
       </li>
     </ul>
-    <p v-else-if="buffer" class="small soft">
-      {{ buffer.words }} from open water ({{ buffer.source }}): no exclusion of these lawns is water by its
-      name.
-    </p>
+    <p v-else-if="words" class="small soft">{{ words }}: no exclusion of these lawns is that by its name.</p>
   </section>
 </template>

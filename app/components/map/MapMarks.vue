@@ -19,21 +19,11 @@ const MOST_SIDES = 60
 
 useMapLayer((L, map, context) => {
   const {
-    toView,
     colours: { value: colours },
   } = context
   const text = (at: Point, words: string, kind: string) => planWords(L, context, at, words, kind)
   const dot = (at: Point, color: string, radius: number, fill = color) =>
-    L.circleMarker(toView(at), {
-      radius,
-      color,
-      weight: 2,
-      fillColor: fill,
-      fillOpacity: 1,
-      interactive: false,
-      pmIgnore: true,
-      snapIgnore: true,
-    } as Leaflet.CircleMarkerOptions)
+    planDot(L, context, at, { color, radius, fill })
   const ring = props.measured ?? []
   // Beside the middle, where the handle for a new corner is.
   const beside = (i: number): Point => [

@@ -2,7 +2,7 @@ import { watchDebounced } from '@vueuse/core'
 import type { ApplicationDraft } from '#core/draft/applicationDraft'
 import type { SiteLayout } from '#core/ground/siteLayout'
 import { lanesAsked, lawnLayout } from '#core/job/lanes/lanesAsked'
-import { waterBuffer, type WaterBuffer } from '#core/job/lanes/waterBuffer'
+import { askedBuffers, type AskedBuffers } from '#core/job/lanes/askedBuffers'
 import type { WorkedApplication } from '#core/job/workOutJob'
 import type { LanesQuestion } from '#core/lanes/lawns/lanesQuestion'
 import type { JobLanes } from '#core/lanes/lawns/workOutLanes'
@@ -14,7 +14,7 @@ import type { Working } from '#core/working/working'
 export interface SheetLanes {
   readonly layout: SiteLayout
   readonly question: LanesQuestion
-  readonly buffer: WaterBuffer | undefined
+  readonly buffers: AskedBuffers
   readonly lanes: JobLanes
   readonly pages: readonly Working[]
 }
@@ -35,9 +35,9 @@ export function useLanes(document: Ref<ApplicationDraft>, sheet: Ref<WorkedAppli
   function ask() {
     const layout = lawnLayout(document.value, sheet.value)
     const { local = [] } = crew.organization?.settings ?? {}
-    const buffer = waterBuffer(document.value, { products: library.products, local })
+    const buffers = askedBuffers(document.value, { products: library.products, local })
     const question = lanesAsked(document.value, sheet.value, layout, {
-      buffer,
+      buffers,
       hopper: hopperHolds(),
       bearing: library.anchor?.bearing ?? 0,
     })
@@ -49,7 +49,7 @@ export function useLanes(document: Ref<ApplicationDraft>, sheet: Ref<WorkedAppli
     const key = JSON.stringify(question)
     if (key === asked) return
     asked = key
-    next = { layout, question, buffer }
+    next = { layout, question, buffers }
     if (!busy) void workThrough()
   }
 

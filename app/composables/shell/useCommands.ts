@@ -9,22 +9,25 @@ export interface Command {
   readonly run: () => unknown
 }
 
-const onScreen = shallowRef<readonly Command[]>([])
+/** What each part of the screen adds, the innermost first. */
+const onScreen = shallowRef<readonly (readonly Command[])[]>([])
 
-/** The commands the screen in hand adds; they go when it goes. */
+/** The commands a screen, or a part of it, adds; they go when it goes. */
 export function useScreenCommands(commands: () => readonly Command[]) {
-  let mine: readonly Command[] = []
+  let mine: readonly Command[] | undefined
   watch(
     commands,
     (list) => {
+      const known = mine !== undefined && onScreen.value.includes(mine)
+      onScreen.value = known
+        ? onScreen.value.map((one) => (one === mine ? list : one))
+        : [list, ...onScreen.value]
       mine = list
-      onScreen.value = list
     },
     { immediate: true },
   )
-  // The next screen is set up before this one goes: only its own commands are taken away.
   onScopeDispose(() => {
-    if (onScreen.value === mine) onScreen.value = []
+    onScreen.value = onScreen.value.filter((one) => one !== mine)
   })
 }
 
@@ -77,7 +80,7 @@ export function useCommands(shell: {
     { id: 'palette', label: 'Find anything', key: 'ctrl+k', run: shell.palette },
     { id: 'keys', label: 'Keys', key: '?', run: shell.keys },
   ])
-  return computed(() => [...onScreen.value, ...everywhere.value])
+  return computed(() => [...onScreen.value.flat(), ...everywhere.value])
 }
 
 /** Binds commands to their keys; plain keys rest while somebody types. */
@@ -94,7 +97,10 @@ export function useCommandKeys(commands: Ref<readonly Command[]>) {
   })
 }
 
+/** Letters in an open list look for an entry of it. */
+const LISTS = '[role="listbox"], [role="menu"]'
 const isTyping = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement &&
-  (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName)) &&
-  (target as HTMLInputElement).type !== 'checkbox'
+  (target.closest(LISTS) !== null ||
+    ((target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName)) &&
+      (target as HTMLInputElement).type !== 'checkbox'))

@@ -98,3 +98,25 @@ export function planWords(
     snapIgnore: true,
   } as Leaflet.MarkerOptions)
 }
+
+/** A dot on a plan; nothing can be done with it. @param radius pixels */
+export const planDot = (
+  L: typeof Leaflet,
+  { toView }: SiteMapContext,
+  at: Point,
+  {
+    color,
+    radius,
+    fill = color,
+  }: { readonly color: string; readonly radius: number; readonly fill?: string },
+): Leaflet.CircleMarker =>
+  L.circleMarker(toView(at), {
+    radius,
+    color,
+    weight: 2,
+    fillColor: fill,
+    fillOpacity: 1,
+    interactive: false,
+    pmIgnore: true,
+    snapIgnore: true,
+  } as Leaflet.CircleMarkerOptions)

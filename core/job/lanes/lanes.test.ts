@@ -3,6 +3,10 @@ import { typed } from '../../../demo/typed'
 import { lawn, part, product, spreaderCourse, spreading } from '../../../test/support/documents'
 import { blankLanes } from '../../draft/blankApplication'
 import { workOutApplication } from '../workOutJob'
+import { isBed, isWater } from '../../lanes/lawns/buffers'
+import type { LocalRule } from '../../rules/localRule'
+import { askedBuffers } from './askedBuffers'
+import { bufferExclusions } from './bufferExclusions'
 import { labelMost } from './labelMost'
 import { lanesAsked, lawnLayout } from './lanesAsked'
 
@@ -27,7 +31,7 @@ test('lanes at half the calibrated width lay twice as much on each pass', () => 
 test('what is asked follows what was typed; what can’t be read leaves the tool’s own and is told', () => {
   const askedFor = (lanes: typeof draft.lanes) => {
     const worked = workOutApplication({ ...draft, lanes }, DAY)
-    const beside = { buffer: undefined, hopper: 5, bearing: 10 }
+    const beside = { buffers: { water: undefined, beds: undefined }, hopper: 5, bearing: 10 }
     return { worked, asked: lanesAsked({ ...draft, lanes }, worked, lawnLayout(draft, worked), beside)! }
   }
   const [{ id = '' } = {}] = lawns
@@ -49,4 +53,30 @@ test('the most of two labels is the one that allows least over its rate', () => 
   const most = (over: string) => ({ ...feed, most: typed(over, 'lb/1000 ft2' as const) })
   expect(labelMost({ products: [most('3.6'), other] })).toBeCloseTo(1.2, 9)
   expect(labelMost({ products: [{ ...most('4'), limitBasis: 'n' }] })).toBe(undefined)
+})
+
+test('a buffer is the widest that is asked for, until a hand types one; taken out it asks for none', () => {
+  const rule = (kind: LocalRule['kind'], limit: string): LocalRule => ({
+    id: kind + limit,
+    kind,
+    from: '',
+    to: '',
+    limit,
+    source: '',
+  })
+  const local = [rule('buffer to water', '10'), rule('buffer to water', '25'), rule('buffer to beds', '3')]
+  const library = { products: [], local }
+  const { water, beds } = askedBuffers(draft, library)
+  expect([water?.words, beds?.words]).toEqual(['25 ft', '3 ft'])
+  const lanes = { ...draft.lanes, buffer: typed('5', 'ft'), bedBuffer: typed('0', 'ft') }
+  const byHand = askedBuffers({ ...draft, lanes }, library)
+  expect([byHand.water?.words, byHand.beds?.metres]).toEqual(['5 ft', 0])
+  const ring = [
+    [0, 0],
+    [1, 0],
+    [1, 1],
+  ] as const
+  const [part] = bufferExclusions({ size: 1, ground: [[ring]] }, '25 ft', 'us-1000', () => 'new')
+  expect(part).toMatchObject({ sign: 'subtract', shape: 'outline', outline: { from: 'drawn', points: ring } })
+  expect([isWater(part?.what ?? ''), isBed(part?.what ?? '')]).toEqual([false, false])
 })

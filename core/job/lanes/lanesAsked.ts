@@ -13,11 +13,11 @@ import { amountFactor, type Quantity } from '../../quantity/quantity'
 import { STOPWATCH_PER, type AmountUnit } from '../../quantity/units'
 import type { WorkedApplication } from '../workOutJob'
 import { typedDirection } from './readLanes'
-import type { WaterBuffer } from './waterBuffer'
+import type { AskedBuffers } from './askedBuffers'
 
 /** What lanes are asked with beside the sheet. */
 export interface LanesBeside {
-  readonly buffer: WaterBuffer | undefined
+  readonly buffers: AskedBuffers
   /** What the hopper holds, kg; undefined: all of it. */
   readonly hopper: number | undefined
   /** How the plan's upward axis is turned from north, degrees; directions are typed and told from north. */
@@ -45,7 +45,7 @@ export function lanesAsked(
   draft: ApplicationDraft,
   worked: WorkedApplication,
   layout: SiteLayout,
-  { buffer, hopper, bearing }: LanesBeside,
+  { buffers, hopper, bearing }: LanesBeside,
 ): LanesQuestion | undefined {
   const { calibration, plan, passes } = worked
   const speed = calibration?.speedToday
@@ -78,7 +78,7 @@ export function lanesAsked(
     shutSide: lanes?.shutSide || undefined,
     aim: aimOf(lanes),
     truck: lanes?.truck,
-    buffer: buffer?.metres ?? 0,
+    buffers: { water: buffers.water?.metres ?? 0, beds: buffers.beds?.metres ?? 0 },
     batches: batchesOf(worked, hopper),
   }
 }

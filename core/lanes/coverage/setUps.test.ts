@@ -34,7 +34,7 @@ const asked = (more: Partial<CoverageAsk> = {}): CoverageAsk => ({
     { sign: 'add', rings: [box(0, 0, 30, 30)], what: '' },
     { sign: 'subtract', rings: [box(12, 12, 6, 6)], what: 'Pond' },
   ],
-  buffer: 0,
+  buffers: { water: 0, beds: 0 },
   setUp: setUp(),
   target: 0.01,
   most: 0.0125,
@@ -114,7 +114,7 @@ test('of two ways the one that leaves less of the lawn off is better, then the q
 
 test('a buffer is left out, a lawn smaller than a cell is told, the working is kept', () => {
   const book = openWorkingBook()
-  expect(workOutCoverage(asked({ buffer: 2 }), undefined, book).ok).toBe(true)
+  expect(workOutCoverage(asked({ buffers: { water: 2, beds: 0 } }), undefined, book).ok).toBe(true)
   expect(book.pages()[0]?.figure).toBe('coverage')
   const speck = asked({ shapes: [{ sign: 'add', rings: [box(0.51, 0.51, 0.2, 0.2)], what: '' }], cell: 1 })
   expect(workOutCoverage(speck)).toMatchObject({ ok: false, error: { kind: 'noCell' } })

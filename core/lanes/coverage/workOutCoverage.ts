@@ -4,7 +4,7 @@ import { err, ok, type Result } from '../../result'
 import { sixDigits } from '../../working/figureText'
 import { closedWorkingBook, type WorkingBook } from '../../working/working'
 import type { WalkedLawn } from '../lawns/lanesQuestion'
-import { isWater, keptFromWater } from '../lawns/buffers'
+import { keptOff, type Buffers } from '../lawns/buffers'
 import { onFoot } from '../lawns/workOutLanes'
 import { lanePlan, type LaneError, type LanePlan } from '../plan/lanePlan'
 import { cornersWalkedOn } from './cornersWalkedOn'
@@ -38,8 +38,7 @@ export interface SetUp {
 
 export interface CoverageAsk {
   readonly shapes: WalkedLawn['shapes']
-  /** From open water, m. */
-  readonly buffer: number
+  readonly buffers: Buffers
   readonly setUp: SetUp
   /** What is meant, of all passes, and the most the label allows. */
   readonly target: number
@@ -77,7 +76,7 @@ export type CoverageError = LaneError | { readonly kind: 'noCell' }
  * @returns `noCell` where no cell lies on the lawn; else as `lanePlan`
  */
 export function workOutCoverage(
-  { shapes, buffer, setUp, target, most, cell, seed }: CoverageAsk,
+  { shapes, buffers, setUp, target, most, cell, seed }: CoverageAsk,
   progress?: (share: number) => void,
   book: WorkingBook = closedWorkingBook,
 ): Result<ToldCoverage, CoverageError> {
@@ -86,8 +85,7 @@ export function workOutCoverage(
   const combined = combineOutlines(rings('add'), rings('subtract'))
   if (!combined.ok) return err({ kind: 'notCombined' })
   const taken = shapes.filter(({ sign }) => sign === 'subtract')
-  const water = taken.filter(({ what }) => isWater(what)).flatMap((shape) => shape.rings)
-  const kept = keptFromWater(combined.value.net, water, buffer)
+  const kept = keptOff(combined.value.net, taken, buffers)
   if (!kept.ok) return kept
   const { ground } = kept.value
   const { passes, width, headers, direction, start, speed, turn, deflector } = setUp

@@ -3,36 +3,56 @@ import { ringArea, type Ring } from '../../ground/plane'
 import { sumOf } from '../../quantity/counting'
 import { ok, type Result } from '../../result'
 
-/** Ground that stays untreated along water. */
+/** Ground that stays untreated beside what must not be reached. */
 export interface KeptOut {
   /** m2 */
   readonly size: number
   readonly ground: readonly Polygon[]
 }
 
+/** How far is kept from open water and from planting, m. */
+export interface Buffers {
+  readonly water: number
+  readonly beds: number
+}
+
 const WATER = /\b(pond|lake|creek|stream|river|brook|ditch|canal|water|wetland|swale|pool|fountain|bay)s?\b/i
-/** A water feature by its name: what a buffer is kept to. */
+const BED = /\b(bed|border|shrub|flower|hedge|garden|planting|perennial|vegetable)s?\b/i
+/** Open water by its name: what a buffer is kept to. */
 export const isWater = (what: string): boolean => WATER.test(what)
+/** Planting by its name. */
+export const isBed = (what: string): boolean => BED.test(what)
 
 /**
- * Ground less a strip along open water.
- * @param water outlines of it @param buffer m
+ * Ground less a strip along open water and along planting.
+ * @param taken exclusions with what they are, in words
+ * @returns `notCombined` where the outlines can't be cut
  * Source: trade.md 5 (buffer to water).
  */
-export function keptFromWater(
+export function keptOff(
   ground: readonly Polygon[],
-  water: readonly Ring[],
-  buffer: number,
+  taken: readonly { readonly what: string; readonly rings: readonly Ring[] }[],
+  { water, beds }: Buffers,
 ): Result<{ readonly ground: readonly Polygon[]; readonly keptOut: KeptOut | undefined }, NotCut> {
+  const ringsOf = (is: (what: string) => boolean) =>
+    taken.filter(({ what }) => is(what)).flatMap(({ rings }) => rings)
+  const grown: Polygon[] = []
+  for (const [rings, by] of [
+    [ringsOf(isWater), water],
+    [ringsOf(isBed), beds],
+  ] as const) {
+    if (rings.length === 0 || !(by > 0)) continue
+    const united = unite(rings)
+    if (!united.ok) return united
+    const wider = inset(united.value, -by)
+    if (!wider.ok) return wider
+    grown.push(...wider.value)
+  }
   const whole = ok({ ground, keptOut: undefined })
-  if (water.length === 0 || !(buffer > 0)) return whole
-  const united = unite(water)
-  if (!united.ok) return united
-  const grown = inset(united.value, -buffer)
-  if (!grown.ok) return grown
-  const strip = intersect(ground, grown.value)
-  const left = subtract(ground, grown.value)
+  if (grown.length === 0) return whole
+  const strip = intersect(ground, grown)
   if (!strip.ok) return strip
+  const left = subtract(ground, grown)
   if (!left.ok) return left
   const size = groundSize(strip.value)
   return size > LEAST_SIZE ? ok({ ground: left.value, keptOut: { size, ground: strip.value } }) : whole

@@ -1,4 +1,5 @@
 import type { Point, Ring } from '../../ground/plane'
+import type { Buffers } from './buffers'
 import type { LaneAim } from '../plan/lanePlan'
 
 /** One lawn of a job, as it lies on the plan. SI; amounts in kg or m3, all passes together. */
@@ -42,8 +43,7 @@ export interface LanesQuestion {
   readonly shutSide: 'left' | 'right' | undefined
   readonly aim: LaneAim
   readonly truck: Point | undefined
-  /** Kept away from open water, m. */
-  readonly buffer: number
+  readonly buffers: Buffers
   readonly batches: readonly LaneBatch[]
 }
 

@@ -35,7 +35,7 @@ const asked = (lawns: readonly WalkedLawn[], more: Partial<LanesQuestion> = {}):
   shutSide: undefined,
   aim: 'quickest',
   truck: undefined,
-  buffer: 0,
+  buffers: { water: 0, beds: 0 },
   batches: [{ lawns: lawns.map(({ id }) => id), loads: [7], holds: 7 }],
   ...more,
 })
@@ -81,15 +81,19 @@ test.each(readTable('laneStops.csv', import.meta.url))('$name: $words', (row) =>
 test('a pond is kept from, what stays untreated is told, and takes its share of the amount with it', () => {
   const pond = { sign: 'subtract' as const, rings: [box(8, 12, 4, 4)], what: 'Pond' }
   const { shapes } = lawn()
-  const with5 = workOutLanes(asked([lawn({ shapes: [...shapes, pond] })], { buffer: 5 })).lawns[0]!
+  const with5 = workOutLanes(asked([lawn({ shapes: [...shapes, pond] })], { buffers: { water: 5, beds: 1 } }))
+    .lawns[0]!
   // Corners are cut square: 14 by 14 m around the pond of 4 by 4.
   expect(with5.keptOut?.size).toBeCloseTo(14 * 14 - 16, 6)
   expect(groundSize(with5.ground)).toBeCloseTo(600 - 196, 6)
   expect(with5.amounts.reduce((a, b) => a + b, 0)).toBeCloseTo((6 * (600 - 196)) / (600 - 16), 6)
-  const bed = { ...pond, what: 'Bed' }
-  expect(workOutLanes(asked([lawn({ shapes: [...shapes, bed] })], { buffer: 5 })).lawns[0]!.keptOut).toBe(
-    undefined,
-  )
+  const kept = (what: string) =>
+    workOutLanes(
+      asked([lawn({ shapes: [...shapes, { ...pond, what }] })], { buffers: { water: 5, beds: 1 } }),
+    ).lawns[0]!.keptOut?.size
+  // A bed has a buffer of its own: 6 by 6 m around 4 by 4. Paving has none.
+  expect(kept('Rose bed')).toBeCloseTo(36 - 16, 6)
+  expect(kept('Path')).toBe(undefined)
 })
 
 test('edges lie on the side that can be shut off, round the lawn and round what is taken out', () => {

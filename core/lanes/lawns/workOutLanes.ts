@@ -5,7 +5,7 @@ import { formatMinutes } from '../../quantity/format'
 import { sixDigits } from '../../working/figureText'
 import { closedWorkingBook, type WorkingBook } from '../../working/working'
 import { lanePlan, type LaneError, type LanePlan, type LaneQuestion } from '../plan/lanePlan'
-import { groundSize, isWater, keptFromWater, type KeptOut } from './buffers'
+import { groundSize, keptOff, type KeptOut } from './buffers'
 import { laneAmounts, laneStops, type LaneStop } from './laneStops'
 import { USUAL_HEADERS, type LanesQuestion, type WalkedLawn } from './lanesQuestion'
 
@@ -15,7 +15,7 @@ export interface LawnLanes {
   readonly name: string
   readonly plan: LanePlan | undefined
   readonly problem: LaneError['kind'] | 'noShape' | undefined
-  /** What is walked: the lawn less its exclusions and less what is kept from water. */
+  /** What is walked: the lawn less its exclusions and less what is kept from water and beds. */
   readonly ground: readonly Polygon[]
   readonly keptOut: KeptOut | undefined
   /** What each lane takes, lane 1 first; kg or m3. */
@@ -120,11 +120,10 @@ function lawnLanes(question: LanesQuestion, lawn: WalkedLawn, book: WorkingBook)
   if (rings('add').length === 0) return none('noShape')
   const combined = combineOutlines(rings('add'), rings('subtract'))
   if (!combined.ok) return none('notCombined')
-  const water = shapes.filter(({ sign, what }) => sign === 'subtract' && isWater(what))
-  const kept = keptFromWater(
+  const kept = keptOff(
     combined.value.net,
-    water.flatMap((shape) => shape.rings),
-    question.buffer,
+    shapes.filter(({ sign }) => sign === 'subtract'),
+    question.buffers,
   )
   if (!kept.ok) return none(kept.error.kind)
   const { ground, keptOut } = kept.value
@@ -139,8 +138,9 @@ function lawnLanes(question: LanesQuestion, lawn: WalkedLawn, book: WorkingBook)
   book.note('walk', () => [
     ...(keptOut
       ? [
-          `${sixDigits(question.buffer)} m around water: ${sixDigits(keptOut.size)} m2 kept out, ` +
-            `${sixDigits(size)} m2 left`,
+          `${sixDigits(question.buffers.water)} m around water, ` +
+            `${sixDigits(question.buffers.beds)} m around ` +
+            `beds: ${sixDigits(keptOut.size)} m2 kept out, ${sixDigits(size)} m2 left`,
         ]
       : []),
     `between stretches ${sixDigits(value.between)} m / ${sixDigits(question.speed)} m/s; together ` +
