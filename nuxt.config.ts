@@ -1,4 +1,5 @@
 import { onePartEach } from './scripts/setup/onePartEach.mjs'
+import { buildServiceWorker } from './scripts/setup/serviceWorker.mjs'
 import { buildThreads } from './scripts/setup/threads.mjs'
 import { version } from './package.json'
 
@@ -17,7 +18,11 @@ export default defineNuxtConfig({
       htmlAttrs: { lang: 'en' },
       title: 'Hectarum',
       meta: [{ name: 'viewport', content: 'width=device-width, initial-scale=1' }],
-      link: [{ rel: 'icon', type: 'image/svg+xml', href: '/icon.svg' }],
+      link: [
+        { rel: 'icon', type: 'image/svg+xml', href: '/icon.svg' },
+        { rel: 'manifest', href: '/manifest.webmanifest' },
+        { rel: 'apple-touch-icon', href: '/icon-192.png' },
+      ],
     },
   },
   css: ['~/assets/theme.css'],
@@ -49,6 +54,8 @@ export default defineNuxtConfig({
     'build:manifest': (manifest) => {
       for (const part of Object.values(manifest)) part.dynamicImports = []
     },
+    // Behind the last part that is copied, before the server learns what it has to serve.
+    'nitro:build:public-assets': (nitro) => buildServiceWorker(nitro.options.output.publicDir, version),
   },
   compatibilityDate: '2026-11-01',
   nitro: {

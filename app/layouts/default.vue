@@ -18,7 +18,10 @@ const commands = useCommands({
 })
 useCommandKeys(commands)
 const own = useSelfStore()
+const outbox = useOutboxStore()
 await Promise.all([crew.load(), own.load()])
+// What was written down here goes out as soon as somebody is here who may send it.
+void outbox.send()
 // Fetched when it is first asked for; from then on it may slide in and out.
 const working = useWorkingStore()
 const workingSeen = ref(false)
@@ -42,6 +45,7 @@ const printing = computed(() => useRoute().meta.bare === true)
       @new-crew="open.newCrew = true"
     />
     <div class="min-w-0">
+      <OfflineBar v-if="!printing" />
       <EmptyState
         v-if="crew.problem && !crew.organization"
         :words="crew.problem"

@@ -6,7 +6,9 @@ import { isDoor } from '~/composables/shell/doors'
  */
 export default defineNuxtPlugin(() => {
   const router = useRouter()
+  const { note } = useLastSeen()
   globalThis.$fetch = $fetch.create({
+    onResponse: ({ response }) => note(response.headers.get('x-last-seen')),
     onResponseError: async ({ request, response }) => {
       const { path, fullPath } = router.currentRoute.value
       const asked = typeof request === 'string' ? request : request.url

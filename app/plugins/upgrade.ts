@@ -14,12 +14,7 @@ export default defineNuxtPlugin((nuxtApp) => {
   function tell(words: string) {
     if (told === words) return
     told = words
-    notice.say(
-      words,
-      'What you typed is kept.',
-      { label: 'Open it anew', act: () => location.reload() },
-      'stays',
-    )
+    notice.say(words, 'What you typed is kept.', { label: 'Open it anew', act: openAnew }, 'stays')
   }
   async function look() {
     const health = await $fetch<{ version?: string }>('/api/health').catch(() => undefined)
@@ -31,3 +26,19 @@ export default defineNuxtPlugin((nuxtApp) => {
   })
   nuxtApp.hook('app:chunkError', () => tell('This tool was upgraded: this part of the open page is gone.'))
 })
+
+/** Opens the page with the parts of the new version, which the device has fetched beside the old ones. */
+async function openAnew(): Promise<void> {
+  const worker = 'serviceWorker' in navigator ? navigator.serviceWorker : undefined
+  const registration = await worker?.getRegistration()
+  await registration?.update().catch(() => undefined)
+  const fresh = registration?.waiting ?? registration?.installing
+  if (!worker || !fresh) return location.reload()
+  worker.addEventListener('controllerchange', () => location.reload(), { once: true })
+  const takeOver = () => fresh.postMessage({ type: 'SKIP_WAITING' })
+  if (fresh.state === 'installed') takeOver()
+  else
+    fresh.addEventListener('statechange', () => {
+      if (fresh.state === 'installed') takeOver()
+    })
+}

@@ -3,6 +3,12 @@ import { mayDo, type Deed } from '#core/people/roles'
 import type { Person, Self } from '#shared/schemas/people'
 
 /** Who is at this screen, and what they may do in the crew in hand. */
+/** What this device keeps of a crew to be read without a network; what was written down is no part of it. */
+const forgetSeen = async (): Promise<void> => {
+  if (!('caches' in globalThis)) return
+  await Promise.all(['crew-data', 'crew-pictures'].map((name) => caches.delete(name)))
+}
+
 export const useSelfStore = defineStore('self', () => {
   const crew = useCrewStore()
   const self = shallowRef<Self>()
@@ -19,6 +25,7 @@ export const useSelfStore = defineStore('self', () => {
   }
   async function signOut(where: 'here' | 'everywhere') {
     await $fetch('/api/people/sign-out', { method: 'POST', body: { where } })
+    await forgetSeen()
     self.value = undefined
     crew.leave()
     await navigateTo('/sign-in')

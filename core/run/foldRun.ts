@@ -4,6 +4,8 @@ import { closedWorkingBook, type WorkingBook } from '../working/working'
 import { skewText } from './eventTime'
 import { outcomeOf, type ProductOutcome, type Used } from './outcome'
 import type { OutcomeProblem } from './outcomeProblem'
+import { foldProgress, type RunProgress } from './progress'
+import type { CarriedBody } from './carried'
 import type { AmountCorrection, Correction, EventPerson, FrozenPlan, RunDetails, RunEvent } from './runEvent'
 
 /** A correction as the record shows it: what stood there, what stands there now, why, when. */
@@ -22,6 +24,8 @@ export interface RunRecord {
   readonly state: 'planned' | 'running' | 'done'
   readonly frozen: FrozenPlan
   readonly startedAt: string | undefined
+  /** When the last of it went down, where the steps of a run were followed. */
+  readonly endedAt?: string
   readonly finishedAt: string | undefined
   readonly used: Used | undefined
   readonly details: RunDetails | undefined
@@ -30,6 +34,8 @@ export interface RunRecord {
   readonly corrections: readonly CorrectionShown[]
   /** Devices with a hole in their sequence: events that have not arrived. */
   readonly gaps: readonly string[]
+  /** What was written down on the way and afterwards. */
+  readonly progress: RunProgress
   /** What to say of a device whose clock was off. */
   readonly skew?: string
   /** Who was signed in when it was finished. */
@@ -95,19 +101,32 @@ export function foldRun(
           counterSigned = { name: event.person.name, licence: event.person.licence, at: event.at }
         break
       default:
-        return event satisfies never
+        // Everything else is read by foldProgress.
+        event satisfies RunEvent & CarriedBody
     }
   }
+  const progress = foldProgress(ordered)
+  // Whoever looked at the gate began when it was found fit to go.
+  const went = progress.gates.find(({ decision }) => decision === 'go')
+  if (went && startedAt !== undefined && state !== 'planned') startedAt = went.at
+  const endedAt = ordered.find(
+    (event) => event.kind === 'stepped' && event.payload.step === 'rest' && event.payload.done === 'yes',
+  )?.at
+  // Who stopped and cleaned up before the record was written had finished by then.
+  if (finishedAt !== undefined && endedAt !== undefined && endedAt < finishedAt) finishedAt = endedAt
+  if (used && progress.strips.length > 0) used = { ...used, strips: progress.strips }
   const skew = skewText(ordered)
   const outcome = used ? outcomeOf(frozen.request, frozen.plan, used, book, judgingOf(frozen)) : undefined
   return {
     state,
     frozen,
     startedAt,
+    ...(endedAt !== undefined && { endedAt }),
     finishedAt,
     used,
     details,
     corrections,
+    progress,
     outcomes: outcome?.ok ? outcome.value : [],
     problems: outcome && !outcome.ok ? outcome.error : [],
     gaps: gapsOf(ordered),

@@ -10,6 +10,7 @@ import { timeSi } from '../quantity/quantity'
 import { SECONDS_PER, type TimeUnit } from '../quantity/units'
 import { CORE_VERSION } from '../version'
 import type { Working } from '../working/working'
+import type { GateLimits } from './gate/gateLimits'
 import type { FrozenLabel, FrozenPlan } from './runEvent'
 import type { Judging } from './verdict'
 
@@ -22,7 +23,7 @@ interface RunOf {
 /**
  * What is kept of an application when its run begins: everything that was shown of it, so that nothing of it
  * is ever worked out again.
- * @param pages the working of every figure
+ * @param pages the working of every figure; @param limits of the hour, where the labels are known
  * @returns undefined while its amounts can't be worked out
  */
 export function freezePlan(
@@ -31,6 +32,7 @@ export function freezePlan(
   { request, plan, nitrogen: _n, yearLeft: _y, cost: _c, ...worked }: WorkedApplication,
   pages: readonly Working[],
   { good, acceptable }: House,
+  limits?: GateLimits,
 ): FrozenPlan | undefined {
   if (!request || !plan) return undefined
   const checkPlots = draft.lawns
@@ -48,6 +50,7 @@ export function freezePlan(
     calibration: calibrationWords(draft, worked.dial),
     labels: draft.products.map(frozenLabel),
     ...(checkPlots.length > 0 && { checkPlots }),
+    ...(limits && { limits }),
   }
 }
 

@@ -1,3 +1,4 @@
+import { NO_PROGRESS } from './progress'
 import { expect, test } from 'vitest'
 import { figure, readTable } from '../../test/support/readTable'
 import { planApplication } from '../plan/planApplication'
@@ -65,6 +66,7 @@ function recordOf(row: Record<string, string>): RunRecord {
     outcomes: outcome.value,
     problems: [],
     corrections: [],
+    progress: NO_PROGRESS,
     gaps: [],
   }
 }
@@ -152,6 +154,7 @@ test.each([
     outcomes: outcome.value,
     problems: [],
     corrections: [],
+    progress: NO_PROGRESS,
     gaps: [],
   })
   expect(laid.map(({ amount }) => amount / 0.45359237)).toEqual(pounds.map((one) => expect.closeTo(one, 9)))

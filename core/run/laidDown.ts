@@ -4,7 +4,7 @@ import { dimensionOf, type Dimension } from '../quantity/rateUnit'
 import { amountFactor, areaSi, densitySi } from '../quantity/quantity'
 import { hasOwnRates } from '../plan/rateGroups'
 import type { RunRecord } from './foldRun'
-import type { ProductOutcome } from './outcome'
+import type { ProductOutcome, Used } from './outcome'
 
 /** One product on one area, as the ledger keeps it: what limits and intervals are counted from. */
 export interface LaidDown {
@@ -29,23 +29,58 @@ export function laidDown({ frozen, used, outcomes }: RunRecord): readonly LaidDo
   const sizes = frozen.request.areas.map(({ id, size }) => ({ id, size: areaSi(size) }))
   const planned = sumOf(sizes, ({ size }) => size)
   const treated = areaSi(used.treated)
-  return sizes.flatMap(({ id: areaId, size }) =>
+  const onAreas = sizes.flatMap(({ id: areaId, size }) =>
     outcomes.map((outcome): LaidDown => {
       const share = size / planned
       const dimension = dimensionOf(outcome.used.unit)
       const amount =
         outcome.used.value * amountFactor(outcome.used.unit) * shareOf(areaId, outcome, frozen, share)
-      const product = frozen.request.products.find(({ id }) => id === outcome.productId)
-      const density = product?.density
-      const kilograms = dimension === 'mass' ? amount : density && amount * densitySi(density)
-      const analysis = product?.analysis
-      const nutrients = eachNutrient((name) => {
-        const percent = analysis?.[name] ?? 0
-        return percent === 0 ? 0 : kilograms && (kilograms * percent) / 100
-      })
-      return { areaId, productId: outcome.productId, dimension, amount, sizeM2: treated * share, nutrients }
+      return {
+        areaId,
+        productId: outcome.productId,
+        dimension,
+        amount,
+        sizeM2: treated * share,
+        nutrients: nutrientsIn(frozen, outcome.productId, dimension, amount),
+      }
     }),
   )
+  return [...onAreas, ...onStrips(frozen, used, outcomes)]
+}
+
+/** Each strip is ground of its own: of a spray every product is in it alike. Source: trade.md 8. */
+const onStrips = (
+  frozen: RunRecord['frozen'],
+  { strips = [], putIn, made }: Used,
+  outcomes: readonly ProductOutcome[],
+): readonly LaidDown[] =>
+  strips.flatMap(({ id: areaId, size, amount: onto }) =>
+    outcomes.flatMap(({ productId, used }): LaidDown[] => {
+      const put = putIn.find((one) => one.productId === productId)?.amount
+      const whole = made ?? put
+      if (!put || !whole) return []
+      const dimension = dimensionOf(used.unit)
+      const share = (onto.value * amountFactor(onto.unit)) / (whole.value * amountFactor(whole.unit))
+      const amount = put.value * amountFactor(put.unit) * share
+      const nutrients = nutrientsIn(frozen, productId, dimension, amount)
+      return [{ areaId, productId, dimension, amount, sizeM2: areaSi(size), nutrients }]
+    }),
+  )
+
+/** Kg of each nutrient in so much of a product. */
+function nutrientsIn(
+  { request }: RunRecord['frozen'],
+  productId: string,
+  dimension: Dimension,
+  amount: number,
+): LaidDown['nutrients'] {
+  const product = request.products.find(({ id }) => id === productId)
+  const density = product?.density
+  const kilograms = dimension === 'mass' ? amount : density && amount * densitySi(density)
+  return eachNutrient((name) => {
+    const percent = product?.analysis?.[name] ?? 0
+    return percent === 0 ? 0 : kilograms && (kilograms * percent) / 100
+  })
 }
 
 /** What one area got of all that was used: as its rate was weighed, within a rate as planned. */

@@ -4,6 +4,7 @@ import { carrierOf } from '../plan/carrierOf'
 import type { Plan } from '../plan/plan'
 import type { PlanRequest } from '../plan/planRequest'
 import { hasOwnRates } from '../plan/rateGroups'
+import { sumOf } from '../quantity/counting'
 import { amountFactor, areaSi, type Quantity } from '../quantity/quantity'
 import { roundingOf } from '../quantity/repeats'
 import { dimensionOf, rateUnitParts } from '../quantity/rateUnit'
@@ -12,6 +13,7 @@ import { err, ok, type Result } from '../result'
 import { asEntered, figureText, sixDigits } from '../working/figureText'
 import type { WorkingBook } from '../working/working'
 import { apartOutcomes, type ApartOutcome } from './apartOutcomes'
+import type { StripEntry } from './carried'
 import type { OutcomeProblem } from './outcomeProblem'
 import { canTell, DEFAULT_JUDGING, verdictOf, type Judging, type Verdict } from './verdict'
 
@@ -29,6 +31,8 @@ export interface Used {
    * it was weighed as one.
    */
   readonly apart?: readonly Quantity<AmountUnit>[]
+  /** Ground of its own beyond the planned areas: what went there is not on these. */
+  readonly strips?: readonly StripEntry[]
 }
 
 export interface ProductOutcome {
@@ -120,6 +124,9 @@ export function outcomeOf(
       entries.made
         ? `made ${asEntered(entries.made)} of spray, left ${asEntered(entries.left)}`
         : `left ${asEntered(entries.left)}`,
+      ...(entries.strips ?? []).map(
+        ({ name, size, amount }) => `${asEntered(amount)} went onto ${name}, ${asEntered(size)}`,
+      ),
       `used ${figureText(outcome.used)} on ${asEntered(entries.treated)}`,
       `planned ${figureText(plannedRate)}${mean === 1 ? '' : ', the mean of the areas’ own rates'}; ` +
         `off by ${sixDigits(deviation * 100)} %`,
@@ -170,10 +177,15 @@ const ON_GROUND: Readonly<Partial<Record<AmountUnit, AreaRateUnit>>> = {
   g: 'g/100 m2',
 }
 
+const STRIP_UNITS: Readonly<Record<PlanRequest['method']['kind'], string>> = {
+  spray: 'What went onto a strip is spray: write gal, fl oz or L.',
+  spread: 'What went onto a strip is a weight: write lb, oz or kg.',
+}
+
 /** Share of what was put in that went down; dry work has one product, whose own unit decides. */
 function sharePutDown(
   { method }: PlanRequest,
-  { left, made, putIn }: Used,
+  { left, made, putIn, strips = [] }: Used,
 ): Result<number, readonly OutcomeProblem[]> {
   const leftSi = left.value * amountFactor(left.unit)
   const whole = method.kind === 'spray' ? made : putIn[0]?.amount
@@ -197,5 +209,17 @@ function sharePutDown(
         message: `What is left (${asEntered(left)}) must be less than what was put in (${asEntered(whole)}).`,
       },
     ])
-  return ok(1 - leftSi / wholeSi)
+  const onStrips = sumOf(strips, ({ amount }) => amount.value * amountFactor(amount.unit))
+  if (strips.some(({ amount }) => dimensionOf(amount.unit) !== dimensionOf(whole.unit)))
+    return err([{ path: 'strips', message: STRIP_UNITS[method.kind] }])
+  if (leftSi + onStrips >= wholeSi)
+    return err([
+      {
+        path: 'strips',
+        message:
+          `What is left and what went onto strips (${sixDigits(onStrips / amountFactor(whole.unit))} ` +
+          `${whole.unit}) must be less than what was put in (${asEntered(whole)}).`,
+      },
+    ])
+  return ok(1 - (leftSi + onStrips) / wholeSi)
 }

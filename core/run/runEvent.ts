@@ -4,7 +4,10 @@ import type { Plan } from '../plan/plan'
 import type { PlanRequest } from '../plan/planRequest'
 import type { Quantity } from '../quantity/quantity'
 import type { AmountUnit, AreaUnit } from '../quantity/units'
+import type { CarriedBody } from './carried'
+import type { GateLimits } from './gate/gateLimits'
 import type { Used } from './outcome'
+import type { SeenPlan } from './seenPlan'
 import type { Tolerance } from './verdict'
 
 /** What of a label goes on the record: names as written, and what counts from the day it was applied. */
@@ -41,6 +44,10 @@ export interface FrozenPlan {
   readonly worked?: Omit<WorkedApplication, 'request' | 'plan' | 'nitrogen' | 'yearLeft' | 'cost'>
   /** Lawns left untreated on purpose. */
   readonly checkPlots?: readonly string[]
+  /** What labels and house ask of the hour and of the water after it; absent where no label told. */
+  readonly limits?: GateLimits
+  /** What was gone by where the run began without a network. */
+  readonly seen?: SeenPlan
 }
 
 /** Who did it and under what conditions, as written down. */
@@ -100,6 +107,7 @@ interface EventStamp {
 }
 
 export type RunEventBody =
+  | CarriedBody
   | { readonly kind: 'planned'; readonly payload: FrozenPlan }
   | { readonly kind: 'started'; readonly payload: Readonly<Record<string, never>> }
   | { readonly kind: 'used'; readonly payload: Used }

@@ -9,6 +9,7 @@ export type Figure =
   | SeasonFigure
   | CostFigure
   | DayFigure
+  | RunFigure
   | `check.${number}`
   | `outcome.${string}`
   | `outcome.apart.${number}`
@@ -70,5 +71,7 @@ type SeasonFigure =
   | `heatUnits.${number}`
 
 type CostFigure = 'cost.job' | `cost.job.${string}` | `cost.area.${string}` | `cost.${string}.${string}`
+
+type RunFigure = `run.${'checkpoint' | 'weighing' | 'loads' | 'leftover' | 'short' | 'water' | 'spots'}`
 
 type DayFigure = 'day.spray' | `day.${string}` | `mix.${string}`

@@ -41,6 +41,7 @@ export function seasonPaths({ body, answer, errors, id }: Writing): Described {
     ),
     [`${crew}/areas/{id}/program`]: ofOne(tells('The program of an area, dated', ['units'], 404, 422)),
     [`${crew}/jobs/{id}/days`]: ofOne(tells('The days forecast, scored for a job', ['units'], 404, 422)),
+    [`${crew}/sites/{id}/hours`]: ofOne(tells('Its hours from yesterday to tomorrow', [], 404)),
     [`${crew}/sites/{id}/weather`]: ofOne(tells('What its station says of a day', ['on'], 400, 404)),
     [`${crew}/sites/{id}/program`]: ofOne(tells('What comes on a site in plain words', [], 404)),
     [`${crew}/sites/{id}/calendar`]: ofOne(tells('What comes on a site, as iCalendar', [], 404)),

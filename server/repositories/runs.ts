@@ -60,8 +60,9 @@ export function runsRepository({
         purpose: string
         products: string | null
         started_at: Date
+        place: number
       }>(
-        `SELECT j.id AS job_id, a.id, j.site, j.purpose, e.at AS started_at,
+        `SELECT j.id AS job_id, a.id, a.position AS place, j.site, j.purpose, e.at AS started_at,
            (SELECT string_agg(p->>'name', ', ') FROM
              jsonb_array_elements(a.document->'products') p) AS products
          FROM jobs j JOIN applications a ON a.organization_id = j.organization_id AND a.job_id = j.id
@@ -73,8 +74,9 @@ export function runsRepository({
          ORDER BY e.at, a.id`,
         { type: QueryTypes.SELECT, replacements: { organizationId }, ...options },
       )
-      return rows.map(({ job_id, id, site, purpose, products, started_at }) => ({
+      return rows.map(({ job_id, id, place, site, purpose, products, started_at }) => ({
         jobId: job_id,
+        place,
         applicationId: id,
         site,
         purpose,

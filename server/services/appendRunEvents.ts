@@ -5,6 +5,8 @@ import { areaSi } from '#core/quantity/quantity'
 import { dimensionOf } from '#core/quantity/rateUnit'
 import { foldRun, type RunRecord } from '#core/run/foldRun'
 import { freezePlan } from '#core/run/freezePlan'
+import { gateLimits } from '#core/run/gate/gateLimits'
+import { TRADE_UNITS } from '#core/quantity/nutrientText'
 import { laidDown, ledgerChange } from '#core/run/laidDown'
 import { reentryEnds } from '#core/run/reentry'
 import { licenceStanding } from '#core/people/licence'
@@ -60,10 +62,11 @@ export async function appendRunEvents(
       const before = await inside.runs.events(applicationId)
       const fresh = await newAmong(inside, applicationId, before, events)
       refuseAgain(before, fresh)
+      refuseStrangers(before, fresh)
       refuseCounterSign(before, fresh, of)
       const timed = fresh.map((event) => atServerTime(event, sentAt, of.received))
-      const planned = timed.find(({ kind }) => kind === 'planned')
-      const frozen = planned && (await freeze(inside, job, application, of.dayOf(planned.at), of))
+      const planned = timed.find((event) => event.kind === 'planned')
+      const frozen = planned && (await planFor(planned, before, inside, job, application, of))
       await inside.runs.append(
         applicationId,
         timed.map((event) => ({ ...withPayload(event, frozen), ...(of.person && { person: of.person }) })),
@@ -114,17 +117,51 @@ const placeOf = ({ deviceId, sequence }: Pick<RunEvent, 'deviceId' | 'sequence'>
 /** The server's own part, the frozen plan and the corrected time, is no difference. */
 function isSame(stored: RunEvent, sent: NewRunEvent): boolean {
   if (stored.kind !== sent.kind || placeOf(stored) !== placeOf(sent)) return false
+  // A device whose answer was lost sends its plan again with what it went by.
+  if (stored.kind === 'planned' && sent.kind === 'planned')
+    return stored.payload.seen === undefined || sameContent(stored.payload.seen, sent.payload?.seen)
   return !('payload' in sent) || sameContent(stored.payload, sent.payload)
 }
 
-/** What is frozen or on record already is not begun or entered anew by another tab or device. */
+/**
+ * The plan a run goes by. One that began without a network is carried out already: what would have stopped it
+ * is kept and told; where another device had begun it first, that plan stands.
+ */
+async function planFor(
+  planned: Extract<TimedEvent, { kind: 'planned' }>,
+  before: readonly RunEvent[],
+  inside: Repositories,
+  job: Job,
+  application: JobApplication,
+  of: RunHouse,
+): Promise<FrozenPlan> {
+  const seen = planned.payload?.seen
+  const first = before.find(({ kind }) => kind === 'planned')
+  if (first?.kind === 'planned') return { ...first.payload, ...(seen && { seen }) }
+  const frozen = await freeze(inside, job, application, of.dayOf(planned.at), of, seen ? 'told' : 'refused')
+  return seen ? { ...frozen, seen } : frozen
+}
+
+/**
+ * What is frozen or on record already is not begun or entered anew by another tab or device. Notes of another
+ * device that come late are kept all the same.
+ */
 function refuseAgain(before: readonly RunEvent[], fresh: readonly NewRunEvent[]): void {
   const has = (kind: RunEvent['kind']) => before.some((event) => event.kind === kind)
   const brings = (...kinds: readonly RunEvent['kind'][]) => fresh.some(({ kind }) => kinds.includes(kind))
   if (has('finished') && brings('planned', 'started', 'used', 'finished'))
     throw failure('locked', 'This run is on record already: correct the record instead.')
-  if (has('planned') && brings('planned'))
+  if (has('planned') && fresh.some((event) => event.kind === 'planned' && !event.payload))
     throw failure('locked', 'This run has begun already, here or on another device: open it again.')
+}
+
+/** What a note speaks of must be of this application: a product of its plan. */
+function refuseStrangers(before: readonly RunEvent[], fresh: readonly NewRunEvent[]): void {
+  const planned = before.find((event) => event.kind === 'planned')
+  if (planned?.kind !== 'planned') return
+  const known = new Set(planned.payload.request.products.map(({ id }) => id))
+  if (fresh.some((event) => event.kind === 'measured' && !known.has(event.payload.productId)))
+    throw failure('invalid', 'What was measured out is no product of this run.')
 }
 
 /** A licensed person other than the one who did the work puts their name to it, once it is finished. */
@@ -169,6 +206,7 @@ async function freeze(
   application: JobApplication,
   day: string,
   { house, rules }: RunHouse,
+  stops: 'refused' | 'told',
 ): Promise<FrozenPlan> {
   const index = job.applications.indexOf(application)
   const context = await jobContext(repositories, job, day, house, rules ?? { local: [], mixes: [] })
@@ -179,9 +217,12 @@ async function freeze(
     open.indexOf(application)
   ]
   refuseUnready(worked, `applications.${index}`)
-  const frozen = worked && freezePlan(job, application.document, worked, book.pages(), house)
+  const { library } = context
+  const limits =
+    library && gateLimits(application.document, library.products, library.areas, house.units ?? TRADE_UNITS)
+  const frozen = worked && freezePlan(job, application.document, worked, book.pages(), house, limits)
   if (!worked || !frozen) throw failure('not-ready', 'Its amounts cannot be worked out yet.')
-  if (rules) refuseStops(worked)
+  if (rules && stops === 'refused') refuseStops(worked)
   return frozen
 }
 

@@ -4,6 +4,7 @@ import type { RunRecord } from '#core/run/foldRun'
 import type { Verdict } from '#core/run/verdict'
 import type { Quantity } from '#core/quantity/quantity'
 import { AMOUNT_UNITS, AREA_UNITS, MASS_UNITS, VOLUME_UNITS, type RateUnit } from '#core/quantity/units'
+import { CARRIED_PAYLOADS, SeenSchema } from './carried'
 import { BlankOrDay, Instant, Uuid } from './texts'
 import { NotNegative, Positive, quantityOf } from './quantity'
 
@@ -61,17 +62,39 @@ const Corrected = v.variant('field', [
   }),
 ])
 
+const carried = <const K extends keyof typeof CARRIED_PAYLOADS>(kind: K) =>
+  v.strictObject({ ...stamp, kind: v.literal(kind), payload: CARRIED_PAYLOADS[kind] })
+
 /**
  * An event as a device sends it. The frozen plan of `planned` is never taken from the wire: the server
- * freezes what is stored.
+ * freezes what is stored. A run that began without a network says what it went by.
  */
 export const NewRunEventSchema = v.variant('kind', [
-  v.strictObject({ ...stamp, kind: v.literal('planned') }),
+  v.strictObject({
+    ...stamp,
+    kind: v.literal('planned'),
+    payload: v.optional(v.strictObject({ seen: SeenSchema })),
+  }),
   v.strictObject({ ...stamp, kind: v.literal('started') }),
   v.strictObject({ ...stamp, kind: v.literal('used'), payload: Used }),
   v.strictObject({ ...stamp, kind: v.literal('finished'), payload: Details }),
   v.strictObject({ ...stamp, kind: v.literal('corrected'), payload: Corrected }),
   v.strictObject({ ...stamp, kind: v.literal('countersigned') }),
+  carried('gate'),
+  carried('stepped'),
+  carried('measured'),
+  carried('checked'),
+  carried('covered'),
+  carried('set'),
+  carried('paused'),
+  carried('resumed'),
+  carried('strip'),
+  carried('mishap'),
+  carried('watered'),
+  carried('noted'),
+  carried('photo'),
+  carried('signed'),
+  carried('looked'),
 ])
 export type NewRunEvent = v.InferOutput<typeof NewRunEventSchema>
 

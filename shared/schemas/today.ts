@@ -31,6 +31,8 @@ export interface Today {
 
 export interface RunningApplication {
   readonly jobId: string
+  /** Its place in the visit, from 1. */
+  readonly place: number
   readonly applicationId: string
   readonly site: string
   readonly purpose: string

@@ -1,4 +1,5 @@
 import * as v from 'valibot'
+import type { WeatherHour } from '#core/weather/hours/weatherHour'
 import { LENGTH_UNITS, TEMPERATURE_UNITS } from '#core/quantity/units'
 import { enteredOf } from './quantity'
 import { BlankOrDay, Day, Line, Name, Notes, Uuid, Version } from './texts'
@@ -125,4 +126,12 @@ export interface StationWeather {
   readonly days: readonly (readonly [string, number, number, number | null])[]
   /** Day, hour, air °C, rain in m, wind in m/s. */
   readonly hours: readonly (readonly [string, number, number, number | null, number | null])[]
+}
+
+/** The hours about now of a site's station, and between which it is light; null where nobody knows. */
+export interface SiteHours {
+  /** Blank where the site has none. */
+  readonly station: string
+  readonly light: { readonly from: number; readonly to: number } | null
+  readonly hours: readonly WeatherHour[]
 }

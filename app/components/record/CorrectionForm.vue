@@ -10,7 +10,11 @@ import { rateLawns } from '../run/rateLawns'
 const props = defineProps<{ record: RunRecord; applicationId: string }>()
 const emit = defineEmits<{ corrected: [] }>()
 const open = defineModel<boolean>('open', { required: true })
-const { append } = useRun(() => props.applicationId)
+const { appendOnline } = useRun(() => ({
+  applicationId: props.applicationId,
+  jobId: '',
+  site: props.record.frozen.site,
+}))
 const used = computed(() => props.record.used)
 interface Entry {
   readonly value: Correction['field']
@@ -80,7 +84,7 @@ async function save() {
   const payload = correction()
   if (!payload) return
   try {
-    await append([
+    await appendOnline([
       { kind: 'corrected', payload: payload as Extract<NewRunEvent, { kind: 'corrected' }>['payload'] },
     ])
     open.value = false

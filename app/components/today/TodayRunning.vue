@@ -21,11 +21,11 @@ const since = (instant: string) => instantText(instant, crew.organization?.timeZ
         <UButton
           class="act"
           icon="i-lucide-play"
-          label="Log the outcome"
+          label="Carry on"
           color="primary"
           variant="solid"
           size="lg"
-          :to="`/jobs/${one.jobId}/log`"
+          :to="`/jobs/${one.jobId}/run?a=${one.place}`"
         />
       </li>
     </ul>

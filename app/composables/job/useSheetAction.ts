@@ -42,7 +42,8 @@ export function useSheetAction({
     own.value === 'done' ? `/records/${applicationId()}` : `/jobs/${jobId}/log?a=${index() + 1}`,
   )
   const mainAction = computed(() => {
-    if (own.value === 'running') return { label: 'Log the outcome', act: () => navigateTo(logPlace.value) }
+    if (own.value === 'running')
+      return { label: 'Carry on with it', act: () => navigateTo(`/jobs/${jobId}/run?a=${index() + 1}`) }
     if (own.value === 'done') return { label: 'See the record', act: () => navigateTo(logPlace.value) }
     if (state() === 'draft' || state() === 'cancelled')
       return { label: 'Plan this job', act: () => actUnlessHeld('Not planned yet', plan) }

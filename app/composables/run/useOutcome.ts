@@ -4,6 +4,7 @@ import { formatFigure, formatSteps } from '#core/quantity/format'
 import { hopperCharge } from '#core/plan/hopperCharge'
 import { judgingOf } from '#core/run/freezePlan'
 import { outcomeOf, type Used } from '#core/run/outcome'
+import { putIn as putInSoFar } from '#core/run/steps/putIn'
 import { showSize, SYSTEM_UNITS } from '#core/quantity/systems'
 import type { MixBooking } from '#core/job/route/mixBooking'
 import type { RunRecord } from '#core/run/foldRun'
@@ -47,7 +48,11 @@ export function useOutcome(record: RunRecord, booking?: MixBooking) {
   const hopper = hopperCharge(request, plan)
   const booked = (name: string) =>
     booking?.putIn.find((one) => one.name.trim().toLowerCase() === name.trim().toLowerCase())?.amount
-  const tank = booking?.made ?? totals.mix
+  /** As it was written down on the way. */
+  const soFar = putInSoFar(record.frozen, record.progress)
+  const isWritten = record.progress.measured.length > 0 || record.progress.covered.length > 0
+  const tank = booking?.made ?? (isWritten ? soFar.made : undefined) ?? totals.mix
+  const weighed = (load: number) => record.progress.measured.find((one) => one.load === load)?.amount
   const dead = request.method.kind === 'spray' ? request.method.dead : undefined
   /** What stands there to begin with is shown rounded; left as it stands, it counts to the last digit. */
   const exact = new Map<string, { readonly shown: Entered; readonly exact: Quantity }>()
@@ -75,7 +80,8 @@ export function useOutcome(record: RunRecord, booking?: MixBooking) {
       const told = request.products.some(({ id, measureStep }) => id === total.id && measureStep)
         ? typedSteps
         : typed
-      const put = booked(name) ?? hopper?.weighIn ?? total.measured
+      const written = isWritten ? soFar.products.get(total.id) : undefined
+      const put = booked(name) ?? written ?? hopper?.weighIn ?? total.measured
       return { productId: total.id, name, entered: standing(`putIn.${total.id}`, told(put), put) }
     }),
     made: tank ? standing('made', typed(tank), tank) : { text: '', unit: 'gal' },
@@ -87,7 +93,11 @@ export function useOutcome(record: RunRecord, booking?: MixBooking) {
       .slice(0, -1)
       .map(({ products: [planned] }, i) =>
         planned
-          ? standing(`apart.${i}`, typedSteps(planned.measured), planned.measured)
+          ? standing(
+              `apart.${i}`,
+              typedSteps(weighed(i + 1) ?? planned.measured),
+              weighed(i + 1) ?? planned.measured,
+            )
           : { text: '', unit: 'lb' },
       ),
   })
@@ -127,12 +137,14 @@ export function useOutcome(record: RunRecord, booking?: MixBooking) {
       (made || !wet) &&
       putIn.length === entries.putIn.length &&
       apart.length === entries.apart.length
-    const used: Used | undefined = whole
+    const { strips } = record.progress
+    const entered: Used | undefined = whole
       ? { treated, left, putIn, ...(made && { made }), ...(apart.length > 0 && { apart }) }
       : undefined
+    const used = entered && strips.length > 0 ? { ...entered, strips } : entered
     const outcome = used && outcomeOf(request, plan, used, closedWorkingBook, judging)
     if (outcome && !outcome.ok) for (const { path, message } of outcome.error) problems[path] = message
-    return { used, problems, outcomes: outcome?.ok ? outcome.value : [] }
+    return { used, entered, problems, outcomes: outcome?.ok ? outcome.value : [] }
   })
 
   /** What should be left if everything goes as planned: the reserve, or what never leaves the hose. */

@@ -57,11 +57,15 @@ const calibration = computed(() => {
     : undefined
 })
 
-const { load: loadRun, append } = useRun(() => stored.value?.applicationId ?? '')
+const { load: loadRun, appendOnline } = useRun(() => ({
+  applicationId: stored.value?.applicationId ?? id,
+  jobId: stored.value?.jobId ?? '',
+  site: record.value?.frozen.site ?? '',
+}))
 async function counterSign() {
   try {
     await loadRun()
-    await append([{ kind: 'countersigned' }])
+    await appendOnline([{ kind: 'countersigned' }])
     await open()
   } catch (error) {
     notice.say('Not counter-signed.', errorText(error))

@@ -9,6 +9,7 @@ import { people } from './008-people'
 import { givenTo } from './009-given-to'
 import { weather } from './010-weather'
 import { season } from './011-season'
+import { carriedOut } from './012-carried-out'
 import type { Migration } from './migration'
 
 /**
@@ -27,4 +28,5 @@ export const MIGRATIONS: readonly Migration[] = [
   givenTo,
   weather,
   season,
+  carriedOut,
 ]

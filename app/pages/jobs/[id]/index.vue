@@ -36,7 +36,9 @@ const frozenPlans = computed(() =>
 )
 const last = computed(() => (draft.value?.applications.length ?? 1) - 1)
 const index = computed(() => Math.max(0, Math.min(last.value, Number(route.query.a ?? 1) - 1 || 0)))
-const { start } = useRun(() => draft.value?.applications[index.value]?.id ?? '')
+const inHand = computed(() => draft.value?.applications[index.value]?.id ?? '')
+const { start } = useRun(() => ({ applicationId: inHand.value, jobId: id, site: draft.value?.site ?? '' }))
+const freezeHere = useFreezeHere()
 const choose = (at: number) => navigateTo({ query: at === 0 ? {} : { a: at + 1 } })
 
 async function plan() {
@@ -54,13 +56,13 @@ async function run() {
   // Who only carries out what others planned has nothing to save.
   if (state.value !== 'running' && own.may('work')) {
     await save()
-    if (saveState.value.kind !== 'saved') return
+    const { value: saving } = saveState
+    // Without a network the run begins from what is kept here.
+    if (saving.kind !== 'saved' && !(saving.kind === 'kept' && saving.until === 'reached')) return
   }
   try {
-    await start()
-    await load()
-    await navigateTo({ query: { ...route.query, link: 'load' } }, { replace: true })
-    notice.say('The run has begun.', 'Its plan is frozen; log what it took when it is done.')
+    await start(() => (draft.value ? freezeHere(draft.value, inHand.value) : undefined))
+    await navigateTo(`/jobs/${id}/run?a=${index.value + 1}`)
   } catch (error) {
     notice.say('The run was not started.', errorText(error))
   }

@@ -12,7 +12,13 @@ const job = ref<Job>()
 const application = computed(
   () => job.value?.applications[Number(route.query.a ?? 1) - 1] ?? job.value?.applications[0],
 )
-const { run, load, append, start } = useRun(() => application.value?.id ?? '')
+const { run, waiting, load, append, start } = useRun(() => ({
+  applicationId: application.value?.id ?? '',
+  jobId: id,
+  site: job.value?.site ?? '',
+}))
+const freezeHere = useFreezeHere()
+const library = useLibraryStore()
 const problem = ref<string>()
 const saving = ref(false)
 /** Put on record from elsewhere while this form was open: what stands here is not in it. */
@@ -56,21 +62,26 @@ const record = computed(() => run.value?.record ?? undefined)
 
 async function log(events: Parameters<typeof append>[0]) {
   saving.value = true
-  try {
-    await append(events)
-    for (const event of events) if (event.kind === 'finished') lastBy.value = event.payload.by
-    await navigateTo(`/records/${application.value?.id}`)
-  } catch (error) {
-    overtaken.value = errorCode(error) === 'locked'
-    if (!overtaken.value) notice.say('Not logged yet; what you typed is still here.', errorText(error))
-  } finally {
-    saving.value = false
+  const refused = await append(events)
+  saving.value = false
+  if (refused !== undefined) {
+    await load()
+    overtaken.value = run.value?.record?.state === 'done'
+    if (!overtaken.value) notice.say('Not logged yet; what you typed is still here.', refused)
+    return
   }
+  for (const event of events) if (event.kind === 'finished') lastBy.value = event.payload.by
+  if (waiting.value > 0)
+    notice.say('Kept on this device.', 'It goes on record as soon as the server can be reached.')
+  await navigateTo(
+    waiting.value > 0 ? `/jobs/${id}/run?a=${route.query.a ?? 1}` : `/records/${application.value?.id}`,
+  )
 }
 
 async function startNow() {
   try {
-    await start()
+    await library.load()
+    await start(() => (job.value ? freezeHere(job.value, application.value?.id ?? '') : undefined))
   } catch (error) {
     problem.value = errorText(error)
   }

@@ -1,0 +1,117 @@
+<script setup lang="ts">
+import { readNotNegative, type Entered } from '#core/quantity/entered'
+import { formatGive } from '#core/quantity/format'
+import { quantity } from '#core/quantity/quantity'
+import { SYSTEM_UNITS } from '#core/quantity/systems'
+import { MASS_UNITS, METRES_PER_SECOND_PER, type MassUnit } from '#core/quantity/units'
+import { checkpointResult } from '#core/run/corrections/checkpoint'
+import type { ReadingWay } from '#core/run/corrections/reading'
+import type { RunStep } from '#core/run/steps/runSteps'
+import { openWorkingBook } from '#core/working/working'
+import type { EventBody } from '~/composables/run/useRun'
+
+/** One number typed, one sentence back. */
+const { step } = defineProps<{ step: Extract<RunStep, { kind: 'check' }> }>()
+const { frozen, progress, done } = useRunScreen()
+const crew = useCrewStore()
+const shown = useShown()
+const before = progress.value.checked.find(
+  ({ pass, share }) => pass === step.pass && Math.abs(share - step.share) < 1e-6,
+)
+const unit = computed(
+  () => (step.should?.unit ?? frozen.value.worked?.hopper?.weighIn.unit ?? 'lb') as MassUnit,
+)
+const entered = ref<Entered<MassUnit>>(
+  before ? { text: String(before.left.value), unit: before.left.unit } : { text: '', unit: unit.value },
+)
+const way = ref<ReadingWay>(before?.way ?? 'weighed')
+const WAYS = [
+  { value: 'weighed', text: 'weighed' },
+  { value: 'read', text: 'read off a mark' },
+  { value: 'eye', text: 'by eye' },
+] as const
+const read = computed(() =>
+  entered.value.text.trim() === '' ? undefined : readNotNegative(entered.value, 'mass', 'What is left'),
+)
+const entry = computed(() =>
+  read.value?.ok ? { pass: step.pass, share: step.share, left: read.value.value, way: way.value } : undefined,
+)
+const { question, result, words, laid } = useCheckpoint(() => entry.value)
+const should = computed(() => {
+  if (!step.should) return undefined
+  const after = result.value?.should
+  return after === undefined ? shown.amount(step.should) : shown.amountOf(after, 'mass')
+})
+const name = computed(() =>
+  step.pass > 0 && step.should === undefined
+    ? 'What is left after this round?'
+    : 'What is left in the hopper?',
+)
+useWorkingPages(
+  () => {
+    const book = openWorkingBook()
+    if (question.value) checkpointResult(question.value, book)
+    return book.pages()
+  },
+  computed(() => new Map([['run.checkpoint', 'Checkpoint']])),
+)
+const action = computed(() =>
+  !words.value
+    ? 'Not weighed, carry on'
+    : words.value.dial
+      ? 'Dial set, carry on'
+      : words.value.pace
+        ? 'Noted, carry on'
+        : 'Carry on',
+)
+
+function carryOn() {
+  if (!entry.value || !words.value) return done()
+  const bodies: EventBody[] = [{ kind: 'checked', payload: entry.value }]
+  if (words.value.dial) bodies.push({ kind: 'set', payload: { dial: words.value.dial } })
+  if (words.value.pace !== undefined) {
+    const { speed } = SYSTEM_UNITS[crew.units]
+    const figure = Number((words.value.pace / METRES_PER_SECOND_PER[speed]).toPrecision(2))
+    bodies.push({ kind: 'set', payload: { pace: quantity(figure, speed) } })
+  }
+  return done(bodies)
+}
+const twice = computed(() =>
+  result.value && result.value.give > 0.01 ? `give or take ${formatGive(100 * result.value.give)} %` : '',
+)
+</script>
+
+<template>
+  <RunFrame :title="name" :action="action" :waits="read?.ok === false" @act="carryOn">
+    <RunRow v-if="should" word="should be" :shown="should" />
+    <RunFigure
+      path="left"
+      label="Left in the hopper"
+      kind="mass"
+      :entered="entered"
+      :units="MASS_UNITS"
+      :problem="read && !read.ok ? read.error.message : undefined"
+      @change="entered = $event"
+    />
+    <RadioField class="pt-3" label="How it was found" :value="way" :choices="WAYS" @change="way = $event" />
+    <RunAnswer v-if="words" :level="words.level" :words="words.stands">
+      <p>{{ words.act }}</p>
+      <p v-if="twice" class="soft small">{{ twice }}</p>
+    </RunAnswer>
+    <template v-if="words && result && laid">
+      <RunRow word="all of it will end at"
+        ><FigureText
+          :shown="{ figure: String(Math.round(100 * words.endsAt)), unit: '% of plan' }"
+          page="run.checkpoint"
+          label="All of it will end at"
+      /></RunRow>
+      <RunRow
+        word="the ground behind got"
+        :shown="{ figure: `${laid.got} of ${laid.of.figure}`, unit: laid.of.unit }"
+      />
+    </template>
+    <p v-if="words?.level === 'stop'" class="soft">
+      Finish early, or an extra strip: both are under More at the top.
+    </p>
+  </RunFrame>
+</template>

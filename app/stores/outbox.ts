@@ -1,0 +1,189 @@
+import { useEventListener } from '@vueuse/core'
+import { defineStore } from 'pinia'
+import type { ErrorCode } from '#shared/errorCodes'
+import type { NewRunEvent, Run } from '#shared/schemas/run'
+import {
+  allKeptPhotos,
+  allKeptRuns,
+  changeKeptRun,
+  dropPhoto,
+  keepPhoto,
+  type KeptPhoto,
+  type KeptRun,
+} from '~/composables/run/keptRuns'
+
+/** How long the server is left alone after it did not answer, ms: twice as long each time. */
+const FIRST_WAIT_MS = 2000
+const LONGEST_WAIT_MS = 60_000
+/** No more than these go in one request. */
+const MOST_EVENTS = 100
+/** What cannot be added once a run is on record. */
+const BEGINS_OR_ENDS: readonly NewRunEvent['kind'][] = ['planned', 'started', 'used', 'finished']
+
+/**
+ * What this device wrote down and the server does not have yet: sent in order, each once however often it is
+ * tried, for the person who wrote it and no other.
+ */
+export const useOutboxStore = defineStore('outbox', () => {
+  const crew = useCrewStore()
+  const own = useSelfStore()
+  const runs = shallowRef<readonly KeptRun[]>([])
+  const photos = shallowRef<readonly KeptPhoto[]>([])
+  const state = ref<'idle' | 'sending' | 'away' | 'signed out'>('idle')
+  const personId = computed(() => own.person?.id ?? '')
+  const mine = computed(() =>
+    runs.value.filter(
+      ({ organizationId, personId: who }) =>
+        organizationId === crew.organization?.id && (who === '' || who === personId.value),
+    ),
+  )
+  const waiting = computed(
+    () =>
+      mine.value.reduce(
+        (sum, { events }) => sum + events.filter((one) => one.state === 'waiting').length,
+        0,
+      ) +
+      photos.value.filter(
+        ({ organizationId, why }) => organizationId === crew.organization?.id && why === undefined,
+      ).length,
+  )
+  const refused = computed(() =>
+    mine.value.filter(({ events }) => events.some((one) => one.state === 'refused')),
+  )
+  /** The answers of the server, for whoever has the run open. */
+  const arrived = shallowRef<Run>()
+
+  let busy: Promise<void> | undefined
+  let timer: ReturnType<typeof setTimeout> | undefined
+  let wait = FIRST_WAIT_MS
+
+  async function read() {
+    ;[runs.value, photos.value] = await Promise.all([allKeptRuns(), allKeptPhotos()])
+  }
+
+  /** Sends what waits; called again whenever something was written or the network came back. */
+  function send(): Promise<void> {
+    clearTimeout(timer)
+    busy ??= sendAll().finally(() => {
+      busy = undefined
+    })
+    return busy
+  }
+
+  async function sendAll() {
+    await read()
+    if (!crew.organization || waiting.value === 0) {
+      if (waiting.value === 0) state.value = 'idle'
+      return
+    }
+    state.value = 'sending'
+    try {
+      for (const photo of photos.value) await sendPhoto(photo)
+      for (const kept of mine.value) await sendRun(kept)
+      wait = FIRST_WAIT_MS
+      await read()
+      state.value = 'idle'
+      // Written while others were on their way.
+      if (waiting.value > 0) timer = setTimeout(() => void send(), 0)
+    } catch (error) {
+      await read()
+      state.value = errorCode(error) === 'sign-in' ? 'signed out' : 'away'
+      timer = setTimeout(() => void send(), wait)
+      wait = Math.min(LONGEST_WAIT_MS, wait * 2)
+    }
+  }
+
+  async function sendPhoto(photo: KeptPhoto) {
+    const { organizationId, id, blob, why } = photo
+    if (organizationId !== crew.organization?.id || why !== undefined) return
+    try {
+      await $fetch(crewUrl(`/attachments/${id}`), {
+        method: 'PUT',
+        body: blob,
+        headers: { 'content-type': blob.type },
+      })
+      await dropPhoto(id)
+    } catch (error) {
+      if (isAway(error)) throw error
+      // A picture the server will not have stays here and holds nothing up.
+      await keepPhoto({ ...photo, why: errorText(error) })
+    }
+  }
+
+  async function sendRun(kept: KeptRun) {
+    let rest = kept.events.filter((one) => one.state === 'waiting').map(({ event }) => event)
+    while (rest.length > 0) {
+      const batch = rest.slice(0, MOST_EVENTS)
+      try {
+        await post(kept, batch)
+        await settle(kept, batch, undefined)
+        rest = rest.slice(MOST_EVENTS)
+      } catch (error) {
+        if (isAway(error)) throw error
+        const why = errorText(error)
+        const not =
+          errorCode(error) === 'locked' ? batch.filter(({ kind }) => BEGINS_OR_ENDS.includes(kind)) : []
+        // Ended elsewhere meanwhile: what was noted on the way is still added to it.
+        const gone = not.length > 0 ? not : batch
+        await settle(kept, gone, why)
+        rest = rest.filter((event) => !gone.includes(event))
+      }
+    }
+  }
+
+  async function post({ applicationId }: KeptRun, events: readonly NewRunEvent[]) {
+    arrived.value = await $fetch<Run>(crewUrl(`/applications/${applicationId}/events`), {
+      method: 'POST',
+      body: { events, sentAt: crew.now() },
+    })
+  }
+
+  /** What has arrived is kept no longer; what was refused stays, with the reason. */
+  async function settle(
+    { organizationId, applicationId }: KeptRun,
+    events: readonly NewRunEvent[],
+    why: string | undefined,
+  ) {
+    const ids = new Set(events.map(({ id }) => id))
+    // The entry itself stays, for this device's place in the sequence.
+    await changeKeptRun(organizationId, applicationId, (now) => {
+      if (!now) throw new Error('what was sent is not kept any more')
+      const { frozen: _plan, ...rest } = now
+      return {
+        ...rest,
+        events: now.events.flatMap((one) =>
+          !ids.has(one.event.id)
+            ? [one]
+            : why === undefined
+              ? []
+              : [{ ...one, state: 'refused' as const, why }],
+        ),
+      }
+    })
+    await read()
+  }
+
+  /** Forgets what the server would not have, once somebody has seen why. */
+  async function forget({ organizationId, applicationId }: KeptRun) {
+    await changeKeptRun(organizationId, applicationId, (now) => {
+      if (!now) throw new Error('nothing is kept of this run')
+      return { ...now, events: now.events.filter((one) => one.state === 'waiting') }
+    })
+    await read()
+  }
+
+  if (import.meta.client) {
+    useEventListener(window, 'online', () => void send())
+    useEventListener(document, 'visibilitychange', () => {
+      if (document.visibilityState === 'visible') void send()
+    })
+  }
+  return { runs, photos, mine, waiting, refused, state, arrived, read, send, forget }
+})
+
+/** No answer, or one that is not about what was sent. */
+function isAway(error: unknown): boolean {
+  const code = errorCode(error)
+  return code === undefined || AWAY.includes(code)
+}
+const AWAY: readonly ErrorCode[] = ['database-down', 'starting', 'sign-in', 'wait', 'unexpected']

@@ -1,0 +1,31 @@
+import { expect, test } from 'vitest'
+import { beatSeconds } from './beat'
+import { spotGround } from './spotGround'
+import { waterStanding, zoneMinutes } from './waterIn'
+
+test('a zone runs for the depth over what it gives in an hour', () => {
+  // Half an inch (12.7 mm) from 0.6 in (15.24 mm) in an hour: 50 min.
+  expect(zoneMinutes(0.0127, [{ name: 'front', output: 0.01524 }])[0]?.minutes).toBeCloseTo(50, 9)
+})
+
+const DONE = '2026-05-06T12:00:00.000Z'
+test.each<[string, number | undefined, readonly number[], string, string, number]>([
+  ['no label asks for water', undefined, [], '2026-05-07T12:00:00.000Z', 'not asked', 0],
+  ['nothing came yet', 0.0127, [], '2026-05-07T12:00:00.000Z', 'waiting', 0.0127],
+  ['half came', 0.0127, [0.006], '2026-05-07T12:00:00.000Z', 'waiting', 0.0067],
+  ['rain and a zone together', 0.0127, [0.006, 0.0068], '2026-05-07T12:00:00.000Z', 'in', 0],
+  ['the two days are over', 0.0127, [0.006], '2026-05-08T12:00:01.000Z', 'late', 0.0067],
+  ['in, whenever one looks', 0.0127, [0.0127], '2026-06-08T12:00:00.000Z', 'in', 0],
+])('watered in or not: %s', (_, depth, given, now, state, left) => {
+  const standing = waterStanding({ depth, withinHours: 48 }, DONE, given, now)
+  expect(standing.state).toBe(state)
+  expect(standing.left).toBeCloseTo(left, 9)
+})
+
+test('the beat of a walker, and the ground of spots', () => {
+  // 0.75 m at 1.5 m/s: half a second. 4 L at 4 L on 100 m2: 100 m2.
+  expect(beatSeconds(0.75, 1.5)).toBe(0.5)
+  expect(beatSeconds(0.75, 0)).toBeUndefined()
+  expect(spotGround(0.004, 4e-5)).toBeCloseTo(100, 9)
+  expect(spotGround(0, 4e-5)).toBeUndefined()
+})

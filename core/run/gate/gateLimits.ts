@@ -1,0 +1,50 @@
+import type { ApplicationDraft } from '../../draft/applicationDraft'
+import type { LibraryArea, LibraryProduct } from '../../draft/fromLibrary'
+import { dayWants } from '../../job/dayWants'
+import type { ProductKind } from '../../label/productDocument'
+import { fieldReader } from '../../quantity/fieldReader'
+import type { UnitSystem } from '../../quantity/systems'
+import { celsius } from '../../quantity/temperature'
+import type { DayWants } from '../../season/whichDay'
+
+/**
+ * What labels and house ask of the hour in which an application goes out; SI, undefined: nothing is asked.
+ */
+export interface GateLimits extends DayWants {
+  readonly method: ApplicationDraft['method']
+  /** Whether it is to stay on the leaf. */
+  readonly forLeaf: 'yes' | 'no'
+  /** °C */
+  readonly soilFrom?: number | undefined
+  readonly soilTo?: number | undefined
+  readonly kinds: readonly ProductKind[]
+}
+
+/** The strictest of what the labels of one application ask. */
+export function gateLimits(
+  draft: ApplicationDraft,
+  products: readonly LibraryProduct[],
+  areas: readonly LibraryArea[],
+  units: UnitSystem,
+): GateLimits {
+  const found = draft.products.flatMap(({ source }) => {
+    const product = source && products.find(({ id }) => id === source.id)
+    const line = product?.document.lines.find(({ id }) => id === source?.line)
+    return product ? [{ document: product.document, figures: line?.figures }] : []
+  })
+  const soils = (name: 'soilFrom' | 'soilTo') =>
+    found.flatMap(({ figures }) => {
+      const entered = figures?.[name]
+      const read = entered && fieldReader().optional('', entered, 'temperature', 'Soil', 'any-sign')
+      return read ? [celsius(read)] : []
+    })
+  const [froms, tos] = [soils('soilFrom'), soils('soilTo')]
+  return {
+    ...dayWants([draft], products, areas, units),
+    method: draft.method,
+    forLeaf: draft.fate?.where === 'leaf' ? 'yes' : 'no',
+    soilFrom: froms.length > 0 ? Math.max(...froms) : undefined,
+    soilTo: tos.length > 0 ? Math.min(...tos) : undefined,
+    kinds: [...new Set(found.map(({ document }) => document.kind))],
+  }
+}
