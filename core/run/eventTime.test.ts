@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { expect, test } from 'vitest'
-import { eventTime, skewText } from './eventTime'
+import { eventTime, inWrittenOrder, skewText } from './eventTime'
 
 const HOUR = 3_600_000
 const RECEIVED = Date.parse('2026-05-06T14:00:00Z')
@@ -42,4 +42,10 @@ test('a clock that was off is told, in the words of its size; one within two min
   expect(told(24 * 365 * HOUR)).toContain('365 days ahead')
   expect(told(60_000)).toBeUndefined()
   expect(skewText([{ at: iso(RECEIVED) }])).toBeUndefined()
+})
+
+test('a clock set back on the way turns nothing round', () => {
+  const day = (n: number) => `2026-05-0${n}T12:00:00.000Z`
+  expect(inWrittenOrder([day(3), day(5), day(4), day(6)])).toEqual([day(3), day(4), day(4), day(6)])
+  expect(inWrittenOrder([])).toEqual([])
 })

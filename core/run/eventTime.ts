@@ -15,6 +15,22 @@ export function eventTime(at: string, sentAt: string | undefined, received: stri
   return new Date(Math.min(Date.parse(at) - ahead, arrival)).toISOString()
 }
 
+/**
+ * Times of one device in the order in which it wrote: none is later than one it wrote after it, so that a
+ * clock that was set back on the way turns nothing round.
+ * @param times ISO instants, first written first
+ */
+export function inWrittenOrder(times: readonly string[]): readonly string[] {
+  let latest = ''
+  return times
+    .toReversed()
+    .map((time) => {
+      latest = latest === '' || time < latest ? time : latest
+      return latest
+    })
+    .toReversed()
+}
+
 /** Two devices' clocks are never quite one: less than this before the start is no contradiction. */
 const SLACK_MS = 60_000
 

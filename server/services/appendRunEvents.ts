@@ -17,7 +17,7 @@ import { stillToBook } from '#core/stock/stillToBook'
 import { openWorkingBook } from '#core/working/working'
 import type { Job, JobApplication } from '#shared/schemas/job'
 import { sameContent } from '#core/sameContent'
-import { endsBeforeItBegins, eventTime, TOLD_SKEW_MS } from '#core/run/eventTime'
+import { endsBeforeItBegins, eventTime, inWrittenOrder, TOLD_SKEW_MS } from '#core/run/eventTime'
 import type { NewRunEvent, Run } from '#shared/schemas/run'
 import { failure } from '../http/failure'
 import type { Repositories } from '../repositories/forOrganization'
@@ -64,7 +64,7 @@ export async function appendRunEvents(
       refuseAgain(before, fresh)
       refuseStrangers(before, fresh)
       refuseCounterSign(before, fresh, of)
-      const timed = fresh.map((event) => atServerTime(event, sentAt, of.received))
+      const timed = serverTimes(fresh, sentAt, of.received)
       const planned = timed.find((event) => event.kind === 'planned')
       const frozen = planned && (await planFor(planned, before, inside, job, application, of))
       await inside.runs.append(
@@ -183,12 +183,20 @@ function refuseCounterSign(
     )
 }
 
-/** The server's time counts; the device's own is kept beside it where the two differ. */
-function atServerTime(event: NewRunEvent, sentAt: string | undefined, received: string): TimedEvent {
-  const at = eventTime(event.at, sentAt, received)
-  return Math.abs(Date.parse(at) - Date.parse(event.at)) < TOLD_SKEW_MS
-    ? { ...event, at }
-    : { ...event, at, deviceAt: event.at }
+/** The server's time counts, in the order of writing; the device's own is kept where the two differ. */
+function serverTimes(
+  events: readonly NewRunEvent[],
+  sentAt: string | undefined,
+  received: string,
+): readonly TimedEvent[] {
+  const ordered = events.toSorted((a, b) => a.sequence - b.sequence)
+  const times = inWrittenOrder(ordered.map(({ at }) => eventTime(at, sentAt, received)))
+  return ordered.map((event, i) => {
+    const at = times[i] ?? received
+    return Math.abs(Date.parse(at) - Date.parse(event.at)) < TOLD_SKEW_MS
+      ? { ...event, at }
+      : { ...event, at, deviceAt: event.at }
+  })
 }
 type TimedEvent = NewRunEvent & { readonly deviceAt?: string }
 

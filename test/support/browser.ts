@@ -6,18 +6,28 @@ import { CHROMIUM } from '../../scripts/setup/debian.mjs'
 
 const AXE = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8')
 
-export const openBrowser = (): Promise<Browser> =>
-  chromium.launch({
-    executablePath: CHROMIUM,
-    args: [
-      '--no-sandbox',
-      '--disable-gpu',
-      '--disable-quic',
-      '--no-first-run',
-      '--disable-background-networking',
-      '--disable-component-update',
-      '--disable-sync',
-    ],
+const LAUNCH = {
+  executablePath: CHROMIUM,
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+  ],
+}
+
+export const openBrowser = (): Promise<Browser> => chromium.launch(LAUNCH)
+
+/** A phone whose browser keeps what it keeps in a folder, however often it is killed. */
+export const openPhone = (folder: string): Promise<BrowserContext> =>
+  chromium.launchPersistentContext(folder, {
+    ...LAUNCH,
+    viewport: { width: 390, height: 844 },
+    hasTouch: true,
+    isMobile: true,
   })
 
 /** A page that notes every request leaving loopback and every error the page makes. */
@@ -35,6 +45,8 @@ export async function watchedPage(
   const phone = size.width < 500
   const context = await browser.newContext({
     viewport: size,
+    // What is kept for no network has a journey of its own; here every answer is the server's.
+    serviceWorkers: 'block',
     ...(phone ? { hasTouch: true, isMobile: true } : {}),
   })
   const left: string[] = []

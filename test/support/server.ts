@@ -20,8 +20,9 @@ const HEALTHY_WITHIN_MS = 100_000
 export async function startServer(
   databaseUrl: string,
   more: Readonly<Record<string, string>> = {},
+  at?: number,
 ): Promise<Served> {
-  const port = await freePort()
+  const port = at ?? (await freePort())
   const url = `http://127.0.0.1:${port}`
   let log = ''
   const child = spawn(process.execPath, [SERVER_ENTRY], {

@@ -25,7 +25,7 @@ useScreenCommands(() => [
     <p class="soft place">{{ stepPlace(step) }}</p>
     <h1 tabindex="-1" data-step-title>{{ title }}</h1>
     <div class="content"><slot /></div>
-    <div class="bar">
+    <footer class="bar">
       <div v-if="$slots.said" class="said"><slot name="said" /></div>
       <UButton v-if="!first" size="xl" label="Back" class="back" @click="back" />
       <slot name="actions" />
@@ -40,7 +40,7 @@ useScreenCommands(() => [
         :label="action"
         :disabled="waits"
       />
-    </div>
+    </footer>
   </form>
 </template>
 

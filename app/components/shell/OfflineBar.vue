@@ -5,9 +5,8 @@ const outbox = useOutboxStore()
 const crew = useCrewStore()
 const seen = computed(() => {
   const at = Date.parse(lastSeen.value ?? '')
-  return Number.isNaN(at)
-    ? ''
-    : `, as seen ${instantText(new Date(at).toISOString(), crew.organization?.timeZone)}`
+  const { clockShift = 0, timeZone } = crew.organization ?? {}
+  return Number.isNaN(at) ? '' : `, as seen ${instantText(new Date(at + clockShift).toISOString(), timeZone)}`
 })
 const away = computed(() => lastSeen.value !== undefined)
 const waits = computed(() =>

@@ -3,7 +3,7 @@ import { readTable } from '../../../test/support/readTable'
 import type { WeatherHour } from '../../weather/hours/weatherHour'
 import { gateFindings, gateGaps, readGate } from './gateFindings'
 import type { GateLimits } from './gateLimits'
-import { blankGate, type GateReadings } from './gateReadings'
+import { blankGate, readByHand, type GateReadings } from './gateReadings'
 import { goesAfter, passesAfter } from './passesAfter'
 import { readingsFromHours } from './readingsFromHours'
 
@@ -118,4 +118,19 @@ test('a station fills what it tells and leaves what was typed', () => {
     answers: { people: 'yes' },
   })
   expect(readingsFromHours(BLANK, DAY, '2026-06-01', 14, 'The point', 'us-1000')).toBe(BLANK)
+})
+
+test('gusts a station told do not outlive a stronger wind that was read here', () => {
+  const told = readingsFromHours(
+    BLANK,
+    [{ ...DAY[8]!, wind: 1, gust: 2 }],
+    '2026-05-06',
+    8,
+    'The point',
+    'us-1000',
+  )
+  expect(readByHand(told, { wind: { text: '6', unit: 'mph' } }).gust.text).toBe('')
+  expect(readByHand(told, { wind: { text: '3', unit: 'mph' } }).gust.text).toBe('4.5')
+  const typed = { ...told, from: '' }
+  expect(readByHand(typed, { wind: { text: '6', unit: 'mph' } }).gust.text).toBe('4.5')
 })

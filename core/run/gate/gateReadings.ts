@@ -1,4 +1,6 @@
 import { blankIn, type Entered } from '../../quantity/entered'
+import { fieldReader } from '../../quantity/fieldReader'
+import { speedSi } from '../../quantity/quantity'
 import type { LengthUnit, SpeedUnit, TemperatureUnit, TimeUnit } from '../../quantity/units'
 
 /** What is asked of eyes rather than instruments; each as it should be answered before anything goes out. */
@@ -46,3 +48,24 @@ export const blankGate = (units: {
   answers: { people: '', bees: '', notices: '', equipment: '', gear: '', label: '' },
   from: '',
 })
+
+/**
+ * Readings with some of them read by hand: gusts that a station told hold no longer where the wind read here
+ * is stronger.
+ */
+export function readByHand(before: GateReadings, read: Partial<GateReadings>): GateReadings {
+  const after = { ...before, ...read }
+  const speed = (name: 'wind' | 'gust') => {
+    const figure = fieldReader().optional('', after[name], 'speed', '', 'zero-too')
+    return figure && speedSi(figure)
+  }
+  const [wind, gust] = [speed('wind'), speed('gust')]
+  return read.wind &&
+    !read.gust &&
+    before.from !== '' &&
+    wind !== undefined &&
+    gust !== undefined &&
+    gust < wind
+    ? { ...after, gust: { ...after.gust, text: '' } }
+    : after
+}

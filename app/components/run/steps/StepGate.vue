@@ -6,7 +6,7 @@ import { SYSTEM_UNITS } from '#core/quantity/systems'
 import { SPEED_UNITS, TEMPERATURE_UNITS } from '#core/quantity/units'
 import { gateFindings, gateGaps, readGate, type GateSubject } from '#core/run/gate/gateFindings'
 import type { GateLimits } from '#core/run/gate/gateLimits'
-import { blankGate, type GateQuestion, type GateReadings } from '#core/run/gate/gateReadings'
+import { blankGate, readByHand, type GateQuestion, type GateReadings } from '#core/run/gate/gateReadings'
 import { goesAfter, passesAfter } from '#core/run/gate/passesAfter'
 import { readingsFromHours } from '#core/run/gate/readingsFromHours'
 import type { SiteHours } from '#shared/schemas/weather'
@@ -80,7 +80,7 @@ const goes = computed(() => {
 })
 const problem = (path: string) => read.value.problems.find((one) => one.path === path)?.message
 const take = (fields: Partial<GateReadings>) => {
-  readings.value = { ...readings.value, ...fields }
+  readings.value = readByHand(readings.value, fields)
 }
 const answer = (name: GateQuestion, to: GateReadings['answers'][GateQuestion]) =>
   take({ answers: { ...readings.value.answers, [name]: to } })
@@ -121,7 +121,11 @@ const UNREAD: Readonly<Partial<Record<GateSubject, string>>> = {
   label: 'label',
 }
 const unreadWords = computed(() => unread.value.map((name) => UNREAD[name] ?? name).join(', '))
-const worst = computed(() => findings.value[0]?.level ?? (unread.value.length > 0 ? 'open' : 'good'))
+const worst = computed(() =>
+  read.value.problems.length > 0
+    ? 'stop'
+    : (findings.value[0]?.level ?? (unread.value.length > 0 ? 'open' : 'good')),
+)
 /** What is below, in a few words beside the button. */
 const summary = computed(() => {
   const told = (level: 'stop' | 'warn', one: string, many: string) => {
@@ -133,6 +137,8 @@ const summary = computed(() => {
     ...told('warn', 'warning', 'warnings'),
     ...(unread.value.length > 0 ? [`${unread.value.length} not read`] : []),
   ]
+  const [wrong] = read.value.problems
+  if (wrong) return wrong.message
   return parts.length > 0 ? parts.join(', ') : 'Nothing speaks against it.'
 })
 const held = computed(

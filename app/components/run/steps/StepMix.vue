@@ -115,10 +115,11 @@ const ph = computed(() => phText(order.value.ph))
             size="lg"
             class="amount"
             :aria-expanded="opened === line.id"
-            :aria-label="`${line.name}, ${figure(line).figure} ${figure(line).unit}: measured another amount`"
             @click="openLine(line)"
-            ><FigureText :shown="figure(line)"
-          /></UButton>
+            ><FigureText :shown="figure(line)" /><span class="sr-only"
+              >{{ line.name }}: measured another amount</span
+            ></UButton
+          >
           <p v-if="line.real && !isNearTo(line.real, line.wanted)" class="soft real">
             really {{ shown.amount(line.real).figure }} {{ shown.amount(line.real).unit }}
           </p>
