@@ -96,6 +96,8 @@ export interface LookEntry {
   readonly result: (typeof LOOK_RESULTS)[number]
   readonly words: string
   readonly photo?: string
+  /** Day to look again; absent: that is all. */
+  readonly again?: string
 }
 
 /** What is written down while a run is carried out, and what is seen of it afterwards. */

@@ -27,6 +27,8 @@ export interface RecordsRepository {
   readonly find: (id: string) => Promise<(RecordRow & { readonly document: RunRecord }) | undefined>
   readonly documents: (ids: readonly string[]) => Promise<ReadonlyMap<string, RunRecord>>
   readonly put: (record: RecordFields) => Promise<void>
+  /** Records finished since an instant, with what is written in them; the newest first. */
+  readonly since: (instant: string) => Promise<readonly (RecordRow & { readonly document: RunRecord })[]>
   readonly reentryAfter: (instant: string) => Promise<readonly ReentryRow[]>
 }
 
@@ -134,6 +136,15 @@ export function recordsRepository({
         options,
       )
     },
+    since: async (instant) =>
+      (
+        await records.findAll({
+          where: { organizationId, finishedAt: { [Op.gte]: new Date(instant) } },
+          order: [['finishedAt', 'DESC']],
+          limit: MOST_RECENT,
+          ...options,
+        })
+      ).map((row) => ({ ...plain(row), document: row.document })),
     reentryAfter: async (instant) =>
       (
         await records.findAll({
@@ -151,6 +162,9 @@ export function recordsRepository({
       })),
   }
 }
+
+/** More is no morning's reading. */
+const MOST_RECENT = 200
 
 interface RawRecordRow {
   deviations: number[]

@@ -7,6 +7,7 @@ import type { Organization } from '#shared/schemas/organization'
 import type { LastLaid, LowRow, Today } from '#shared/schemas/today'
 import type { Repositories } from '../repositories/forOrganization'
 import { nowFor, todayFor } from './clock'
+import { aftercare } from './aftercare'
 import { jobOutlooks } from './season/jobDays'
 import { lawnsDue, type LawnSeason } from './season/seasonBoard'
 
@@ -36,6 +37,7 @@ export async function todayPage(repositories: Repositories, organization: Organi
     jobs.count(),
   ])
   const board = await lawnsDue(repositories, organization)
+  const after = await aftercare(repositories, organization, now)
   const outlooks = await jobOutlooks(repositories, organization, day)
   return {
     day,
@@ -47,6 +49,7 @@ export async function todayPage(repositories: Repositories, organization: Organi
     season: acrossSites(seasonDue(board, day)).slice(0, MOST_SEASON),
     outlooks,
     reentry,
+    ...after,
     stale: old,
     low,
     counts: { ...counts, jobs: jobCount },

@@ -116,6 +116,7 @@ export const CARRIED_PAYLOADS = {
     result: v.picklist(LOOK_RESULTS),
     words: Words,
     photo: v.optional(Uuid),
+    again: v.optional(Day),
   }),
 } as const
 

@@ -18,6 +18,10 @@ export interface Today {
   /** When each job of the day can go out, by the weather of its site. */
   readonly outlooks: readonly JobOutlook[]
   readonly reentry: readonly ReentryRow[]
+  /** What went down and is not watered in yet, by what a gauge or a timer said. */
+  readonly water: readonly WaterRow[]
+  /** Lawns to look at again. */
+  readonly looks: readonly LookRow[]
   readonly stale: readonly StaleRow[]
   readonly low: readonly LowRow[]
   /** How much of everything there is, so that an empty place can teach. */
@@ -55,6 +59,22 @@ export interface ReentryRow {
   readonly site: string
   readonly products: string
   readonly until: string
+}
+/** A treated lawn that still waits for water; depth in m. */
+export interface WaterRow {
+  readonly applicationId: string
+  readonly site: string
+  readonly products: string
+  readonly state: 'waiting' | 'late'
+  readonly left: number
+  readonly until: string | null
+}
+export interface LookRow {
+  readonly applicationId: string
+  readonly site: string
+  readonly products: string
+  /** YYYY-MM-DD */
+  readonly due: string
 }
 export type StaleRow = StaleMachine
 export interface LowRow {

@@ -2,7 +2,7 @@ import type { Page } from 'playwright-core'
 import { expect, test } from 'vitest'
 import { SAMPLE_JOBS } from '../../demo/sampleLinks'
 import { expectAccessible, expectQuiet, watchedPage } from '../support/browser'
-import { inUnits, openLink } from '../support/hands'
+import { inUnits, openLink, logAtOnce } from '../support/hands'
 import { stage } from '../support/stage'
 
 const on = stage()
@@ -48,7 +48,7 @@ test('a granule from tape to record: metric figures, two passes', async () => {
 
   await page.getByRole('button', { name: 'Plan this job' }).click()
   await page.getByRole('button', { name: 'Start run' }).click()
-  await page.getByRole('button', { name: 'Log the outcome' }).click()
+  await logAtOnce(page)
   await page.getByLabel('Left in the hopper', { exact: true }).fill('0.1')
   await page.getByText('good, within 5 %').waitFor()
   await page.getByRole('button', { name: 'Put it on record' }).click()

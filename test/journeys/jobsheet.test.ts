@@ -10,7 +10,7 @@ import {
   SAMPLE_SITES,
 } from '../../demo/sampleLinks'
 import { expectAccessible, expectQuiet, saved, watchedPage } from '../support/browser'
-import { inUnits, openLink } from '../support/hands'
+import { inUnits, openLink, logAtOnce } from '../support/hands'
 import { stage } from '../support/stage'
 
 const on = stage()
@@ -145,7 +145,8 @@ test('phone: the running job is logged, put on record and corrected', async () =
   const { page } = watched
   await page.goto(job(SAMPLE_JOBS.running))
   await expectAccessible(page)
-  await page.getByRole('button', { name: 'Log the outcome' }).tap()
+  await page.getByRole('button', { name: 'Carry on with it' }).tap()
+  await logAtOnce(page)
   await page.getByLabel('Spray left in tank, hose and boom', { exact: true }).fill('2.1')
   await page
     .getByText(/within 10\s%/)

@@ -2,7 +2,7 @@ import type { Page } from 'playwright-core'
 import { expect, test } from 'vitest'
 import { SAMPLE_JOBS, SAMPLE_PRODUCTS, SAMPLE_SITES } from '../../demo/sampleLinks'
 import { expectAccessible, expectQuiet, watchedPage } from '../support/browser'
-import { changeCrew, fromMenu, openLink, openPart, pick } from '../support/hands'
+import { changeCrew, fromMenu, openLink, openPart, pick, logAtOnce } from '../support/hands'
 import { stage } from '../support/stage'
 
 const on = stage()
@@ -75,7 +75,7 @@ test('a new crew from nothing to its first record, through its library', async (
   await expect.poll(() => page.getByLabel('Totals').innerText()).toContain('9.02')
   await press(page, 'Plan this job')
   await press(page, 'Start run')
-  await press(page, 'Log the outcome')
+  await logAtOnce(page)
   await field(page, 'Spray left in tank, hose and boom').fill('4 fl oz')
   // The same log in a second tab, with another figure: one of the two is the record, the other is told.
   const second = await page.context().newPage()

@@ -4,7 +4,7 @@ import { expect, test } from 'vitest'
 import type { OrganizationChoice } from '../../shared/schemas/organization'
 import { expectAccessible, expectQuiet, watchedPage } from '../support/browser'
 import { newJob } from '../support/jobs'
-import { changeCrew } from '../support/hands'
+import { changeCrew, logAtOnce } from '../support/hands'
 import { stage } from '../support/stage'
 
 const CODE = 'AAAA-BBBB-CCCC'
@@ -90,7 +90,7 @@ test('first owner, invitation on a phone, an apprentice’s run, the counter-sig
   await page.getByRole('textbox', { name: 'Purpose' }).waitFor()
   expect(await page.getByRole('textbox', { name: 'Purpose' }).isDisabled()).toBe(true)
   await press(page, 'Start run')
-  await press(page, 'Log the outcome')
+  await logAtOnce(page)
   await page.getByLabel('Left in the hopper', { exact: true }).fill('3')
   expect(await page.getByLabel('Done by').inputValue()).toBe('Ali Learner')
   await press(page, 'Put it on record')

@@ -51,6 +51,13 @@ const VIEWS = {
     `/jobs/${SAMPLE_JOBS.replan}/coverage`,
     `/jobs/${SAMPLE_JOBS.replan}/stripes?spacing=22`,
   ],
+  run: [
+    ...['gate', 'mix-1', 'spray-1', 'cover-1', 'rest', 'rinse', 'notice', 'record'].map(
+      (step) => `/jobs/${SAMPLE_JOBS.running}/run?step=${step}`,
+    ),
+    `/jobs/${SAMPLE_JOBS.running}/notice`,
+    '/kept',
+  ],
   season: [
     `/season/${SAMPLE_AREAS.bowlsGreen}`,
     `/season/${SAMPLE_AREAS.green}`,

@@ -3,7 +3,7 @@ import type { Page } from 'playwright-core'
 import { expect, test } from 'vitest'
 import { SAMPLE_JOBS, SAMPLE_SITES } from '../../demo/sampleLinks'
 import { expectAccessible, expectQuiet, watchedPage } from '../support/browser'
-import { fromMenu, openLink, pick } from '../support/hands'
+import { fromMenu, openLink, pick, logAtOnce } from '../support/hands'
 import { stage } from '../support/stage'
 
 const on = stage()
@@ -88,7 +88,7 @@ test(
     expect((await page.pdf({ format: 'A4' })).toString('latin1').match(/\/Type\s*\/Page\b/g)?.length).toBe(1)
     await page.getByRole('link', { name: 'Back to the job' }).click()
     await press(page, 'Start run')
-    await press(page, 'Log the outcome')
+    await logAtOnce(page)
     await field(page, 'Spray left in tank, hose and boom').fill('0.8')
     await press(page, 'Put it on record')
     await page.getByText('Shared green, untreated').waitFor()
@@ -133,7 +133,7 @@ test(
     await page.getByText('One mix for 2 sites').waitFor()
     await page.getByText(/load 1 made here, 9\.11 gal put down, 5\.26 gal driven on/).waitFor()
     await press(page, 'Start run')
-    await press(page, 'Log the outcome')
+    await logAtOnce(page)
     // The whole load was made here; 9.11 gal were meant to go, a little more did.
     await expect
       .poll(() => field(page, 'Spray in the tank here, carried and made').inputValue())
@@ -144,7 +144,7 @@ test(
     await page.goto(`${on.url}/days/2026-05-07`)
     await page.getByRole('link', { name: 'St Brannock’s School' }).first().click()
     await press(page, 'Start run')
-    await press(page, 'Log the outcome')
+    await logAtOnce(page)
     // What the first site really left, not what the plan said.
     await expect.poll(() => field(page, 'Spray in the tank here, carried and made').inputValue()).toBe('5.00')
     expectQuiet(watched)
@@ -238,7 +238,7 @@ test('on a phone: each grass at its own line of the label, weighed apart', async
   // 2.64.
   await page.goto(`${on.url}/jobs/${SAMPLE_JOBS.grasses}`)
   await press(page, 'Start run')
-  await press(page, 'Log the outcome')
+  await logAtOnce(page)
   await expect.poll(() => field(page, 'Of it on Fescue front').inputValue()).toBe('8.6')
   await field(page, 'Left in the hopper').fill('3')
   await field(page, 'Of it on Fescue front').fill('11.2')

@@ -46,3 +46,9 @@ export async function openPart(page: Page, title: string): Promise<void> {
   await part.waitFor()
   if ((await part.getAttribute('aria-expanded')) === 'false') await part.click()
 }
+
+/** From the run straight to the log of what it took. */
+export async function logAtOnce(page: Page): Promise<void> {
+  await page.waitForURL(/\/run\?/)
+  await fromMenu(page, /More for this run/, 'Log the outcome')
+}

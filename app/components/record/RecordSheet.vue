@@ -133,6 +133,7 @@ const lawns = computed(() => {
         </li>
       </ul>
     </section>
+    <RunHistory :record="record" />
     <section v-if="record.corrections.length > 0">
       <h2>Corrections</h2>
       <ol>

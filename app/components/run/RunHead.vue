@@ -1,10 +1,9 @@
 <script setup lang="ts">
 /** Where the run is, how much of it is behind, and what of it the server does not have yet. */
 const { waiting, refused } = defineProps<{ waiting: number; refused: number }>()
-const { frozen, share, record, jobId, place } = useRunScreen()
+const { frozen, share, record, jobId, place, open } = useRunScreen()
 const outbox = useOutboxStore()
 const emit = defineEmits<{ note: [what: 'pause' | 'strip' | 'mishap' | 'photo' | 'words' | 'over'] }>()
-const { open } = useRunScreen()
 const sync = computed(() =>
   refused > 0
     ? `${refused} not taken`
@@ -32,6 +31,14 @@ const items = computed(() => [
     { label: 'Log the outcome', icon: 'i-lucide-book-open', to: `/jobs/${jobId}/log?a=${place}` },
     { label: 'The job sheet', icon: 'i-lucide-clipboard-list', to: `/jobs/${jobId}?a=${place}` },
   ],
+])
+useScreenCommands(() => [
+  {
+    id: 'log',
+    label: 'Log the outcome',
+    key: 'l',
+    run: () => navigateTo(`/jobs/${jobId}/log?a=${place}`),
+  },
 ])
 </script>
 

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { licenceStanding } from '#core/people/licence'
 import { dayText } from '#core/calendar/dayText'
+import { toldDepth } from '#core/quantity/toldDepth'
 import type { Today } from '#shared/schemas/today'
 
 /** Who may go back when, and what needs looking after: calibrations, stock. */
@@ -33,6 +34,30 @@ const hours = (instant: string) => {
           <span class="small soft block"
             >{{ row.products }}, {{ hours(row.until) }} to go, and not before it is dry</span
           >
+        </li>
+      </ul>
+    </section>
+    <section v-if="today.water.length > 0" aria-labelledby="water-title">
+      <h2 id="water-title">Not yet watered in</h2>
+      <ul>
+        <li v-for="row in today.water" :key="row.applicationId" class="rule-b py-1.5">
+          <UIcon v-if="row.state === 'late'" name="i-lucide-triangle-alert" class="warn" />
+          <NuxtLink :to="`/records/${row.applicationId}`" class="way-out">{{ row.site }}</NuxtLink>:
+          {{ toldDepth(row.left, crew.units) }} to come<template v-if="row.until"
+            >, {{ row.state === 'late' ? 'was due' : 'until' }}
+            <strong>{{ until(row.until) }}</strong></template
+          >
+          <span class="small soft block">{{ row.products }}; a gauge or a timer says when it is in</span>
+        </li>
+      </ul>
+    </section>
+    <section v-if="today.looks.length > 0" aria-labelledby="looks-title">
+      <h2 id="looks-title">Lawns to look at</h2>
+      <ul>
+        <li v-for="row in today.looks" :key="row.applicationId" class="rule-b py-1.5">
+          <NuxtLink :to="`/records/${row.applicationId}`" class="way-out">{{ row.site }}</NuxtLink>
+          <span class="soft"> since {{ dayText(row.due).replace(/ \d{4}$/, '') }}</span>
+          <span class="small soft block">{{ row.products }}</span>
         </li>
       </ul>
     </section>

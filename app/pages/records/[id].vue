@@ -57,7 +57,11 @@ const calibration = computed(() => {
     : undefined
 })
 
-const { load: loadRun, appendOnline } = useRun(() => ({
+const {
+  load: loadRun,
+  append,
+  appendOnline,
+} = useRun(() => ({
   applicationId: stored.value?.applicationId ?? id,
   jobId: stored.value?.jobId ?? '',
   site: record.value?.frozen.site ?? '',
@@ -72,6 +76,28 @@ async function counterSign() {
   }
 }
 
+/** Water, looks, photos and notes come after it. */
+const adding = ref<'water' | 'look' | 'photo' | 'words'>()
+const isAdding = computed({
+  get: () => adding.value !== undefined,
+  set: (shown) => {
+    if (!shown) adding.value = undefined
+  },
+})
+const ADDED = [
+  ['look', 'Look at what it did', 'i-lucide-eye'],
+  ['water', 'Watered in', 'i-lucide-droplets'],
+  ['photo', 'Photo', 'i-lucide-camera'],
+  ['words', 'Note', 'i-lucide-pencil'],
+] as const
+const additions = ADDED.map(([what, label, icon]) => ({
+  label,
+  icon,
+  onSelect: async () => {
+    await loadRun().catch(() => undefined)
+    adding.value = what
+  },
+}))
 const print = () => window.print()
 useScreenCommands(() => [
   { id: 'print', label: 'Print', key: 'p', run: print },
@@ -110,11 +136,21 @@ useScreenCommands(() => [
         variant="solid"
         @click="counterSign"
       />
+      <UDropdownMenu v-if="stored && own.may('run')" :items="additions">
+        <UButton label="Add" icon="i-lucide-plus" />
+      </UDropdownMenu>
       <UButton v-if="own.may('run')" label="Correct" @click="correcting = true" />
       <UButton label="Print" color="primary" variant="solid" aria-keyshortcuts="p" @click="print" />
     </div>
     <RecordSheet v-if="record" :record="record" />
     <EmptyState v-else :words="problem ?? 'Opening …'" action="See all records" to="/records" />
+    <LazyAfterNotes
+      v-if="record && adding"
+      v-model:open="isAdding"
+      :what="adding"
+      :append="append"
+      @added="open"
+    />
     <LazyCorrectionForm
       v-if="record && stored && correcting"
       v-model:open="correcting"

@@ -1,5 +1,6 @@
 import { expect, test } from 'vitest'
 import { beatSeconds } from './beat'
+import { lookDue } from './lookDue'
 import { spotGround } from './spotGround'
 import { waterStanding, zoneMinutes } from './waterIn'
 
@@ -28,4 +29,19 @@ test('the beat of a walker, and the ground of spots', () => {
   expect(beatSeconds(0.75, 0)).toBeUndefined()
   expect(spotGround(0.004, 4e-5)).toBeCloseTo(100, 9)
   expect(spotGround(0, 4e-5)).toBeUndefined()
+})
+
+test.each<[string, Parameters<typeof lookDue>[0], Parameters<typeof lookDue>[2], string | undefined]>([
+  ['a feed is not looked at', ['fertilizer'], [], undefined],
+  ['a fungicide after two weeks', ['fertilizer', 'fungicide'], [], '2026-05-20'],
+  ['looked at, and again', ['fungicide'], [{ on: '2026-05-18', again: '2026-06-01' }], '2026-06-01'],
+  ['looked at, and that was all', ['fungicide'], [{ on: '2026-05-18' }], undefined],
+  [
+    'the newest look counts, in whatever order they arrived',
+    [],
+    [{ on: '2026-05-18' }, { on: '2026-05-10', again: '2026-05-18' }],
+    undefined,
+  ],
+])('when a lawn is to be looked at: %s', (_, kinds, looks, due) => {
+  expect(lookDue(kinds, '2026-05-06', looks)).toBe(due)
 })
