@@ -8,7 +8,7 @@ import { v7 as uuid } from 'uuid'
 import type { Run } from '../shared/schemas/run'
 import { figures, keepFigures } from '../bench/figures'
 import { clientOf, type Answer } from '../test/support/client'
-import { documentOf, newJob, runEvents } from '../test/support/jobs'
+import { carriedRun, documentOf, newJob, runEvents } from '../test/support/jobs'
 import { aSite } from '../test/support/rows'
 import { ensureBuilt } from './setup/build.mjs'
 import { ensurePostgres } from './setup/debian.mjs'
@@ -35,8 +35,10 @@ interface Kills {
   half: number
   exportsTakenForWhole: number
   slowestBackMs: number
+  /** Events of phones that go on sending until they are told that all is stored. */
+  synced: number
 }
-const sums: Kills = (figures().kills as Kills | undefined) ?? {
+const sums: Kills = {
   server: 0,
   database: 0,
   both: 0,
@@ -46,6 +48,8 @@ const sums: Kills = (figures().kills as Kills | undefined) ?? {
   half: 0,
   exportsTakenForWhole: 0,
   slowestBackMs: 0,
+  synced: 0,
+  ...(figures().kills as Partial<Kills> | undefined),
 }
 
 const answerOf = (asked: Promise<Answer>): Promise<Answer | undefined> => asked.catch(() => undefined)
@@ -120,7 +124,13 @@ async function oneKill(kind: (typeof KINDS)[number]): Promise<void> {
       if (text !== undefined && !/\{"rows":\d+\}\n$/.test(text)) sums.exportsTakenForWhole += 1
     }
   }
-  const work = Promise.all([runs(), saves(), exports()])
+  const phone = phoneRun()
+  await client.put(`/crew/jobs/${uuid()}`, phone.job)
+  const syncs = async () => {
+    for (let from = 0; !killed && from < phone.events.length; from += BATCH)
+      await send(phone, phone.events.slice(from, from + BATCH))
+  }
+  const work = Promise.all([runs(), saves(), exports(), syncs()])
   await wait(Math.random() * LATEST_MS)
   kill(kind)
   killed = true
@@ -131,6 +141,44 @@ async function oneKill(kind: (typeof KINDS)[number]): Promise<void> {
   sums.slowestBackMs = Math.max(sums.slowestBackMs, Date.now() - begun)
   sums.acknowledged += acknowledged.length + sites
   await lookAt(applicationId, acknowledged, siteId, sites)
+  await lookAtPhone(phone)
+}
+
+/** So many events a phone sends in one go. */
+const BATCH = 3
+/** It tries so often until the server says that it has them. */
+const TRIES = 200
+
+interface PhoneRun {
+  readonly job: ReturnType<typeof newJob>
+  readonly applicationId: string
+  readonly events: ReturnType<typeof carriedRun>
+}
+
+function phoneRun(): PhoneRun {
+  const job = newJob()
+  return {
+    job,
+    applicationId: job.applications[0]!.id,
+    events: carriedRun(uuid(), documentOf(job).products[0]!.id),
+  }
+}
+
+const send = ({ applicationId }: PhoneRun, events: PhoneRun['events']) =>
+  answerOf(client.post(`/crew/applications/${applicationId}/events`, { events }))
+
+/** Sends all of it again, as a phone does that was never told; then each is there, once, and no more. */
+async function lookAtPhone(phone: PhoneRun): Promise<void> {
+  for (let tries = 0; !succeeded(await send(phone, phone.events)); tries++) {
+    if (tries === TRIES) throw new Error('a run was never taken')
+    await wait(50)
+  }
+  const run = (await client.get(`/crew/applications/${phone.applicationId}/events`)).body as Run
+  const ids = run.events.map(({ id }) => id)
+  sums.synced += phone.events.length
+  sums.lost += phone.events.filter(({ id }) => !ids.includes(id)).length
+  sums.doubled += ids.length - new Set(ids).size + Math.max(0, ids.length - phone.events.length)
+  if (run.record?.state !== 'done' || run.record.gaps.length > 0) sums.half += 1
 }
 
 /** What was acknowledged is there, once; and of a run all that belongs together, or none of it. */

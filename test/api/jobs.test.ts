@@ -5,7 +5,7 @@ import { CORE_VERSION } from '../../core/version'
 import type { Job, SaveJob } from '../../shared/schemas/job'
 import type { NewRunEvent, RecordPage, Run } from '../../shared/schemas/run'
 import { clientOf, type Client } from '../support/client'
-import { documentOf, newJob, runEvents, sample, stamp } from '../support/jobs'
+import { carriedRun, documentOf, newJob, runEvents, sample, stamp } from '../support/jobs'
 import { query, serve } from '../support/serve'
 import type { Served } from '../support/server'
 
@@ -114,6 +114,139 @@ async function runJob(job: SaveJob, left = 3) {
       client.post(`/crew/applications/${job.applications[0]?.id}/events`, { events: list }),
   }
 }
+
+describe('carrying out', () => {
+  const begun = (device: string, amount: number): readonly NewRunEvent[] => {
+    const product = documentOf(newJob()).products[0]!.id
+    const seen = {
+      coreVersion: CORE_VERSION,
+      sizeM2: 360,
+      products: [{ id: product, amount: { value: amount, unit: 'lb' as const } }],
+      loads: 0,
+      stops: ['Wind of 12 mph is over the house limit.'],
+    }
+    return [
+      { kind: 'planned', ...stamp(1, device), payload: { seen } },
+      { kind: 'started', ...stamp(2, device) },
+    ]
+  }
+
+  test('a run of a phone, every step of it, is one record that knows its notes', async () => {
+    const run = await runJob(newJob())
+    const events = carriedRun(uuid(), documentOf(newJob()).products[0]!.id)
+    expect((await run.post(events)).body).toMatchObject({
+      record: {
+        state: 'done',
+        gaps: [],
+        progress: {
+          setting: { dial: '10.6' },
+          checked: [{ share: 0.5 }],
+          signed: [{ name: 'T. Arkwright' }],
+        },
+      },
+    })
+    expect(((await run.post(events)).body as Run).events).toHaveLength(events.length)
+  })
+
+  test('begun without a network on two phones: one plan, both kept; what a phone went by is told', async () => {
+    const run = await runJob(newJob())
+    const [one, two] = [uuid(), uuid()]
+    expect(await run.post(begun(one, 20))).toMatchObject({
+      status: 200,
+      body: { record: { state: 'running', frozen: { seen: { products: [{ amount: { value: 20 } }] } } } },
+    })
+    expect((await run.post(begun(two, 21))).status).toBe(200)
+    const { events } = (await client.get(`/crew/applications/${run.applicationId}/events`)).body as Run
+    const plans = events.flatMap((event) => (event.kind === 'planned' ? [event.payload.plan] : []))
+    expect(plans).toHaveLength(2)
+    expect(plans[0]).toEqual(plans[1])
+    // Without that a second beginning is refused as ever.
+    expect(codeOf((await run.post([{ kind: 'planned', ...stamp(3, two) }])).body)).toBe('locked')
+  })
+
+  test('notes that come late are added; a second end is not, and says so', async () => {
+    const run = await runJob(newJob())
+    await run.post(run.events)
+    const late = uuid()
+    const note: NewRunEvent = { kind: 'noted', ...stamp(1, late), payload: { words: 'hopper dripped' } }
+    expect((await run.post([note])).body).toMatchObject({
+      record: { state: 'done', progress: { notes: [{ words: 'hopper dripped' }] } },
+    })
+    const used = run.events.find(({ kind }) => kind === 'used')!
+    expect(codeOf((await run.post([{ ...used, ...stamp(2, late) }])).body)).toBe('locked')
+  })
+
+  test('an extra strip is ground of its own in the ledger, and not on the planned lawns', async () => {
+    const run = await runJob(newJob())
+    const strip = uuid()
+    const [planned, started, ...rest] = run.events
+    await run.post([
+      planned!,
+      started!,
+      {
+        kind: 'strip',
+        ...stamp(9, uuid()),
+        payload: {
+          id: strip,
+          name: 'by the gate',
+          size: { value: 200, unit: 'ft2' },
+          amount: { value: 0.5, unit: 'lb' },
+        },
+      },
+      ...rest,
+    ])
+    const { rows } = await query(
+      served.databaseUrl,
+      'SELECT area_id, amount, size_m2 FROM laid_down WHERE application_id = $1',
+      [run.applicationId],
+    )
+    // Half a pound is 0.2268 kg; 200 ft2 are 18.58 m2.
+    expect(rows.find(({ area_id }) => area_id === strip)).toMatchObject({
+      amount: expect.closeTo(0.226796, 5),
+      size_m2: expect.closeTo(18.5806, 3),
+    })
+    const others = rows.filter(({ area_id }) => area_id !== strip)
+    const sum = others.reduce((total, { amount }) => total + Number(amount), 0)
+    // 16.35 lb put in, 3 left and half a pound on the strip: 12.85 lb are 5.8287 kg.
+    expect(sum).toBeCloseTo(5.8287, 3)
+  })
+
+  const field = (unit: string) => ({ text: '', unit })
+  const answers = { people: 'no', bees: '', notices: '', equipment: '', gear: '', label: '' }
+  const againstStop = {
+    decision: 'go',
+    readings: {
+      ...{ wind: field('mph'), gust: field('mph'), air: field('°F'), soil: field('°F') },
+      ...{
+        rainIn: field('h'),
+        rained: field('in'),
+        leaf: '',
+        ground: '',
+        mown: field('h'),
+        answers,
+        from: '',
+      },
+    },
+    findings: [{ subject: 'people', level: 'stop', source: 'safety', message: 'People are on the lawn.' }],
+    unread: [],
+    reason: ' ',
+  }
+  test.each<[string, unknown, string]>([
+    ['a stop passed without a reason', { kind: 'gate', payload: againstStop }, 'invalid'],
+    [
+      'a product of another run',
+      { kind: 'measured', payload: { load: 0, productId: uuid(), amount: { value: 1, unit: 'lb' } } },
+      'invalid',
+    ],
+    ['a step of no run', { kind: 'stepped', payload: { step: '../x', done: 'yes' } }, 'invalid'],
+    ['a mark that is no path', { kind: 'signed', payload: { name: 'T.', mark: '<script>' } }, 'invalid'],
+  ])('refused with its reason: %s', async (_, body, code) => {
+    const run = await runJob(newJob())
+    await run.post(run.events.slice(0, 2))
+    const sent = { ...(body as object), ...stamp(1, uuid()) } as NewRunEvent
+    expect(codeOf((await run.post([sent])).body)).toBe(code)
+  })
+})
 
 describe('running', () => {
   test(

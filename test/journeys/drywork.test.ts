@@ -77,7 +77,7 @@ test('back, deep links and the palette lead to the same places', async () => {
   const { page } = watched
   await page.goto(`${on.url}/`)
   await page.waitForURL(/\/today$/)
-  await page.getByText('Quarry Lane Cemetery').waitFor()
+  await page.getByText('Quarry Lane Cemetery').first().waitFor()
   await page.keyboard.press('Control+k')
   await page.getByPlaceholder('Find or do anything').fill('Quarry light')
   await page.getByText('Light feed on the slopes · 8 May 2026').waitFor()

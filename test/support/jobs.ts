@@ -55,3 +55,30 @@ export const runEvents = (device: string, productId: string, left = 3): readonly
     payload: { by: 'T. Arkwright', licence: '', target: '', weather: '', remarks: '' },
   },
 ]
+
+/** A run as a phone writes it down, step by step, from its plan to its record. */
+export function carriedRun(device: string, productId: string): readonly NewRunEvent[] {
+  const pounds = (value: number) => ({ value, unit: 'lb' as const })
+  const [planned, started, used, finished] = runEvents(device, productId)
+  const stepped = (step: string) => ({ kind: 'stepped' as const, payload: { step, done: 'yes' as const } })
+  const bodies = [
+    planned,
+    started,
+    stepped('gate'),
+    { kind: 'measured' as const, payload: { load: 0, productId, amount: pounds(16.35) } },
+    stepped('weigh'),
+    stepped('pass-1-0'),
+    {
+      kind: 'checked' as const,
+      payload: { pass: 1, share: 0.5, left: pounds(9.7), way: 'weighed' as const },
+    },
+    stepped('check-1-500'),
+    { kind: 'set' as const, payload: { dial: '10.6' } },
+    { kind: 'noted' as const, payload: { words: 'gate stiff' } },
+    used,
+    stepped('rest'),
+    finished,
+    { kind: 'signed' as const, payload: { name: 'T. Arkwright', mark: '' } },
+  ]
+  return bodies.map((body, i) => ({ ...body, ...stamp(i + 1, device) }) as NewRunEvent)
+}
