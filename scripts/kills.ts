@@ -24,6 +24,10 @@ const KINDS = ['server', 'database', 'both'] as const
 /** Where in the work a kill falls, ms. */
 const LATEST_MS = 400
 const BACK_WITHIN_MS = 20_000
+/** It tries so often until the server says that it has them. */
+const TRIES = 200
+/** So many events a phone sends in one go. */
+const BATCH = 3
 
 interface Kills {
   server: number
@@ -144,11 +148,6 @@ async function oneKill(kind: (typeof KINDS)[number]): Promise<void> {
   await lookAtPhone(phone)
 }
 
-/** So many events a phone sends in one go. */
-const BATCH = 3
-/** It tries so often until the server says that it has them. */
-const TRIES = 200
-
 interface PhoneRun {
   readonly job: ReturnType<typeof newJob>
   readonly applicationId: string
@@ -164,8 +163,9 @@ function phoneRun(): PhoneRun {
   }
 }
 
-const send = ({ applicationId }: PhoneRun, events: PhoneRun['events']) =>
-  answerOf(client.post(`/crew/applications/${applicationId}/events`, { events }))
+function send({ applicationId }: PhoneRun, events: PhoneRun['events']) {
+  return answerOf(client.post(`/crew/applications/${applicationId}/events`, { events }))
+}
 
 /** Sends all of it again, as a phone does that was never told; then each is there, once, and no more. */
 async function lookAtPhone(phone: PhoneRun): Promise<void> {

@@ -6,6 +6,7 @@ import { setTimeout as wait } from 'node:timers/promises'
 import { chromium, type Page } from 'playwright-core'
 import {
   SAMPLE_AREAS,
+  SAMPLE_RECORDS,
   SAMPLE_EQUIPMENT,
   SAMPLE_JOBS,
   SAMPLE_PRODUCTS,
@@ -28,14 +29,36 @@ interface Shot {
 }
 
 const job = (id: string) => `/jobs/${id}`
-const leftInTank = (page: Page) =>
-  page.getByLabel('Spray left in tank, hose and boom', { exact: true }).fill('0.9')
+/** Too much wind, and somebody on the lawn. */
+async function windy(page: Page): Promise<void> {
+  await page.locator('[data-path="wind"]').fill('11.5')
+  await page.getByRole('group', { name: 'People and pets' }).getByRole('radio', { name: 'no' }).tap()
+  await page.locator('[data-path="air"]').scrollIntoViewIfNeeded()
+}
+/** Through the gate and the first lanes, to a rest that is more than it should be. */
+async function toTheCheckpoint(page: Page): Promise<void> {
+  const press = (name: string | RegExp) => page.getByRole('button', { name }).first().tap()
+  await press('Start run')
+  await page.getByRole('heading', { name: 'Go or no-go' }).waitFor()
+  await press(/^Go/)
+  await press('It is in the hopper')
+  await press('I am at the checkpoint')
+  await page.locator('[data-path="left"]').fill('13.6')
+  await page.getByText('behind').first().waitFor()
+}
+/** A look at what it did, three weeks on. */
+async function lookedAt(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'Add', exact: true }).click()
+  await page.getByRole('menuitem', { name: 'Look at what it did' }).click()
+  await page.getByLabel('In words').fill('even colour, no burn along the path')
+  await page.getByRole('button', { name: 'Add it' }).click()
+  await page.getByText('even colour').waitFor()
+}
 const SHOTS: readonly Shot[] = [
   { name: 'today', path: '/today' },
   { name: 'season', path: `/season/${SAMPLE_AREAS.green}` },
   { name: 'season-board', path: '/season/board' },
   { name: 'site', path: `/sites/${SAMPLE_SITES.cooperage}` },
-  { name: 'area', path: `/sites/${SAMPLE_SITES.cooperage}/areas/${SAMPLE_AREAS.green}` },
   {
     name: 'plan',
     path: `/sites/${SAMPLE_SITES.cemetery}/map?tool=samples`,
@@ -66,9 +89,8 @@ const SHOTS: readonly Shot[] = [
     path: `${job(SAMPLE_JOBS.replan)}/coverage`,
     before: (page) => page.getByText(/^Better [AB]/).waitFor(),
   },
-  { name: 'lanes-phone', path: `${job(SAMPLE_JOBS.replan)}/lanes?at=10`, phone: 'phone' },
   { name: 'load-sheet', path: `${job(SAMPLE_JOBS.stopped)}/load-sheet` },
-  { name: 'log', path: `${job(SAMPLE_JOBS.running)}/log`, before: leftInTank },
+  { name: 'record', path: `/records/${SAMPLE_RECORDS.dry}`, before: lookedAt },
   { name: 'records', path: '/records' },
   {
     name: 'what-if',
@@ -78,6 +100,9 @@ const SHOTS: readonly Shot[] = [
   },
   { name: 'day', path: '/days/2026-05-07' },
   { name: 'job-sheet-phone', path: job(SAMPLE_JOBS.stopped), phone: 'phone', theme: 'sun' },
+  { name: 'run-gate', path: `${job(SAMPLE_JOBS.running)}/run`, phone: 'phone', before: windy },
+  // The last: it begins a run of the sample.
+  { name: 'run-check', path: job(SAMPLE_JOBS.feed), phone: 'phone', theme: 'sun', before: toTheCheckpoint },
 ]
 
 await ensurePostgres()
@@ -126,8 +151,8 @@ try {
 async function take({ name, path, theme = 'paper', phone, before }: Shot): Promise<void> {
   const context = await browser.newContext(
     phone
-      ? { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true }
-      : { viewport: { width: 1280, height: 800 } },
+      ? { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true, serviceWorkers: 'block' }
+      : { viewport: { width: 1280, height: 800 }, serviceWorkers: 'block' },
   )
   await context.addInitScript((chosen) => localStorage.setItem('hectarum-theme', chosen), theme)
   const page = await context.newPage()

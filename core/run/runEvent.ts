@@ -7,7 +7,6 @@ import type { AmountUnit, AreaUnit } from '../quantity/units'
 import type { CarriedBody } from './carried'
 import type { GateLimits } from './gate/gateLimits'
 import type { Used } from './outcome'
-import type { SeenPlan } from './seenPlan'
 import type { Tolerance } from './verdict'
 
 /** What of a label goes on the record: names as written, and what counts from the day it was applied. */
@@ -25,6 +24,17 @@ export interface FrozenLabel {
   readonly repeatDays?: number
   /** Days it works, by its label; absent where the label does not say. */
   readonly lastsDays?: number
+}
+
+/** What a phone without a network worked out and went by: enough to tell where the server's plan differs. */
+export interface SeenPlan {
+  readonly coreVersion: string
+  readonly sizeM2: number
+  /** What each product was to be measured out as. */
+  readonly products: readonly { readonly id: string; readonly amount: Quantity<AmountUnit> }[]
+  readonly loads: number
+  /** What stopped the job then; it was carried out all the same. */
+  readonly stops: readonly string[]
 }
 
 /** The plan as it stood when the run began; never recomputed afterwards. */

@@ -4,21 +4,10 @@ import { showQuantity, showSize, type UnitSystem } from '../quantity/systems'
 import { TRADE_UNITS } from '../quantity/nutrientText'
 import { isSameFigure } from '../quantity/tolerance'
 import type { AmountUnit } from '../quantity/units'
-import type { FrozenPlan } from './runEvent'
+import type { FrozenPlan, SeenPlan } from './runEvent'
 
 /** No application has more products than that. */
 export const MOST_SEEN = 20
-
-/** What a phone without a network worked out and went by: enough to tell where the server's plan differs. */
-export interface SeenPlan {
-  readonly coreVersion: string
-  readonly sizeM2: number
-  /** What each product was to be measured out as. */
-  readonly products: readonly { readonly id: string; readonly amount: Quantity<AmountUnit> }[]
-  readonly loads: number
-  /** What stopped the job then; it was carried out all the same. */
-  readonly stops: readonly string[]
-}
 
 export const seenPlan = ({ coreVersion, plan, worked }: FrozenPlan): SeenPlan => ({
   coreVersion,

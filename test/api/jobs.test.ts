@@ -148,7 +148,7 @@ describe('carrying out', () => {
     expect(((await run.post(events)).body as Run).events).toHaveLength(events.length)
   })
 
-  test('begun without a network on two phones: one plan, both kept; what a phone went by is told', async () => {
+  test('begun without a network on two phones: one plan; what each phone went by is kept', async () => {
     const run = await runJob(newJob())
     const [one, two] = [uuid(), uuid()]
     expect(await run.post(begun(one, 20))).toMatchObject({

@@ -3,6 +3,7 @@ import { dayText } from '#core/calendar/dayText'
 import { showQuantity } from '#core/quantity/systems'
 import { gateWeather } from '#core/run/gate/gateWeather'
 import type { RunRecord } from '#core/run/foldRun'
+import type { LookEntry } from '#core/run/carried'
 import { planDifferences } from '#core/run/seenPlan'
 import type { Quantity } from '#core/quantity/quantity'
 
@@ -59,6 +60,16 @@ const lines = computed((): readonly Line[] => {
     ...notes.map(({ at, words }) => ({ at, words })),
   ].toSorted((a, b) => (a.at < b.at ? -1 : 1))
 })
+const lookWords = ({ result, rating, untreated, patch, words }: LookEntry) =>
+  [
+    RESULTS[result],
+    rating === undefined ? '' : `turf ${rating} of 9`,
+    untreated === undefined ? '' : `untreated ${untreated}`,
+    patch ? `patch ${told(patch)}` : '',
+    words,
+  ]
+    .filter(Boolean)
+    .join(', ')
 const differences = computed(() => planDifferences(record.frozen, crew.units))
 const signature = computed(() => progress.value.signed.at(-1))
 </script>
@@ -102,13 +113,7 @@ const signature = computed(() => progress.value.signed.at(-1))
     <h2>Looked at afterwards</h2>
     <ul>
       <li v-for="(look, i) in progress.looks" :key="i" class="rule-b py-1">
-        <strong>{{ dayText(look.on) }}</strong>: {{ RESULTS[look.result] }}
-        <template v-if="look.rating !== undefined"
-          >turf {{ look.rating }} of 9<template v-if="look.untreated !== undefined"
-            >, untreated {{ look.untreated }}</template
-          ></template
-        ><template v-if="look.patch">, patch {{ told(look.patch) }}</template
-        >. {{ look.words }}
+        <strong>{{ dayText(look.on) }}</strong>: {{ lookWords(look) }}
         <span class="soft small"
           >Actual rate
           {{ record.outcomes.map(({ actualRate }) => told(actualRate)).join(', ') || 'not known' }}</span

@@ -1,6 +1,6 @@
-import { formatGive } from '../../quantity/format'
-import { showAmount, showRates, SYSTEM_UNITS, type Shown, type UnitSystem } from '../../quantity/systems'
-import { METRES_PER_SECOND_PER } from '../../quantity/units'
+import { formatFigure, formatGive } from '../../quantity/format'
+import { showRates, SYSTEM_UNITS, type Shown, type UnitSystem } from '../../quantity/systems'
+import { KILOGRAMS_PER, METRES_PER_SECOND_PER } from '../../quantity/units'
 import type { CheckpointQuestion, CheckpointResult } from './checkpoint'
 import type { CorrectedDial } from './correctedDial'
 
@@ -39,8 +39,7 @@ export function checkpointWords(
   { dial, corrected, pace }: CheckpointMachine,
   units: UnitSystem,
 ): CheckpointWords {
-  const gap = showAmount(Math.abs(left - result.should), 'mass', units)
-  const told = `${gap.figure} ${gap.unit}`
+  const told = inUnitOf(left, Math.abs(left - result.should), units)
   const share = percent(Math.abs(result.deviation))
   const stands =
     Math.abs(result.deviation) < 0.005
@@ -120,6 +119,13 @@ export function laidWords(
   const meant = (amount / size) * Math.min(1, Math.ceil(now - 1e-9) / passes)
   const { figures, unit } = showRates([(laid * amount) / size, meant], 'mass', units)
   return { got: figures[0] ?? '', of: { figure: figures[1] ?? '', unit } }
+}
+
+/** A difference in the unit in which the rest itself is told: pounds beside pounds. */
+function inUnitOf(rest: number, difference: number, units: UnitSystem): string {
+  const { massLadder } = SYSTEM_UNITS[units]
+  const unit = massLadder.find((one) => rest >= KILOGRAMS_PER[one]) ?? massLadder.at(-1) ?? 'kg'
+  return `${formatFigure(difference / KILOGRAMS_PER[unit])} ${unit}`
 }
 
 const percent = (share: number): string => `${Math.round(share * 100)} %`

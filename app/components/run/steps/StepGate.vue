@@ -139,6 +139,7 @@ const summary = computed(() => {
   ]
   const [wrong] = read.value.problems
   if (wrong) return wrong.message
+  if (stops.value.length > 0 && reason.value.trim() === '') parts.push('a reason is needed')
   return parts.length > 0 ? parts.join(', ') : 'Nothing speaks against it.'
 })
 const held = computed(

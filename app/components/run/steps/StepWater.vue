@@ -82,7 +82,7 @@ const title = computed(() =>
         :words="
           standing.state === 'in'
             ? 'All of it is in, by what was confirmed.'
-            : `Not yet watered in: ${toldDepth(standing.left, crew.units)} to come by a gauge, not a forecast.`
+            : `Not yet watered in: ${toldDepth(standing.left, crew.units)} to come by a gauge.`
         "
       />
       <template v-if="standing.state !== 'in'">
