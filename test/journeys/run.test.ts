@@ -83,7 +83,7 @@ test('a wet job on a phone: gate against a stop, a load short of its lawn, a str
   expectQuiet(watched)
 })
 
-test('a run with the server off from first step to last, its phone killed on the way, then sent', async () => {
+test('a run with the server off from first to last, its phone killed on the way, then sent', async () => {
   let served = await serve()
   const port = Number(new URL(served.url).port)
   let phone: BrowserContext = await openPhone(profile)
