@@ -3,6 +3,7 @@ import { computed, reactive } from 'vue'
 import { planApplication } from '#core/plan/planApplication'
 import type { PlanRequest } from '#core/plan/planRequest'
 import type { RunRecord } from '#core/run/foldRun'
+import { NO_PROGRESS } from '#core/run/progress'
 import { useOutcome } from './useOutcome'
 
 beforeEach(() => {
@@ -16,6 +17,7 @@ function recordOf(request: PlanRequest): RunRecord {
   if (!plan.ok) throw new Error('the test plan does not plan')
   return {
     frozen: { request, plan: plan.value, labels: [{ productId: 'p', name: 'Granule', registration: '' }] },
+    progress: NO_PROGRESS,
   } as unknown as RunRecord
 }
 // 3.4 lb on 1,000 ft2 of 2,604.4 ft2 is 8.85496 lb, shown as 8.85; the lawn as 2,600.
