@@ -9,10 +9,12 @@ export default defineNuxtPlugin(() => {
   const { note } = useLastSeen()
   globalThis.$fetch = $fetch.create({
     onResponse: ({ response }) => note(response.headers.get('x-last-seen')),
-    onResponseError: async ({ request, response }) => {
+    onResponseError: async ({ request, response, options }) => {
       const { path, fullPath } = router.currentRoute.value
       const asked = typeof request === 'string' ? request : request.url
-      if (response.status !== 401 || isDoor(path) || asked.includes('/api/people/')) return
+      // What a run writes down waits on the device: nobody is called away from it.
+      const waits = options.method === 'POST' && asked.endsWith('/events')
+      if (response.status !== 401 || waits || isDoor(path) || asked.includes('/api/people/')) return
       await router.push({ path: '/sign-in', query: fullPath === '/' ? {} : { next: fullPath } })
     },
   })

@@ -54,6 +54,8 @@ export const useOutboxStore = defineStore('outbox', () => {
   const arrived = shallowRef<Run>()
 
   let busy: Promise<void> | undefined
+  /** Something was written while others were on their way. */
+  let again = false
   let timer: ReturnType<typeof setTimeout> | undefined
   let wait = FIRST_WAIT_MS
 
@@ -61,13 +63,21 @@ export const useOutboxStore = defineStore('outbox', () => {
     ;[runs.value, photos.value] = await Promise.all([allKeptRuns(), allKeptPhotos()])
   }
 
-  /** Sends what waits; called again whenever something was written or the network came back. */
+  /** Sends what waits; whoever waits for it has waited for what was written until then. */
   function send(): Promise<void> {
     clearTimeout(timer)
-    busy ??= sendAll().finally(() => {
+    again = true
+    busy ??= sendUntilDone().finally(() => {
       busy = undefined
     })
     return busy
+  }
+
+  async function sendUntilDone() {
+    while (again) {
+      again = false
+      await sendAll()
+    }
   }
 
   async function sendAll() {
@@ -83,8 +93,6 @@ export const useOutboxStore = defineStore('outbox', () => {
       wait = FIRST_WAIT_MS
       await read()
       state.value = 'idle'
-      // Written while others were on their way.
-      if (waiting.value > 0) timer = setTimeout(() => void send(), 0)
     } catch (error) {
       await read()
       state.value = errorCode(error) === 'sign-in' ? 'signed out' : 'away'

@@ -22,13 +22,6 @@ useWorkingPages(
   computed(() => frozenNames(props.record.frozen)),
 )
 const details = shallowRef<RunDetails>(props.known)
-const DETAILS = [
-  ['by', 'Done by'],
-  ['licence', 'Licence'],
-  ['target', 'Target'],
-  ['weather', 'Weather: wind, temperature, leaf'],
-  ['remarks', 'Remarks'],
-] as const
 const tried = ref(false)
 
 onMounted(() => document.querySelector<HTMLElement>('[data-path="left"]')?.focus())
@@ -69,17 +62,7 @@ useScreenCommands(() => [{ id: 'log', label: 'Put it on record', key: 'ctrl+ente
       :tried="tried"
     />
     <OutcomeVerdicts v-if="read.outcomes.length > 0" :outcomes="read.outcomes" :frozen="record.frozen" />
-    <div class="fields items-end">
-      <TextField
-        v-for="[name, label] in DETAILS"
-        :key="name"
-        class="wide"
-        :label="label"
-        :text="details[name] ?? ''"
-        :maxlength="2000"
-        @change="details = { ...details, [name]: $event }"
-      />
-    </div>
+    <DetailFields :details="details" @change="details = $event" />
     <div class="flex gap-3">
       <UButton
         type="submit"

@@ -25,13 +25,6 @@ onMounted(async () => {
 })
 const gate = progress.value.gates.findLast(({ decision }) => decision === 'go')
 const details = ref<RunDetails>({ ...known, weather: gate ? gateWeather(gate.readings) : known.weather })
-const FIELDS = [
-  ['by', 'Done by'],
-  ['licence', 'Licence'],
-  ['target', 'Target'],
-  ['weather', 'Weather: wind, temperature, leaf'],
-  ['remarks', 'Remarks'],
-] as const
 const mark = ref('')
 const over = computed(() => record.value.state === 'done')
 const rested = computed(() => record.value.used !== undefined)
@@ -65,17 +58,7 @@ async function finish() {
     </RunAnswer>
     <OutcomeVerdicts v-if="record.outcomes.length > 0" :outcomes="record.outcomes" :frozen="record.frozen" />
     <template v-if="!over">
-      <div class="fields items-end pt-3">
-        <TextField
-          v-for="[name, label] in FIELDS"
-          :key="name"
-          class="wide"
-          :label="label"
-          :text="details[name]"
-          :maxlength="2000"
-          @change="details = { ...details, [name]: $event }"
-        />
-      </div>
+      <DetailFields class="pt-3" :details="details" @change="details = $event" />
       <SignPad class="pt-4" @change="mark = $event" />
     </template>
     <template v-else>
