@@ -22,7 +22,7 @@ import { openWorkingBook } from '../core/working/working'
 import { openCluster } from './setup/cluster.mjs'
 import { ensureBuilt } from './setup/build.mjs'
 import { mustRun } from './setup/command.mjs'
-import { CHROMIUM, ensureChromium, ensurePostgres } from './setup/debian.mjs'
+import { CHROMIUM, CHROMIUM_FLAGS, ensureChromium, ensurePostgres } from './setup/debian.mjs'
 import { PROJECT } from './setup/paths.mjs'
 import { freePort } from './setup/settings.mjs'
 
@@ -38,15 +38,7 @@ chmodSync(data, 0o711)
 const port = await freePort()
 const browser = await chromium.launch({
   executablePath: CHROMIUM,
-  args: [
-    '--no-sandbox',
-    '--disable-gpu',
-    '--disable-quic',
-    '--no-first-run',
-    '--disable-background-networking',
-    '--disable-component-update',
-    '--disable-sync',
-  ],
+  args: CHROMIUM_FLAGS,
 })
 try {
   const firstStartSeconds = await startSeconds()

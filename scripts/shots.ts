@@ -15,7 +15,7 @@ import {
 } from '../demo/sampleLinks'
 import { ensureBuilt } from './setup/build.mjs'
 import { openCluster } from './setup/cluster.mjs'
-import { CHROMIUM, ensureChromium, ensurePostgres } from './setup/debian.mjs'
+import { CHROMIUM, CHROMIUM_FLAGS, ensureChromium, ensurePostgres } from './setup/debian.mjs'
 import { PROJECT, SERVER_ENTRY } from './setup/paths.mjs'
 import { freePort } from './setup/settings.mjs'
 
@@ -118,15 +118,7 @@ const server = spawn(process.execPath, [SERVER_ENTRY], {
 })
 const browser = await chromium.launch({
   executablePath: CHROMIUM,
-  args: [
-    '--no-sandbox',
-    '--disable-gpu',
-    '--disable-quic',
-    '--no-first-run',
-    '--disable-background-networking',
-    '--disable-component-update',
-    '--disable-sync',
-  ],
+  args: CHROMIUM_FLAGS,
 })
 try {
   while (

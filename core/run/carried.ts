@@ -31,8 +31,6 @@ export interface CheckedEntry {
   readonly share: number
   readonly left: Quantity<MassUnit>
   readonly way: ReadingWay
-  /** Filled in since the rest before. */
-  readonly filled?: Quantity<MassUnit>
 }
 
 /** The ground that a load of spray really covered, and what was made of it. */
@@ -117,12 +115,3 @@ export type CarriedBody =
   | { readonly kind: 'photo'; readonly payload: PhotoEntry }
   | { readonly kind: 'signed'; readonly payload: SignedEntry }
   | { readonly kind: 'looked'; readonly payload: LookEntry }
-
-/** Kinds that may follow when the run is on record: they add to it and change nothing of it. */
-export const AFTERWARDS = [
-  'watered',
-  'noted',
-  'photo',
-  'signed',
-  'looked',
-] as const satisfies readonly CarriedBody['kind'][]

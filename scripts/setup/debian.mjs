@@ -7,6 +7,17 @@ import { step, Stop } from './say.mjs'
 const POSTGRES_ROOT = '/usr/lib/postgresql'
 export const CHROMIUM = '/usr/bin/chromium'
 
+/** Headless, and talking to nobody but the page that is asked for. */
+export const CHROMIUM_FLAGS = [
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+]
+
 /** Newest installed PostgreSQL first. */
 export function postgresVersions() {
   if (!existsSync(POSTGRES_ROOT)) return []

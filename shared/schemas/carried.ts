@@ -87,7 +87,6 @@ export const CARRIED_PAYLOADS = {
     share: v.pipe(v.number(), v.gtValue(0, 'must be above zero'), v.maxValue(1, 'must be at most 1')),
     left: quantityOf(MASS_UNITS, NotNegative),
     way: v.picklist(READING_WAYS),
-    filled: v.optional(quantityOf(MASS_UNITS, NotNegative)),
   }),
   covered: v.strictObject({
     load: Load,

@@ -2,21 +2,13 @@ import { readFileSync } from 'node:fs'
 import { createRequire } from 'node:module'
 import { chromium, type Browser, type BrowserContext, type Page } from 'playwright-core'
 import { expect } from 'vitest'
-import { CHROMIUM } from '../../scripts/setup/debian.mjs'
+import { CHROMIUM, CHROMIUM_FLAGS } from '../../scripts/setup/debian.mjs'
 
 const AXE = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8')
 
 const LAUNCH = {
   executablePath: CHROMIUM,
-  args: [
-    '--no-sandbox',
-    '--disable-gpu',
-    '--disable-quic',
-    '--no-first-run',
-    '--disable-background-networking',
-    '--disable-component-update',
-    '--disable-sync',
-  ],
+  args: CHROMIUM_FLAGS,
 }
 
 export const openBrowser = (): Promise<Browser> => chromium.launch(LAUNCH)

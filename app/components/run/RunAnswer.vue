@@ -1,12 +1,18 @@
 <script setup lang="ts">
 /** The sentence that comes back for a number: shape, word and a strip in its colour. */
-defineProps<{ level: 'good' | 'note' | 'warn' | 'stop'; words: string }>()
+defineProps<{
+  level: 'good' | 'note' | 'warn' | 'stop'
+  words: string
+  /** The arithmetic behind it. */
+  lines?: readonly string[]
+}>()
 </script>
 
 <template>
   <div class="answer" :data-level="level" role="status">
     <StateMark :level="level" :words="words" class="said" />
     <slot />
+    <InlineWorking v-if="lines" :lines="lines" />
   </div>
 </template>
 

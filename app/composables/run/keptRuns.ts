@@ -72,7 +72,6 @@ export async function changeKeptRun(
 }
 
 export const keepPhoto = (photo: KeptPhoto): Promise<void> => update<KeptPhoto>(photo.id, () => photo, photos)
-export const keptPhoto = (id: string): Promise<KeptPhoto | undefined> => get<KeptPhoto>(id, photos)
 export const dropPhoto = (id: string): Promise<void> => del(id, photos)
 export const allKeptPhotos = async (): Promise<readonly KeptPhoto[]> =>
   (await entries<string, KeptPhoto>(photos)).map(([, photo]) => photo)

@@ -73,6 +73,7 @@ export function provideRunScreen({ write, ...of }: RunScreenOptions): RunScreen 
   async function done(bodies: readonly EventBody[] = []) {
     const { id } = step.value
     await keep([...bodies, { kind: 'stepped', payload: { step: id, done: 'yes' } }])
+    forgetTyped(of.applicationId, id)
     const next = steps.value[steps.value.findIndex((one) => one.id === id) + 1]
     if (next) open(next.id)
   }

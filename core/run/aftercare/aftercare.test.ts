@@ -1,6 +1,7 @@
 import { expect, test } from 'vitest'
 import { beatSeconds } from './beat'
 import { lookDue } from './lookDue'
+import { quantity } from '../../quantity/quantity'
 import { spotGround } from './spotGround'
 import { waterStanding, zoneMinutes } from './waterIn'
 
@@ -27,8 +28,16 @@ test('the beat of a walker, and the ground of spots', () => {
   // 0.75 m at 1.5 m/s: half a second. 4 L at 4 L on 100 m2: 100 m2.
   expect(beatSeconds(0.75, 1.5)).toBe(0.5)
   expect(beatSeconds(0.75, 0)).toBeUndefined()
-  expect(spotGround(0.004, 4e-5)).toBeCloseTo(100, 9)
-  expect(spotGround(0, 4e-5)).toBeUndefined()
+  const method = {
+    kind: 'spray',
+    carrier: quantity(4, 'L/100 m2'),
+    tank: quantity(15, 'L'),
+    loads: 'equal',
+  } as const
+  const spots = (made: number) =>
+    spotGround({ method }, { made: quantity(made, 'L'), left: quantity(1, 'L') })
+  expect(spots(5)).toBeCloseTo(100, 9)
+  expect(spots(1)).toBeUndefined()
 })
 
 test.each<[string, Parameters<typeof lookDue>[0], Parameters<typeof lookDue>[2], string | undefined]>([

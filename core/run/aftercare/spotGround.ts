@@ -1,17 +1,24 @@
+import { carrierOf } from '../../plan/carrierOf'
+import type { PlanRequest } from '../../plan/planRequest'
+import { amountFactor } from '../../quantity/quantity'
 import { sixDigits } from '../../working/figureText'
 import { closedWorkingBook, type WorkingBook } from '../../working/working'
+import type { Used } from '../outcome'
 
 /**
  * The ground that spots came to: what went out at the calibrated carrier.
- * @param used m3 of spray; @param carrier m3 on each m2
- * @returns m2; undefined where nothing went out
+ * @returns m2; undefined for dry work, and where nothing went out
  * Source: trade.md 4, known volume on known ground, asked the other way round.
+ * @example 4 L out at 4 L on 100 m2: 100 m2
  */
 export function spotGround(
-  used: number,
-  carrier: number,
+  { method }: Pick<PlanRequest, 'method'>,
+  { made, left }: Pick<Used, 'made' | 'left'>,
   book: WorkingBook = closedWorkingBook,
 ): number | undefined {
+  const carrier = carrierOf(method)?.perArea
+  if (!made || carrier === undefined) return undefined
+  const used = made.value * amountFactor(made.unit) - left.value * amountFactor(left.unit)
   if (!(used > 0) || !(carrier > 0)) return undefined
   book.note('run.spots', () => [
     `${sixDigits(used * 1000)} L went out at ${sixDigits(carrier * 1e5)} L on 100 m2`,

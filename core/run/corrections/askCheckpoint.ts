@@ -34,7 +34,6 @@ export function askCheckpoint(
       done: doneAt(one),
       left: one.left.value * amountFactor(one.left.unit),
       doubt: doubtOfRest(one.way, charge, step),
-      filled: one.filled ? one.filled.value * amountFactor(one.filled.unit) : 0,
     })),
     most: mostOfMix(request),
     good: tolerance.good,

@@ -1,4 +1,4 @@
-import { counted, sumOf } from '../../quantity/counting'
+import { counted } from '../../quantity/counting'
 import { isOver, ROUNDING } from '../../quantity/tolerance'
 import { sixDigits } from '../../working/figureText'
 import { closedWorkingBook, type WorkingBook } from '../../working/working'
@@ -10,8 +10,6 @@ export interface RestFound {
   readonly left: number
   /** One standard deviation of it. */
   readonly doubt: number
-  /** What was filled in since the rest before. */
-  readonly filled: number
 }
 
 export interface CheckpointQuestion {
@@ -77,12 +75,11 @@ export function checkpointResult(
 ): CheckpointResult | undefined {
   const { amount, size, passes, charge, chargeDoubt, rests } = question
   const now = rests.at(-1)
-  const before = rests.at(-2) ?? { done: 0, left: charge, doubt: chargeDoubt, filled: 0 }
+  const before = rests.at(-2) ?? { done: 0, left: charge, doubt: chargeDoubt }
   if (!now || !(now.done > before.done) || !(size > 0) || !(amount > 0)) return undefined
-  const put = charge + sumOf(rests, ({ filled }) => filled)
-  const used = put - now.left
+  const used = charge - now.left
   const meant = (amount * now.done) / passes
-  const since = before.left + now.filled - now.left
+  const since = before.left - now.left
   const behind = now.done - before.done
   const laidPerPass = since / behind / size
   const toCome = Math.max(0, passes - now.done)
@@ -90,7 +87,7 @@ export function checkpointResult(
   const needed = toCome > ROUNDING ? Math.max(0, rest / toCome / size) : 0
   const factor = toCome > ROUNDING && since > 0 ? needed / laidPerPass : 1
   const known: Omit<CheckpointResult, 'answer'> = {
-    should: put - meant,
+    should: charge - meant,
     deviation: used / meant - 1,
     give: (2 * Math.hypot(now.doubt, chargeDoubt)) / meant,
     laidPerPass,
@@ -105,7 +102,7 @@ export function checkpointResult(
     toCome: (laidPerPass * toCome * size) / amount,
   }
   book.note('run.checkpoint', () => [
-    `put in ${sixDigits(put)}, left ${sixDigits(now.left)}: used ${sixDigits(used)} (kg, or m3 of spray)`,
+    `put in ${sixDigits(charge)}, left ${sixDigits(now.left)}: used ${sixDigits(used)} (kg, or m3 of spray)`,
     `meant by now: ${sixDigits(amount)} x ${sixDigits(now.done)} of ${counted(passes, 'pass', 'passes')} = ` +
       `${sixDigits(meant)}; off by ${sixDigits(100 * known.deviation)} %`,
     `since the reading before: ${sixDigits(since)} in ${sixDigits(behind)} of a pass on ` +
@@ -146,10 +143,7 @@ const COARSE = 0.02
 function laidBehind({ charge, rests, size }: CheckpointQuestion, { done }: RestFound, used: number): number {
   const begun = Math.ceil(done - ROUNDING) - 1
   if (begun <= 0) return used / done / size
-  const at = rests.findIndex((rest) => Math.abs(rest.done - begun) <= ROUNDING)
-  const found = rests[at]
-  const before = found
-    ? charge + sumOf(rests.slice(0, at + 1), ({ filled }) => filled) - found.left
-    : (used * begun) / done
+  const found = rests.find((rest) => Math.abs(rest.done - begun) <= ROUNDING)
+  const before = found ? charge - found.left : (used * begun) / done
   return (before + (used - before) / (done - begun)) / size
 }

@@ -16,11 +16,11 @@ import { weighingResult } from './weighing'
 
 const optional = (text: string | undefined) => (text ? Number(text) : undefined)
 
-/** `0.5:9` is nine left half way; `+3` was filled in before. */
+/** `0.5:9` is nine left half way. */
 const restsOf = (text = ''): RestFound[] =>
   text.split(' ').map((one) => {
-    const [done = '', left = '', filled = '0'] = one.split(/[:+]/)
-    return { done: Number(done), left: Number(left), filled: Number(filled), doubt: 0 }
+    const [done = '', left = ''] = one.split(':')
+    return { done: Number(done), left: Number(left), doubt: 0 }
   })
 
 test.each(readTable('checkpoint.csv', import.meta.url))('checkpoint, $name: $words', (row) => {
@@ -45,14 +45,14 @@ const question: CheckpointQuestion = {
   passes: 1,
   charge: 15,
   chargeDoubt: 0,
-  rests: [{ done: 0.5, left: 10, doubt: 0, filled: 0 }],
+  rests: [{ done: 0.5, left: 10, doubt: 0 }],
   most: undefined,
   good: 0.05,
 }
 const judged = (way: 'weighed' | 'read' | 'eye', left: number) =>
   checkpointResult({
     ...question,
-    rests: [{ done: 0.5, left, filled: 0, doubt: doubtOfRest(way, 15, 0.2) }],
+    rests: [{ done: 0.5, left, doubt: doubtOfRest(way, 15, 0.2) }],
   })?.answer
 
 test('a coarse reading widens the answer: by eye nothing is changed before it was weighed', () => {
@@ -80,7 +80,7 @@ test('at the corrected flow the whole amount is laid in the end, whatever was fo
         const result = checkpointResult({
           ...question,
           passes,
-          rests: [{ done, left: 15 - used, doubt: 0, filled: 0 }],
+          rests: [{ done, left: 15 - used, doubt: 0 }],
         })
         if (!result || result.needed === 0) return
         const rest = result.laidPerPass * result.factor * 300 * (passes - done)
@@ -92,7 +92,7 @@ test('at the corrected flow the whole amount is laid in the end, whatever was fo
 
 const machine: CheckpointMachine = { dial: '12.6', corrected: undefined, pace: 1.386 }
 const said = (rest: Partial<RestFound>, of: Partial<CheckpointMachine> = {}, most?: number) => {
-  const rests = [{ done: 0.5, left: 10, doubt: 0, filled: 0, ...rest }]
+  const rests = [{ done: 0.5, left: 10, doubt: 0, ...rest }]
   const result = checkpointResult({ ...question, rests, most })
   return result && checkpointWords(result, rests[0]!, { ...machine, ...of }, 'us-1000')
 }

@@ -22,6 +22,8 @@ export interface LoadsToCome {
   /** Finished spray on each m2 as it really came, m3, over what was planned. */
   readonly carrier: number
   readonly carrierOver: number
+  /** `put right`: so far from planned that the loads to come change. */
+  readonly answer: 'as planned' | 'put right'
   /**
    * What each product lies at on the ground of these loads, over what is meant there, with the label's most.
    */
@@ -74,12 +76,16 @@ export function loadsToCome(
   return {
     carrier,
     carrierOver: carrier / planned.perArea - 1,
+    answer: Math.abs(carrier / planned.perArea - 1) > LEFT_ALONE ? 'put right' : 'as planned',
     laid,
     rest,
     loads: rest > 0 ? loadsFor(request, rest, carrier / planned.perArea) : [],
     pace: carrier / planned.perArea,
   }
 }
+
+/** A carrier this near to the planned one is left alone (house default). */
+const LEFT_ALONE = 0.02
 
 /** The planner again, for what is left of the ground at the carrier as it came. */
 function loadsFor(request: PlanRequest, rest: number, carrierOver: number): readonly LoadPlan[] {

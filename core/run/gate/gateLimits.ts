@@ -20,6 +20,20 @@ export interface GateLimits extends DayWants {
   readonly kinds: readonly ProductKind[]
 }
 
+/** What is asked where no label is known: of plans frozen before labels went with them. */
+export const limitsWithoutLabels = (
+  { method, fate }: Pick<ApplicationDraft, 'method' | 'fate'>,
+  units: UnitSystem,
+): GateLimits => ({
+  method,
+  forLeaf: fate?.where === 'leaf' ? 'yes' : 'no',
+  dryLeaf: 'no matter',
+  irrigation: 'none',
+  mownOn: [],
+  kinds: [],
+  units,
+})
+
 /** The strictest of what the labels of one application ask. */
 export function gateLimits(
   draft: ApplicationDraft,

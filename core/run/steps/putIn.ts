@@ -13,7 +13,7 @@ export interface PutIn {
   readonly made: Quantity<VolumeUnit> | undefined
 }
 
-/** Sums what was measured, load by load, and what was filled in at checkpoints. */
+/** Sums what was measured, load by load. */
 export function putIn(frozen: FrozenPlan, progress: RunProgress): PutIn {
   const steps = runSteps(frozen, progress)
   const wanted = steps.flatMap((step): readonly Wanted[] => {
@@ -26,7 +26,6 @@ export function putIn(frozen: FrozenPlan, progress: RunProgress): PutIn {
         }))
       : []
   })
-  const filled = progress.checked.flatMap((entry) => entry.filled ?? [])
   const products = new Map(
     frozen.plan.totals.products.map(({ id, measured: { unit } }) => {
       const amounts = [
@@ -36,7 +35,6 @@ export function putIn(frozen: FrozenPlan, progress: RunProgress): PutIn {
             ({ load, amount }) =>
               progress.measured.find((one) => one.load === load && one.productId === id)?.amount ?? amount,
           ),
-        ...filled,
       ].filter((amount) => dimensionOf(amount.unit) === dimensionOf(unit))
       const whole = sumOf(amounts, (amount) => amount.value * amountFactor(amount.unit))
       return [id, { value: whole / amountFactor(unit), unit }] as const

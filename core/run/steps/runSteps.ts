@@ -1,6 +1,5 @@
-import { isMassUnit, type AmountUnit } from '../../quantity/units'
+import type { AmountUnit } from '../../quantity/units'
 import { amountFactor, areaSi, type Quantity, type SquareMetres } from '../../quantity/quantity'
-import { sumOf } from '../../quantity/counting'
 import { ROUNDING } from '../../quantity/tolerance'
 import { squareMetres } from '../../quantity/quantity'
 import type { LoadPlan } from '../../plan/plan'
@@ -277,10 +276,3 @@ export function shareDone(steps: readonly RunStep[], { steps: done }: RunProgres
   const furthest = steps.findLastIndex(({ id }) => done.includes(id))
   return steps.length > 0 ? (furthest + 1) / steps.length : 0
 }
-
-/** What of all product has been weighed in so far, kg, of dry work. */
-export const weighedIn = ({ measured }: RunProgress): number =>
-  sumOf(
-    measured.filter(({ amount }) => isMassUnit(amount.unit)),
-    ({ amount }) => amount.value * amountFactor(amount.unit),
-  )

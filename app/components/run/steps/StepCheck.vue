@@ -1,9 +1,8 @@
 <script setup lang="ts">
 import { readNotNegative, type Entered } from '#core/quantity/entered'
 import { formatGive } from '#core/quantity/format'
-import { quantity } from '#core/quantity/quantity'
-import { SYSTEM_UNITS } from '#core/quantity/systems'
-import { MASS_UNITS, METRES_PER_SECOND_PER, type MassUnit } from '#core/quantity/units'
+import { paceAsSet } from '#core/run/corrections/paceAsSet'
+import { MASS_UNITS, type MassUnit } from '#core/quantity/units'
 import { checkpointResult } from '#core/run/corrections/checkpoint'
 import type { ReadingWay } from '#core/run/corrections/reading'
 import type { RunStep } from '#core/run/steps/runSteps'
@@ -21,10 +20,11 @@ const before = progress.value.checked.find(
 const unit = computed(
   () => (step.should?.unit ?? frozen.value.worked?.hopper?.weighIn.unit ?? 'lb') as MassUnit,
 )
-const entered = ref<Entered<MassUnit>>(
+const entered = useTyped<Entered<MassUnit>>(
+  'left',
   before ? { text: String(before.left.value), unit: before.left.unit } : { text: '', unit: unit.value },
 )
-const way = ref<ReadingWay>(before?.way ?? 'weighed')
+const way = useTyped<ReadingWay>('way', before?.way ?? 'weighed')
 const WAYS = [
   { value: 'weighed', text: 'weighed' },
   { value: 'read', text: 'read off a mark' },
@@ -69,11 +69,8 @@ function carryOn() {
   if (!entry.value || !words.value) return done()
   const bodies: EventBody[] = [{ kind: 'checked', payload: entry.value }]
   if (words.value.dial) bodies.push({ kind: 'set', payload: { dial: words.value.dial } })
-  if (words.value.pace !== undefined) {
-    const { speed } = SYSTEM_UNITS[crew.units]
-    const figure = Number((words.value.pace / METRES_PER_SECOND_PER[speed]).toPrecision(2))
-    bodies.push({ kind: 'set', payload: { pace: quantity(figure, speed) } })
-  }
+  if (words.value.pace !== undefined)
+    bodies.push({ kind: 'set', payload: { pace: paceAsSet(words.value.pace, crew.units) } })
   return done(bodies)
 }
 const twice = computed(() =>

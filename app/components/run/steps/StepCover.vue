@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { readPositive, type Entered } from '#core/quantity/entered'
-import { areaIn, areaSi, quantity } from '#core/quantity/quantity'
+import { areaIn, areaSi } from '#core/quantity/quantity'
 import type { LoadPlan } from '#core/plan/plan'
 import { showMeasured, showQuantity, SYSTEM_UNITS, type Shown } from '#core/quantity/systems'
-import { AREA_UNITS, METRES_PER_SECOND_PER, type AreaUnit } from '#core/quantity/units'
+import { AREA_UNITS, type AreaUnit } from '#core/quantity/units'
+import { paceAsSet } from '#core/run/corrections/paceAsSet'
 import { loadsToCome } from '#core/run/corrections/remainingLoads'
 import { loadsDone, type RunStep } from '#core/run/steps/runSteps'
 import { openWorkingBook } from '#core/working/working'
@@ -14,9 +15,10 @@ const { step } = defineProps<{ step: Extract<RunStep, { kind: 'cover' }> }>()
 const { frozen, progress, steps, done } = useRunScreen()
 const crew = useCrewStore()
 const shown = useShown()
-const { size: sizeUnit, speed } = SYSTEM_UNITS[crew.units]
+const { size: sizeUnit } = SYSTEM_UNITS[crew.units]
 const before = progress.value.covered.find(({ load }) => load === step.load.number)?.covered
-const entered = ref<Entered<AreaUnit>>(
+const entered = useTyped<Entered<AreaUnit>>(
+  'covered',
   before ? { text: String(before.value), unit: before.unit } : { text: '', unit: sizeUnit },
 )
 const read = computed(() =>
@@ -38,7 +40,7 @@ const found = computed(() => {
   return loadsDone(loads.value, { ...progress.value, covered: [...others, entry] }, entry.load)
 })
 const answer = computed(() => found.value && loadsToCome(frozen.value.request, found.value))
-const off = computed(() => answer.value && Math.abs(answer.value.carrierOver) > 0.02)
+const off = computed(() => answer.value?.answer === 'put right')
 const over = computed(() => answer.value?.laid.filter(({ overLabel }) => overLabel) ?? [])
 const percent = (share: number) => `${Math.round(100 * Math.abs(share))} %`
 const pace = computed(() => {
@@ -75,10 +77,7 @@ function take(how: 'mix' | 'pace' | 'plan') {
     { kind: 'covered', payload: { load: step.load.number, covered: covered.value, take: how } },
   ]
   if (how === 'pace' && pace.value)
-    bodies.push({
-      kind: 'set',
-      payload: { pace: quantity(Number((pace.value / METRES_PER_SECOND_PER[speed]).toPrecision(2)), speed) },
-    })
+    bodies.push({ kind: 'set', payload: { pace: paceAsSet(pace.value, crew.units) } })
   return done(bodies)
 }
 </script>

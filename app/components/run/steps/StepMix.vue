@@ -2,11 +2,12 @@
 import { mixingSteps, phText, waterToStart } from '#core/plan/mixingOrder'
 import { isNearTo } from '#core/run/corrections/asWanted'
 import { readPositive, type Entered } from '#core/quantity/entered'
-import { amountFactor, areaSi, type Quantity } from '#core/quantity/quantity'
+import { areaSi, type Quantity } from '#core/quantity/quantity'
 import { showMeasured } from '#core/quantity/systems'
 import type { AmountUnit } from '#core/quantity/units'
-import { mostOfMix } from '#core/run/corrections/mostOfLabel'
+import { askWeighing } from '#core/run/corrections/askWeighing'
 import { weighingResult } from '#core/run/corrections/weighing'
+import { openWorkingBook } from '#core/working/working'
 import type { RunStep } from '#core/run/steps/runSteps'
 import type { EventBody } from '~/composables/run/useRun'
 
@@ -59,20 +60,28 @@ const readOf = (line: Line) => {
 }
 const answerOf = (line: Line) => {
   const read = readOf(line)
-  if (!read?.ok) return undefined
-  const { unit } = line.wanted
-  const inUnit = ({ value, unit: own }: Quantity<AmountUnit>) =>
-    (value * amountFactor(own)) / amountFactor(unit)
-  const step = stepOf(line.id)
-  const result = weighingResult({
-    wanted: line.wanted.value,
-    forGround: line.wanted.value,
-    shown: inUnit(read.value),
-    size: areaSi(load.value.size),
-    step: step ? inUnit(step) : 0,
-    most: mostOfMix(frozen.value.request),
-  })
-  return result && { ...result, words: overshootWords(result, unit, shown) }
+  const asked =
+    read?.ok &&
+    askWeighing(
+      frozen.value,
+      {
+        productId: line.id,
+        wanted: line.wanted,
+        forGround: line.wanted,
+        size: areaSi(load.value.size),
+      },
+      read.value,
+    )
+  if (!asked) return undefined
+  const pages = openWorkingBook()
+  const result = weighingResult(asked, pages)
+  return (
+    result && {
+      ...result,
+      words: overshootWords(result, line.wanted.unit, shown),
+      lines: pages.pages().flatMap(({ lines }) => lines),
+    }
+  )
 }
 async function take(line: Line) {
   const read = readOf(line)
@@ -136,6 +145,7 @@ const ph = computed(() => phText(order.value.ph))
               v-if="answerOf(line)"
               :level="answerOf(line)!.words.level"
               :words="answerOf(line)!.words.text"
+              :lines="answerOf(line)!.lines"
             />
             <UButton
               size="xl"

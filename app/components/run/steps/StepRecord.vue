@@ -24,7 +24,10 @@ onMounted(async () => {
   if (details.value.by === '') details.value = { ...details.value, by }
 })
 const gate = progress.value.gates.findLast(({ decision }) => decision === 'go')
-const details = ref<RunDetails>({ ...known, weather: gate ? gateWeather(gate.readings) : known.weather })
+const details = useTyped<RunDetails>('details', {
+  ...known,
+  weather: gate ? gateWeather(gate.readings) : known.weather,
+})
 const mark = ref('')
 const over = computed(() => record.value.state === 'done')
 const rested = computed(() => record.value.used !== undefined)

@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import type { MixBooking } from '#core/job/route/mixBooking'
-import { carrierOf } from '#core/plan/carrierOf'
-import { amountFactor, areaIn, squareMetres } from '#core/quantity/quantity'
+import { areaIn, squareMetres } from '#core/quantity/quantity'
 import { dimensionOf } from '#core/quantity/rateUnit'
 import { SYSTEM_UNITS } from '#core/quantity/systems'
 import { spotGround } from '#core/run/aftercare/spotGround'
 import { restAdvice } from '#core/run/corrections/restAdvice'
+import type { Figure } from '#core/working/figures'
 import { openWorkingBook } from '#core/working/working'
+import type { OutcomeEntries } from '~/composables/run/useOutcome'
 import type { EventBody } from '~/composables/run/useRun'
 
 /** What is left when one stops: what it comes to, and what to do with it. */
@@ -21,18 +22,23 @@ if (before) {
   entries.left = { text: String(before.left.value), unit: before.left.unit }
   entries.treated = { text: String(before.treated.value), unit: before.treated.unit }
 }
+const typed = useTyped<OutcomeEntries | null>('entries', null)
+if (typed.value) Object.assign(entries, typed.value)
+watch(entries, (now) => {
+  typed.value = JSON.parse(JSON.stringify(now)) as OutcomeEntries
+})
 const tried = ref(false)
-const advice = computed(() => read.value.used && restAdvice(frozen.value, read.value.used))
+const book = computed(() => {
+  const pages = openWorkingBook()
+  const advice = read.value.used && restAdvice(frozen.value, read.value.used, pages)
+  const linesOf = (figure: Figure) => pages.pages().find((page) => page.figure === figure)?.lines ?? []
+  return { advice, leftover: linesOf('run.leftover'), short: linesOf('run.short') }
+})
+const advice = computed(() => book.value.advice)
 const dimension = computed(() => dimensionOf(entries.left.unit))
 useWorkingPages(
-  () => {
-    const book = openWorkingBook()
-    if (read.value.used) restAdvice(frozen.value, read.value.used, book)
-    return [...book.pages(), ...outcome.pages()]
-  },
-  computed(
-    () => new Map([...frozenNames(frozen.value), ['run.leftover', 'Leftover'], ['run.short', 'Short']]),
-  ),
+  () => outcome.pages(),
+  computed(() => frozenNames(frozen.value)),
 )
 const leftWords = computed(() => {
   if (!advice.value) return undefined
@@ -63,16 +69,17 @@ const shortWords = computed(() => {
   )
 })
 
+const spotLines = ref<readonly string[]>([])
 /** Spots: what went out at the calibrated carrier says how much ground they came to. */
 function takeSpots() {
-  const carrier = carrierOf(frozen.value.request.method)
-  const { made, left } = read.value.used ?? {}
-  if (!carrier || !made || !left) {
+  const { used } = read.value
+  if (!used) {
     tried.value = true
     return
   }
-  const used = made.value * amountFactor(made.unit) - left.value * amountFactor(left.unit)
-  const ground = spotGround(used, carrier.perArea)
+  const pages = openWorkingBook()
+  const ground = spotGround(frozen.value.request, used, pages)
+  spotLines.value = pages.pages().flatMap(({ lines }) => lines)
   if (ground === undefined) return
   const { size } = SYSTEM_UNITS[crew.units]
   const { value } = areaIn(squareMetres(ground), size)
@@ -110,8 +117,9 @@ onMounted(() => document.querySelector<HTMLElement>('[data-path="left"]')?.focus
       :outcomes="read.outcomes"
       :frozen="frozen"
     />
-    <RunAnswer v-if="leftWords" :level="leftWords.level" :words="leftWords.words" />
-    <RunAnswer v-if="shortWords" level="warn" :words="shortWords" />
+    <RunAnswer v-if="leftWords" :level="leftWords.level" :words="leftWords.words" :lines="book.leftover" />
+    <RunAnswer v-if="shortWords" level="warn" :words="shortWords" :lines="book.short" />
+    <InlineWorking :lines="spotLines" />
     <p v-if="record.progress.strips.length > 0" class="soft">
       Beside it:
       {{

@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { readPositive, type Entered } from '#core/quantity/entered'
-import { fieldReader } from '#core/quantity/fieldReader'
 import { lengthSi } from '#core/quantity/quantity'
 import { depthIn, depthUnitOf, toldDepth } from '#core/quantity/toldDepth'
 import type { LengthUnit } from '#core/quantity/units'
+import { zonesOf } from '#core/run/aftercare/zonesOf'
 import { waterStanding, zoneMinutes } from '#core/run/aftercare/waterIn'
+import { openWorkingBook } from '#core/working/working'
 import type { EventBody } from '~/composables/run/useRun'
 
 /** Watering in: how long each zone runs, until when, and what a gauge says of it. */
@@ -13,20 +14,12 @@ const crew = useCrewStore()
 const library = useLibraryStore()
 const limits = computed(() => frozen.value.limits)
 const depth = computed(() => limits.value?.waterDepth)
-const zones = computed(() => {
-  const treated = document.value.lawns.flatMap(({ treated: is, source }) =>
-    is === 'yes' && source ? [source.id] : [],
-  )
-  const found = library.areas
-    .filter(({ id }) => treated.includes(id))
-    .flatMap(({ name, document: { irrigation } }) => {
-      if (irrigation.kind !== 'zone') return []
-      const output = fieldReader().optional('', irrigation.output, 'length', 'Output', 'above-zero')
-      return output ? [{ name: irrigation.zone || name, output: lengthSi(output) }] : []
-    })
-  return [...new Map(found.map((zone) => [zone.name, zone])).values()]
+const zones = computed(() => zonesOf(document.value, library.areas))
+const book = computed(() => {
+  const pages = openWorkingBook()
+  const minutes = depth.value === undefined ? [] : zoneMinutes(depth.value, zones.value, pages)
+  return { minutes, lines: pages.pages().flatMap(({ lines }) => lines) }
 })
-const minutes = computed(() => (depth.value === undefined ? [] : zoneMinutes(depth.value, zones.value)))
 const standing = computed(() =>
   waterStanding(
     { depth: depth.value, withinHours: limits.value?.waterHours },
@@ -39,18 +32,17 @@ const until = computed(() =>
   standing.value.until ? instantText(standing.value.until, crew.organization?.timeZone) : '',
 )
 const unit = depthUnitOf(crew.units)
-const entered = ref<Entered<LengthUnit>>({ text: '', unit })
+/** What is still to come stands there to begin with. */
+const toCome = () =>
+  depth.value === undefined ? '' : String(Number(depthIn(standing.value.left, crew.units).toFixed(2)))
+const entered = ref<Entered<LengthUnit>>({ text: toCome(), unit })
 const read = computed(() =>
   entered.value.text.trim() === '' ? undefined : readPositive(entered.value, 'length', 'Water'),
 )
-watchEffect(() => {
-  if (depth.value !== undefined && entered.value.text === '')
-    entered.value = { text: String(Number(depthIn(standing.value.left, crew.units).toFixed(2))), unit }
-})
 async function water(from: 'irrigation' | 'rain') {
   if (!read.value?.ok) return
   await keep([{ kind: 'watered', payload: { from, depth: read.value.value } } as EventBody])
-  entered.value = { text: '', unit }
+  entered.value = { text: toCome(), unit }
 }
 const title = computed(() =>
   depth.value === undefined
@@ -69,11 +61,12 @@ const title = computed(() =>
       <RunRow word="by the label" :text="toldDepth(depth, crew.units)" />
       <RunRow v-if="until" word="until" :text="until" />
       <RunRow
-        v-for="zone in minutes"
+        v-for="zone in book.minutes"
         :key="zone.name"
         :word="`zone ${zone.name}`"
         :text="`${Math.round(zone.minutes)} min`"
       />
+      <InlineWorking v-if="zones.length > 0" :lines="book.lines" />
       <p v-if="zones.length === 0" class="soft">
         No zone of these lawns says what it gives in an hour: a gauge on the ground tells when it is in.
       </p>

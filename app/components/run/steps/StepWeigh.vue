@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { readPositive, type Entered } from '#core/quantity/entered'
-import { amountFactor } from '#core/quantity/quantity'
 import { showMeasured } from '#core/quantity/systems'
 import { MASS_UNITS, type AmountUnit } from '#core/quantity/units'
-import { mostOfMix } from '#core/run/corrections/mostOfLabel'
+import { askWeighing } from '#core/run/corrections/askWeighing'
 import { weighingResult } from '#core/run/corrections/weighing'
+import { openWorkingBook } from '#core/working/working'
 import type { RunStep } from '#core/run/steps/runSteps'
 
 /** Weigh a charge: what the display should say, and at once what to do where it says more. */
@@ -14,7 +14,8 @@ const shown = useShown()
 const before = progress.value.measured.find(
   ({ load, productId }) => load === step.load && productId === step.productId,
 )?.amount
-const entered = ref<Entered<AmountUnit>>(
+const entered = useTyped<Entered<AmountUnit>>(
+  'shown',
   before ? { text: String(before.value), unit: before.unit } : { text: '', unit: step.wanted.unit },
 )
 const product = computed(() => frozen.value.request.products.find(({ id }) => id === step.productId))
@@ -24,20 +25,13 @@ const name = computed(
 const read = computed(() =>
   entered.value.text.trim() === '' ? undefined : readPositive(entered.value, 'amount', 'What the scale says'),
 )
-const inUnit = (unit: AmountUnit, value: number) =>
-  (value * amountFactor(unit)) / amountFactor(step.wanted.unit)
-const result = computed(() => {
-  if (!read.value?.ok) return undefined
-  const { measureStep } = product.value ?? {}
-  return weighingResult({
-    wanted: step.wanted.value,
-    forGround: step.forGround.value,
-    shown: inUnit(read.value.value.unit, read.value.value.value),
-    size: step.size,
-    step: measureStep ? inUnit(measureStep.unit, measureStep.value) : 0,
-    most: mostOfMix(frozen.value.request),
-  })
+const question = computed(() => read.value?.ok && askWeighing(frozen.value, step, read.value.value))
+const book = computed(() => {
+  const pages = openWorkingBook()
+  const result = question.value ? weighingResult(question.value, pages) : undefined
+  return { result, lines: pages.pages().flatMap(({ lines }) => lines) }
 })
+const result = computed(() => book.value.result)
 const words = computed(() => result.value && overshootWords(result.value, step.wanted.unit, shown))
 const lawns = computed(() =>
   step.areas
@@ -78,7 +72,7 @@ const weighed = () => {
       :problem="read && !read.ok ? read.error.message : undefined"
       @change="entered = $event"
     />
-    <RunAnswer v-if="words" :level="words.level" :words="words.text" />
+    <RunAnswer v-if="words" :level="words.level" :words="words.text" :lines="book.lines" />
     <p class="soft">Tare the tub first. Gloves on, dust away from your face.</p>
   </RunFrame>
 </template>
