@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia'
 import type { ToolDocument } from '#core/calibration/equipmentDocument'
 import type { Calibration, Equipment } from '#shared/schemas/equipment'
+import type { HeldByMachine } from '#core/rules/reading'
 import type { PlannedRow } from '#core/season/ledger'
 import type { DayConditions } from '#core/weather/dayConditions'
 import type { Anchor } from '#core/ground/geodesy'
@@ -15,6 +16,8 @@ export const useLibraryStore = defineStore('library', () => {
   const equipment = shallowRef<readonly Equipment[]>([])
   const calibrations = shallowRef<readonly Calibration[]>([])
   const products = shallowRef<readonly Product[]>([])
+  /** What machines last held. */
+  const held = shallowRef<readonly HeldByMachine[]>([])
   const areas = shallowRef<readonly Area[]>([])
   /** What was put down on the site in hand. */
   const ledger = shallowRef<readonly LedgerRow[]>([])
@@ -39,14 +42,17 @@ export const useLibraryStore = defineStore('library', () => {
 
   /** Reads the library anew; what can't be read stays as it was. */
   async function load() {
-    const [machines, kept, labels] = await Promise.all([
+    const [machines, kept, labels, last] = await Promise.all([
       $fetch<readonly Equipment[]>(crewUrl('/library/equipment')),
       $fetch<readonly Calibration[]>(crewUrl('/library/calibrations')),
       $fetch<readonly Product[]>(crewUrl('/library/products')),
+      // What was read ahead on a phone before it knew this stands without it.
+      $fetch<readonly HeldByMachine[]>(crewUrl('/equipment/held')).catch(() => []),
     ])
     equipment.value = machines
     calibrations.value = kept
     products.value = labels
+    held.value = last
     loaded.value = true
   }
 
@@ -91,6 +97,7 @@ export const useLibraryStore = defineStore('library', () => {
     equipment,
     calibrations,
     products,
+    held,
     areas,
     ledger,
     planned,

@@ -30,6 +30,8 @@ export interface SpreaderDocument {
   readonly swath: Entered<LengthUnit>
   readonly dial: { readonly low: string; readonly high: string }
   readonly notes: string
+  /** The last day it was cleaned out, YYYY-MM-DD. */
+  readonly cleaned?: string
 }
 
 export interface SprayerDocument {
@@ -53,6 +55,8 @@ export interface SprayerDocument {
     readonly drops?: readonly DropRow[]
   }
   readonly notes: string
+  /** The last day tank, hose and boom were cleaned out, YYYY-MM-DD. */
+  readonly cleaned?: string
 }
 
 export interface ToolDocument {

@@ -182,6 +182,16 @@ export interface ProductDocument {
   readonly signal: '' | 'caution' | 'warning' | 'danger'
   readonly label: 'own' | 'sample'
   readonly notes: string
+  /** The label and the safety sheet themselves, as files of the crew. */
+  readonly papers?: readonly ProductPaper[]
+}
+
+export const PAPER_KINDS = ['label', 'safety sheet'] as const
+export interface ProductPaper {
+  /** The file's own id. */
+  readonly id: string
+  readonly what: (typeof PAPER_KINDS)[number]
+  readonly name: string
 }
 
 /** Reads every figure of a label; what is wrong lands in the reader's problems, at its field. */

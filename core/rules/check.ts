@@ -40,6 +40,7 @@ export type CheckCode =
   | 'mix-heavy'
   | 'mix-never'
   | 'mix-untested'
+  | 'clean-out-first'
   | 'iron-with-phosphate'
   | 'label-says'
   | 'spray-volume'

@@ -22,6 +22,18 @@ export interface RuleLibrary {
   readonly calibrations: readonly LibraryCalibration[] | undefined
   readonly local: readonly LocalRule[]
   readonly mixes: readonly MixNote[]
+  /** What machines last held, by the records; absent: nobody knows. */
+  readonly held?: readonly HeldByMachine[]
+}
+
+/** What a machine was last filled with. Days YYYY-MM-DD; `cleaned` blank where nobody noted it. */
+export interface HeldByMachine {
+  readonly equipmentId: string
+  readonly on: string
+  readonly products: readonly string[]
+  /** Products of it that are saved. */
+  readonly sourceIds: readonly string[]
+  readonly cleaned: string
 }
 
 /** What lies on the areas of a job, and what else is to go down on them. */

@@ -1,5 +1,6 @@
 import { CALIBRATION_RULES } from './calibrationRules'
 import type { Check } from './check'
+import { CLEAN_OUT_RULES } from './cleanOutRules'
 import { CONDITION_RULES } from './conditionRules'
 import { DIAL_RULES } from './dialRules'
 import { DISEASE_RULES } from './diseaseRules'
@@ -37,6 +38,7 @@ export const RULES: readonly RuleFamily[] = [
   { name: 'What the weather of the place says', rules: WEATHER_RULES },
   { name: 'Wind and drift', rules: DRIFT_RULES },
   { name: 'What meets in a tank', rules: MIX_RULES },
+  { name: 'What the machine last held', rules: CLEAN_OUT_RULES },
   { name: 'Local rules', rules: CREW_RULES },
   { name: 'Order of the visit', rules: ORDER_RULES },
   { name: 'Calibration', rules: CALIBRATION_RULES },

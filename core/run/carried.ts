@@ -76,6 +76,15 @@ export interface PhotoEntry {
   readonly words: string
 }
 
+/** When it really was, where it is entered afterwards. ISO instants. */
+export interface TimedEntry {
+  /** Absent: nobody noted when it began. */
+  readonly from?: string
+  readonly to: string
+  /** Nobody noted more than the day: the hour is no figure of anybody's. */
+  readonly only?: 'day'
+}
+
 /** A mark drawn by hand, as the path of an SVG picture, beside the typed name. */
 export interface SignedEntry {
   readonly name: string
@@ -113,5 +122,6 @@ export type CarriedBody =
   | { readonly kind: 'watered'; readonly payload: WateredEntry }
   | { readonly kind: 'noted'; readonly payload: { readonly words: string } }
   | { readonly kind: 'photo'; readonly payload: PhotoEntry }
+  | { readonly kind: 'timed'; readonly payload: TimedEntry }
   | { readonly kind: 'signed'; readonly payload: SignedEntry }
   | { readonly kind: 'looked'; readonly payload: LookEntry }

@@ -2,10 +2,10 @@ import { judgingOf } from './freezePlan'
 import { needsCounterSign } from '../people/roles'
 import { closedWorkingBook, type WorkingBook } from '../working/working'
 import { skewText } from './eventTime'
-import { outcomeOf, type ProductOutcome, type Used } from './outcome'
+import { outcomeOf, type JudgedOutcome, type ProductOutcome, type Used } from './outcome'
 import type { OutcomeProblem } from './outcomeProblem'
 import { foldProgress, type RunProgress } from './progress'
-import type { CarriedBody } from './carried'
+import type { CarriedBody, TimedEntry } from './carried'
 import type { AmountCorrection, Correction, EventPerson, FrozenPlan, RunDetails, RunEvent } from './runEvent'
 
 /** A correction as the record shows it: what stood there, what stands there now, why, when. */
@@ -36,6 +36,8 @@ export interface RunRecord {
   readonly gaps: readonly string[]
   /** What was written down on the way and afterwards. */
   readonly progress: RunProgress
+  /** Nobody noted more than the day it was done on. */
+  readonly only?: 'day'
   /** What to say of a device whose clock was off. */
   readonly skew?: string
   /** Who was signed in when it was finished. */
@@ -64,6 +66,7 @@ export function foldRun(
   let details: RunDetails | undefined
   let person: EventPerson | undefined
   let counterSigned: RunRecord['counterSigned']
+  let timed: TimedEntry | undefined
   const corrections: CorrectionShown[] = []
   for (const event of ordered) {
     switch (event.kind) {
@@ -96,6 +99,9 @@ export function foldRun(
         details = details && correctDetails(details, payload)
         break
       }
+      case 'timed':
+        timed = event.payload
+        break
       case 'countersigned':
         if (event.person && !counterSigned)
           counterSigned = { name: event.person.name, licence: event.person.licence, at: event.at }
@@ -114,6 +120,7 @@ export function foldRun(
   )?.at
   // Who stopped and cleaned up before the record was written had finished by then.
   if (finishedAt !== undefined && endedAt !== undefined && endedAt < finishedAt) finishedAt = endedAt
+  if (timed && finishedAt !== undefined) [startedAt, finishedAt] = [timed.from, timed.to]
   if (used && progress.strips.length > 0) used = { ...used, strips: progress.strips }
   const skew = skewText(ordered)
   const outcome = used ? outcomeOf(frozen.request, frozen.plan, used, book, judgingOf(frozen)) : undefined
@@ -121,13 +128,14 @@ export function foldRun(
     state,
     frozen,
     startedAt,
-    ...(endedAt !== undefined && { endedAt }),
+    ...(endedAt !== undefined && !timed && { endedAt }),
+    ...(timed?.only && { only: timed.only }),
     finishedAt,
     used,
     details,
     corrections,
     progress,
-    outcomes: outcome?.ok ? outcome.value : [],
+    outcomes: outcome?.ok ? outcome.value.map((one) => asJudged(one, frozen)) : [],
     problems: outcome && !outcome.ok ? outcome.error : [],
     gaps: gapsOf(ordered),
     ...(skew !== undefined && { skew }),
@@ -135,6 +143,13 @@ export function foldRun(
     ...(person && needsCounterSign(person.role) && !counterSigned && { awaitsCounterSign: true as const }),
     ...(counterSigned && { counterSigned }),
   }
+}
+
+/** Where no rate was planned, none is held against what was used. */
+function asJudged(outcome: JudgedOutcome, { earlier }: FrozenPlan): ProductOutcome {
+  if (earlier !== 'as used') return outcome
+  const { plannedRate: _p, deviation: _d, verdict: _v, ...used } = outcome
+  return used
 }
 
 /** Each event once, by Lamport counter, then device, then the device's own sequence. */

@@ -59,9 +59,10 @@ export const frozenApplication = ({ request, plan, worked }: FrozenPlan): Worked
   worked && { ...worked, request, plan, nitrogen: [], yearLeft: [], cost: undefined }
 
 /** What its outcome is judged by, as it stood when the run began. */
-export const judgingOf = ({ tolerance = DEFAULT_HOUSE, worked }: FrozenPlan): Judging => ({
+export const judgingOf = ({ tolerance = DEFAULT_HOUSE, worked, earlier }: FrozenPlan): Judging => ({
   tolerance,
   groundError: worked && worked.size > 0 ? worked.sd / worked.size : 0,
+  ...(earlier === 'as used' && { against: 'nothing' as const }),
 })
 
 type Checks = WorkedApplication['checks']
@@ -73,7 +74,8 @@ const checkPages = (checks: Checks): readonly Working[] =>
 const withPage = (check: Checks[number], i: number): Checks[number] =>
   typeof check.working === 'function' ? { ...check, working: `check.${i}` } : check
 
-function frozenLabel({
+/** What of a product's note goes on the record. */
+export function frozenLabel({
   id,
   name,
   registration,

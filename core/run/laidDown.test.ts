@@ -132,7 +132,7 @@ test.each([
   const outcome = outcomeOf(request, plan.value, used, closedWorkingBook)
   if (!outcome.ok) throw new Error('no outcome')
   const [told] = outcome.value
-  expect(told?.plannedRate.value).toBeCloseTo(2.5, 9)
+  expect(told?.plannedRate?.value).toBeCloseTo(2.5, 9)
   expect(told?.deviation).toBeCloseTo(deviation, 9)
   expect(told?.actualRate.value).toBeCloseTo(2.5 * (1 + deviation), 9)
   const frozen = {

@@ -38,17 +38,25 @@ export interface Used {
 export interface ProductOutcome {
   readonly productId: string
   readonly used: Quantity<AmountUnit>
-  /** In the planned rate's own unit and basis; of a concentration, what of it goes onto the ground. */
-  readonly plannedRate: Quantity<RateUnit>
+  /** Absent, as are deviation and verdict, where nobody noted what was planned. */
+  readonly plannedRate?: Quantity<RateUnit>
   readonly actualRate: Quantity<RateUnit>
   /** Actual over planned, less one. */
-  readonly deviation: number
+  readonly deviation?: number
   /** Give or take of the deviation, two standard deviations: what ground and scale leave open. */
   readonly give: number
-  readonly verdict: Verdict
+  readonly verdict?: Verdict
   readonly sure: 'can tell' | 'can’t tell'
   /** By rate, where the lawns were weighed apart. */
   readonly apart?: readonly ApartOutcome[]
+}
+
+/** An outcome that is held against its plan. */
+export interface JudgedOutcome extends ProductOutcome {
+  /** In the planned rate's own unit and basis; of a concentration, what of it goes onto the ground. */
+  readonly plannedRate: Quantity<RateUnit>
+  readonly deviation: number
+  readonly verdict: Verdict
 }
 
 /**
@@ -63,7 +71,7 @@ export function outcomeOf(
   entries: Used,
   book: WorkingBook,
   judging: Judging = DEFAULT_JUDGING,
-): Result<readonly ProductOutcome[], readonly OutcomeProblem[]> {
+): Result<readonly JudgedOutcome[], readonly OutcomeProblem[]> {
   const share = sharePutDown(request, entries)
   if (!share.ok) return share
   const problems: OutcomeProblem[] = []
@@ -108,7 +116,7 @@ export function outcomeOf(
     const plannedRate = ratePlanned(product.rate, dose.value, mean)
     const give =
       2 * Math.hypot(judging.groundError, weighingError(product, entries, usedInPutUnit, put.amount.unit))
-    const outcome: ProductOutcome = {
+    const outcome: JudgedOutcome = {
       productId: product.id,
       used,
       plannedRate,
@@ -128,8 +136,12 @@ export function outcomeOf(
         ({ name, size, amount }) => `${asEntered(amount)} went onto ${name}, ${asEntered(size)}`,
       ),
       `used ${figureText(outcome.used)} on ${asEntered(entries.treated)}`,
-      `planned ${figureText(plannedRate)}${mean === 1 ? '' : ', the mean of the areas’ own rates'}; ` +
-        `off by ${sixDigits(deviation * 100)} %`,
+      ...(judging.against === 'nothing'
+        ? []
+        : [
+            `planned ${figureText(plannedRate)}${mean === 1 ? '' : ', the mean of the areas’ own rates'}; ` +
+              `off by ${sixDigits(deviation * 100)} %`,
+          ]),
       ...(give > 0
         ? [
             `ground ${sixDigits(200 * judging.groundError)} % and scale together: give or take ` +

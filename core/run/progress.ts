@@ -135,6 +135,7 @@ function withEvent(progress: RunProgress, event: RunEvent): RunProgress {
     case 'finished':
     case 'corrected':
     case 'countersigned':
+    case 'timed':
       return progress
     default:
       return event satisfies never

@@ -58,6 +58,13 @@ export interface FrozenPlan {
   readonly limits?: GateLimits
   /** What was gone by where the run began without a network. */
   readonly seen?: SeenPlan
+  /** Entered once it was done: what would have stopped it is told, not asked. */
+  readonly afterwards?: true
+  /**
+   * Taken over from records kept elsewhere: with the rates that were planned, or, where none were noted, with
+   * those that were used, by which nothing is judged.
+   */
+  readonly earlier?: 'planned' | 'as used'
 }
 
 /** Who did it and under what conditions, as written down. */

@@ -8,6 +8,8 @@ export interface Judging {
   readonly tolerance: Tolerance
   /** One standard deviation of the ground's size, as a share of it; 0: nobody knows. */
   readonly groundError: number
+  /** Nobody noted what was planned: nothing is held against it. */
+  readonly against?: 'nothing'
 }
 export const DEFAULT_JUDGING: Judging = { tolerance: DEFAULT_HOUSE, groundError: 0 }
 
@@ -39,5 +41,5 @@ const WORST_FIRST = ['off', 'acceptable', 'good'] as const
 
 /** The worst of several, as a record is filed under; undefined where none is known. */
 export const worstVerdict = (
-  outcomes: readonly { readonly verdict: Verdict | undefined }[],
+  outcomes: readonly { readonly verdict?: Verdict | undefined }[],
 ): Verdict | undefined => WORST_FIRST.find((verdict) => outcomes.some((one) => one.verdict === verdict))

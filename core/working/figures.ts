@@ -67,6 +67,7 @@ type SeasonFigure =
   | 'whichDay'
   | 'nitrogen.program'
   | `purchase.${string}`
+  | `use.${string}`
   | `budget.${string}`
   | `heatUnits.${number}`
 

@@ -6,7 +6,7 @@ import {
   type InferCreationAttributes,
   type InitOptions,
 } from 'sequelize'
-import type { PictureType } from '#shared/schemas/picture'
+import type { Paper, Picture } from '#shared/schemas/picture'
 import { key, text } from './columns'
 
 export class AttachmentModel extends Model<
@@ -15,9 +15,9 @@ export class AttachmentModel extends Model<
 > {
   declare organizationId: string
   declare id: string
-  declare mediaType: PictureType
-  declare width: number
-  declare height: number
+  declare mediaType: (Picture | Paper)['type']
+  declare width: number | null
+  declare height: number | null
   declare digest: string
   declare bytes: Buffer
   declare at: CreationOptional<Date>

@@ -113,6 +113,8 @@ export class RecordModel extends Model<InferAttributes<RecordModel>, InferCreati
   declare reentryUntil: Date | null
   declare sizeM2: number
   declare verdict: RecordRow['verdict']
+  /** The saved machine it was carried out with. */
+  declare equipmentId: string | null
   declare document: RunRecord
   declare updatedAt: CreationOptional<Date>
 }
@@ -223,6 +225,7 @@ export function defineModels(sequelize: Sequelize): Models {
       reentryUntil: DataTypes.DATE,
       sizeM2: figure('size_m2'),
       verdict: text(),
+      equipmentId: DataTypes.UUID,
       document: DataTypes.JSONB,
       updatedAt: DataTypes.DATE,
     },

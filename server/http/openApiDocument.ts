@@ -35,6 +35,7 @@ import { RemoveSchema, LIBRARY_KINDS, type LibraryKind } from '#shared/schemas/l
 import { NewRunEventsSchema } from '#shared/schemas/run'
 import { LIBRARY } from '../services/library'
 import { peoplePaths } from './peoplePaths'
+import { recordPaths } from './recordPaths'
 import { seasonPaths } from './seasonPaths'
 
 const json = (schema: GenericSchema) => {
@@ -174,7 +175,10 @@ export const openApiDocument = (version: string) => ({
       get: { summary: 'A picture', responses: { 200: answer('its bytes'), ...errors(404) } },
       put: {
         summary: 'Keep a PNG or JPEG picture',
-        requestBody: { required: true, content: { 'image/png': {}, 'image/jpeg': {} } },
+        requestBody: {
+          required: true,
+          content: { 'image/png': {}, 'image/jpeg': {}, 'application/pdf': {} },
+        },
         responses: { 200: answer('kept'), ...errors(400, 409, 413) },
       },
     },
@@ -201,6 +205,9 @@ export const openApiDocument = (version: string) => ({
         parameters: asked('seed', 'acts', 'cable'),
         responses: { 200: answer('lines (docs/device-lines.md)'), ...errors(400, 404) },
       },
+    },
+    '/api/organizations/{organization}/equipment/held': {
+      get: { summary: 'What each machine was last filled with', responses: { 200: answer('by machine') } },
     },
     '/api/organizations/{organization}/equipment/{id}/outcomes': {
       parameters: [id],
@@ -311,24 +318,7 @@ export const openApiDocument = (version: string) => ({
         responses: { 200: answer('events and record'), ...errors(400, 404, 409, 422) },
       },
     },
-    '/api/organizations/{organization}/records': {
-      get: {
-        summary: 'A page of records',
-        parameters: asked('q', 'verdict', 'siteId', 'from', 'to', 'sort', 'after'),
-        responses: { 200: answer('records'), ...errors(400) },
-      },
-    },
-    '/api/organizations/{organization}/records/export': {
-      get: {
-        summary: 'The records asked for as CSV or JSON',
-        parameters: asked('format', 'q', 'verdict', 'siteId', 'from', 'to', 'sort'),
-        responses: { 200: answer('a file'), ...errors(400) },
-      },
-    },
-    '/api/organizations/{organization}/records/{id}': {
-      parameters: [id],
-      get: { summary: 'One record with its events', responses: { 200: answer('record'), ...errors(404) } },
-    },
+    ...recordPaths({ body, answer, errors, id }),
   },
 })
 

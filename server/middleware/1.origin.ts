@@ -1,4 +1,4 @@
-import { PICTURE_TYPES, type PictureType } from '#shared/schemas/picture'
+import { isAttachmentType } from '#shared/schemas/picture'
 import { isOurName } from '../http/access'
 import { COMPUTING_ROUTES } from '../http/computingRoutes'
 import { failure } from '../http/failure'
@@ -28,9 +28,8 @@ export default defineEventHandler((event) => {
     throw failure('foreign-origin', 'A page of another origin can’t write here.')
   }
   const type = getRequestHeader(event, 'content-type') ?? ''
-  // A picture's own type, like JSON's, is one no plain form can send.
-  if (/^\/api\/organizations\/[^/]+\/attachments\//.test(path) && PICTURE_TYPES.includes(type as PictureType))
-    return
+  // The own type of a picture or a paper, like JSON's, is one no plain form can send.
+  if (/^\/api\/organizations\/[^/]+\/attachments\//.test(path) && isAttachmentType(type)) return
   if (!/^application\/json\b/i.test(type)) throw failure('media-type', 'Writes are sent as application/json.')
 })
 

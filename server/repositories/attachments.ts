@@ -1,17 +1,15 @@
-import type { Picture, PictureType } from '#shared/schemas/picture'
+import type { Paper, Picture } from '#shared/schemas/picture'
 import type { Scope } from './scope'
 
-export interface KeptPicture extends Picture {
-  readonly digest: string
-}
+type Kept = Picture | Paper
 
 export interface AttachmentsRepository {
-  /** What is known of a picture, without its bytes. */
-  readonly find: (id: string) => Promise<KeptPicture | undefined>
+  /** The digest of what is kept under an id. */
+  readonly find: (id: string) => Promise<{ readonly digest: string } | undefined>
   readonly bytes: (
     id: string,
-  ) => Promise<{ readonly type: PictureType; readonly digest: string; readonly bytes: Buffer } | undefined>
-  readonly insert: (picture: KeptPicture, bytes: Buffer) => Promise<void>
+  ) => Promise<{ readonly type: Kept['type']; readonly digest: string; readonly bytes: Buffer } | undefined>
+  readonly insert: (kept: Kept & { readonly digest: string }, bytes: Buffer) => Promise<void>
 }
 
 export function attachmentsRepository({
@@ -25,12 +23,10 @@ export function attachmentsRepository({
     find: async (id) => {
       const row = await attachments.findOne({
         where: { organizationId, id },
-        attributes: ['id', 'mediaType', 'width', 'height', 'digest'],
+        attributes: ['digest'],
         ...options,
       })
-      return row
-        ? { id: row.id, type: row.mediaType, width: row.width, height: row.height, digest: row.digest }
-        : undefined
+      return row ? { digest: row.digest } : undefined
     },
     bytes: async (id) => {
       const row = await attachments.findOne({
@@ -40,8 +36,9 @@ export function attachmentsRepository({
       })
       return row ? { type: row.mediaType, digest: row.digest, bytes: row.bytes } : undefined
     },
-    insert: async ({ type, ...picture }, bytes) => {
-      await attachments.create({ organizationId, ...picture, mediaType: type, bytes }, options)
+    insert: async ({ type, ...kept }, bytes) => {
+      const size = 'width' in kept ? {} : { width: null, height: null }
+      await attachments.create({ organizationId, ...kept, ...size, mediaType: type, bytes }, options)
     },
   }
 }

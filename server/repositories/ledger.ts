@@ -1,6 +1,7 @@
 import { QueryTypes } from 'sequelize'
 import type { LaidOnArea } from '#core/season/areaSeason'
 import type { LaidDown } from '#core/run/laidDown'
+import type { UseKey, UseLine } from '#core/run/use/useReport'
 import type { LedgerRow } from '#shared/schemas/ground'
 import type { LastLaid } from '#shared/schemas/today'
 import type { Scope } from './scope'
@@ -31,6 +32,8 @@ export interface LedgerRepository {
     from: string,
     to: string,
   ) => Promise<readonly (LaidOnArea & { readonly areaId: string })[]>
+  /** What of each product went down under each heading of a report. */
+  readonly use: (by: UseKey, from: string, to: string) => Promise<readonly UseLine[]>
   readonly lastRepeats: (from: string) => Promise<readonly LastLaid[]>
 }
 
@@ -118,6 +121,20 @@ export function ledgerRepository({
          HAVING sum(l.amount) > 0 ORDER BY l.area_id, l.on_day, l.product`,
         { from, to },
       ),
+    use: (by, from, to) =>
+      select<UseLine>(
+        `SELECT ${USE_HEADINGS[by]} AS key, l.product, l.source_id AS "sourceId", l.active, l.groups AS
+           "group", l.dimension, sum(l.amount) AS amount, sum(l.size_m2) AS "sizeM2",
+           count(DISTINCT l.application_id)::integer AS applications, min(l.on_day)::text AS first,
+           max(l.on_day)::text AS last, CASE WHEN bool_or(l.n_kg IS NULL) THEN NULL ELSE sum(l.n_kg) END AS n
+         FROM laid_down l
+         LEFT JOIN records r ON r.organization_id = l.organization_id AND r.id = l.application_id
+         LEFT JOIN sites s ON s.organization_id = l.organization_id AND s.id = l.site_id
+         LEFT JOIN areas a ON a.organization_id = l.organization_id AND a.id = l.area_id
+         WHERE l.organization_id = :organizationId AND l.on_day BETWEEN :from AND :to
+         GROUP BY 1, l.product, l.source_id, l.active, l.groups, l.dimension HAVING sum(l.amount) > 0`,
+        { from, to },
+      ),
     lastRepeats: (from) =>
       select<LastLaid>(
         `SELECT DISTINCT ON (l.area_id, l.product) l.application_id AS "applicationId", l.area_id
@@ -142,6 +159,15 @@ export function ledgerRepository({
         { from },
       ),
   }
+}
+
+/** What each report is told by: the names of today, where something still has one. */
+const USE_HEADINGS: Readonly<Record<UseKey, string>> = {
+  active: 'l.active',
+  product: 'l.product',
+  site: `coalesce(s.name, r.site, '')`,
+  area: `concat_ws(', ', coalesce(s.name, nullif(r.site, '')), a.name)`,
+  person: `coalesce(r.done_by, '')`,
 }
 
 interface RawStanding {

@@ -1,5 +1,7 @@
 import { Op, QueryTypes } from 'sequelize'
+import type { HeldByMachine } from '#core/rules/reading'
 import type { RunRecord } from '#core/run/foldRun'
+import type { FrozenPlan } from '#core/run/runEvent'
 import type { RecordQuery, RecordRow } from '#shared/schemas/run'
 import type { ReentryRow } from '#shared/schemas/today'
 import type { RecordModel } from '../database/models'
@@ -8,6 +10,7 @@ import { prefixSearch, type PageWanted, type Scope } from './scope'
 export interface RecordFields extends Omit<RecordRow, 'deviations'> {
   readonly document: RunRecord
   readonly reentryUntil: string | null
+  readonly equipmentId: string | null
 }
 /** Instants between which a record was finished; blank is open. */
 export interface RecordFilter extends Omit<RecordQuery, 'from' | 'to' | 'ids'> {
@@ -24,6 +27,8 @@ export interface RecordsRepository {
     equipmentId: string,
     limit: number,
   ) => Promise<readonly (RecordRow & { readonly document: RunRecord })[]>
+  /** What each machine held last. */
+  readonly held: () => Promise<readonly HeldByMachine[]>
   readonly find: (id: string) => Promise<(RecordRow & { readonly document: RunRecord }) | undefined>
   readonly documents: (ids: readonly string[]) => Promise<ReadonlyMap<string, RunRecord>>
   readonly put: (record: RecordFields) => Promise<void>
@@ -59,7 +64,7 @@ export function recordsRepository({
       const search = prefixSearch(q)
       const rows = await sequelize.query<RawRecordRow>(
         `SELECT id, job_id, site, site_id, products, done_by, targets, finished_at, size_m2,
-          verdict, ${DEVIATIONS} AS deviations FROM records
+          verdict, document->>'only' AS only, ${DEVIATIONS} AS deviations FROM records
          WHERE organization_id = :organizationId
          ${search ? `AND search @@ to_tsquery('simple', :search)` : ''}
            ${verdict ? 'AND verdict = :verdict' : ''} ${siteId ? 'AND site_id = :siteId' : ''}
@@ -84,7 +89,7 @@ export function recordsRepository({
           ...options,
         },
       )
-      return rows.map(({ job_id, site_id, done_by, targets, finished_at, size_m2, ...row }) => ({
+      return rows.map(({ job_id, site_id, done_by, targets, finished_at, size_m2, only, ...row }) => ({
         ...row,
         jobId: job_id,
         siteId: site_id,
@@ -92,23 +97,36 @@ export function recordsRepository({
         target: targets,
         finishedAt: finished_at.toISOString(),
         sizeM2: size_m2,
+        ...(only && { only }),
       }))
     },
     ofEquipment: async (equipmentId, limit) => {
-      const found = await sequelize.query<{ id: string }>(
-        `SELECT r.id FROM records r JOIN applications a ON a.organization_id = r.organization_id AND
-           a.id = r.id
-         WHERE r.organization_id = :organizationId
-           AND a.document #>> ARRAY[a.document->>'method', 'source', 'id'] = :equipmentId
-         ORDER BY r.finished_at DESC LIMIT :limit`,
-        { type: QueryTypes.SELECT, replacements: { organizationId, equipmentId, limit }, ...options },
-      )
       const rows = await records.findAll({
-        where: { organizationId, id: { [Op.in]: found.map(({ id }) => id) } },
+        where: { organizationId, equipmentId },
         order: [['finishedAt', 'DESC']],
+        limit,
         ...options,
       })
       return rows.map((row) => ({ ...plain(row), document: row.document }))
+    },
+    held: async () => {
+      const rows = await sequelize.query<RawHeld>(
+        `SELECT e.id, last.on::text, last.labels, coalesce(e.document->>'cleaned', '') AS cleaned
+         FROM equipment e CROSS JOIN LATERAL (
+           SELECT (finished_at AT TIME ZONE o.time_zone)::date AS on, r.document->'frozen'->'labels' AS labels
+           FROM records r JOIN organizations o ON o.id = r.organization_id
+           WHERE r.organization_id = e.organization_id AND r.equipment_id = e.id
+           ORDER BY r.finished_at DESC LIMIT 1) last
+         WHERE e.organization_id = :organizationId AND e.deleted_at IS NULL`,
+        { type: QueryTypes.SELECT, replacements: { organizationId }, ...options },
+      )
+      return rows.map(({ id, on, labels, cleaned }) => ({
+        equipmentId: id,
+        on,
+        products: labels.map(({ name }) => name),
+        sourceIds: labels.flatMap(({ sourceId }) => sourceId ?? []),
+        cleaned,
+      }))
     },
     find: async (id) => {
       const row = await records.findOne({ where: { organizationId, id }, ...options })
@@ -166,7 +184,15 @@ export function recordsRepository({
 /** More is no morning's reading. */
 const MOST_RECENT = 200
 
+interface RawHeld {
+  id: string
+  on: string
+  labels: FrozenPlan['labels']
+  cleaned: string
+}
+
 interface RawRecordRow {
+  only: 'day' | null
   deviations: number[]
   id: string
   job_id: string
@@ -203,5 +229,5 @@ const plain = ({
   finishedAt: finishedAt.toISOString(),
   sizeM2,
   verdict,
-  deviations: document.outcomes.map(({ deviation }) => deviation),
+  deviations: document.outcomes.flatMap(({ deviation }) => deviation ?? []),
 })

@@ -1,19 +1,12 @@
-import { v7 as uuid } from 'uuid'
 import type { House } from '#core/house'
 import { workOutJob } from '#core/job/workOutJob'
-import { areaSi } from '#core/quantity/quantity'
-import { dimensionOf } from '#core/quantity/rateUnit'
 import { foldRun, type RunRecord } from '#core/run/foldRun'
 import { freezePlan } from '#core/run/freezePlan'
 import { gateLimits } from '#core/run/gate/gateLimits'
 import { TRADE_UNITS } from '#core/quantity/nutrientText'
-import { laidDown, ledgerChange } from '#core/run/laidDown'
-import { reentryEnds } from '#core/run/reentry'
 import { licenceStanding } from '#core/people/licence'
 import { needsCounterSign } from '#core/people/roles'
 import type { EventPerson, FrozenPlan, RunEvent } from '#core/run/runEvent'
-import { worstVerdict } from '#core/run/verdict'
-import { stillToBook } from '#core/stock/stillToBook'
 import { openWorkingBook } from '#core/working/working'
 import type { Job, JobApplication } from '#shared/schemas/job'
 import { sameContent } from '#core/sameContent'
@@ -21,9 +14,9 @@ import { endsBeforeItBegins, eventTime, inWrittenOrder, TOLD_SKEW_MS } from '#co
 import type { NewRunEvent, Run } from '#shared/schemas/run'
 import { failure } from '../http/failure'
 import type { Repositories } from '../repositories/forOrganization'
-import type { RecordFields } from '../repositories/records'
 import { groundAhead, lawnsOf } from './groundThread'
 import { jobContext, type CrewRules } from './jobContext'
+import { keepInStep } from './keepInStep'
 import { notingRefusal } from './notingRefusal'
 import { refuseStops, refuseUnready } from './refuseStops'
 
@@ -73,7 +66,7 @@ export async function appendRunEvents(
       )
       const stored = await inside.runs.events(applicationId)
       const record = foldRun(stored)
-      if (fresh.length > 0) refuseContradictions(stored, record, job)
+      if (fresh.length > 0) refuseContradictions(stored, record, job, of)
       if (record && fresh.length > 0) await keepInStep(inside, job, application, record, of)
       return { applicationId, jobId: job.id, events: stored, record: record ?? null }
     }),
@@ -124,8 +117,8 @@ function isSame(stored: RunEvent, sent: NewRunEvent): boolean {
 }
 
 /**
- * The plan a run goes by. One that began without a network is carried out already: what would have stopped it
- * is kept and told; where another device had begun it first, that plan stands.
+ * The plan a run goes by. One that began without a network, or is entered afterwards, is carried out already:
+ * what would have stopped it is kept and told; where another device had begun it first, that plan stands.
  */
 async function planFor(
   planned: Extract<TimedEvent, { kind: 'planned' }>,
@@ -138,8 +131,10 @@ async function planFor(
   const seen = planned.payload?.seen
   const first = before.find(({ kind }) => kind === 'planned')
   if (first?.kind === 'planned') return { ...first.payload, ...(seen && { seen }) }
-  const frozen = await freeze(inside, job, application, of.dayOf(planned.at), of, seen ? 'told' : 'refused')
-  return seen ? { ...frozen, seen } : frozen
+  const afterwards = planned.payload?.afterwards
+  const isDone = seen !== undefined || afterwards !== undefined
+  const frozen = await freeze(inside, job, application, of.dayOf(planned.at), of, isDone ? 'told' : 'refused')
+  return { ...frozen, ...(seen && { seen }), ...(afterwards && { afterwards }) }
 }
 
 /**
@@ -149,9 +144,9 @@ async function planFor(
 function refuseAgain(before: readonly RunEvent[], fresh: readonly NewRunEvent[]): void {
   const has = (kind: RunEvent['kind']) => before.some((event) => event.kind === kind)
   const brings = (...kinds: readonly RunEvent['kind'][]) => fresh.some(({ kind }) => kinds.includes(kind))
-  if (has('finished') && brings('planned', 'started', 'used', 'finished'))
+  if (has('finished') && brings('planned', 'started', 'used', 'timed', 'finished'))
     throw failure('locked', 'This run is on record already: correct the record instead.')
-  if (has('planned') && fresh.some((event) => event.kind === 'planned' && !event.payload))
+  if (has('planned') && fresh.some((event) => event.kind === 'planned' && !event.payload?.seen))
     throw failure('locked', 'This run has begun already, here or on another device: open it again.')
 }
 
@@ -235,120 +230,24 @@ async function freeze(
 }
 
 /** A run starts once, ends once it has begun and its amounts are known, and is corrected only afterwards. */
-function refuseContradictions(stored: readonly RunEvent[], record: RunRecord | undefined, job: Job): void {
+function refuseContradictions(
+  stored: readonly RunEvent[],
+  record: RunRecord | undefined,
+  job: Job,
+  { received }: RunHouse,
+): void {
   const has = (kind: RunEvent['kind']) => stored.some((event) => event.kind === kind)
   if (job.state === 'cancelled') throw failure('locked', 'This job is cancelled: reopen it first.')
   if (!record) throw failure('invalid', 'A run begins with its plan.')
   if (has('finished') && !(has('started') && has('used')))
     throw failure('invalid', 'A run is finished after it was started and what was used is entered.')
   if (has('corrected') && !has('finished')) throw failure('invalid', 'Only a finished record is corrected.')
+  if (stored.some((event) => event.kind === 'timed' && event.payload.to > received))
+    throw failure('invalid', 'It would have ended after now: set the time it was done.')
   if (endsBeforeItBegins(record))
     throw failure('invalid', 'It would be finished before it was started: set the clock of this device.')
   const [problem] = record.problems
   if (problem) throw failure('invalid', [problem])
-}
-
-async function keepInStep(
-  repositories: Repositories,
-  job: Job,
-  application: JobApplication,
-  record: RunRecord,
-  of: RunHouse,
-): Promise<void> {
-  const states = job.applications.map(({ id, state }) => (id === application.id ? record.state : state))
-  const state = states.every((one) => one === 'done')
-    ? 'done'
-    : states.some((one) => one !== 'planned')
-      ? 'running'
-      : job.state === 'draft'
-        ? 'planned'
-        : job.state
-  if (state !== job.state) await repositories.jobs.setState(job.id, state)
-  if (record.state !== 'done' || !record.finishedAt) return
-  await repositories.records.put({
-    ...recordRow(job, application, record, record.finishedAt),
-    document: record,
-  })
-  await book(repositories, job, application.id, record, of.dayOf(record.finishedAt))
-}
-
-/** Appends to ledger and stock what makes them say what the record says; a correction adds the difference. */
-async function book(
-  { ledger, stock, products }: Repositories,
-  job: Job,
-  applicationId: string,
-  record: RunRecord,
-  on: string,
-): Promise<void> {
-  const change = ledgerChange(await ledger.totalsOf(applicationId), laidDown(record))
-  const labelOf = (id: string) => record.frozen.labels.find(({ productId }) => productId === id)
-  await ledger.append(
-    change.map((row) => {
-      const label = labelOf(row.productId)
-      return {
-        ...row,
-        id: uuid(),
-        applicationId,
-        siteId: job.siteId,
-        sourceId: label?.sourceId ?? null,
-        product: label?.name ?? '',
-        active: label?.active ?? '',
-        groups: label?.group ?? '',
-        on,
-        repeatDays: label?.repeatDays ?? null,
-        lastsDays: label?.lastsDays ?? null,
-      }
-    }),
-  )
-  for (const { productId, sourceId } of record.frozen.labels) {
-    const used = record.outcomes.find((outcome) => outcome.productId === productId)?.used
-    // What another shelf holds, or none any more, is not booked on this one.
-    if (
-      sourceId === undefined ||
-      !used ||
-      !((await products.find(sourceId)) ?? (await products.findDeleted(sourceId)))
-    )
-      continue
-    const booked = (await stock.movements(sourceId)).filter(
-      (movement) => movement.applicationId === applicationId && movement.dimension === dimensionOf(used.unit),
-    )
-    const amount = stillToBook(used, booked)
-    if (amount === undefined) continue
-    await stock.append(sourceId, [
-      {
-        id: uuid(),
-        kind: 'used',
-        dimension: dimensionOf(used.unit),
-        amount,
-        entered: { text: String(used.value), unit: used.unit },
-        lot: '',
-        remarks: job.site,
-        applicationId,
-        on,
-      },
-    ])
-  }
-}
-
-function recordRow(
-  job: Job,
-  { id }: JobApplication,
-  record: RunRecord,
-  finishedAt: string,
-): Omit<RecordFields, 'document'> {
-  return {
-    id,
-    jobId: job.id,
-    site: job.site,
-    siteId: job.siteId,
-    finishedAt,
-    by: record.details?.by ?? '',
-    target: record.details?.target ?? '',
-    products: record.frozen.labels.map(({ name }) => name).join(', '),
-    sizeM2: record.used ? areaSi(record.used.treated) : 0,
-    verdict: worstVerdict(record.outcomes) ?? 'unknown',
-    reentryUntil: reentryEnds(record.frozen.labels, finishedAt) ?? null,
-  }
 }
 
 /** Reads a run back: the events as stored and what they fold to. */

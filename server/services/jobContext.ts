@@ -33,13 +33,14 @@ export async function jobContext(
   // One after the other: within a transaction there is one connection for all.
   const products = await repositories.products.list()
   const calibrations = await repositories.calibrations.list()
+  const held = await repositories.records.held()
   const areas = siteId === null ? [] : await repositories.areas.list({ siteId })
   const ledger =
     siteId === null ? [] : await repositories.ledger.ofSite(siteId, daysAfter(day, -LEDGER_DAYS), day)
   const planned = siteId === null ? [] : await plannedOnSite(repositories, siteId, id, day, house)
   const site = siteId === null ? undefined : await repositories.sites.find(siteId)
   const weather = site && (await siteConditions(repositories, site, day))
-  const library: JobLibrary = { areas, products, calibrations, local, mixes }
+  const library: JobLibrary = { areas, products, calibrations, local, mixes, held }
   return { day, house, library, ledger, planned, weather }
 }
 

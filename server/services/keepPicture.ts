@@ -1,6 +1,12 @@
 import { createHash } from 'node:crypto'
 import { imageSize } from 'image-size'
-import { WIDEST_PICTURE, type Picture, type PictureType } from '#shared/schemas/picture'
+import {
+  PAPER_TYPE,
+  WIDEST_PICTURE,
+  type Paper,
+  type Picture,
+  type PictureType,
+} from '#shared/schemas/picture'
 import { failure } from '../http/failure'
 import type { Repositories } from '../repositories/forOrganization'
 
@@ -12,18 +18,33 @@ const BEGINNINGS: Readonly<Record<PictureType, readonly number[]>> = {
 /** From this on the camera's own note turns the picture by a quarter. */
 const TURNED = 5
 
-/** Keeps a picture once; sent again under the same id it is the same picture or a mistake. */
+const PDF = Buffer.from('%PDF-')
+
+/** Keeps a picture or a paper once; sent again under the same id it is the same or a mistake. */
 export async function keepPicture(
   { attachments }: Repositories,
   id: string,
   bytes: Buffer,
-): Promise<Picture> {
+): Promise<Picture | Paper> {
+  const kept: Picture | Paper = bytes.subarray(0, PDF.length).equals(PDF)
+    ? { id, type: PAPER_TYPE }
+    : pictureOf(id, bytes)
+  const digest = createHash('sha256').update(bytes).digest('hex')
+  const stored = await attachments.find(id)
+  if (stored && stored.digest !== digest)
+    throw failure('locked', 'There is another picture under this id already.')
+  if (!stored) await attachments.insert({ ...kept, digest }, bytes)
+  return kept
+}
+
+function pictureOf(id: string, bytes: Buffer): Picture {
   const type = typeOf(bytes)
   const size = sizeOf(bytes)
   if (!type || !size)
     throw failure(
       'invalid',
-      'This is not a PNG or JPEG picture, or it is damaged. Save it as one of the two and bring it again.',
+      'This is not a PNG or JPEG picture nor a PDF, or it is damaged. Save it as one of them and bring it ' +
+        'again.',
     )
   if (Math.max(size.width, size.height) > WIDEST_PICTURE)
     throw failure(
@@ -31,11 +52,6 @@ export async function keepPicture(
       `This picture is ${size.width} x ${size.height} pixels; at most ${WIDEST_PICTURE} a side are ` +
         'shown. Scale it down first.',
     )
-  const digest = createHash('sha256').update(bytes).digest('hex')
-  const stored = await attachments.find(id)
-  if (stored && stored.digest !== digest)
-    throw failure('locked', 'There is another picture under this id already.')
-  if (!stored) await attachments.insert({ id, type, ...size, digest }, bytes)
   return { id, type, ...size }
 }
 

@@ -13,15 +13,19 @@ export async function machineOutcomes(
   if (!(await equipment.find(equipmentId))) throw failure('not-found', 'There is no such piece of equipment.')
   const found = await records.ofEquipment(equipmentId, LAST)
   return found.toReversed().flatMap(({ id, site, finishedAt, document: { outcomes, frozen } }) =>
-    outcomes.map(({ productId, plannedRate, actualRate, deviation, verdict }) => ({
-      recordId: id,
-      site,
-      finishedAt,
-      product: frozen.labels.find((label) => label.productId === productId)?.name ?? '',
-      plannedRate,
-      actualRate,
-      deviation,
-      verdict,
-    })),
+    outcomes.flatMap(({ productId, plannedRate, actualRate, deviation, verdict }) =>
+      plannedRate && deviation !== undefined && verdict
+        ? {
+            recordId: id,
+            site,
+            finishedAt,
+            product: frozen.labels.find((label) => label.productId === productId)?.name ?? '',
+            plannedRate,
+            actualRate,
+            deviation,
+            verdict,
+          }
+        : [],
+    ),
   )
 }

@@ -1,5 +1,6 @@
 import { asWritten } from '#core/quantity/format'
 import type { RunRecord } from '#core/run/foldRun'
+import { treatedFeatures } from '#core/run/treatedGround'
 import type { Organization } from '#shared/schemas/organization'
 import type { RecordQuery, RecordRow } from '#shared/schemas/run'
 import type { Repositories } from '../repositories/forOrganization'
@@ -23,6 +24,7 @@ const COLUMNS = [
   'planned_rate',
   'actual_rate',
   'rate_unit',
+  'rate_basis',
   'off_by_percent',
   'verdict',
   'carrier',
@@ -69,6 +71,37 @@ export async function* recordsJson(
   yield open === '[' ? '[]\n' : ']\n'
 }
 
+/**
+ * The ground the records asked for treated, as one GeoJSON collection; lawns without a place on the earth are
+ * named beside it.
+ */
+export async function* recordsGeoJson(
+  repositories: Repositories,
+  organization: Organization,
+  asked: RecordQuery,
+): AsyncGenerator<string> {
+  const anchors = new Map(
+    (await repositories.sites.list()).map(({ id, document }) => [id, document.anchor] as const),
+  )
+  const unplaced: string[] = []
+  let before = ''
+  yield '{"type":"FeatureCollection","features":[\n'
+  for await (const rows of allRecords(repositories, organization, asked)) {
+    const documents = await repositories.records.documents(rows.map(({ id }) => id))
+    for (const { id, siteId } of rows) {
+      const record = documents.get(id)
+      if (!record) continue
+      const ground = treatedFeatures(id, record, siteId === null ? undefined : anchors.get(siteId))
+      unplaced.push(...ground.unplaced.map((lawn) => `${record.frozen.site}: ${lawn}`))
+      for (const feature of ground.features) {
+        yield before + JSON.stringify(feature)
+        before = ',\n'
+      }
+    }
+  }
+  yield `\n],"unplaced":${JSON.stringify([...new Set(unplaced)])}}\n`
+}
+
 function linesOf(
   row: RecordRow,
   record: RunRecord | undefined,
@@ -92,10 +125,11 @@ function linesOf(
       group: label.group ?? '',
       used: asWritten(outcome?.used.value),
       used_unit: outcome?.used.unit ?? '',
-      planned_rate: asWritten(outcome?.plannedRate.value),
+      planned_rate: asWritten(outcome?.plannedRate?.value),
       actual_rate: asWritten(outcome?.actualRate.value),
-      rate_unit: outcome?.plannedRate.unit ?? '',
-      off_by_percent: asWritten(outcome && outcome.deviation * 100),
+      rate_unit: outcome?.actualRate.unit ?? '',
+      rate_basis: frozen.request.products.find(({ id }) => id === label.productId)?.basis ?? 'product',
+      off_by_percent: asWritten(outcome?.deviation && outcome.deviation * 100),
       verdict: outcome?.verdict ?? '',
       carrier: asWritten(carrier?.value),
       carrier_unit: carrier?.unit ?? '',

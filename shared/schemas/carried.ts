@@ -14,7 +14,7 @@ import {
   VOLUME_UNITS,
 } from '#core/quantity/units'
 import { enteredOf, entriesOf, NotNegative, Positive, quantityOf } from './quantity'
-import { Day, Line, Uuid } from './texts'
+import { Day, Instant, Line, Uuid } from './texts'
 
 const Words = v.pipe(v.string(), v.maxLength(2000, 'is too long'))
 const Load = v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(1000))
@@ -106,6 +106,10 @@ export const CARRIED_PAYLOADS = {
   watered: v.strictObject({ from: v.picklist(WATERED_FROM), depth: quantityOf(LENGTH_UNITS, Positive) }),
   noted: v.strictObject({ words: Words }),
   photo: v.strictObject({ attachmentId: Uuid, words: Words }),
+  timed: v.pipe(
+    v.strictObject({ from: v.optional(Instant), to: Instant, only: v.optional(v.literal('day')) }),
+    v.check(({ from, to }) => from === undefined || from <= to, 'must end after it begins'),
+  ),
   signed: v.strictObject({ name: Line, mark: Mark }),
   looked: v.strictObject({
     on: Day,

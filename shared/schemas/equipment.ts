@@ -43,6 +43,7 @@ export const EquipmentDocumentShape = v.variant('kind', [
     swath: Length,
     dial: v.strictObject({ low: Line, high: Line }),
     notes: Notes,
+    cleaned: v.optional(BlankOrDay),
   }),
   v.strictObject({
     schema: v.literal(1),
@@ -60,6 +61,7 @@ export const EquipmentDocumentShape = v.variant('kind', [
       drops: v.optional(Drops),
     }),
     notes: Notes,
+    cleaned: v.optional(BlankOrDay),
   }),
   v.strictObject({
     schema: v.literal(1),

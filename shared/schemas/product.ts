@@ -7,6 +7,7 @@ import {
   YEAR_PERIODS,
   LINE_FIGURE_NAMES,
   LINE_FIGURES,
+  PAPER_KINDS,
   PRODUCT_KINDS,
   type LineFigure,
   type ProductDocument,
@@ -109,6 +110,9 @@ export const ProductDocumentShape = v.strictObject({
   saltIndex: v.optional(Line),
   ph: v.optional(MixPh),
   measures: v.optional(Measures),
+  papers: v.optional(
+    v.pipe(v.array(v.strictObject({ id: Uuid, what: v.picklist(PAPER_KINDS), name: Line })), v.maxLength(12)),
+  ),
   dials: v.optional(
     v.pipe(v.array(v.strictObject({ id: Uuid, spreader: Line, dial: Line })), v.maxLength(12)),
   ),

@@ -67,13 +67,16 @@ const carried = <const K extends keyof typeof CARRIED_PAYLOADS>(kind: K) =>
 
 /**
  * An event as a device sends it. The frozen plan of `planned` is never taken from the wire: the server
- * freezes what is stored. A run that began without a network says what it went by.
+ * freezes what is stored. A run that began without a network says what it went by; one that is entered once
+ * it was done says so.
  */
 export const NewRunEventSchema = v.variant('kind', [
   v.strictObject({
     ...stamp,
     kind: v.literal('planned'),
-    payload: v.optional(v.strictObject({ seen: SeenSchema })),
+    payload: v.optional(
+      v.strictObject({ seen: v.optional(SeenSchema), afterwards: v.optional(v.literal(true)) }),
+    ),
   }),
   v.strictObject({ ...stamp, kind: v.literal('started') }),
   v.strictObject({ ...stamp, kind: v.literal('used'), payload: Used }),
@@ -93,6 +96,7 @@ export const NewRunEventSchema = v.variant('kind', [
   carried('watered'),
   carried('noted'),
   carried('photo'),
+  carried('timed'),
   carried('signed'),
   carried('looked'),
 ])
@@ -150,6 +154,8 @@ export interface RecordRow {
   readonly target: string
   readonly products: string
   readonly finishedAt: string
+  /** Nobody noted more than the day. */
+  readonly only?: 'day'
   readonly sizeM2: number
   readonly verdict: (typeof RECORD_VERDICTS)[number]
   /** Actual over planned, less one, of each product whose outcome is known. */

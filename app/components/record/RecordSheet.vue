@@ -3,7 +3,8 @@ import { showQuantity } from '#core/quantity/systems'
 import { areaSi } from '#core/quantity/quantity'
 import { dayText } from '#core/calendar/dayText'
 import { licenceStanding } from '#core/people/licence'
-import type { EventPerson } from '#core/run/runEvent'
+import type { EventPerson, FrozenPlan } from '#core/run/runEvent'
+import { treatedLawns } from '#core/run/treatedGround'
 import type { CorrectionShown, RunRecord } from '#core/run/foldRun'
 import { rateLawns } from '../run/rateLawns'
 
@@ -14,8 +15,18 @@ import { rateLawns } from '../run/rateLawns'
 const props = defineProps<{ record: RunRecord }>()
 const crew = useCrewStore()
 const shown = useShown()
-const when = (instant: string | undefined) =>
-  instant ? instantText(instant, crew.organization?.timeZone) : 'not entered'
+const when = (instant: string | undefined) => {
+  if (!instant) return 'not entered'
+  const { timeZone } = crew.organization ?? {}
+  return props.record.only === 'day'
+    ? dayText(calendarDay(instant, timeZone))
+    : instantText(instant, timeZone)
+}
+const ground = computed(() => treatedLawns(props.record))
+const ORIGINS: Readonly<Record<NonNullable<FrozenPlan['earlier']>, string>> = {
+  planned: 'Taken over from records kept elsewhere, with the rates noted there.',
+  'as used': 'Taken over from records kept elsewhere; no planned rate was noted, so none is judged.',
+}
 /** Who was signed in, and how their licence stood on the day it was finished. */
 const personText = ({ name, role, licence, licenceEnds }: EventPerson) => {
   const day = calendarDay(props.record.finishedAt ?? crew.now(), crew.organization?.timeZone)
@@ -112,7 +123,7 @@ const lawns = computed(() => {
       <dt>Equipment</dt>
       <dd>{{ record.frozen.equipment || 'not entered' }}</dd>
       <dt>Calibration</dt>
-      <dd>{{ record.frozen.calibration }}</dd>
+      <dd>{{ record.frozen.calibration || 'not entered' }}</dd>
       <template v-if="carrier"
         ><dt>Carrier</dt>
         <dd><FigureText :shown="showQuantity(carrier)" page="carrier" label="Carrier" /></dd
@@ -124,6 +135,10 @@ const lawns = computed(() => {
       <dt>Remarks</dt>
       <dd>{{ record.details?.remarks || 'none' }}</dd>
     </dl>
+    <section v-if="ground.length > 0" aria-labelledby="ground-title">
+      <h2 id="ground-title">Ground treated</h2>
+      <SiteSketch :lawns="ground" :method="record.frozen.request.method.kind" :width="520" :height="240" />
+    </section>
     <section>
       <h2>Products</h2>
       <OutcomeVerdicts :outcomes="record.outcomes" :frozen="record.frozen" />
@@ -149,6 +164,8 @@ const lawns = computed(() => {
     <p v-if="record.awaitsCounterSign" role="status">
       An apprentice carried this out: a licensed person has yet to counter-sign it.
     </p>
+    <p v-if="record.frozen.earlier">{{ ORIGINS[record.frozen.earlier] }}</p>
+    <p v-if="record.frozen.afterwards" class="small">Entered afterwards, not step by step.</p>
     <p v-if="record.skew" class="small">{{ record.skew }}</p>
     <p v-if="record.gaps.length > 0" role="alert">
       Some entries of another device have not arrived yet; this record may change.

@@ -22,6 +22,7 @@ useWorkingPages(
   computed(() => frozenNames(props.record.frozen)),
 )
 const details = shallowRef<RunDetails>(props.known)
+const times = useDoneTimes(() => props.record)
 const tried = ref(false)
 
 onMounted(() => document.querySelector<HTMLElement>('[data-path="left"]')?.focus())
@@ -29,6 +30,8 @@ onMounted(() => document.querySelector<HTMLElement>('[data-path="left"]')?.focus
 function submit() {
   tried.value = true
   const { entered, outcomes } = read.value
+  const when = times.entered.value
+  if (when === 'wrong') return
   if (!entered || outcomes.length === 0) {
     const [path] = Object.keys(read.value.problems)
     document.querySelector<HTMLElement>(`[data-path="${path}"]`)?.focus()
@@ -36,6 +39,7 @@ function submit() {
   }
   emit('log', [
     { kind: 'used', payload: entered as Extract<NewRunEvent, { kind: 'used' }>['payload'] },
+    ...(when ? [{ kind: 'timed' as const, payload: when }] : []),
     { kind: 'finished', payload: details.value },
   ])
 }
@@ -47,8 +51,10 @@ useScreenCommands(() => [{ id: 'log', label: 'Put it on record', key: 'ctrl+ente
     <header class="rule-b pb-2">
       <h1>Log the outcome</h1>
       <p class="soft">
-        {{ record.frozen.site }} · started
-        {{ instantText(record.startedAt ?? crew.now(), crew.organization?.timeZone) }}
+        {{ record.frozen.site
+        }}<template v-if="!record.frozen.afterwards">
+          · started {{ instantText(record.startedAt ?? crew.now(), crew.organization?.timeZone) }}</template
+        >
       </p>
     </header>
     <p v-if="booking" class="small">
@@ -62,6 +68,7 @@ useScreenCommands(() => [{ id: 'log', label: 'Put it on record', key: 'ctrl+ente
       :tried="tried"
     />
     <OutcomeVerdicts v-if="read.outcomes.length > 0" :outcomes="read.outcomes" :frozen="record.frozen" />
+    <DoneTimes :times="times" />
     <DetailFields :details="details" @change="details = $event" />
     <div class="flex gap-3">
       <UButton

@@ -60,7 +60,11 @@ const rows = computed(() =>
         ><span :class="row.part ? 'soft' : 'font-semibold'">{{ row.name }}</span></template
       >
       <template #used="{ row }"><FigureText :shown="showQuantity(row.used)" /></template>
-      <template #planned="{ row }"><FigureText :shown="showQuantity(row.plannedRate)" /></template>
+      <template #planned="{ row }"
+        ><FigureText v-if="row.plannedRate" :shown="showQuantity(row.plannedRate)" /><span v-else class="soft"
+          >not noted</span
+        ></template
+      >
       <template #actual="{ row }"
         ><strong
           ><FigureText
@@ -69,13 +73,14 @@ const rows = computed(() =>
             :label="`Actual rate, ${row.name}`" /></strong
       ></template>
       <template #off="{ row }"
-        >{{ formatDeviation(row.deviation)
+        >{{ row.deviation === undefined ? '' : formatDeviation(row.deviation)
         }}<span v-if="row.give > 0" class="soft small block whitespace-nowrap"
           >± {{ formatGive(100 * row.give) }} %</span
         ></template
       >
       <template #verdict="{ row }"
         ><StateMark
+          v-if="row.verdict"
           :level="row.sure === 'can tell' ? MARKS[row.verdict] : 'note'"
           :words="row.sure === 'can tell' ? verdicts[row.verdict] : unsure(row.give)"
       /></template>

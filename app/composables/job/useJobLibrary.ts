@@ -14,8 +14,8 @@ export function useJobLibrary() {
   /** Undefined until the library was read: the sheet stands without it. */
   const library = computed((): JobLibrary | undefined => {
     const { local = [], mixes = [] } = crew.organization?.settings ?? {}
-    const { areas, products, calibrations } = libraryStore
-    return libraryStore.loaded ? { areas, products, calibrations, local, mixes } : undefined
+    const { areas, products, calibrations, held } = libraryStore
+    return libraryStore.loaded ? { areas, products, calibrations, local, mixes, held } : undefined
   })
   return { library, house }
 }

@@ -124,12 +124,18 @@ export function useRun(of: MaybeRefOrGetter<RunOf>) {
   /**
    * Begins a run: the server freezes the plan. Where it cannot be reached the plan that is worked out here
    * stands until it has been.
+   * @param how `afterwards`: it is done already, and what would have stopped it is told
    * @param freezeHere undefined where the plan cannot be worked out here
    */
-  async function start(freezeHere: () => FrozenPlan | undefined): Promise<void> {
+  async function start(
+    freezeHere: () => FrozenPlan | undefined,
+    how: 'now' | 'afterwards' = 'now',
+  ): Promise<void> {
     if (!known.value) await load().catch(() => undefined)
     if (record.value) return
-    const begin = await stamp([{ kind: 'planned' }, { kind: 'started' }], () => ({}))
+    const plannedNow: EventBody =
+      how === 'afterwards' ? { kind: 'planned', payload: { afterwards: true } } : { kind: 'planned' }
+    const begin = await stamp([plannedNow, { kind: 'started' }], () => ({}))
     try {
       known.value = await post(begin)
     } catch (error) {
@@ -144,7 +150,7 @@ export function useRun(of: MaybeRefOrGetter<RunOf>) {
       // The same events: where the answer alone was lost, the server knows them again.
       const seen = plain(seenPlan(frozen)) as Seen
       const events = begin.map((event) =>
-        waitingFor(event.kind === 'planned' ? { ...event, payload: { seen } } : event),
+        waitingFor(event.kind === 'planned' ? { ...event, payload: { ...event.payload, seen } } : event),
       )
       await stamp([], () => ({ frozen: plain(frozen), events }))
       void outbox.send()

@@ -1,3 +1,4 @@
+import { getLocalTimeZone, parseDateTime } from '@internationalized/date'
 /** The calendar day of an instant in a zone, YYYY-MM-DD. */
 export const calendarDay = (instant: string, timeZone: string | undefined): string =>
   new Intl.DateTimeFormat('en-CA', { timeZone, year: 'numeric', month: '2-digit', day: '2-digit' }).format(
@@ -16,3 +17,9 @@ export const instantText = (instant: string, timeZone: string | undefined): stri
   })
     .format(new Date(instant))
     .replace(' at ', ', ')
+
+/** The instant of a time on a place's own clock. @param time HH:MM */
+export const instantAt = (day: string, time: string, timeZone: string | undefined): string =>
+  parseDateTime(`${day}T${time}`)
+    .toDate(timeZone ?? getLocalTimeZone())
+    .toISOString()

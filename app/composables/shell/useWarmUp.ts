@@ -1,5 +1,6 @@
 import { daysAfter } from '#core/calendar/daysBetween'
 import type { Job } from '#shared/schemas/job'
+import type { Product } from '#shared/schemas/product'
 import type { Today } from '#shared/schemas/today'
 
 /** Days ahead whose jobs are kept, and how many jobs at most. */
@@ -27,24 +28,27 @@ export function useWarmUp() {
     await Promise.all([
       read(crewUrl('/library/equipment')),
       read(crewUrl('/library/calibrations')),
-      read(crewUrl('/library/products')),
+      read(crewUrl('/equipment/held')),
       read(crewUrl('/library/stations')),
       // As the lists ask when nothing is searched for.
       read(crewUrl('/jobs'), { q: '', state: '' }),
       read(crewUrl('/sites'), { q: '' }),
       read(crewUrl(`/days/${crew.today()}`)),
     ])
+    const products = (await read<readonly Product[]>(crewUrl('/library/products'))) ?? []
     // One after the other: whoever works meanwhile goes first.
-    for (const id of [...new Set(wanted)].slice(0, MOST_JOBS)) await keepJob(id)
+    const jobs: Job[] = []
+    for (const id of [...new Set(wanted)].slice(0, MOST_JOBS)) jobs.push(...(await keepJob(id)))
+    for (const id of papersOf(jobs, products)) await read(crewUrl(`/attachments/${id}`))
   }
 
-  async function keepJob(id: string) {
+  async function keepJob(id: string): Promise<readonly Job[]> {
     const job = await read<Job>(crewUrl(`/jobs/${id}`))
-    if (!job) return
+    if (!job) return []
     for (const { id: applicationId } of job.applications)
       await read(crewUrl(`/applications/${applicationId}/events`))
     const { siteId } = job
-    if (siteId === null) return
+    if (siteId === null) return [job]
     await Promise.all([
       read(crewUrl('/library/areas'), { siteId }),
       read(crewUrl(`/library/sites/${siteId}`)),
@@ -53,5 +57,18 @@ export function useWarmUp() {
       read(crewUrl(`/sites/${siteId}/hours`)),
       read(crewUrl(`/sites/${siteId}/weather`), { on: job.plannedFor || crew.today() }),
     ])
+    return [job]
   }
+}
+
+/** Labels and safety sheets of what these jobs put down. */
+function papersOf(jobs: readonly Job[], products: readonly Product[]): readonly string[] {
+  const used = new Set(
+    jobs.flatMap(({ applications }) =>
+      applications.flatMap(({ document }) => document.products.map(({ source }) => source?.id)),
+    ),
+  )
+  return products.flatMap(({ id, document }) =>
+    used.has(id) ? (document.papers ?? []).map((paper) => paper.id) : [],
+  )
 }

@@ -97,6 +97,7 @@ useScreenCommands(() => [{ id: 'copy', label: 'Copy this product', key: 'c', run
         <KindFields :document="draft.document" />
         <LabelLines :document="draft.document" />
         <ProductTold :document="draft.document" />
+        <ProductPapers :papers="draft.document.papers" />
       </div>
       <div class="space-y-5">
         <PackageList :product="{ id, ...draft }" />

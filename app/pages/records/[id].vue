@@ -98,6 +98,29 @@ const additions = ADDED.map(([what, label, icon]) => ({
     adding.value = what
   },
 }))
+/** Its place in the visit, from 1. */
+const placeInVisit = computed(() => (job.value?.applications.findIndex((one) => one.id === id) ?? 0) + 1)
+const files = computed(() => [
+  {
+    label: 'What follows, for a calendar',
+    icon: 'i-lucide-calendar-plus',
+    to: crewUrl(`/records/${id}/calendar`),
+    external: true,
+    download: true,
+  },
+  {
+    label: 'Treated ground as GeoJSON',
+    icon: 'i-lucide-map',
+    to: crewUrl(`/records/export?format=geojson&ids=${id}`),
+    external: true,
+    download: true,
+  },
+  {
+    label: 'Notice for the client',
+    icon: 'i-lucide-printer',
+    to: `/jobs/${stored.value?.jobId}/notice?a=${placeInVisit.value}`,
+  },
+])
 const print = () => window.print()
 useScreenCommands(() => [
   { id: 'print', label: 'Print', key: 'p', run: print },
@@ -140,6 +163,9 @@ useScreenCommands(() => [
         <UButton label="Add" icon="i-lucide-plus" />
       </UDropdownMenu>
       <UButton v-if="own.may('run')" label="Correct" @click="correcting = true" />
+      <UDropdownMenu v-if="stored" :items="files">
+        <UButton icon="i-lucide-ellipsis" aria-label="More with this record" />
+      </UDropdownMenu>
       <UButton label="Print" color="primary" variant="solid" aria-keyshortcuts="p" @click="print" />
     </div>
     <RecordSheet v-if="record" :record="record" />

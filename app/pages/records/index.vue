@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { dayText } from '#core/calendar/dayText'
 import type { RecordPage, RecordRow } from '#shared/schemas/run'
 
 /** What was applied: searched, filtered and sorted by the server, taken along as a file. */
@@ -67,19 +68,36 @@ const empty = computed(() => {
   return [words.value, verdict, from, to].some((asked) => asked !== '')
     ? { words: 'No record is like that.' }
     : {
-        words: 'Nothing on record yet. A record is what a run leaves when its outcome is logged.',
+        words:
+          'Nothing on record yet. A record is what a run leaves when its outcome is logged; what was noted ' +
+          'elsewhere can be taken in.',
         action: 'See the jobs',
         to: '/jobs',
       }
 })
 const chosen = ref<readonly string[]>()
-const exportUrl = (format: 'csv' | 'json', ids: readonly string[] = []) =>
+const exportUrl = (format: 'csv' | 'json' | 'geojson', ids: readonly string[] = []) =>
   crewUrl(
     `/records/export?${new URLSearchParams([
       ...Object.entries({ ...asked.value, format }),
       ...ids.map((id) => ['ids', id]),
     ])}`,
   )
+const file = (format: 'csv' | 'json' | 'geojson', label: string) => ({
+  label,
+  icon: 'i-lucide-file-output',
+  to: exportUrl(format),
+  external: true,
+  download: true,
+})
+const others = computed(() => [
+  [file('csv', 'As CSV'), file('json', 'As JSON'), file('geojson', 'Treated ground as GeoJSON')],
+  [{ label: 'Take in earlier records', icon: 'i-lucide-file-input', to: '/records/earlier' }],
+])
+const when = ({ finishedAt, only }: RecordRow) =>
+  only === 'day'
+    ? dayText(calendarDay(finishedAt, crew.organization?.timeZone))
+    : instantText(finishedAt, crew.organization?.timeZone)
 </script>
 
 <template>
@@ -102,8 +120,10 @@ const exportUrl = (format: 'csv' | 'json', ids: readonly string[] = []) =>
         @change="filter.sort = $event"
       />
       <UButton v-if="!chosen && rows.length > 0" label="Choose" @click="chosen = []" />
-      <a :href="exportUrl('csv')" download class="way-out">CSV</a>
-      <a :href="exportUrl('json')" download class="way-out">JSON</a>
+      <UButton label="What was used" icon="i-lucide-clipboard-list" to="/records/use" />
+      <UDropdownMenu :items="others">
+        <UButton icon="i-lucide-ellipsis" aria-label="More with records" />
+      </UDropdownMenu>
     </template>
     <template #filters>
       <div class="filters" role="search">
@@ -135,13 +155,9 @@ const exportUrl = (format: 'csv' | 'json', ids: readonly string[] = []) =>
       :name-of="({ site, finishedAt }) => `${site}, ${instantText(finishedAt, crew.organization?.timeZone)}`"
     >
       <template #site="{ row }">{{ row.site || 'Unnamed site' }}</template>
-      <template #under="{ row }"
-        >{{ instantText(row.finishedAt, crew.organization?.timeZone) }}, {{ row.products }}</template
-      >
+      <template #under="{ row }">{{ when(row) }}, {{ row.products }}</template>
       <template #finished="{ row }"
-        ><span class="whitespace-nowrap">{{
-          instantText(row.finishedAt, crew.organization?.timeZone)
-        }}</span></template
+        ><span class="whitespace-nowrap">{{ when(row) }}</span></template
       >
       <template #products="{ row }"
         >{{ row.products }}<span v-if="row.target" class="soft small ml-2">{{ row.target }}</span></template

@@ -21,7 +21,7 @@ export const pair = ([lon, lat]: Position): [number, number] => [degrees(lon), d
  * Rings as RFC 7946 wants them: the outline against the clock, holes with it, the first place repeated at the
  * end.
  */
-function earthRings(polygon: Polygon, anchor: Anchor): [number, number][][] {
+export function earthRings(polygon: Polygon, anchor: Anchor): [number, number][][] {
   return polygon.map((ring, i) => {
     const counter = signedArea(ring) > 0
     const places = ringToEarth(counter === (i === 0) ? ring : ring.toReversed(), anchor).map(pair)

@@ -10,6 +10,7 @@ import { givenTo } from './009-given-to'
 import { weather } from './010-weather'
 import { season } from './011-season'
 import { carriedOut } from './012-carried-out'
+import { papers } from './013-papers'
 import type { Migration } from './migration'
 
 /**
@@ -29,4 +30,5 @@ export const MIGRATIONS: readonly Migration[] = [
   weather,
   season,
   carriedOut,
+  papers,
 ]

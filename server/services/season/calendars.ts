@@ -2,6 +2,8 @@ import { createHash, randomBytes } from 'node:crypto'
 import ical, { ICalEventTransparency } from 'ical-generator'
 import { daysAfter } from '#core/calendar/daysBetween'
 import { clientEntries, crewEntries, type CalendarEntry } from '#core/program/calendarEntries'
+import { recordEntries, type RecordEntry } from '#core/run/aftercare/recordEntries'
+import { NO_PROGRESS, type RunProgress } from '#core/run/progress'
 import type { CalendarRow, ClientProgram, MadeCalendar, NewCalendar } from '#shared/schemas/calendar'
 import type { Organization } from '#shared/schemas/organization'
 import type { Database } from '../../database/connection'
@@ -10,11 +12,13 @@ import { calendarByToken, type Calendar } from '../../repositories/calendars'
 import { forOrganization, type Repositories } from '../../repositories/forOrganization'
 import { organizationsRepository } from '../../repositories/organizations'
 import { peopleRepository } from '../../repositories/people'
-import { todayFor } from '../clock'
+import { dayFor, nowFor, startOfDay, todayFor } from '../clock'
 import { todayPage } from '../today'
 import { intentionsOfCrew } from './readSeason'
 
 const SECRET_BYTES = 24
+/** Work of so many days ago still has a follow-up. */
+const FOLLOWED_DAYS = 60
 /** Jobs stand in a calendar from so many days ago to so many ahead. */
 const [JOBS_BACK, JOBS_AHEAD] = [30, 370]
 
@@ -102,7 +106,8 @@ export async function crewCalendar(repositories: Repositories, organization: Org
       title: `Due: ${one.product}, ${one.site}`,
       words: one.areas,
     }))
-  return written(organization.name, [...jobs, ...crewEntries(places), ...repeats])
+  const after = await followUps(repositories, organization)
+  return written(organization.name, [...jobs, ...crewEntries(places), ...repeats, ...after])
 }
 
 /** What comes on one site in plain words, for whose lawn it is. */
@@ -151,17 +156,51 @@ async function jobEntries(
     }))
 }
 
-/** As an iCalendar file: whole days that leave the day free for other things. */
-function written(name: string, entries: readonly CalendarEntry[]): string {
+/** What follows from one record. Fails with `not-found`. */
+export async function recordCalendar(
+  { records }: Pick<Repositories, 'records'>,
+  organization: Organization,
+  recordId: string,
+): Promise<string> {
+  const found = await records.find(recordId)
+  if (!found) throw failure('not-found', 'There is no such record.')
+  return written(`${found.site}, by ${organization.name}`, entriesOf(found, organization))
+}
+
+/** What follows from the work of the last weeks and is not over; repeats stand by themselves. */
+async function followUps(
+  { records }: Pick<Repositories, 'records'>,
+  organization: Organization,
+): Promise<readonly RecordEntry[]> {
+  const recent = await records.since(
+    startOfDay(daysAfter(todayFor(organization), -FOLLOWED_DAYS), organization.timeZone),
+  )
+  return recent
+    .flatMap((record) => entriesOf(record, organization))
+    .filter(({ id }) => !id.startsWith('repeat-'))
+}
+
+function entriesOf(
+  { id, document, finishedAt }: Awaited<ReturnType<Repositories['records']['since']>>[number],
+  organization: Organization,
+): readonly RecordEntry[] {
+  // Records of before version 0.12 hold no notes.
+  const record = { ...document, progress: (document.progress as RunProgress | undefined) ?? NO_PROGRESS }
+  const day = dayFor(organization, new Date(finishedAt))
+  return recordEntries(id, record, day, nowFor(organization).toISOString())
+}
+
+/** As an iCalendar file: whole days that leave the day free for other things, and hours. */
+function written(name: string, entries: readonly (CalendarEntry | RecordEntry)[]): string {
   const calendar = ical({ name, prodId: { company: 'hectarum', product: 'season', language: 'EN' } })
-  for (const { id, from, to, title, words } of entries)
+  for (const entry of entries)
     calendar.createEvent({
-      id: `${id}@hectarum`,
-      start: `${from}T00:00:00Z`,
-      end: `${daysAfter(to, 1)}T00:00:00Z`,
-      allDay: true,
-      summary: title,
-      description: words,
+      id: `${entry.id}@hectarum`,
+      ...('since' in entry
+        ? { start: entry.since, end: entry.until }
+        : { start: `${entry.from}T00:00:00Z`, end: `${daysAfter(entry.to, 1)}T00:00:00Z`, allDay: true }),
+      summary: entry.title,
+      description: entry.words,
       transparency: ICalEventTransparency.TRANSPARENT,
     })
   return calendar.toString()

@@ -36,6 +36,7 @@ async function wait() {
     </p>
     <GateReadings :gate="gate" />
     <GateEyes :gate="gate" />
+    <GatePapers />
     <section aria-label="What speaks against it" aria-live="polite">
       <RunAnswer
         v-for="found in findings"

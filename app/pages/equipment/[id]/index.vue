@@ -133,6 +133,11 @@ useScreenCommands(() =>
     <div class="columns even">
       <section aria-label="Figures" class="space-y-3">
         <EquipmentFields :document="draft.document" :tool="tool" />
+        <MachineHeld
+          v-if="stored && draft.document.kind !== 'tool'"
+          :machine-id="id"
+          :cleaned="draft.document.cleaned"
+        />
         <FormNotes path="document.notes" label="Notes" :text="draft.document.notes" />
         <SettingAsk
           v-if="draft.document.kind === 'spreader' && calibrations.length > 0"

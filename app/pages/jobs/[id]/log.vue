@@ -78,10 +78,13 @@ async function log(events: Parameters<typeof append>[0]) {
   )
 }
 
-async function startNow() {
+async function enterAfterwards() {
   try {
     await library.load()
-    await start(() => (job.value ? freezeHere(job.value, application.value?.id ?? '') : undefined))
+    await start(
+      () => (job.value ? freezeHere(job.value, application.value?.id ?? '') : undefined),
+      'afterwards',
+    )
   } catch (error) {
     problem.value = errorText(error)
   }
@@ -120,9 +123,9 @@ async function startNow() {
     </template>
     <EmptyState
       v-else
-      words="This job has not been started: its plan is frozen when the run begins."
-      action="Start the run now"
-      @act="startNow"
+      words="This job was not run step by step. Its plan is kept as it stands now beside what was done."
+      action="Enter what was done"
+      @act="enterAfterwards"
     />
   </main>
 </template>

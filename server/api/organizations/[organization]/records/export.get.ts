@@ -2,19 +2,23 @@ import { Readable } from 'node:stream'
 import { failure } from '../../../../http/failure'
 import { organizationOf, repositoriesOf } from '../../../../http/repositoriesOf'
 import { todayFor } from '../../../../services/clock'
-import { recordsCsv, recordsJson } from '../../../../services/recordExport'
+import { recordsCsv, recordsGeoJson, recordsJson } from '../../../../services/recordExport'
 import { readRecordQuery } from '../../../../services/recordList'
 
 const FORMATS = {
   csv: { type: 'text/csv; charset=utf-8', write: recordsCsv },
   json: { type: 'application/json; charset=utf-8', write: recordsJson },
+  geojson: { type: 'application/geo+json', write: recordsGeoJson },
 } as const
+const isFormat = (asked: unknown): asked is keyof typeof FORMATS =>
+  typeof asked === 'string' && Object.hasOwn(FORMATS, asked)
 
 /** The records asked for as a file, streamed. */
 export default defineEventHandler((event) => {
   const query = getQuery(event)
-  const format = query.format === 'csv' || query.format === 'json' ? query.format : undefined
-  if (!format) throw failure('invalid', [{ path: 'format', message: 'must be csv or json' }])
+  const { format } = query
+  if (!isFormat(format))
+    throw failure('invalid', [{ path: 'format', message: 'must be csv, json or geojson' }])
   const asked = readRecordQuery(query)
   const organization = organizationOf(event)
   setResponseHeader(event, 'content-type', FORMATS[format].type)

@@ -1,7 +1,7 @@
-import { failure } from '../../../../http/failure'
-import { readId } from '../../../../http/readBody'
-import { repositoriesOf } from '../../../../http/repositoriesOf'
-import { readRun } from '../../../../services/appendRunEvents'
+import { failure } from '../../../../../http/failure'
+import { readId } from '../../../../../http/readBody'
+import { repositoriesOf } from '../../../../../http/repositoriesOf'
+import { readRun } from '../../../../../services/appendRunEvents'
 
 export default defineEventHandler(async (event) => {
   const repositories = repositoriesOf(event)

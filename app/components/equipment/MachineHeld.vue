@@ -1,0 +1,34 @@
+<script setup lang="ts">
+import { dayText } from '#core/calendar/dayText'
+import { isCleaned } from '#core/rules/cleanOutRules'
+import type { HeldByMachine } from '#core/rules/reading'
+
+/** What the machine was last filled with, and whether it was cleaned out since. */
+const { machineId, cleaned = '' } = defineProps<{ machineId: string; cleaned?: string }>()
+const { set, locked } = useForm()
+const crew = useCrewStore()
+const all = await $fetch<readonly HeldByMachine[]>(crewUrl('/equipment/held')).catch(() => [])
+const held = computed(() => all.find(({ equipmentId }) => equipmentId === machineId))
+const isClean = computed(() => held.value === undefined || isCleaned({ on: held.value.on, cleaned }))
+</script>
+
+<template>
+  <section v-if="held" aria-labelledby="held-title">
+    <h2 id="held-title">Last held</h2>
+    <p>
+      {{ held.products.join(', ') }}, on {{ dayText(held.on) }}.
+      <template v-if="isClean">Cleaned out on {{ dayText(cleaned) }}.</template>
+    </p>
+    <UButton
+      v-if="!locked && !isClean"
+      class="mt-1"
+      size="sm"
+      icon="i-lucide-spray-can"
+      label="Cleaned out today"
+      @click="set('document.cleaned', crew.today())"
+    />
+    <p v-if="!isClean" class="soft small">
+      A job that would meet what is left of it asks for a clean-out first.
+    </p>
+  </section>
+</template>
