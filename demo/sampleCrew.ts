@@ -21,6 +21,7 @@ import type { SaveJob } from '../shared/schemas/job'
 import type { StockMovement } from '../shared/schemas/product'
 import type { LibraryKind } from '../shared/schemas/library'
 import type { NewRunEvent } from '../shared/schemas/run'
+import { blankGate } from '../core/run/gate/gateReadings'
 import { drawsFrom, normal } from '../core/quantity/draws'
 import { sampleAreaPrograms, samplePrograms } from './samplePrograms'
 import { sampleCalibrations, sampleEquipment, sampleTrials } from './sampleEquipment'
@@ -347,6 +348,50 @@ function usedOf({ request, plan }: WorkedApplication, share: number): Used {
   }
 }
 
+/** A run that has begun, and where it was found fit to go the look at its gate. */
+function begun(key: string, started: string, wentAt: string | undefined): readonly NewRunEvent[] {
+  const stamp = (kind: string, sequence: number, at: string) => ({
+    id: named(`event ${key} ${kind}`),
+    deviceId: DEVICE,
+    sequence,
+    counter: sequence,
+    at,
+  })
+  const blank = blankGate({ speed: 'mph', temperature: '°F', depth: 'in' })
+  const readings = {
+    ...blank,
+    wind: field<'mph'>('4 mph'),
+    air: field<'°F'>('64 °F'),
+    leaf: 'dry' as const,
+    answers: {
+      people: 'yes',
+      bees: 'yes',
+      notices: 'yes',
+      equipment: 'yes',
+      gear: 'yes',
+      label: 'yes',
+    } as const,
+  }
+  return [
+    { kind: 'planned', ...stamp('planned', 1, started) },
+    { kind: 'started', ...stamp('started', 2, started) },
+    ...(wentAt === undefined
+      ? []
+      : [
+          {
+            kind: 'gate' as const,
+            ...stamp('gate', 3, wentAt),
+            payload: { decision: 'go' as const, readings, findings: [], unread: [], reason: '' },
+          },
+          {
+            kind: 'stepped' as const,
+            ...stamp('stepped', 4, wentAt),
+            payload: { step: 'gate', done: 'yes' as const },
+          },
+        ]),
+  ]
+}
+
 function visitJob(site: SampleSite, visit: (typeof VISITS)[number]): SampleJob {
   const key = `${visit.site} ${visit.purpose} ${visit.day}`
   const started = visit.startedAt
@@ -362,17 +407,7 @@ function visitJob(site: SampleSite, visit: (typeof VISITS)[number]): SampleJob {
     applications: visit.applications.map((wanted, i) => ({
       id: named(`application ${key} ${i}`),
       document: documentOf(site, wanted, visit.day, `${key} ${i}`),
-      events:
-        started === undefined
-          ? []
-          : (['planned', 'started'] as const).map((kind, n) => ({
-              kind,
-              id: named(`event ${key} ${kind}`),
-              deviceId: DEVICE,
-              sequence: n + 1,
-              counter: n + 1,
-              at: started,
-            })),
+      events: started === undefined ? [] : begun(key, started, visit.wentAt),
     })),
   }
 }

@@ -5,6 +5,7 @@ const job = (words: string) => named(`job ${words}`)
 export const SAMPLE_JOBS = {
   feed: job('Cooperage Row Spring feed, front strips 2026-05-06'),
   running: job('Tamsin Point Bowls Club Growth regulator with iron 2026-05-06'),
+  mixing: job('St Brannock’s School Soil conditioner, front lawn 2026-05-06'),
   stopped: job('The Saltings Iron for colour, front and side 2026-05-07'),
   replan: job('Quarry Lane Cemetery Light feed on the slopes 2026-05-08'),
   grasses: job('The Saltings Spring feed, each grass at its rate 2026-05-12'),

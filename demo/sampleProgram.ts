@@ -279,6 +279,8 @@ export interface PlannedVisit {
   readonly state: 'draft' | 'planned'
   readonly givenTo?: string
   readonly startedAt?: string
+  /** When it was found fit to go; absent: it waits at its gate. */
+  readonly wentAt?: string
   readonly applications: readonly (Pick<ProgramEntry, 'areas' | 'products' | 'equipment'> & {
     readonly rates?: Readonly<Record<string, string>>
     /** Areas with a rate line of their own. */ readonly own?: Readonly<Record<string, number>>
@@ -303,6 +305,16 @@ export const VISITS: readonly PlannedVisit[] = [
     givenTo: 'J. Lindqvist',
     startedAt: '2026-05-06T11:05:00.000Z',
     applications: [{ products: [['Trinexapac-ethyl 11.3 %'], [IRON], [STICKER]], equipment: TOW }],
+  },
+  {
+    site: SCHOOL,
+    purpose: 'Soil conditioner, front lawn',
+    day: '2026-05-06',
+    state: 'planned',
+    givenTo: 'T. Arkwright',
+    startedAt: '2026-05-06T11:10:00.000Z',
+    wentAt: '2026-05-06T11:14:00.000Z',
+    applications: [{ areas: ['Front lawn'], products: [['Humic soil conditioner']], equipment: BACKPACK }],
   },
   {
     site: SALTINGS,

@@ -11,7 +11,6 @@ import {
   SAMPLE_JOBS,
   SAMPLE_PRODUCTS,
   SAMPLE_SITES,
-  SAMPLE_BENCH_TESTS,
 } from '../demo/sampleLinks'
 import { ensureBuilt } from './setup/build.mjs'
 import { openCluster } from './setup/cluster.mjs'
@@ -69,10 +68,6 @@ const SHOTS: readonly Shot[] = [
     path: `/equipment/${SAMPLE_EQUIPMENT.push}`,
     before: (page) => page.getByLabel('Rate, all passes', { exact: true }).fill('3.4'),
   },
-  {
-    name: 'bench-pattern',
-    path: `/equipment/${SAMPLE_EQUIPMENT.push}/tests/${SAMPLE_BENCH_TESTS.pattern}`,
-  },
   { name: 'product', path: `/products/${SAMPLE_PRODUCTS.fungicide}` },
   { name: 'job-sheet-wet', path: job(SAMPLE_JOBS.stopped) },
   {
@@ -101,6 +96,7 @@ const SHOTS: readonly Shot[] = [
   { name: 'day', path: '/days/2026-05-07' },
   { name: 'job-sheet-phone', path: job(SAMPLE_JOBS.stopped), phone: 'phone', theme: 'sun' },
   { name: 'run-gate', path: `${job(SAMPLE_JOBS.running)}/run`, phone: 'phone', before: windy },
+  { name: 'run-load', path: `${job(SAMPLE_JOBS.mixing)}/run`, phone: 'phone' },
   // The last: it begins a run of the sample.
   { name: 'run-check', path: job(SAMPLE_JOBS.feed), phone: 'phone', theme: 'sun', before: toTheCheckpoint },
 ]

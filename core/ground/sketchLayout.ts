@@ -5,6 +5,7 @@ export interface SketchLayout {
   /** Polygons in drawing units, points as SVG takes them. */
   readonly shapes: readonly { readonly sign: 'add' | 'subtract'; readonly points: string }[]
   readonly labels: readonly { readonly text: string; readonly x: number; readonly y: number }[]
+  readonly marks: readonly { readonly x: number; readonly y: number }[]
   /** Drawing units in one metre. */
   readonly scale: number
   /** The height really used; the box may be cut to it. */
@@ -27,8 +28,9 @@ interface SketchBox {
 export function sketchLayout(
   { shapes, labels, bounds }: SiteLayout,
   { width, height, edge = EDGE, label = LABEL }: SketchBox,
+  marks: readonly Point[] = [],
 ): SketchLayout {
-  if (!bounds) return { shapes: [], labels: [], scale: 0, height: 0 }
+  if (!bounds) return { shapes: [], labels: [], marks: [], scale: 0, height: 0 }
   const [wide, high] = [bounds.maxX - bounds.minX, bounds.maxY - bounds.minY]
   const scale = Math.min((width - 2 * edge) / wide, (height - label - 2 * edge) / high)
   const left = (width - wide * scale) / 2
@@ -57,6 +59,7 @@ export function sketchLayout(
       x: at(point)[0],
       y: lowest(lawnId) + label - 3,
     })),
+    marks: marks.map(at).map(([x, y]) => ({ x, y })),
     scale,
     height: Math.min(height, high * scale + label + 2 * edge),
   }

@@ -44,6 +44,10 @@ export function calibrationFromJob(
   )
 }
 
+/** The pace it was carried out at is known: such a point is worth keeping. */
+export const hasPace = ({ document: { course } }: JobCalibration): boolean =>
+  course.speed.text.trim() !== '' || (course.timed?.times ?? []).some(({ text }) => text.trim() !== '')
+
 type JobDraft = Pick<ApplicationDraft, 'method' | 'spread' | 'spray' | 'products'>
 const WET_NOTES = 'Measured back on a job; what is left counts hose and boom.'
 

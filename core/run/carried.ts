@@ -1,3 +1,4 @@
+import type { Point } from '../ground/plane'
 import type { Quantity } from '../quantity/quantity'
 import type { AmountUnit, AreaUnit, LengthUnit, MassUnit, SpeedUnit, VolumeUnit } from '../quantity/units'
 import type { ReadingWay } from './corrections/reading'
@@ -76,6 +77,12 @@ export interface PhotoEntry {
   readonly words: string
 }
 
+/** A weed or a patch that was treated, on the plan of the lawns, m. */
+export interface SpotEntry {
+  readonly id: string
+  readonly at: Point
+}
+
 /** When it really was, where it is entered afterwards. ISO instants. */
 export interface TimedEntry {
   /** Absent: nobody noted when it began. */
@@ -122,6 +129,9 @@ export type CarriedBody =
   | { readonly kind: 'watered'; readonly payload: WateredEntry }
   | { readonly kind: 'noted'; readonly payload: { readonly words: string } }
   | { readonly kind: 'photo'; readonly payload: PhotoEntry }
+  | { readonly kind: 'spot'; readonly payload: SpotEntry }
   | { readonly kind: 'timed'; readonly payload: TimedEntry }
+  /** What was weighed or measured back is a calibration of the machine too. */
+  | { readonly kind: 'calibrates'; readonly payload: Readonly<Record<string, never>> }
   | { readonly kind: 'signed'; readonly payload: SignedEntry }
   | { readonly kind: 'looked'; readonly payload: LookEntry }

@@ -9,6 +9,7 @@ import type {
   PhotoEntry,
   SettingEntry,
   SignedEntry,
+  SpotEntry,
   StripEntry,
   WateredEntry,
 } from './carried'
@@ -34,6 +35,8 @@ export interface RunProgress {
   readonly settings: readonly (SettingEntry & Stamped)[]
   readonly pauses: readonly { readonly from: string; readonly to?: string; readonly reason: string }[]
   readonly strips: readonly StripEntry[]
+  /** Spots that were marked; absent before version 0.12. */
+  readonly spots?: readonly SpotEntry[]
   readonly mishaps: readonly (MishapEntry & Stamped)[]
   readonly watered: readonly (WateredEntry & Stamped)[]
   readonly notes: readonly ({ readonly words: string } & Stamped)[]
@@ -117,6 +120,11 @@ function withEvent(progress: RunProgress, event: RunEvent): RunProgress {
       return { ...progress, pauses: resumed(progress.pauses, event.at) }
     case 'strip':
       return { ...progress, strips: replaced(progress.strips, event.payload, (a, b) => a.id === b.id) }
+    case 'spot':
+      return {
+        ...progress,
+        spots: replaced(progress.spots ?? [], event.payload, (a, b) => a.id === b.id),
+      }
     case 'mishap':
       return { ...progress, mishaps: [...progress.mishaps, { ...event.payload, ...stamp }] }
     case 'watered':
@@ -136,6 +144,7 @@ function withEvent(progress: RunProgress, event: RunEvent): RunProgress {
     case 'corrected':
     case 'countersigned':
     case 'timed':
+    case 'calibrates':
       return progress
     default:
       return event satisfies never

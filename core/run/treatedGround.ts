@@ -1,11 +1,11 @@
 import type { Polygon } from '../ground/clipping'
-import type { Anchor } from '../ground/geodesy'
-import { earthRings } from '../ground/files/writeGround'
+import { toEarth, type Anchor } from '../ground/geodesy'
+import { earthRings, pair } from '../ground/files/writeGround'
 import type { MapArea } from '../ground/siteLayout'
 import { asWritten } from '../quantity/format'
 import type { RunRecord } from './foldRun'
 
-type RecordGround = Pick<RunRecord, 'frozen' | 'used' | 'outcomes' | 'details' | 'finishedAt'>
+type RecordGround = Pick<RunRecord, 'frozen' | 'used' | 'outcomes' | 'details' | 'finishedAt' | 'progress'>
 
 /** The lawns that were treated, as they were measured then; none of a record that kept no ground. */
 export function treatedLawns({ frozen }: Pick<RunRecord, 'frozen'>): readonly MapArea[] {
@@ -20,7 +20,9 @@ export interface TreatedFeature {
   readonly type: 'Feature'
   readonly id: string
   readonly properties: Readonly<Record<string, string | number>>
-  readonly geometry: { readonly type: 'MultiPolygon'; readonly coordinates: [number, number][][][] }
+  readonly geometry:
+    | { readonly type: 'MultiPolygon'; readonly coordinates: [number, number][][][] }
+    | { readonly type: 'Point'; readonly coordinates: [number, number] }
 }
 
 /**
@@ -31,7 +33,7 @@ export interface TreatedFeature {
  */
 export function treatedFeatures(
   recordId: string,
-  { frozen, used, outcomes, details, finishedAt }: RecordGround,
+  { frozen, used, outcomes, details, finishedAt, progress }: RecordGround,
   anchor: Anchor | undefined,
 ): { readonly features: readonly TreatedFeature[]; readonly unplaced: readonly string[] } {
   const lawns = frozen.worked?.lawns ?? []
@@ -71,5 +73,15 @@ export function treatedFeatures(
       geometry: { type: 'MultiPolygon', coordinates: net.map((polygon) => earthRings(polygon, anchor)) },
     })
   }
+  // Records of before version 0.12 hold no notes.
+  const spots = (progress as RecordGround['progress'] | undefined)?.spots ?? []
+  if (anchor && features.length > 0)
+    for (const { id, at } of spots)
+      features.push({
+        type: 'Feature',
+        id,
+        properties: { record: recordId, site: frozen.site, spot: 'treated' },
+        geometry: { type: 'Point', coordinates: pair(toEarth(at, anchor)) },
+      })
   return { features, unplaced }
 }

@@ -17,6 +17,7 @@ import type { Repositories } from '../repositories/forOrganization'
 import { groundAhead, lawnsOf } from './groundThread'
 import { jobContext, type CrewRules } from './jobContext'
 import { keepInStep } from './keepInStep'
+import { keepJobCalibration } from './keepJobCalibration'
 import { notingRefusal } from './notingRefusal'
 import { refuseStops, refuseUnready } from './refuseStops'
 
@@ -68,6 +69,8 @@ export async function appendRunEvents(
       const record = foldRun(stored)
       if (fresh.length > 0) refuseContradictions(stored, record, job, of)
       if (record && fresh.length > 0) await keepInStep(inside, job, application, record, of)
+      if (record && stored.some(({ kind }) => kind === 'calibrates'))
+        await keepJobCalibration(inside, application, record, of)
       return { applicationId, jobId: job.id, events: stored, record: record ?? null }
     }),
   )

@@ -50,7 +50,7 @@ export async function earlierRecords(
         continue
       }
       const isHere = here.has(work.id) || shown.some(({ id }) => id === work.id)
-      shown.push(rowOf(work, matches, times.to, isHere))
+      shown.push(rowOf(work, matches, times, isHere))
       if (take === 'look' || isHere) continue
       await keep(inside, work, kept.value, times, matches, of)
       added += 1
@@ -123,12 +123,13 @@ function idsOf({ id }: EarlierWork): () => string {
 const rowOf = (
   { id, line, site, lawns, products, treated, notes }: EarlierWork,
   matches: EarlierMatches,
-  finishedAt: string,
+  { to, only }: Times,
   isHere: boolean,
 ): EarlierShown => ({
   id,
   line,
-  finishedAt,
+  finishedAt: to,
+  ...(only && { only }),
   site,
   products: products.map(({ name }) => name).join(', '),
   sizeM2: areaSi(treated),

@@ -77,6 +77,9 @@ const Mark = v.pipe(
 )
 const Rating = v.pipe(v.number(), v.minValue(1, 'must be from 1 to 9'), v.maxValue(9, 'must be from 1 to 9'))
 
+/** Metres on a plan; no site is wider. */
+const Place = v.pipe(v.number(), v.minValue(-1e6), v.maxValue(1e6))
+
 /** What each kind of note made during a run, and after it, carries. */
 export const CARRIED_PAYLOADS = {
   gate: v.pipe(Gate, GoesForAReason),
@@ -106,6 +109,8 @@ export const CARRIED_PAYLOADS = {
   watered: v.strictObject({ from: v.picklist(WATERED_FROM), depth: quantityOf(LENGTH_UNITS, Positive) }),
   noted: v.strictObject({ words: Words }),
   photo: v.strictObject({ attachmentId: Uuid, words: Words }),
+  spot: v.strictObject({ id: Uuid, at: v.strictTuple([Place, Place]) }),
+  calibrates: v.strictObject({}),
   timed: v.pipe(
     v.strictObject({ from: v.optional(Instant), to: Instant, only: v.optional(v.literal('day')) }),
     v.check(({ from, to }) => from === undefined || from <= to, 'must end after it begins'),

@@ -34,6 +34,8 @@ export interface EarlierShown {
   readonly id: string
   readonly line: number
   readonly finishedAt: string
+  /** Nobody noted more than the day. */
+  readonly only?: 'day'
   readonly site: string
   readonly products: string
   readonly sizeM2: number

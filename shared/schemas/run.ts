@@ -96,7 +96,9 @@ export const NewRunEventSchema = v.variant('kind', [
   carried('watered'),
   carried('noted'),
   carried('photo'),
+  carried('spot'),
   carried('timed'),
+  carried('calibrates'),
   carried('signed'),
   carried('looked'),
 ])

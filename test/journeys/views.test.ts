@@ -24,6 +24,8 @@ const VIEWS = {
     '/equipment',
     '/products',
     '/records',
+    '/records/use',
+    '/records/earlier',
     '/settings/calendars',
     '/rules',
     '/settings/house',

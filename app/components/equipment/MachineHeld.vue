@@ -7,8 +7,11 @@ import type { HeldByMachine } from '#core/rules/reading'
 const { machineId, cleaned = '' } = defineProps<{ machineId: string; cleaned?: string }>()
 const { set, locked } = useForm()
 const crew = useCrewStore()
-const all = await $fetch<readonly HeldByMachine[]>(crewUrl('/equipment/held')).catch(() => [])
-const held = computed(() => all.find(({ equipmentId }) => equipmentId === machineId))
+const all = shallowRef<readonly HeldByMachine[]>([])
+onMounted(async () => {
+  all.value = await $fetch<readonly HeldByMachine[]>(crewUrl('/equipment/held')).catch(() => [])
+})
+const held = computed(() => all.value.find(({ equipmentId }) => equipmentId === machineId))
 const isClean = computed(() => held.value === undefined || isCleaned({ on: held.value.on, cleaned }))
 </script>
 

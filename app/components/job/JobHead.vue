@@ -85,6 +85,7 @@ function settle() {
           :job-id="jobId"
           :site-id="draft.siteId"
           :planned-for="draft.plannedFor"
+          :state="state"
           :fresh="draft.version === 0"
           :locked="locked"
           :what-if="whatIf"

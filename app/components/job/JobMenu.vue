@@ -1,11 +1,13 @@
 <script setup lang="ts">
 import type { DropdownMenuItem } from '@nuxt/ui'
+import type { JobState } from '#core/job/chain'
 
 /** What else can be done with a job. */
 const props = defineProps<{
   jobId: string
   siteId: string | null
   plannedFor: string
+  state: JobState
   fresh: boolean
   locked: boolean
   whatIf: string
@@ -13,6 +15,9 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ repeat: []; history: []; remove: [] }>()
 const own = useSelfStore()
+const route = useRoute()
+/** Work that was carried out without its run is entered all the same. */
+const isOpen = computed(() => !props.fresh && (props.state === 'planned' || props.state === 'running'))
 const actions = computed<DropdownMenuItem[]>(() => [
   { label: 'What if', icon: 'i-lucide-columns-2', to: props.whatIf },
   ...(props.siteId ? [{ label: 'The site', icon: 'i-lucide-map', to: `/sites/${props.siteId}` }] : []),
@@ -20,6 +25,15 @@ const actions = computed<DropdownMenuItem[]>(() => [
     ? [{ label: 'The day', icon: 'i-lucide-route', to: `/days/${props.plannedFor}` }]
     : []),
   { label: 'Load sheet', icon: 'i-lucide-printer', to: `/jobs/${props.jobId}/load-sheet` },
+  ...(isOpen.value && own.may('run')
+    ? [
+        {
+          label: 'It is done already',
+          icon: 'i-lucide-book-open',
+          to: `/jobs/${props.jobId}/log?a=${String(route.query.a ?? 1)}`,
+        },
+      ]
+    : []),
   ...(props.fresh
     ? []
     : [

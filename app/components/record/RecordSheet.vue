@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { counted } from '#core/quantity/counting'
 import { showQuantity } from '#core/quantity/systems'
 import { areaSi } from '#core/quantity/quantity'
 import { dayText } from '#core/calendar/dayText'
@@ -23,6 +24,7 @@ const when = (instant: string | undefined) => {
     : instantText(instant, timeZone)
 }
 const ground = computed(() => treatedLawns(props.record))
+const spots = computed(() => (props.record.progress?.spots ?? []).map(({ at }) => at))
 const ORIGINS: Readonly<Record<NonNullable<FrozenPlan['earlier']>, string>> = {
   planned: 'Taken over from records kept elsewhere, with the rates noted there.',
   'as used': 'Taken over from records kept elsewhere; no planned rate was noted, so none is judged.',
@@ -137,7 +139,14 @@ const lawns = computed(() => {
     </dl>
     <section v-if="ground.length > 0" aria-labelledby="ground-title">
       <h2 id="ground-title">Ground treated</h2>
-      <SiteSketch :lawns="ground" :method="record.frozen.request.method.kind" :width="520" :height="240" />
+      <SiteSketch
+        :lawns="ground"
+        :method="record.frozen.request.method.kind"
+        :width="520"
+        :height="240"
+        :marks="spots"
+      />
+      <p v-if="spots.length > 0">{{ counted(spots.length, 'spot') }} treated, marked on it.</p>
     </section>
     <section>
       <h2>Products</h2>

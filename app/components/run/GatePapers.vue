@@ -2,7 +2,9 @@
 /** Labels and safety sheets of what goes down, one press away, also without a network. */
 const { frozen } = useRunScreen()
 const library = useLibraryStore()
-if (!library.loaded) await library.load().catch(() => undefined)
+onMounted(() => {
+  if (!library.loaded) void library.load().catch(() => undefined)
+})
 const papers = computed(() =>
   frozen.value.labels.flatMap(({ sourceId, name }) =>
     (library.products.find(({ id }) => id === sourceId)?.document.papers ?? []).map((paper) => ({

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { MixBooking } from '#core/job/route/mixBooking'
+import type { ApplicationDraft } from '#core/draft/applicationDraft'
 import type { RunRecord } from '#core/run/foldRun'
 import type { RunDetails } from '#core/run/runEvent'
 import type { NewRunEvent } from '#shared/schemas/run'
@@ -12,6 +13,8 @@ const props = defineProps<{
   saving: boolean
   known: RunDetails
   booking?: MixBooking
+  /** The application as it is planned: what its machine can learn. */
+  document?: ApplicationDraft
 }>()
 const emit = defineEmits<{ log: [events: readonly EventBody[]] }>()
 const crew = useCrewStore()
@@ -23,6 +26,10 @@ useWorkingPages(
 )
 const details = shallowRef<RunDetails>(props.known)
 const times = useDoneTimes(() => props.record)
+const learned = useLearned(
+  () => read.value.used,
+  () => props.document,
+)
 const tried = ref(false)
 
 onMounted(() => document.querySelector<HTMLElement>('[data-path="left"]')?.focus())
@@ -41,6 +48,7 @@ function submit() {
     { kind: 'used', payload: entered as Extract<NewRunEvent, { kind: 'used' }>['payload'] },
     ...(when ? [{ kind: 'timed' as const, payload: when }] : []),
     { kind: 'finished', payload: details.value },
+    ...(learned.takes.value ? [{ kind: 'calibrates' as const, payload: {} }] : []),
   ])
 }
 useScreenCommands(() => [{ id: 'log', label: 'Put it on record', key: 'ctrl+enter', run: submit }])
@@ -70,6 +78,12 @@ useScreenCommands(() => [{ id: 'log', label: 'Put it on record', key: 'ctrl+ente
     <OutcomeVerdicts v-if="read.outcomes.length > 0" :outcomes="read.outcomes" :frozen="record.frozen" />
     <DoneTimes :times="times" />
     <DetailFields :details="details" @change="details = $event" />
+    <TickField
+      v-if="learned.calibration.value"
+      :label="learned.words.value"
+      :ticked="learned.takes.value"
+      @change="learned.takes.value = $event"
+    />
     <div class="flex gap-3">
       <UButton
         type="submit"

@@ -3,7 +3,7 @@
 const { waiting, refused } = defineProps<{ waiting: number; refused: number }>()
 const { frozen, share, record, jobId, place, open } = useRunScreen()
 const outbox = useOutboxStore()
-const emit = defineEmits<{ note: [what: 'pause' | 'strip' | 'mishap' | 'photo' | 'words' | 'over'] }>()
+const emit = defineEmits<{ note: [what: RunNoteKind] }>()
 const sync = computed(() =>
   refused > 0
     ? `${refused} not taken`
@@ -23,6 +23,7 @@ const items = computed(() => [
   ],
   [
     { label: 'Extra strip', icon: 'i-lucide-square-plus', onSelect: () => emit('note', 'strip') },
+    { label: 'Mark spots', icon: 'i-lucide-map-pin', onSelect: () => emit('note', 'spots') },
     { label: 'Photo', icon: 'i-lucide-camera', onSelect: () => emit('note', 'photo') },
     { label: 'Note', icon: 'i-lucide-pencil', onSelect: () => emit('note', 'words') },
   ],

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { GroundPart } from '#core/ground/groundPart'
 import { siteLayout } from '#core/ground/siteLayout'
-import type { Place } from '#core/ground/plane'
+import type { Place, Point } from '#core/ground/plane'
 import { sketchLayout, type SketchLayout } from '#core/ground/sketchLayout'
 
 /**
@@ -18,6 +18,8 @@ const props = defineProps<{
   method?: 'spread' | 'spray'
   width?: number
   height?: number
+  /** Places marked on it. */
+  marks?: readonly Point[]
 }>()
 const box = computed(() => ({ width: props.width ?? 365, height: props.height ?? 185 }))
 /** Drawn again only when the lawns themselves have changed, not with every figure. */
@@ -25,7 +27,7 @@ let drawnFrom: unknown
 const layout = computed<SketchLayout>((before) => {
   if (before && drawnFrom === props.lawns) return before
   drawnFrom = props.lawns
-  return sketchLayout(siteLayout(props.lawns), box.value)
+  return sketchLayout(siteLayout(props.lawns), box.value, props.marks)
 })
 const schematic = computed(() =>
   props.lawns.some(({ parts }) => parts.some(({ seat }) => seat === 'schematic')),
@@ -64,6 +66,7 @@ const patternId = useId()
       >
         <polygon :points="shape.points" />
       </g>
+      <circle v-for="(mark, i) in layout.marks" :key="`mark ${i}`" :cx="mark.x" :cy="mark.y" r="4" />
       <text v-for="label in layout.labels" :key="label.text" :x="label.x" :y="label.y" text-anchor="middle">
         {{ label.text }}
       </text>
@@ -106,6 +109,10 @@ svg {
 }
 .plain .lane {
   stroke: var(--rule-strong);
+}
+circle {
+  fill: var(--action);
+  stroke: var(--sheet);
 }
 text {
   font-family: var(--font-sans);

@@ -1,4 +1,5 @@
 import { getLocalTimeZone, parseDateTime } from '@internationalized/date'
+import { dayText } from '#core/calendar/dayText'
 /** The calendar day of an instant in a zone, YYYY-MM-DD. */
 export const calendarDay = (instant: string, timeZone: string | undefined): string =>
   new Intl.DateTimeFormat('en-CA', { timeZone, year: 'numeric', month: '2-digit', day: '2-digit' }).format(
@@ -17,6 +18,12 @@ export const instantText = (instant: string, timeZone: string | undefined): stri
   })
     .format(new Date(instant))
     .replace(' at ', ', ')
+
+/** When a record was finished; its hour only where somebody noted it. */
+export const finishedText = (
+  { finishedAt, only }: { readonly finishedAt: string; readonly only?: 'day' },
+  timeZone: string | undefined,
+): string => (only === 'day' ? dayText(calendarDay(finishedAt, timeZone)) : instantText(finishedAt, timeZone))
 
 /** The instant of a time on a place's own clock. @param time HH:MM */
 export const instantAt = (day: string, time: string, timeZone: string | undefined): string =>

@@ -25,7 +25,7 @@ const SHOWN_PROBLEMS = 30
 const shownProblems = computed(() => problems.value.slice(0, SHOWN_PROBLEMS))
 const words = ({ unknown, notes }: EarlierShown) =>
   [...(unknown.length > 0 ? [`Known by name alone: ${unknown.join(', ')}.`] : []), ...notes].join(' ')
-const when = (row: EarlierShown) => instantText(row.finishedAt, crew.organization?.timeZone)
+const when = (row: EarlierShown) => finishedText(row, crew.organization?.timeZone)
 async function accept() {
   const added = await take()
   if (refused.value === '') notice.say(`${counted(added, 'record')} taken in.`)

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { dayText } from '#core/calendar/dayText'
 import type { RecordPage, RecordRow } from '#shared/schemas/run'
 
 /** What was applied: searched, filtered and sorted by the server, taken along as a file. */
@@ -94,10 +93,7 @@ const others = computed(() => [
   [file('csv', 'As CSV'), file('json', 'As JSON'), file('geojson', 'Treated ground as GeoJSON')],
   [{ label: 'Take in earlier records', icon: 'i-lucide-file-input', to: '/records/earlier' }],
 ])
-const when = ({ finishedAt, only }: RecordRow) =>
-  only === 'day'
-    ? dayText(calendarDay(finishedAt, crew.organization?.timeZone))
-    : instantText(finishedAt, crew.organization?.timeZone)
+const when = (row: RecordRow) => finishedText(row, crew.organization?.timeZone)
 </script>
 
 <template>

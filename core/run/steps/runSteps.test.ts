@@ -9,7 +9,8 @@ import { foldRun } from '../foldRun'
 import { foldProgress, NO_PROGRESS, type RunProgress } from '../progress'
 import type { CarriedBody } from '../carried'
 import type { FrozenPlan, RunEvent } from '../runEvent'
-import { runSteps, shareDone, stepInHand } from './runSteps'
+import { runSteps, shareDone, stepInHand, type RunStep } from './runSteps'
+import { shouldBeAt } from './shouldBeAt'
 
 function frozen(request: PlanRequest, worked: object = {}): FrozenPlan {
   const plan = planApplication(request)
@@ -207,4 +208,17 @@ test('of two entries for one place the later in order counts; every look at the 
     at(5, 'a', { kind: 'measured', payload: { load: 0, productId: 'p', amount: quantity(15, 'lb') } }),
   ])?.progress
   expect(progress?.measured).toEqual([{ load: 0, productId: 'p', amount: quantity(14, 'lb') }])
+})
+
+test('stopped a little before the checkpoint, as much more should be left as that ground takes', () => {
+  const check = runSteps(DRY, NO_PROGRESS).find(({ id }) => id === 'check-1-500') as Extract<
+    RunStep,
+    { kind: 'check' }
+  >
+  // 4,000 ft2 at 3 lb take 12 lb in two passes: 6 lb a pass; 15 weighed in, 12 left after half of the first.
+  expect(shouldBeAt(check, 0.5, DRY)?.value).toBeCloseTo(12, 9)
+  // At 48 % it is 0.02 x 6 = 0.12 lb more; at 55 % 0.3 lb less.
+  expect(shouldBeAt(check, 0.48, DRY)?.value).toBeCloseTo(12.12, 9)
+  expect(shouldBeAt(check, 0.55, DRY)?.value).toBeCloseTo(11.7, 9)
+  expect(shouldBeAt({ ...check, should: undefined }, 0.5, DRY)).toBeUndefined()
 })

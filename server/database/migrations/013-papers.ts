@@ -22,7 +22,7 @@ const MACHINE = `(SELECT (a.document #>> ARRAY[a.document->>'method', 'source', 
 export const papers: Migration = {
   name: '013-papers',
   up: run([
-    onlyKinds(`${BEFORE}, 'timed'`),
+    onlyKinds(`${BEFORE}, 'timed', 'calibrates', 'spot'`),
     onlyTypes(`'image/png', 'image/jpeg', 'application/pdf'`),
     'ALTER TABLE attachments ALTER COLUMN width DROP NOT NULL, ALTER COLUMN height DROP NOT NULL',
     'ALTER TABLE records ADD COLUMN equipment_id uuid',
@@ -32,7 +32,7 @@ export const papers: Migration = {
   down: run([
     'ALTER TABLE records DROP COLUMN equipment_id',
     'ALTER TABLE run_events DISABLE TRIGGER run_events_append_only',
-    `DELETE FROM run_events WHERE kind = 'timed'`,
+    `DELETE FROM run_events WHERE kind IN ('timed', 'calibrates', 'spot')`,
     'ALTER TABLE run_events ENABLE TRIGGER run_events_append_only',
     onlyKinds(BEFORE),
     `DELETE FROM attachments WHERE media_type = 'application/pdf'`,

@@ -7,7 +7,7 @@ import { MISHAPS, type MishapEntry } from '#core/run/carried'
 import type { EventBody } from '~/composables/run/useRun'
 
 /** What is written down beside the steps: a pause, a strip, a mishap, a photo, a note. */
-const { what } = defineProps<{ what: 'pause' | 'strip' | 'mishap' | 'photo' | 'words' | 'over' }>()
+const { what } = defineProps<{ what: Exclude<RunNoteKind, 'spots'> }>()
 const open = defineModel<boolean>('open', { required: true })
 const { frozen, keep, open: openStep } = useRunScreen()
 const crew = useCrewStore()

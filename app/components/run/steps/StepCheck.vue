@@ -6,6 +6,7 @@ import { MASS_UNITS, type MassUnit } from '#core/quantity/units'
 import { checkpointResult } from '#core/run/corrections/checkpoint'
 import type { ReadingWay } from '#core/run/corrections/reading'
 import type { RunStep } from '#core/run/steps/runSteps'
+import { shouldBeAt } from '#core/run/steps/shouldBeAt'
 import { openWorkingBook } from '#core/working/working'
 import type { EventBody } from '~/composables/run/useRun'
 
@@ -14,8 +15,11 @@ const { step } = defineProps<{ step: Extract<RunStep, { kind: 'check' }> }>()
 const { frozen, progress, done } = useRunScreen()
 const crew = useCrewStore()
 const shown = useShown()
+const lanes = useStretch(() => step)
+/** One stops at the end of a lane, a little before or behind the place the plan had in mind. */
+const share = computed(() => lanes.value.at(-1)?.behind ?? step.share)
 const before = progress.value.checked.find(
-  ({ pass, share }) => pass === step.pass && Math.abs(share - step.share) < 1e-6,
+  (one) => one.pass === step.pass && Math.abs(one.share - share.value) < NEAR,
 )
 const unit = computed(
   () => (step.should?.unit ?? frozen.value.worked?.hopper?.weighIn.unit ?? 'lb') as MassUnit,
@@ -34,13 +38,15 @@ const read = computed(() =>
   entered.value.text.trim() === '' ? undefined : readNotNegative(entered.value, 'mass', 'What is left'),
 )
 const entry = computed(() =>
-  read.value?.ok ? { pass: step.pass, share: step.share, left: read.value.value, way: way.value } : undefined,
+  read.value?.ok
+    ? { pass: step.pass, share: share.value, left: read.value.value, way: way.value }
+    : undefined,
 )
 const { question, result, words, laid } = useCheckpoint(() => entry.value)
 const should = computed(() => {
-  if (!step.should) return undefined
+  const planned = shouldBeAt(step, share.value, frozen.value)
   const after = result.value?.should
-  return after === undefined ? shown.amount(step.should) : shown.amountOf(after, 'mass')
+  return after === undefined ? planned && shown.amount(planned) : shown.amountOf(after, 'mass')
 })
 const name = computed(() =>
   step.pass > 0 && step.should === undefined
@@ -65,6 +71,9 @@ const action = computed(() =>
         : 'Carry on',
 )
 
+/** Rests so near to each other are of one place: lanes come a moment after the page. */
+const NEAR = 0.05
+
 function carryOn() {
   if (!entry.value || !words.value) return done()
   const bodies: EventBody[] = [{ kind: 'checked', payload: entry.value }]
@@ -80,6 +89,7 @@ const twice = computed(() =>
 
 <template>
   <RunFrame :title="name" :action="action" :waits="read?.ok === false" @act="carryOn">
+    <RunRow v-if="lanes.length > 0" word="after lane" :text="String(lanes.at(-1)?.lane.number)" />
     <RunRow v-if="should" word="should be" :shown="should" />
     <RunFigure
       path="left"

@@ -5,8 +5,8 @@ import type { RunStep } from '#core/run/steps/runSteps'
 
 /** A pass, or the part of it up to the next checkpoint: dial, pace and lanes. */
 const { step } = defineProps<{ step: Extract<RunStep, { kind: 'pass' }> }>()
-const { frozen, progress, done, jobId, place, document } = useRunScreen()
-const { lanes } = useSheet()
+const { frozen, progress, done, document } = useRunScreen()
+const lanes = useStretch(() => step)
 const shown = useShown()
 const worked = computed(() => frozen.value.worked)
 const group = computed(() => (step.load === 0 ? undefined : frozen.value.plan.rates?.[step.load - 1]))
@@ -30,12 +30,6 @@ const title = computed(() =>
       : step.pass === 2
         ? 'Second pass, across'
         : `Pass ${step.pass}`,
-)
-const laneCount = computed(() =>
-  (lanes.worked.value?.lanes.lawns ?? []).reduce(
-    (sum, { plan }) => sum + (plan?.passes[step.pass - 1]?.lanes.length ?? 0),
-    0,
-  ),
 )
 const shut = computed(() => document.value.lanes?.shutSide ?? '')
 </script>
@@ -63,14 +57,7 @@ const shut = computed(() => document.value.lanes?.shutSide ?? '')
       "
     />
     <PaceBeat v-if="pace" :pace="pace" />
-    <RunRow v-if="laneCount > 0" word="lanes in this pass">
-      <UButton
-        size="lg"
-        icon="i-lucide-footprints"
-        :label="`${laneCount}, lane by lane`"
-        :to="`/jobs/${jobId}/lanes?a=${place}`"
-      />
-    </RunRow>
+    <RunLanes :lanes="lanes" />
     <p class="soft">
       Walk before the gate opens, shut it before you turn. Edges first, with the
       {{

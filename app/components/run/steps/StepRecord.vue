@@ -29,6 +29,10 @@ const details = useTyped<RunDetails>('details', {
   weather: gate ? gateWeather(gate.readings) : known.weather,
 })
 const mark = ref('')
+const learned = useLearned(
+  () => record.value.used,
+  () => document.value,
+)
 const over = computed(() => record.value.state === 'done')
 const rested = computed(() => record.value.used !== undefined)
 const saving = ref(false)
@@ -39,6 +43,7 @@ async function finish() {
   const bodies: EventBody[] = [{ kind: 'finished', payload: details.value }]
   if (details.value.by.trim() !== '')
     bodies.push({ kind: 'signed', payload: { name: details.value.by.trim(), mark: mark.value } })
+  if (learned.takes.value) bodies.push({ kind: 'calibrates', payload: {} })
   lastBy.value = details.value.by
   try {
     await keep(bodies)
@@ -62,6 +67,13 @@ async function finish() {
     <OutcomeVerdicts v-if="record.outcomes.length > 0" :outcomes="record.outcomes" :frozen="record.frozen" />
     <template v-if="!over">
       <DetailFields class="pt-3" :details="details" @change="details = $event" />
+      <TickField
+        v-if="learned.calibration.value"
+        class="pt-3"
+        :label="learned.words.value"
+        :ticked="learned.takes.value"
+        @change="learned.takes.value = $event"
+      />
       <SignPad class="pt-4" @change="mark = $event" />
     </template>
     <template v-else>

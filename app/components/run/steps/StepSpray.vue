@@ -6,7 +6,8 @@ import type { RunStep } from '#core/run/steps/runSteps'
 
 /** Spray a load: pace, pressure and where the lanes lie. */
 const { step } = defineProps<{ step: Extract<RunStep, { kind: 'spray' }> }>()
-const { frozen, progress, document, done, jobId, place } = useRunScreen()
+const { frozen, progress, document, done } = useRunScreen()
+const lanes = useStretch(() => step)
 const shown = useShown()
 const calibration = computed(() => frozen.value.worked?.calibration)
 const pace = computed(() => {
@@ -37,14 +38,7 @@ const lawns = computed(() =>
     <RunRow v-if="pressure" word="pressure" :text="pressure" />
     <RunRow v-if="calibration" word="lanes apart" :shown="shown.distance(calibration.width)" />
     <PaceBeat v-if="pace" :pace="pace" />
-    <RunRow word="lanes">
-      <UButton
-        size="lg"
-        icon="i-lucide-footprints"
-        label="Lane by lane"
-        :to="`/jobs/${jobId}/lanes?a=${place}`"
-      />
-    </RunRow>
+    <RunLanes :lanes="lanes" />
     <p class="soft">
       Agitate all the time. Boom level and low, off at the turns, away from the downwind edge. Stop when
       people, wind or rain come.

@@ -118,6 +118,7 @@ async function enterAfterwards() {
         :saving="saving"
         :known="known"
         :booking="booking"
+        :document="application?.document"
         @log="log"
       />
     </template>

@@ -63,7 +63,7 @@ function openScreen(applicationId: string) {
   })
 }
 const step = computed(() => screen?.step.value)
-const note = ref<'pause' | 'strip' | 'mishap' | 'photo' | 'words' | 'over'>()
+const note = ref<RunNoteKind>()
 const noting = computed({
   get: () => note.value !== undefined,
   set: (open) => {
@@ -131,7 +131,8 @@ watch(
       <StepNotice v-else-if="step.kind === 'notice'" />
       <StepRecord v-else :purpose="job?.purpose ?? ''" />
     </template>
-    <RunNote v-if="note" v-model:open="noting" :what="note" />
+    <LazySpotNote v-if="note === 'spots'" v-model:open="noting" />
+    <RunNote v-else-if="note" v-model:open="noting" :what="note" />
   </main>
   <EmptyState v-else-if="problem" :words="problem" action="Back to the job" :to="`/jobs/${id}`" />
   <EmptyState
