@@ -127,6 +127,7 @@ useScreenCommands(() => [{ id: 'print', label: 'Print', key: 'p', run: print }])
       <template #ground="{ row }"><FigureText :shown="shown.size(row.sizeM2)" /></template>
       <template #amount="{ row }"><FigureText :shown="shown.amountOf(row.amount, row.dimension)" /></template>
       <template #actives="{ row }"
+        ><span v-if="row.actives.length === 0" class="soft">none</span
         ><span v-for="active in row.actives" :key="active.name" class="block"
           >{{ active.name }}
           <FigureText
@@ -142,7 +143,7 @@ useScreenCommands(() => [{ id: 'print', label: 'Print', key: 'p', run: print }])
           v-else-if="row.n === null"
           class="soft"
           >not known</span
-        ></template
+        ><span v-else class="soft">none</span></template
       >
     </RowTable>
     <template #after>
