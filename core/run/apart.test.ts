@@ -7,6 +7,7 @@ import { KILOGRAMS_PER } from '../quantity/units'
 import { openWorkingBook } from '../working/working'
 import { foldRun } from './foldRun'
 import { laidDown } from './laidDown'
+import { outcomeOf } from './outcome'
 import type { Correction, RunEvent } from './runEvent'
 
 const numbers = (text: string | undefined) => (text ?? '').split(';').map(Number)
@@ -84,7 +85,7 @@ test.each(readTable('apart.csv', import.meta.url))(
       numbers(rates).map((one) => expect.closeTo(one, 8)),
     )
     expect(told.map(({ verdict }) => verdict).join(';')).toBe(verdicts)
-    expect(pages.filter(({ figure }) => figure.startsWith('outcome.apart.'))).toHaveLength(told.length)
+    expect(pages.filter(({ figure }) => /^outcome\.p\.\d+$/.test(figure))).toHaveLength(told.length)
     // The ledger counts lawn by lawn what was weighed onto it; the sum is what was used.
     const laid = laidDown(record).map(({ amount }) => amount / KILOGRAMS_PER.lb)
     expect(laid).toEqual(numbers(ledger).map((one) => expect.closeTo(one, 8)))
@@ -111,3 +112,53 @@ test(
     expect(run(two, []).record.outcomes[0]?.apart).toBeUndefined()
   },
 )
+
+test('wet work at two rates is told apart by the spray that went onto each, at its own strength', () => {
+  const on = (id: string, size: number, p: number, s: number) => ({
+    id,
+    size: quantity(size, 'ft2'),
+    rates: [
+      { id: 'p', rate: quantity(p, 'fl oz/1000 ft2') },
+      { id: 's', rate: quantity(s, 'fl oz/1000 ft2') },
+    ],
+  })
+  const request: PlanRequest = {
+    areas: [on('a1', 4000, 4, 1), on('a2', 2000, 2, 1)],
+    products: [
+      { id: 'p', rate: quantity(4, 'fl oz/1000 ft2') },
+      { id: 's', rate: quantity(1, 'fl oz/1000 ft2') },
+    ],
+    method: {
+      kind: 'spray',
+      carrier: quantity(1, 'gal/1000 ft2'),
+      tank: quantity(10, 'gal'),
+      loads: 'full-then-part',
+    },
+  }
+  const plan = planApplication(request)
+  if (!plan.ok) throw new Error(plan.error[0]?.message)
+  // Mixed as planned: 4 gal with 16 and 4 fl oz, 2 gal with 4 and 2; half a gallon came back.
+  const used = {
+    treated: quantity(6000, 'ft2'),
+    putIn: [
+      { productId: 'p', amount: quantity(20, 'fl oz') },
+      { productId: 's', amount: quantity(6, 'fl oz') },
+    ],
+    made: quantity(6, 'gal'),
+    left: quantity(0.5, 'gal'),
+    apart: [quantity(3, 'gal')],
+  }
+  const outcome = outcomeOf(request, plan.value, used, openWorkingBook())
+  if (!outcome.ok) throw new Error(outcome.error[0]?.message)
+  const [p, s] = outcome.value
+  // 3 of 4 gal hold 12 of 16 fl oz of p and 3 of 4 of s; of the 20 x 5.5 / 6 = 18.333 and the 5.5 the rest.
+  expect(p?.apart?.map((one) => one.used.value)).toEqual([
+    expect.closeTo(12, 9),
+    expect.closeTo((20 * 5.5) / 6 - 12, 9),
+  ])
+  expect(s?.apart?.map((one) => one.used.value)).toEqual([expect.closeTo(3, 9), expect.closeTo(2.5, 9)])
+  expect(p?.apart?.map(({ deviation }) => deviation)).toEqual([
+    expect.closeTo(-0.25, 9),
+    expect.closeTo(((20 * 5.5) / 6 - 12) / 4 - 1, 9),
+  ])
+})

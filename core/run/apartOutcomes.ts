@@ -9,7 +9,7 @@ import type { WorkingBook } from '../working/working'
 import type { OutcomeProblem } from './outcomeProblem'
 import { canTell, verdictOf, type Judging, type Verdict } from './verdict'
 
-/** What the lawns of one rate got of a dry job, weighed apart from the others. */
+/** What the lawns of one rate got of a product, measured apart from the others. */
 export interface ApartOutcome {
   readonly areas: readonly string[]
   readonly used: Quantity<AmountUnit>
@@ -31,7 +31,7 @@ interface Weighed {
 }
 
 /**
- * Each rate of a dry job against what was weighed onto its lawns.
+ * Each rate of a job against what went onto its lawns.
  * @returns nothing where it was not weighed apart; a problem at the entry where the others leave nothing
  *   for the last
  * Source: trade.md 9, actual rate against planned, per area.
@@ -39,6 +39,7 @@ interface Weighed {
  *   -9.1 %
  */
 export function apartOutcomes(
+  productId: string,
   groups: readonly RateGroup[],
   { apart, used, treatedShare }: Weighed,
   book: WorkingBook,
@@ -58,7 +59,8 @@ export function apartOutcomes(
       },
     ])
   return ok(
-    groups.flatMap(({ areas, products: [planned] }, i): readonly ApartOutcome[] => {
+    groups.flatMap(({ areas, products }, i): readonly ApartOutcome[] => {
+      const planned = products.find(({ id }) => id === productId)
       const own = i < first.length ? (first[i] ?? 0) : rest
       if (!planned) return []
       const deviation =
@@ -73,7 +75,7 @@ export function apartOutcomes(
         verdict: verdictOf(deviation, tolerance),
         sure: canTell(deviation, 2 * groundError, tolerance) ? 'can tell' : 'can’t tell',
       }
-      book.note(`outcome.apart.${i}`, () => [
+      book.note(`outcome.${productId}.${i}`, () => [
         apart[i]
           ? `weighed onto it ${asEntered(apart[i])}`
           : `the rest of ${figureText(used)}: ${figureText(outcome.used)}`,

@@ -14,6 +14,7 @@ import { asEntered, figureText, sixDigits } from '../working/figureText'
 import type { WorkingBook } from '../working/working'
 import { apartOutcomes, type ApartOutcome } from './apartOutcomes'
 import type { StripEntry } from './carried'
+import { onEachRate } from './onEachRate'
 import type { OutcomeProblem } from './outcomeProblem'
 import { canTell, DEFAULT_JUDGING, verdictOf, type Judging, type Verdict } from './verdict'
 
@@ -27,8 +28,8 @@ export interface Used {
   /** Finished spray made, all loads together; undefined for dry work. */
   readonly made?: Quantity<AmountUnit>
   /**
-   * Of a dry job at several rates: what each rate's lawns got but the last, in the plan's order; absent where
-   * it was weighed as one.
+   * Of a job at several rates: what each rate's lawns got but the last, in the plan's order, product of dry
+   * work, spray of wet; absent where it was measured as one.
    */
   readonly apart?: readonly Quantity<AmountUnit>[]
   /** Ground of its own beyond the planned areas: what went there is not on these. */
@@ -104,8 +105,13 @@ export function outcomeOf(
     const deviation = perArea / (dose.value.perArea * mean) - 1
     const used = { value: usedInPutUnit, unit: put.amount.unit }
     const apart = apartOutcomes(
-      request.method.kind === 'spread' ? (plan.rates ?? []) : [],
-      { apart: entries.apart ?? [], used, treatedShare: areaSi(entries.treated) / plan.totals.size.value },
+      product.id,
+      plan.rates ?? [],
+      {
+        apart: onEachRate(request, plan, entries, product.id),
+        used,
+        treatedShare: areaSi(entries.treated) / plan.totals.size.value,
+      },
       book,
       judging,
     )

@@ -12,7 +12,6 @@ export type Figure =
   | RunFigure
   | `check.${number}`
   | `outcome.${string}`
-  | `outcome.apart.${number}`
   // A book that keeps nothing needs no name.
   | ''
 

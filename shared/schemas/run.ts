@@ -36,7 +36,7 @@ const Used = v.strictObject({
   ),
   left: Left,
   made: v.optional(quantityOf(VOLUME_UNITS, Positive)),
-  apart: v.optional(v.pipe(v.array(quantityOf(MASS_UNITS, Positive)), v.maxLength(500))),
+  apart: v.optional(v.pipe(v.array(Amount), v.maxLength(500))),
 })
 
 const Details = v.strictObject({ by: Text, licence: Text, target: Text, weather: Text, remarks: Text })
@@ -50,7 +50,7 @@ const Corrected = v.variant('field', [
     field: v.custom<`apart.${number}`>(
       (field) => typeof field === 'string' && /^apart\.\d{1,3}$/.test(field),
     ),
-    now: quantityOf(MASS_UNITS, Positive),
+    now: Amount,
     reason: Reason,
   }),
   v.strictObject({

@@ -47,7 +47,7 @@ const rows = computed(() =>
       key: `${outcome.productId} ${i}`,
       name: `on ${rateLawns(props.frozen, i)}`,
       part: 'part',
-      page: `outcome.apart.${i}` as const,
+      page: `outcome.${outcome.productId}.${i}` as const,
     })),
   ]),
 )

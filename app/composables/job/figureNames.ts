@@ -23,7 +23,6 @@ export function figureNames({
         [`cost.area.${id}`, `Product on ${called}, cost`],
         [`rates.${i}.pass`, `Each pass, rate ${i + 1}`],
         [`rates.${i}.dial`, `Dial for rate ${i + 1}`],
-        [`outcome.apart.${i}`, `Rate ${i + 1}, weighed apart: actual rate`],
       ] as const
     }),
     ...products.flatMap(({ id, name }, i) => {
@@ -35,6 +34,9 @@ export function figureNames({
         [`products.${id}.weighIn`, `${called}: to weigh in`],
         [`outcome.${id}`, `${called}: actual rate`],
         [`cost.job.${id}`, `${called}: cost`],
+        ...lawns.map(
+          (_, rate) => [`outcome.${id}.${rate}`, `${called}, rate ${rate + 1}: actual rate`] as const,
+        ),
         ...lawns.map((lawn) => [`left.${id}.${lawn.id}`, `${called} left this year, ${lawn.name}`] as const),
         ...Array.from(
           { length: NAMED_LOADS },

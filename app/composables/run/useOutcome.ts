@@ -6,6 +6,8 @@ import { judgingOf } from '#core/run/freezePlan'
 import { outcomeOf, type Used } from '#core/run/outcome'
 import { putIn as putInSoFar } from '#core/run/steps/putIn'
 import { showSize, SYSTEM_UNITS } from '#core/quantity/systems'
+import { sumOf } from '#core/quantity/counting'
+import type { RateGroup } from '#core/plan/plan'
 import type { MixBooking } from '#core/job/route/mixBooking'
 import type { RunRecord } from '#core/run/foldRun'
 import type { AmountUnit, AreaUnit } from '#core/quantity/units'
@@ -20,7 +22,7 @@ export interface OutcomeEntries {
   putIn: { productId: string; name: string; entered: Entered<AmountUnit> }[]
   made: Entered<AmountUnit>
   left: Entered<AmountUnit>
-  /** What each rate's lawns got but the last, where a dry job has several rates. */
+  /** What each rate's lawns got but the last, where a job has several rates: product, or spray. */
   apart: Entered<AmountUnit>[]
 }
 
@@ -43,7 +45,7 @@ export function useOutcome(record: RunRecord, booking?: MixBooking) {
   const { request, plan, labels } = record.frozen
   const judging = judgingOf(record.frozen)
   const { totals } = plan
-  const rates = request.method.kind === 'spread' ? (plan.rates ?? []) : []
+  const rates = plan.rates ?? []
   const wet = request.method.kind === 'spray'
   const hopper = hopperCharge(request, plan)
   const booked = (name: string) =>
@@ -53,6 +55,12 @@ export function useOutcome(record: RunRecord, booking?: MixBooking) {
   const isWritten = record.progress.measured.length > 0 || record.progress.covered.length > 0
   const tank = booking?.made ?? (isWritten ? soFar.made : undefined) ?? totals.mix
   const weighed = (load: number) => record.progress.measured.find((one) => one.load === load)?.amount
+  /** The spray of the loads that are for one rate's lawns. */
+  const sprayOn = ({ areas: own }: RateGroup): Quantity<AmountUnit> | undefined => {
+    const loads = plan.loads.filter(({ areas = [] }) => areas.some((id) => own.includes(id)))
+    const [first] = loads
+    return first && { value: sumOf(loads, ({ carrier }) => carrier.value), unit: first.carrier.unit }
+  }
   const dead = request.method.kind === 'spray' ? request.method.dead : undefined
   /** What stands there to begin with is shown rounded; left as it stands, it counts to the last digit. */
   const exact = new Map<string, { readonly shown: Entered; readonly exact: Quantity }>()
@@ -89,17 +97,12 @@ export function useOutcome(record: RunRecord, booking?: MixBooking) {
       text: '',
       unit: wet ? (dead?.unit ?? totals.mix?.unit ?? 'gal') : (hopper?.weighIn.unit ?? 'lb'),
     },
-    apart: rates
-      .slice(0, -1)
-      .map(({ products: [planned] }, i) =>
-        planned
-          ? standing(
-              `apart.${i}`,
-              typedSteps(weighed(i + 1) ?? planned.measured),
-              weighed(i + 1) ?? planned.measured,
-            )
-          : { text: '', unit: 'lb' },
-      ),
+    apart: rates.slice(0, -1).map((group, i) => {
+      const onto = wet ? sprayOn(group) : (weighed(i + 1) ?? group.products[0]?.measured)
+      return onto
+        ? standing(`apart.${i}`, wet ? typed(onto) : typedSteps(onto), onto)
+        : { text: '', unit: wet ? 'gal' : 'lb' }
+    }),
   })
 
   const read = computed(() => {
