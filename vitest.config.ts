@@ -1,7 +1,10 @@
 import { fileURLToPath } from 'node:url'
 import { defineConfig } from 'vitest/config'
 
-const alias = { '#shared': fileURLToPath(new URL('./shared', import.meta.url)) }
+const alias = {
+  '#shared': fileURLToPath(new URL('./shared', import.meta.url)),
+  '~': fileURLToPath(new URL('./app', import.meta.url)),
+}
 
 /**
  * Four kinds of test: the core by itself, the API on real PostgreSQL, the real page in a real browser (two

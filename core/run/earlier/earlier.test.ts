@@ -4,6 +4,7 @@ import { blankArea } from '../../ground/blankArea'
 import { foldRun } from '../foldRun'
 import { laidDown } from '../laidDown'
 import type { RunEvent } from '../runEvent'
+import { earlierChunks } from './earlierChunks'
 import { earlierPlan, lookUp, type EarlierArea, type EarlierMatches } from './earlierPlan'
 import type { EarlierWork } from './earlierWork'
 import { readEarlierRows, type EarlierRow } from './readEarlierRows'
@@ -186,4 +187,22 @@ test('a lawn that is not saved makes the ground one', () => {
   })
   expect(frozen.request.areas).toHaveLength(1)
   expect(frozen.request.areas[0]).toMatchObject({ name: 'Front; Back', size: { value: 8000, unit: 'ft2' } })
+})
+
+test('a long table is cut where a record ends, and every part knows its first line', () => {
+  const row = (record: string): EarlierRow => ({ record, product: 'p' })
+  const rows = [row('a'), row('b'), row('b'), row('b'), row(''), row(''), row('c')]
+  expect(earlierChunks(rows, 2).map(({ firstLine, rows: own }) => [firstLine, own.length])).toEqual([
+    [2, 4],
+    [6, 2],
+    [8, 1],
+  ])
+  // One record of more rows than anybody mixes is cut all the same: a part holds twice as many at most.
+  expect(
+    earlierChunks(
+      Array.from({ length: 9 }, () => row('a')),
+      2,
+    ).map(({ rows: own }) => own.length),
+  ).toEqual([4, 4, 1])
+  expect(earlierChunks([], 2)).toEqual([])
 })
