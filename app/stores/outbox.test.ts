@@ -170,7 +170,7 @@ test('what the server refuses stays, with its reason, and holds nothing else up'
   expect(await keptStates(bad)).toEqual([])
 })
 
-test('ended elsewhere meanwhile: what was noted on the way still goes in, a second end does not', async () => {
+test('ended elsewhere meanwhile: what was noted still goes in, a second end does not', async () => {
   const outbox = useOutboxStore()
   const run = await write(['noted', 'used', 'photo', 'finished'])
   answer = (one) => {

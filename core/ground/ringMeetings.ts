@@ -37,7 +37,7 @@ interface Side {
  * Which rings cross each other or lie within one another, each pair once with one place; rings that only
  * touch don't meet. Refused past a bound that is counted while the sides are swept, before anything is cut.
  * @param rings none of which crosses itself; m
- * Source: sweep over the sides by their least x; even-odd rule for what lies within.
+ * Source: sweep over boxes, then sides, by their least x; even-odd rule for what lies within.
  */
 export function ringMeetings(rings: readonly Ring[]): Result<readonly RingMeeting[], TooComplex> {
   const swept = crossingPairs(rings)
@@ -65,13 +65,57 @@ export function tooManyMeetings(rings: readonly Ring[]): TooComplex | undefined 
 
 const pairKey = (one: number, other: number) => `${one} ${other}`
 
+/** What has been looked at and found so far, of all pairs of rings. */
+interface Tally {
+  readonly found: Map<string, RingMeeting>
+  crossings: number
+  looks: number
+}
+
+/** Rings meet only where their boxes do: each such pair is swept over the sides that lie there. */
 function crossingPairs(rings: readonly Ring[]): Result<ReadonlyMap<string, RingMeeting>, TooComplex> {
-  const found = new Map<string, RingMeeting>()
+  const tally: Tally = { found: new Map(), crossings: 0, looks: 0 }
+  const boxes = rings.map(boxOf)
+  const sides = rings.map(sidesOf)
+  for (const [one, other] of boxPairs(boxes)) {
+    const here = commonBox(boxes[one]!, boxes[other]!)
+    tally.looks += sides[one]!.length + sides[other]!.length
+    const [ours, theirs] = [sides[one]!, sides[other]!].map((own) =>
+      own.filter((side) => reaches(side, here)),
+    )
+    if (!ours?.length || !theirs?.length) continue
+    const problem = sweep([...ours, ...theirs], tally)
+    if (problem) return err(problem)
+  }
+  return ok(tally.found)
+}
+
+/** Pairs of boxes that meet, by a sweep from west to east. */
+function* boxPairs(boxes: readonly Box[]): Generator<readonly [number, number]> {
+  const order = boxes.map((_, i) => i).sort((one, other) => boxes[one]!.from[0] - boxes[other]!.from[0])
+  let active: number[] = []
+  for (const now of order) {
+    active = active.filter((other) => boxes[other]!.to[0] > boxes[now]!.from[0])
+    for (const other of active)
+      if (boxesMeet(boxes[other]!, boxes[now]!)) yield [Math.min(other, now), Math.max(other, now)]
+    active.push(now)
+  }
+}
+
+const commonBox = (one: Box, other: Box): Box => ({
+  from: [Math.max(one.from[0], other.from[0]), Math.max(one.from[1], other.from[1])],
+  to: [Math.min(one.to[0], other.to[0]), Math.min(one.to[1], other.to[1])],
+})
+
+const reaches = ({ minX, maxX, minY, maxY }: Side, { from, to }: Box): boolean =>
+  minX <= to[0] && maxX >= from[0] && minY <= to[1] && maxY >= from[1]
+
+/** Sweeps the sides of two rings from west to east. @returns what is too much of it */
+function sweep(sides: Side[], tally: Tally): TooComplex | undefined {
   const active: Side[] = []
-  let [crossings, looks] = [0, 0]
-  for (const side of rings.flatMap(sidesOf).sort((one, other) => one.minX - other.minX)) {
+  for (const side of sides.sort((one, other) => one.minX - other.minX)) {
     let kept = 0
-    looks += active.length
+    tally.looks += active.length
     for (const other of active) {
       // What ends before this side is met by none that follow: it is left out as the list is gone through.
       if (other.maxX <= side.minX) continue
@@ -80,16 +124,16 @@ function crossingPairs(rings: readonly Ring[]): Result<ReadonlyMap<string, RingM
       if (other.minY >= side.maxY || other.maxY <= side.minY || other.ring === side.ring) continue
       const at = properCrossing(side, other)
       if (!at) continue
-      crossings += 1
+      tally.crossings += 1
       const pair = [Math.min(side.ring, other.ring), Math.max(side.ring, other.ring)] as const
-      if (!found.has(pairKey(...pair))) found.set(pairKey(...pair), { rings: pair, at })
-      if (crossings > MOST_CROSSINGS) return err({ kind: 'tooComplex', at })
+      if (!tally.found.has(pairKey(...pair))) tally.found.set(pairKey(...pair), { rings: pair, at })
+      if (tally.crossings > MOST_CROSSINGS) return { kind: 'tooComplex', at }
     }
-    if (looks > MOST_LOOKS) return err({ kind: 'tooComplex', at: side.a })
+    if (tally.looks > MOST_LOOKS) return { kind: 'tooComplex', at: side.a }
     active.length = kept
     active.push(side)
   }
-  return ok(found)
+  return undefined
 }
 
 const sidesOf = (ring: Ring, index: number): readonly Side[] =>

@@ -1,4 +1,5 @@
 import { asWritten } from '#core/quantity/format'
+import { EARLIER_COLUMNS } from '#core/run/earlier/readEarlierRows'
 import type { RunRecord } from '#core/run/foldRun'
 import { treatedFeatures } from '#core/run/treatedGround'
 import type { Organization } from '#shared/schemas/organization'
@@ -7,37 +8,8 @@ import type { Repositories } from '../repositories/forOrganization'
 import { allRecords } from './recordList'
 import { csvOf } from './csv'
 
-const COLUMNS = [
-  'record',
-  'started',
-  'finished',
-  'site',
-  'lawns',
-  'treated',
-  'treated_unit',
-  'product',
-  'registration',
-  'active',
-  'group',
-  'used',
-  'used_unit',
-  'planned_rate',
-  'actual_rate',
-  'rate_unit',
-  'rate_basis',
-  'off_by_percent',
-  'verdict',
-  'carrier',
-  'carrier_unit',
-  'equipment',
-  'calibration',
-  'done_by',
-  'licence',
-  'target',
-  'weather',
-  'remarks',
-  'corrections',
-] as const
+/** What a table of earlier records may have, so that the file can be taken in again, and what we add. */
+const COLUMNS = [...EARLIER_COLUMNS, 'actual_rate', 'off_by_percent', 'verdict', 'corrections'] as const
 
 /**
  * The records asked for as CSV: a line for each product of each record, figures and units in columns of their

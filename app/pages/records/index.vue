@@ -169,13 +169,3 @@ const when = (row: RecordRow) => finishedText(row, crew.organization?.timeZone)
     </RowTable>
   </ListPlace>
 </template>
-
-<style scoped>
-.filters {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: flex-end;
-  gap: 8px 12px;
-  padding: 8px 0 4px;
-}
-</style>

@@ -154,13 +154,3 @@ useScreenCommands(() => [{ id: 'print', label: 'Print', key: 'p', run: print }])
     </template>
   </ListPlace>
 </template>
-
-<style scoped>
-.filters {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: flex-end;
-  gap: 8px 12px;
-  padding: 8px 0;
-}
-</style>
