@@ -3,7 +3,12 @@ import type { PlanRequest } from '../plan/planRequest'
 import { sumOf } from '../quantity/counting'
 import { amountFactor, type Quantity } from '../quantity/quantity'
 import type { AmountUnit } from '../quantity/units'
-import type { Used } from './outcome'
+
+/** All loads together, and what each rate's lawns but the last got: product of dry work, spray of wet. */
+interface PutIn {
+  readonly putIn: readonly { readonly productId: string; readonly amount: Quantity<AmountUnit> }[]
+  readonly apart?: readonly Quantity<AmountUnit>[]
+}
 
 const inSi = ({ value, unit }: Quantity<AmountUnit>): number => value * amountFactor(unit)
 
@@ -18,7 +23,7 @@ const inSi = ({ value, unit }: Quantity<AmountUnit>): number => value * amountFa
 export function onEachRate(
   { method }: Pick<PlanRequest, 'method'>,
   { loads, rates = [] }: Plan,
-  { apart = [], putIn }: Used,
+  { apart = [], putIn }: PutIn,
   productId: string,
 ): readonly Quantity<AmountUnit>[] {
   if (method.kind === 'spread') return apart
