@@ -174,7 +174,7 @@ test(
     await expect.poll(() => page.getByRole('row').count()).toBe(3)
     const [download] = await Promise.all([
       page.waitForEvent('download'),
-      page.getByRole('link', { name: 'CSV' }).click(),
+      fromMenu(page, /More with records/, 'As CSV'),
     ])
     expect(download.suggestedFilename()).toBe('records-2026-05-06.csv')
 
