@@ -12,6 +12,7 @@ import { carriedRun, documentOf, newJob, runEvents } from '../test/support/jobs'
 import { aSite } from '../test/support/rows'
 import { ensureBuilt } from './setup/build.mjs'
 import { ensurePostgres } from './setup/debian.mjs'
+import { ensurePackages } from './setup/packages.mjs'
 import { PROJECT } from './setup/paths.mjs'
 import { freePort } from './setup/settings.mjs'
 
@@ -59,6 +60,8 @@ const sums: Kills = {
 const answerOf = (asked: Promise<Answer>): Promise<Answer | undefined> => asked.catch(() => undefined)
 const succeeded = (answer: Answer | undefined): boolean => answer?.status === 200
 
+// An installation would be taken for a server that does not come back.
+await ensurePackages()
 await ensurePostgres()
 await ensureBuilt()
 const data = mkdtempSync(join(tmpdir(), 'hectarum-kills-'))

@@ -30,7 +30,7 @@ export interface SpreaderDocument {
   readonly swath: Entered<LengthUnit>
   readonly dial: { readonly low: string; readonly high: string }
   readonly notes: string
-  /** The last day it was cleaned out, YYYY-MM-DD. */
+  /** When it was last cleaned out, ISO instant. */
   readonly cleaned?: string
 }
 
@@ -55,7 +55,7 @@ export interface SprayerDocument {
     readonly drops?: readonly DropRow[]
   }
   readonly notes: string
-  /** The last day tank, hose and boom were cleaned out, YYYY-MM-DD. */
+  /** When tank, hose and boom were last cleaned out, ISO instant. */
   readonly cleaned?: string
 }
 

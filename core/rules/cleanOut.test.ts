@@ -12,7 +12,7 @@ import { blankProductDocument, blankRateLine } from '../label/blankProduct'
 import type { ProductKind } from '../label/productDocument'
 
 const DAY = '2026-05-06'
-const HELD_ON = '2026-05-01'
+const [HELD_ON, HELD_AT] = ['2026-05-01', '2026-05-01T15:00:00.000Z']
 const COURSE = sprayerCourse('2026-05-01', typed('100', 'ft'), typed('5', 'ft'), '3', [typed('1', 'gal')])
 const setOf = (text = ''): Readonly<Record<string, string | undefined>> =>
   Object.fromEntries(text.split(';').map((pair) => pair.split('=')))
@@ -83,11 +83,19 @@ test.each(readTable('cleanOut.csv', import.meta.url))('$name: $words', (row) => 
       ? {
           equipmentId: 'machine',
           on: HELD_ON,
+          at: HELD_AT,
           products: [was.name],
           sourceIds: [was.id],
           cleaned: row.cleaned ?? '',
         }
-      : { equipmentId: 'machine', on: HELD_ON, products: [], sourceIds: [], cleaned: row.cleaned ?? '' }
+      : {
+          equipmentId: 'machine',
+          on: HELD_ON,
+          at: HELD_AT,
+          products: [],
+          sourceIds: [],
+          cleaned: row.cleaned ?? '',
+        }
   const never = setOf(row.was).never === 'yes'
   const library = {
     ...EMPTY_LIBRARY,

@@ -71,8 +71,9 @@ function beforeIn({ draft, visit: { drafts, index }, library }: RuleVisit): Befo
   return { products: labels(held.sourceIds), when: `on ${dayText(held.on)}` }
 }
 
-/** Cleaned out on that day or after. */
-export const isCleaned = ({ on, cleaned }: Pick<HeldByMachine, 'on' | 'cleaned'>): boolean => cleaned >= on
+/** Cleaned out since it last held something: a clean-out before that says nothing. */
+export const isCleaned = ({ at, cleaned }: Pick<HeldByMachine, 'at' | 'cleaned'>): boolean =>
+  cleaned !== '' && Date.parse(cleaned) >= Date.parse(at)
 
 const has = ({ document }: LibraryProduct, nutrient: 'fe' | 'p2o5') =>
   Number(document.analysis[nutrient].text) > 0

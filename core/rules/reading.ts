@@ -26,13 +26,16 @@ export interface RuleLibrary {
   readonly held?: readonly HeldByMachine[]
 }
 
-/** What a machine was last filled with. Days YYYY-MM-DD; `cleaned` blank where nobody noted it. */
+/** What a machine was last filled with. */
 export interface HeldByMachine {
   readonly equipmentId: string
+  /** Day, YYYY-MM-DD, and ISO instant at which that was out. */
   readonly on: string
+  readonly at: string
   readonly products: readonly string[]
   /** Products of it that are saved. */
   readonly sourceIds: readonly string[]
+  /** ISO instant of the last clean-out; blank where nobody noted one. */
   readonly cleaned: string
 }
 

@@ -120,7 +120,8 @@ export function foldRun(
   )?.at
   // Who stopped and cleaned up before the record was written had finished by then.
   if (finishedAt !== undefined && endedAt !== undefined && endedAt < finishedAt) finishedAt = endedAt
-  if (timed && finishedAt !== undefined) [startedAt, finishedAt] = [timed.from, timed.to]
+  if (timed && finishedAt !== undefined)
+    [startedAt, finishedAt] = [timed.from && sameInstant(timed.from), sameInstant(timed.to)]
   if (used && progress.strips.length > 0) used = { ...used, strips: progress.strips }
   const skew = skewText(ordered)
   const outcome = used ? outcomeOf(frozen.request, frozen.plan, used, book, judgingOf(frozen)) : undefined
@@ -144,6 +145,9 @@ export function foldRun(
     ...(counterSigned && { counterSigned }),
   }
 }
+
+/** In the one way instants are written here: as text they stand in their order. */
+const sameInstant = (instant: string): string => new Date(instant).toISOString()
 
 /** Where no rate was planned, none is held against what was used. */
 function asJudged(outcome: JudgedOutcome, { earlier }: FrozenPlan): ProductOutcome {

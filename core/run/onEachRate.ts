@@ -1,8 +1,21 @@
-import type { Plan } from '../plan/plan'
+import type { Plan, RateGroup } from '../plan/plan'
 import type { PlanRequest } from '../plan/planRequest'
 import { sumOf } from '../quantity/counting'
 import { amountFactor, type Quantity } from '../quantity/quantity'
 import type { AmountUnit } from '../quantity/units'
+
+/** The spray of the loads that are for the lawns of one rate; undefined where there are none. */
+export function sprayForRate(
+  { loads }: Pick<Plan, 'loads'>,
+  { areas: own }: Pick<RateGroup, 'areas'>,
+): Quantity<AmountUnit> | undefined {
+  const mixed = loadsFor(loads, own)
+  const [first] = mixed
+  return first && { value: sumOf(mixed, ({ carrier }) => carrier.value), unit: first.carrier.unit }
+}
+
+const loadsFor = (loads: Plan['loads'], own: readonly string[]): Plan['loads'] =>
+  loads.filter(({ areas = [] }) => areas.some((id) => own.includes(id)))
 
 /** All loads together, and what each rate's lawns but the last got: product of dry work, spray of wet. */
 interface PutIn {
@@ -37,7 +50,7 @@ export function onEachRate(
   if (!put || !(planned > 0)) return []
   const scale = inSi(put) / planned
   return apart.map((onto, i) => {
-    const own = loads.filter(({ areas = [] }) => areas.some((id) => rates[i]?.areas.includes(id)))
+    const own = loadsFor(loads, rates[i]?.areas ?? [])
     const strength = held(own) / sumOf(own, ({ carrier }) => inSi(carrier))
     return { value: (inSi(onto) * strength * scale) / amountFactor(put.unit), unit: put.unit }
   })

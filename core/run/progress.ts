@@ -63,6 +63,10 @@ export const NO_PROGRESS: RunProgress = {
   looks: [],
 }
 
+/** What was noted of a record, as it is stored: one of before version 0.12 holds none. */
+export const storedProgress = (record: { readonly progress?: RunProgress }): RunProgress =>
+  record.progress ?? NO_PROGRESS
+
 /**
  * What the events of one application come to. Each stands as it was written; of two entries for one place
  * (a step, a product of a load, a checkpoint, a strip) the later in order counts, whatever device it came

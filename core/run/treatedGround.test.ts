@@ -4,7 +4,7 @@ import { planApplication } from '../plan/planApplication'
 import type { PlanRequest } from '../plan/planRequest'
 import { quantity } from '../quantity/quantity'
 import type { FrozenPlan, RunEvent } from './runEvent'
-import { treatedFeatures, treatedLawns } from './treatedGround'
+import { isOnTreated, treatedFeatures, treatedLawns } from './treatedGround'
 
 const SQUARE = [
   [0, 0],
@@ -91,4 +91,25 @@ test('without a place on the earth every lawn is named, and no spot is put anywh
 
 test('only what was treated is on the map of a record', () => {
   expect(treatedLawns(record).map(({ id }) => id)).toEqual(['a1', 'a2'])
+})
+
+test.each([
+  ['on the lawn', [2, 2], true],
+  ['beside it', [12, 5], false],
+  ['on a bed that is taken from it', [5, 5], false],
+] as const)('a spot %s', (_, at, expected) => {
+  const bed = [
+    [4, 4],
+    [6, 4],
+    [6, 6],
+    [4, 6],
+  ] as const
+  const shape = (sign: 'add' | 'subtract', ring: typeof SQUARE | typeof bed) => ({
+    lawnId: 'a1',
+    partId: sign,
+    sign,
+    rings: [ring],
+    place: undefined,
+  })
+  expect(isOnTreated({ shapes: [shape('add', SQUARE), shape('subtract', bed)] }, at)).toBe(expected)
 })

@@ -1,9 +1,12 @@
 import type { Polygon } from '../ground/clipping'
 import { toEarth, type Anchor } from '../ground/geodesy'
 import { earthRings, pair } from '../ground/files/writeGround'
-import type { MapArea } from '../ground/siteLayout'
+import { inside, type Point } from '../ground/plane'
+import { groundOf } from '../ground/samplePoints'
+import type { MapArea, SiteLayout } from '../ground/siteLayout'
 import { asWritten } from '../quantity/format'
 import type { RunRecord } from './foldRun'
+import { storedProgress } from './progress'
 
 type RecordGround = Pick<RunRecord, 'frozen' | 'used' | 'outcomes' | 'details' | 'finishedAt' | 'progress'>
 
@@ -14,6 +17,12 @@ export function treatedLawns({ frozen }: Pick<RunRecord, 'frozen'>): readonly Ma
     .filter(({ id }) => treated.has(id))
     .map(({ id, name, parts }) => ({ id, name, parts, places: new Map() }))
 }
+
+/** Whether a place lies on the lawns, not beside them nor on what is taken from them. */
+export const isOnTreated = ({ shapes }: Pick<SiteLayout, 'shapes'>, at: Point): boolean =>
+  groundOf(shapes).some(
+    ([outline = [], ...holes]) => inside(at, outline) && !holes.some((hole) => inside(at, hole)),
+  )
 
 /** A feature of RFC 7946, as far as it is written here. */
 export interface TreatedFeature {
@@ -33,9 +42,10 @@ export interface TreatedFeature {
  */
 export function treatedFeatures(
   recordId: string,
-  { frozen, used, outcomes, details, finishedAt, progress }: RecordGround,
+  record: RecordGround,
   anchor: Anchor | undefined,
 ): { readonly features: readonly TreatedFeature[]; readonly unplaced: readonly string[] } {
+  const { frozen, used, outcomes, details, finishedAt } = record
   const lawns = frozen.worked?.lawns ?? []
   const features: TreatedFeature[] = []
   const unplaced: string[] = []
@@ -73,8 +83,7 @@ export function treatedFeatures(
       geometry: { type: 'MultiPolygon', coordinates: net.map((polygon) => earthRings(polygon, anchor)) },
     })
   }
-  // Records of before version 0.12 hold no notes.
-  const spots = (progress as RecordGround['progress'] | undefined)?.spots ?? []
+  const { spots = [] } = storedProgress(record)
   if (anchor && features.length > 0)
     for (const { id, at } of spots)
       features.push({

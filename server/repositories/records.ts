@@ -111,18 +111,20 @@ export function recordsRepository({
     },
     held: async () => {
       const rows = await sequelize.query<RawHeld>(
-        `SELECT e.id, last.on::text, last.labels, coalesce(e.document->>'cleaned', '') AS cleaned
+        `SELECT e.id, last.on::text, last.at, last.labels, coalesce(e.document->>'cleaned', '') AS cleaned
          FROM equipment e CROSS JOIN LATERAL (
-           SELECT (finished_at AT TIME ZONE o.time_zone)::date AS on, r.document->'frozen'->'labels' AS labels
+           SELECT (finished_at AT TIME ZONE o.time_zone)::date AS on, finished_at AS at,
+             r.document->'frozen'->'labels' AS labels
            FROM records r JOIN organizations o ON o.id = r.organization_id
            WHERE r.organization_id = e.organization_id AND r.equipment_id = e.id
            ORDER BY r.finished_at DESC LIMIT 1) last
          WHERE e.organization_id = :organizationId AND e.deleted_at IS NULL`,
         { type: QueryTypes.SELECT, replacements: { organizationId }, ...options },
       )
-      return rows.map(({ id, on, labels, cleaned }) => ({
+      return rows.map(({ id, on, at, labels, cleaned }) => ({
         equipmentId: id,
         on,
+        at: at.toISOString(),
         products: labels.map(({ name }) => name),
         sourceIds: labels.flatMap(({ sourceId }) => sourceId ?? []),
         cleaned,
@@ -187,6 +189,7 @@ const MOST_RECENT = 200
 interface RawHeld {
   id: string
   on: string
+  at: Date
   labels: FrozenPlan['labels']
   cleaned: string
 }

@@ -1,5 +1,6 @@
 import { lengthSi } from '#core/quantity/quantity'
 import { lookDue } from '#core/run/aftercare/lookDue'
+import { storedProgress } from '#core/run/progress'
 import { waterStanding } from '#core/run/aftercare/waterIn'
 import { daysAfter } from '#core/calendar/daysBetween'
 import type { Organization } from '#shared/schemas/organization'
@@ -25,8 +26,7 @@ export async function aftercare(
     finishedAt,
     day: dayFor(organization, new Date(finishedAt)),
     limits: document.frozen.limits,
-    // Records of before version 0.12 hold no notes.
-    progress: document.progress as typeof document.progress | undefined,
+    progress: storedProgress(document),
   }))
   return {
     water: rows.flatMap(({ row, finishedAt, day, limits, progress }): readonly WaterRow[] => {
@@ -34,14 +34,14 @@ export async function aftercare(
       const standing = waterStanding(
         { depth: limits.waterDepth, withinHours: limits.waterHours },
         finishedAt,
-        (progress?.watered ?? []).map(({ depth }) => lengthSi(depth)),
+        progress.watered.map(({ depth }) => lengthSi(depth)),
         now,
       )
       const { state, left, until } = standing
       return state === 'waiting' || state === 'late' ? [{ ...row, state, left, until: until ?? null }] : []
     }),
     looks: rows.flatMap(({ row, day, limits, progress }): readonly LookRow[] => {
-      const due = limits && lookDue(limits.kinds, day, progress?.looks ?? [])
+      const due = limits && lookDue(limits.kinds, day, progress.looks)
       return due !== undefined && due <= today ? [{ ...row, due }] : []
     }),
   }

@@ -245,7 +245,7 @@ function refuseContradictions(
   if (has('finished') && !(has('started') && has('used')))
     throw failure('invalid', 'A run is finished after it was started and what was used is entered.')
   if (has('corrected') && !has('finished')) throw failure('invalid', 'Only a finished record is corrected.')
-  if (stored.some((event) => event.kind === 'timed' && event.payload.to > received))
+  if (stored.some((event) => event.kind === 'timed' && Date.parse(event.payload.to) > Date.parse(received)))
     throw failure('invalid', 'It would have ended after now: set the time it was done.')
   if (endsBeforeItBegins(record))
     throw failure('invalid', 'It would be finished before it was started: set the clock of this device.')

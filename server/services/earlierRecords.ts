@@ -5,6 +5,7 @@ import { TRADE_UNITS } from '#core/quantity/nutrientText'
 import { earlierPlan, lookUp, type EarlierKept, type EarlierMatches } from '#core/run/earlier/earlierPlan'
 import type { EarlierWork, Moment } from '#core/run/earlier/earlierWork'
 import { readEarlierRows, type EarlierProblem } from '#core/run/earlier/readEarlierRows'
+import { NOON } from '#core/run/doneTimes'
 import { foldRun } from '#core/run/foldRun'
 import type { EventPerson, RunEvent } from '#core/run/runEvent'
 import type { EarlierReading, EarlierRows, EarlierShown } from '#shared/schemas/earlier'
@@ -12,9 +13,6 @@ import type { Organization } from '#shared/schemas/organization'
 import type { Repositories } from '../repositories/forOrganization'
 import { dayFor, nowFor } from './clock'
 import { keepInStep } from './keepInStep'
-
-/** Hour of a day of which nobody noted more, for the clock's sake; it is not shown. */
-const NOON = '12:00'
 
 /** Whose records they become. */
 interface Taker {
@@ -41,6 +39,12 @@ export async function earlierRecords(
     const shown: EarlierShown[] = []
     let added = 0
     for (const work of works) {
+      const isHere = here.has(work.id) || shown.some(({ id }) => id === work.id)
+      // An id of work that is not done yet: its job must not be written over.
+      if (!isHere && (await inside.jobs.jobOf(work.id)) !== undefined) {
+        told.push({ line: work.line, column: 'record', message: STILL_TO_DO })
+        continue
+      }
       const matches = known(work)
       const kept = earlierPlan(work, matches, idsOf(work), organization.settings.house.units ?? TRADE_UNITS)
       const times = timesOf(work, organization)
@@ -49,7 +53,6 @@ export async function earlierRecords(
         told.push({ line: work.line, column: kept.ok ? 'finished' : 'product', message: wrong ?? '' })
         continue
       }
-      const isHere = here.has(work.id) || shown.some(({ id }) => id === work.id)
       shown.push(rowOf(work, matches, times, isHere))
       if (take === 'look' || isHere) continue
       await keep(inside, work, kept.value, times, matches, of)
@@ -58,6 +61,10 @@ export async function earlierRecords(
     return { records: shown, problems: told.toSorted((a, b) => a.line - b.line), added }
   })
 }
+
+const STILL_TO_DO =
+  'This is the id of work that is planned here and not on record yet: log it at its job, or leave the ' +
+  'cell blank.'
 
 interface Times {
   readonly from?: string
@@ -92,26 +99,34 @@ async function library(
 ): Promise<(work: EarlierWork) => EarlierMatches> {
   const [allSites, allProducts] = await Promise.all([sites.list(), products.list()])
   const wanted = new Set(works.map(({ site }) => lookUp(site)))
-  const siteIds = new Map(
-    allSites.filter(({ name }) => wanted.has(lookUp(name))).map(({ id, name }) => [lookUp(name), id]),
-  )
-  const shelf = new Map(allProducts.map((product) => [lookUp(product.name), product]))
+  const found = byName(allSites.filter(({ name }) => wanted.has(lookUp(name))))
+  const shelf = byName(allProducts)
   const lawns = new Map<string, EarlierMatches['areas']>()
-  for (const siteId of siteIds.values()) {
+  for (const { id: siteId } of found.values()) {
     const list = await areas.list({ siteId })
-    lawns.set(
-      siteId,
-      new Map(list.map((area) => [lookUp(area.name), { ...area, size: area.sizeM2 ?? undefined }])),
-    )
+    lawns.set(siteId, byName(list.map((area) => ({ ...area, size: area.sizeM2 ?? undefined }))))
   }
   return ({ site }) => {
-    const siteId = siteIds.get(lookUp(site))
+    const siteId = found.get(lookUp(site))?.id
     return {
       ...(siteId !== undefined && { siteId }),
       areas: (siteId !== undefined && lawns.get(siteId)) || new Map(),
       products: shelf,
     }
   }
+}
+
+/** By name; of two with one name neither is meant: which of them is nobody’s to guess. */
+function byName<Row extends { readonly name: string }>(rows: readonly Row[]): ReadonlyMap<string, Row> {
+  const named = new Map<string, Row>()
+  const twice = new Set<string>()
+  for (const row of rows) {
+    const name = lookUp(row.name)
+    if (named.has(name)) twice.add(name)
+    named.set(name, row)
+  }
+  for (const name of twice) named.delete(name)
+  return named
 }
 
 /** Ids follow from the record's own, so that a repeat finds them made. */

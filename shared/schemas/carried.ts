@@ -113,7 +113,10 @@ export const CARRIED_PAYLOADS = {
   calibrates: v.strictObject({}),
   timed: v.pipe(
     v.strictObject({ from: v.optional(Instant), to: Instant, only: v.optional(v.literal('day')) }),
-    v.check(({ from, to }) => from === undefined || from <= to, 'must end after it begins'),
+    v.check(
+      ({ from, to }) => from === undefined || Date.parse(from) <= Date.parse(to),
+      'must end after it begins',
+    ),
   ),
   signed: v.strictObject({ name: Line, mark: Mark }),
   looked: v.strictObject({

@@ -20,7 +20,7 @@ import {
 } from '#core/quantity/units'
 import { tapedCourse } from './ground'
 import { enteredOf } from './quantity'
-import { BlankOrDay, Line, Name, Notes, Uuid, Version } from './texts'
+import { BlankOrDay, Instant, Line, Name, Notes, Uuid, Version } from './texts'
 
 const Length = enteredOf(LENGTH_UNITS)
 const Mass = enteredOf(MASS_UNITS)
@@ -43,7 +43,7 @@ export const EquipmentDocumentShape = v.variant('kind', [
     swath: Length,
     dial: v.strictObject({ low: Line, high: Line }),
     notes: Notes,
-    cleaned: v.optional(BlankOrDay),
+    cleaned: v.optional(v.union([v.literal(''), Instant])),
   }),
   v.strictObject({
     schema: v.literal(1),
@@ -61,7 +61,7 @@ export const EquipmentDocumentShape = v.variant('kind', [
       drops: v.optional(Drops),
     }),
     notes: Notes,
-    cleaned: v.optional(BlankOrDay),
+    cleaned: v.optional(v.union([v.literal(''), Instant])),
   }),
   v.strictObject({
     schema: v.literal(1),

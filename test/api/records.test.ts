@@ -8,6 +8,7 @@ import type { NewRunEvent, RecordPage, Run } from '../../shared/schemas/run'
 import type { Use } from '../../shared/schemas/use'
 import { clientOf, type Client } from '../support/client'
 import { documentOf, newJob, runEvents, stamp } from '../support/jobs'
+import { aSite } from '../support/rows'
 import { query, serve } from '../support/serve'
 import type { Served } from '../support/server'
 
@@ -123,6 +124,22 @@ describe('records that were kept elsewhere', () => {
       expect.stringContaining('ahead'),
       expect.stringContaining('before it began'),
     ])
+  })
+
+  test('an id of work that is still to do is refused at its line, and its job stays as it is', async () => {
+    const job = newJob()
+    await client.put(`/crew/jobs/${uuid()}`, job)
+    const [{ id, document } = { id: '', document: undefined }] = job.applications
+    const { problems, added } = await earlier([{ ...FEED, record: id }], 'keep')
+    expect([added, problems]).toMatchObject([0, [{ line: 2, column: 'record' }]])
+    const { rows } = await query(served.databaseUrl, 'SELECT document FROM applications WHERE id = $1', [id])
+    expect(rows[0]?.document).toEqual(document)
+  })
+
+  test('of two sites with one name neither is meant', async () => {
+    for (const id of [uuid(), uuid()]) await client.put(`/crew/library/sites/${id}`, aSite('Twin House'))
+    const { records } = await earlier([{ ...FEED, site: 'Twin House' }], 'look')
+    expect(records[0]?.unknown).toContain('Twin House')
   })
 
   test('they touch no shelf', async () => {

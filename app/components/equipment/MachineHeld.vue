@@ -12,7 +12,7 @@ onMounted(async () => {
   all.value = await $fetch<readonly HeldByMachine[]>(crewUrl('/equipment/held')).catch(() => [])
 })
 const held = computed(() => all.value.find(({ equipmentId }) => equipmentId === machineId))
-const isClean = computed(() => held.value === undefined || isCleaned({ on: held.value.on, cleaned }))
+const isClean = computed(() => held.value === undefined || isCleaned({ ...held.value, cleaned }))
 </script>
 
 <template>
@@ -20,15 +20,17 @@ const isClean = computed(() => held.value === undefined || isCleaned({ on: held.
     <h2 id="held-title">Last held</h2>
     <p>
       {{ held.products.join(', ') }}, on {{ dayText(held.on) }}.
-      <template v-if="isClean">Cleaned out on {{ dayText(cleaned) }}.</template>
+      <template v-if="isClean"
+        >Cleaned out on {{ instantText(cleaned, crew.organization?.timeZone) }}.</template
+      >
     </p>
     <UButton
       v-if="!locked && !isClean"
       class="mt-1"
       size="sm"
       icon="i-lucide-spray-can"
-      label="Cleaned out today"
-      @click="set('document.cleaned', crew.today())"
+      label="It is cleaned out"
+      @click="set('document.cleaned', crew.now())"
     />
     <p v-if="!isClean" class="soft small">
       A job that would meet what is left of it asks for a clean-out first.

@@ -120,7 +120,9 @@ function showAll() {
 // The first ground to appear is brought into view; after that the view is the user's.
 watch(() => props.bounds === undefined, fit)
 watch(() => props.bearing, fit)
-defineExpose({ fit })
+/** Where the middle of the view lies on the plan. */
+const middle = () => map.value && fromView(map.value.getCenter())
+defineExpose({ fit, middle })
 </script>
 
 <template>

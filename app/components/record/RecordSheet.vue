@@ -5,6 +5,7 @@ import { areaSi } from '#core/quantity/quantity'
 import { dayText } from '#core/calendar/dayText'
 import { licenceStanding } from '#core/people/licence'
 import type { EventPerson, FrozenPlan } from '#core/run/runEvent'
+import { isSpotWork } from '#core/run/aftercare/spotGround'
 import { treatedLawns } from '#core/run/treatedGround'
 import type { CorrectionShown, RunRecord } from '#core/run/foldRun'
 import { rateLawns } from '../run/rateLawns'
@@ -24,6 +25,9 @@ const when = (instant: string | undefined) => {
     : instantText(instant, timeZone)
 }
 const ground = computed(() => treatedLawns(props.record))
+const isSpots = computed(
+  () => props.record.used !== undefined && isSpotWork(props.record.frozen, props.record.used),
+)
 const spots = computed(() => (props.record.progress?.spots ?? []).map(({ at }) => at))
 const ORIGINS: Readonly<Record<NonNullable<FrozenPlan['earlier']>, string>> = {
   planned: 'Taken over from records kept elsewhere, with the rates noted there.',
@@ -147,6 +151,7 @@ const lawns = computed(() => {
         :marks="spots"
       />
       <p v-if="spots.length > 0">{{ counted(spots.length, 'spot') }} treated, marked on it.</p>
+      <p v-if="isSpots">Spot work: the ground treated is what was used at the calibrated carrier.</p>
     </section>
     <section>
       <h2>Products</h2>

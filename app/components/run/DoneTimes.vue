@@ -1,16 +1,24 @@
 <script setup lang="ts">
+import type { DoneTimesTyped } from '#core/run/doneTimes'
 import type { DoneTimesEntry } from '~/composables/run/useDoneTimes'
 
 /** Day and times of work that is entered afterwards. */
-const { times } = defineProps<{ times: DoneTimesEntry }>()
-const { typed, problems, isAfterwards } = times
-const open = ref(isAfterwards.value)
+const { times, asked } = defineProps<{
+  times: DoneTimesEntry
+  /** Work that had no run of its own: its times are asked for at once. */
+  asked: boolean
+}>()
+const { typed, read } = times
+const open = ref(asked)
+const take = (fields: Partial<DoneTimesTyped>) => {
+  typed.value = { ...typed.value, ...fields }
+}
 </script>
 
 <template>
   <UCollapsible v-model:open="open">
     <UButton
-      v-if="!isAfterwards"
+      v-if="!asked"
       variant="link"
       label="It was done at another time"
       icon="i-lucide-clock"
@@ -21,24 +29,24 @@ const open = ref(isAfterwards.value)
         <legend>When it was done</legend>
         <div class="fields items-start">
           <div>
-            <DayField label="Day" :day="typed.day" @change="typed.day = $event" />
-            <p v-if="problems.day" role="alert" class="wrong">{{ problems.day }}</p>
+            <DayField label="Day" path="done.day" :day="typed.day" @change="take({ day: $event })" />
+            <p v-if="read.problems.day" role="alert" class="wrong">{{ read.problems.day }}</p>
           </div>
           <TextField
             label="From"
-            path="doneFrom"
+            path="done.from"
             placeholder="13:05"
             :text="typed.from"
-            :problem="problems.from"
-            @change="typed.from = $event"
+            :problem="read.problems.from"
+            @change="take({ from: $event })"
           />
           <TextField
             label="To"
-            path="doneTo"
+            path="done.to"
             placeholder="14:30"
             :text="typed.to"
-            :problem="problems.to"
-            @change="typed.to = $event"
+            :problem="read.problems.to"
+            @change="take({ to: $event })"
           />
         </div>
         <p class="soft small">

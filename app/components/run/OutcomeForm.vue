@@ -25,8 +25,9 @@ useWorkingPages(
   computed(() => frozenNames(props.record.frozen)),
 )
 const details = shallowRef<RunDetails>(props.known)
-const times = useDoneTimes(() => props.record)
+const times = useDoneTimes()
 const learned = useLearned(
+  () => props.record.frozen,
   () => read.value.used,
   () => props.document,
 )
@@ -34,16 +35,18 @@ const tried = ref(false)
 
 onMounted(() => document.querySelector<HTMLElement>('[data-path="left"]')?.focus())
 
+const look = (path: string | undefined) =>
+  document.querySelector<HTMLElement>(`[data-path="${path}"]`)?.focus()
 function submit() {
   tried.value = true
   const { entered, outcomes } = read.value
-  const when = times.entered.value
-  if (when === 'wrong') return
+  const { entered: when, problems: wrongTimes } = times.read.value
   if (!entered || outcomes.length === 0) {
     const [path] = Object.keys(read.value.problems)
-    document.querySelector<HTMLElement>(`[data-path="${path}"]`)?.focus()
-    return
+    return look(path)
   }
+  const [wrongTime] = Object.keys(wrongTimes)
+  if (wrongTime) return look(`done.${wrongTime}`)
   emit('log', [
     { kind: 'used', payload: entered as Extract<NewRunEvent, { kind: 'used' }>['payload'] },
     ...(when ? [{ kind: 'timed' as const, payload: when }] : []),
@@ -76,7 +79,7 @@ useScreenCommands(() => [{ id: 'log', label: 'Put it on record', key: 'ctrl+ente
       :tried="tried"
     />
     <OutcomeVerdicts v-if="read.outcomes.length > 0" :outcomes="read.outcomes" :frozen="record.frozen" />
-    <DoneTimes :times="times" />
+    <DoneTimes :times="times" :asked="record.frozen.afterwards === true" />
     <DetailFields :details="details" @change="details = $event" />
     <TickField
       v-if="learned.calibration.value"

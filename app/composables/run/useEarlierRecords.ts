@@ -79,7 +79,7 @@ export function useEarlierRecords() {
     })
   }
 
-  /** @returns how many were taken in; undefined where it broke off before the first */
+  /** @returns how many were taken in, of what was sent before it broke off or somebody stopped it */
   async function take(): Promise<number> {
     let added = 0
     await each('keep', (reading) => {

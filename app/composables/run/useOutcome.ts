@@ -6,8 +6,7 @@ import { judgingOf } from '#core/run/freezePlan'
 import { outcomeOf, type Used } from '#core/run/outcome'
 import { putIn as putInSoFar } from '#core/run/steps/putIn'
 import { showSize, SYSTEM_UNITS } from '#core/quantity/systems'
-import { sumOf } from '#core/quantity/counting'
-import type { RateGroup } from '#core/plan/plan'
+import { sprayForRate } from '#core/run/onEachRate'
 import type { MixBooking } from '#core/job/route/mixBooking'
 import type { RunRecord } from '#core/run/foldRun'
 import type { AmountUnit, AreaUnit } from '#core/quantity/units'
@@ -55,12 +54,6 @@ export function useOutcome(record: RunRecord, booking?: MixBooking) {
   const isWritten = record.progress.measured.length > 0 || record.progress.covered.length > 0
   const tank = booking?.made ?? (isWritten ? soFar.made : undefined) ?? totals.mix
   const weighed = (load: number) => record.progress.measured.find((one) => one.load === load)?.amount
-  /** The spray of the loads that are for one rate's lawns. */
-  const sprayOn = ({ areas: own }: RateGroup): Quantity<AmountUnit> | undefined => {
-    const loads = plan.loads.filter(({ areas = [] }) => areas.some((id) => own.includes(id)))
-    const [first] = loads
-    return first && { value: sumOf(loads, ({ carrier }) => carrier.value), unit: first.carrier.unit }
-  }
   const dead = request.method.kind === 'spray' ? request.method.dead : undefined
   /** What stands there to begin with is shown rounded; left as it stands, it counts to the last digit. */
   const exact = new Map<string, { readonly shown: Entered; readonly exact: Quantity }>()
@@ -98,7 +91,7 @@ export function useOutcome(record: RunRecord, booking?: MixBooking) {
       unit: wet ? (dead?.unit ?? totals.mix?.unit ?? 'gal') : (hopper?.weighIn.unit ?? 'lb'),
     },
     apart: rates.slice(0, -1).map((group, i) => {
-      const onto = wet ? sprayOn(group) : (weighed(i + 1) ?? group.products[0]?.measured)
+      const onto = wet ? sprayForRate(plan, group) : (weighed(i + 1) ?? group.products[0]?.measured)
       return onto
         ? standing(`apart.${i}`, wet ? typed(onto) : typedSteps(onto), onto)
         : { text: '', unit: wet ? 'gal' : 'lb' }

@@ -65,7 +65,7 @@ const COLUMNS = computed((): readonly RowColumn<Line>[] => [
 const pageOf = ({ id }: Line): Figure => `use.${id}`
 useWorkingPages(
   () => lines.value.map((line) => ({ figure: pageOf(line), lines: line.working })),
-  computed(() => new Map(lines.value.map((line) => [pageOf(line), `Active in ${line.product}`] as const))),
+  computed(() => new Map(lines.value.map((line) => [pageOf(line), `${line.product} used`] as const))),
 )
 const days = ({ first, last }: Line) =>
   first === last ? dayText(first) : `${dayText(first)} to ${dayText(last)}`
@@ -125,7 +125,12 @@ useScreenCommands(() => [{ id: 'print', label: 'Print', key: 'p', run: print }])
       <template #times="{ row }">{{ row.applications }}</template>
       <template #days="{ row }">{{ days(row) }}</template>
       <template #ground="{ row }"><FigureText :shown="shown.size(row.sizeM2)" /></template>
-      <template #amount="{ row }"><FigureText :shown="shown.amountOf(row.amount, row.dimension)" /></template>
+      <template #amount="{ row }"
+        ><FigureText
+          :shown="shown.amountOf(row.amount, row.dimension)"
+          :page="pageOf(row)"
+          :label="`${row.product} used`"
+      /></template>
       <template #actives="{ row }"
         ><span v-if="row.actives.length === 0" class="soft">none</span
         ><span v-for="active in row.actives" :key="active.name" class="block"

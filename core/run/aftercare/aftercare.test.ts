@@ -2,7 +2,8 @@ import { expect, test } from 'vitest'
 import { beatSeconds } from './beat'
 import { lookDue } from './lookDue'
 import { quantity } from '../../quantity/quantity'
-import { spotGround } from './spotGround'
+import { isSpotWork, spotGround } from './spotGround'
+import type { Plan } from '../../plan/plan'
 import { waterStanding, zoneMinutes } from './waterIn'
 
 test('a zone runs for the depth over what it gives in an hour', () => {
@@ -38,6 +39,16 @@ test('the beat of a walker, and the ground of spots', () => {
     spotGround({ method }, { made: quantity(made, 'L'), left: quantity(1, 'L') })
   expect(spots(5)).toBeCloseTo(100, 9)
   expect(spots(1)).toBeUndefined()
+  // Of 500 m2 of lawn: what went out says 100 m2, and that stands as the ground treated.
+  const work = (treated: number, lawns = 500) =>
+    isSpotWork(
+      {
+        request: { areas: [], products: [], method },
+        plan: { totals: { size: quantity(lawns, 'm2') } } as Plan,
+      },
+      { made: quantity(5, 'L'), left: quantity(1, 'L'), treated: quantity(treated, 'm2') },
+    )
+  expect([work(100), work(100.4), work(110), work(100, 100)]).toEqual([true, true, false, false])
 })
 
 test.each<[string, Parameters<typeof lookDue>[0], Parameters<typeof lookDue>[2], string | undefined]>([

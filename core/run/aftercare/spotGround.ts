@@ -1,9 +1,33 @@
 import { carrierOf } from '../../plan/carrierOf'
 import type { PlanRequest } from '../../plan/planRequest'
-import { amountFactor } from '../../quantity/quantity'
+import { amountFactor, areaSi } from '../../quantity/quantity'
 import { sixDigits } from '../../working/figureText'
 import { closedWorkingBook, type WorkingBook } from '../../working/working'
 import type { Used } from '../outcome'
+import type { FrozenPlan } from '../runEvent'
+
+/** What was used comes to the ground that was written down, to the rounding of a field. */
+const SAME = 0.005
+/** Less than this share of the lawns is a part of them. */
+const PART = 0.95
+
+/**
+ * Whether only spots of the lawns were treated, their ground taken from what was used: it says nothing of the
+ * carrier, which it was worked out from.
+ * Source: trade.md 4.
+ */
+export function isSpotWork(
+  { request, plan }: Pick<FrozenPlan, 'request' | 'plan'>,
+  used: Pick<Used, 'made' | 'left' | 'treated'>,
+): boolean {
+  const ground = spotGround(request, used)
+  const treated = areaSi(used.treated)
+  return (
+    ground !== undefined &&
+    treated < PART * areaSi(plan.totals.size) &&
+    Math.abs(treated / ground - 1) <= SAME
+  )
+}
 
 /**
  * The ground that spots came to: what went out at the calibrated carrier.

@@ -14,6 +14,7 @@ import type { UnitSystem } from '../../quantity/systems'
 import type { AmountUnit, AreaRateUnit, AreaUnit, VolumeUnit } from '../../quantity/units'
 import { err, ok, type Result } from '../../result'
 import { CORE_VERSION } from '../../version'
+import { openWorkingBook } from '../../working/working'
 import { frozenLabel } from '../freezePlan'
 import type { Used } from '../outcome'
 import type { FrozenPlan } from '../runEvent'
@@ -75,7 +76,8 @@ export function earlierPlan(
         ? { kind: 'spray', carrier: work.carrier, tank: made, loads: 'full-then-part' }
         : { kind: 'spread', passes: 1 },
   }
-  const plan = planApplication(request)
+  const book = openWorkingBook()
+  const plan = planApplication(request, book)
   if (!plan.ok) return err(plan.error[0]?.message ?? 'It contradicts itself.')
   const blank = blankApplication(
     { lawn: newId(), part: newId(), product: newId(), run: newId() },
@@ -99,7 +101,7 @@ export function earlierPlan(
       calibration: work.calibration,
       labels: document.products.map(frozenLabel),
       request,
-      plan: plan.value,
+      plan: { ...plan.value, working: book.pages() },
       earlier: work.products.every(({ planned: told }) => told) ? 'planned' : 'as used',
     },
     used: {

@@ -11,6 +11,7 @@ import type { CarriedBody } from '../carried'
 import type { FrozenPlan, RunEvent } from '../runEvent'
 import { runSteps, shareDone, stepInHand, type RunStep } from './runSteps'
 import { shouldBeAt } from './shouldBeAt'
+import { stepLanes } from './stepLanes'
 
 function frozen(request: PlanRequest, worked: object = {}): FrozenPlan {
   const plan = planApplication(request)
@@ -221,4 +222,26 @@ test('stopped a little before the checkpoint, as much more should be left as tha
   expect(shouldBeAt(check, 0.48, DRY)?.value).toBeCloseTo(12.12, 9)
   expect(shouldBeAt(check, 0.55, DRY)?.value).toBeCloseTo(11.7, 9)
   expect(shouldBeAt({ ...check, should: undefined }, 0.5, DRY)).toBeUndefined()
+})
+
+test('lanes of a load lie behind the ground that the load before really covered', () => {
+  // 40,000 ft2 in ten lanes of a tenth each; a tank of 26 gal at 1.3 gal/1000 ft2 covers 20,000 of it.
+  const lanes = Array.from({ length: 10 }, (_, i) => ({
+    lawnId: 'a',
+    name: '',
+    pass: 1,
+    lane: { number: i + 1, header: false, edge: false, line: [], length: 10 },
+    amount: 1,
+  }))
+  const second = (progress: RunProgress) => {
+    const step = runSteps(WET, progress).find(({ id }) => id === 'spray-2') as Extract<
+      RunStep,
+      { kind: 'spray' }
+    >
+    return stepLanes(lanes, step, WET, progress).map(({ lane }) => lane.number)
+  }
+  expect(second(NO_PROGRESS)).toEqual([6, 7, 8, 9, 10])
+  // It covered 16,000 only, and nothing was mixed anew: the second is the fifth lane to the ninth.
+  const short = { load: 1, covered: quantity(16_000, 'ft2'), take: 'plan' as const, at: '' }
+  expect(second({ ...NO_PROGRESS, covered: [short] })).toEqual([5, 6, 7, 8, 9])
 })

@@ -1,5 +1,7 @@
 import { amountFactor, type Quantity } from '../../quantity/quantity'
 import type { AmountUnit } from '../../quantity/units'
+import { sixDigits } from '../../working/figureText'
+import { closedWorkingBook, type WorkingBook } from '../../working/working'
 import type { FrozenPlan } from '../runEvent'
 import type { RunStep } from './runSteps'
 
@@ -13,10 +15,18 @@ export function shouldBeAt(
   { should, share: planned }: Extract<RunStep, { kind: 'check' }>,
   share: number,
   { request, plan, worked }: FrozenPlan,
+  book: WorkingBook = closedWorkingBook,
 ): Quantity<AmountUnit> | undefined {
   const whole = worked?.hopper?.measured ?? plan.totals.products[0]?.measured
   if (!should || !whole || request.method.kind !== 'spread') return undefined
   const passes = worked?.passes ?? request.method.passes
   const perPass = (whole.value * amountFactor(whole.unit)) / amountFactor(should.unit) / passes
-  return { value: should.value + (planned - share) * perPass, unit: should.unit }
+  const value = should.value + (planned - share) * perPass
+  book.note('run.should', () => [
+    `planned after ${sixDigits(100 * planned)} % of the pass: ${sixDigits(should.value)} ${should.unit}`,
+    `stopped after ${sixDigits(100 * share)} %, a pass takes ${sixDigits(perPass)} ${should.unit}`,
+    `${sixDigits(should.value)} + ${sixDigits(planned - share)} x ${sixDigits(perPass)} = ` +
+      `${sixDigits(value)} ${should.unit}`,
+  ])
+  return { value, unit: should.unit }
 }

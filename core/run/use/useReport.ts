@@ -3,6 +3,7 @@ import type { ProductDocument } from '../../label/productDocument'
 import { readPositive } from '../../quantity/entered'
 import { DENSITY_SI_PER } from '../../quantity/units'
 import type { Dimension } from '../../quantity/rateUnit'
+import { counted } from '../../quantity/counting'
 import { sixDigits } from '../../working/figureText'
 
 /** What a report of use is told by. */
@@ -33,7 +34,7 @@ export interface UseLine {
 /** A line with what of each active ingredient was in it. */
 export interface UsedLine extends UseLine {
   readonly actives: readonly { readonly name: string; readonly kilograms: number | undefined }[]
-  /** How the active's weight came about. */
+  /** How the amount and the active's weight came about. */
   readonly working: readonly string[]
 }
 
@@ -69,7 +70,11 @@ function withActives(
   line: UseLine,
   label: Pick<ProductDocument, 'actives' | 'density'> | undefined,
 ): UsedLine {
-  const working: string[] = []
+  const [shown, unit] = line.dimension === 'mass' ? [line.amount, 'kg'] : [line.amount * 1000, 'L']
+  const working = [
+    `${sixDigits(shown)} ${unit} of ${line.product} in ${counted(line.applications, 'application')} on ` +
+      `${sixDigits(line.sizeM2)} m2 in all, as weighed or measured back, corrections counted`,
+  ]
   const actives = (label?.actives ?? [])
     .filter(({ name }) => name.trim() !== '')
     .map(({ name, content }) => {

@@ -3,7 +3,7 @@ import ical, { ICalEventTransparency } from 'ical-generator'
 import { daysAfter } from '#core/calendar/daysBetween'
 import { clientEntries, crewEntries, type CalendarEntry } from '#core/program/calendarEntries'
 import { recordEntries, type RecordEntry } from '#core/run/aftercare/recordEntries'
-import { NO_PROGRESS, type RunProgress } from '#core/run/progress'
+import { storedProgress } from '#core/run/progress'
 import type { CalendarRow, ClientProgram, MadeCalendar, NewCalendar } from '#shared/schemas/calendar'
 import type { Organization } from '#shared/schemas/organization'
 import type { Database } from '../../database/connection'
@@ -184,8 +184,7 @@ function entriesOf(
   { id, document, finishedAt }: Awaited<ReturnType<Repositories['records']['since']>>[number],
   organization: Organization,
 ): readonly RecordEntry[] {
-  // Records of before version 0.12 hold no notes.
-  const record = { ...document, progress: (document.progress as RunProgress | undefined) ?? NO_PROGRESS }
+  const record = { ...document, progress: storedProgress(document) }
   const day = dayFor(organization, new Date(finishedAt))
   return recordEntries(id, record, day, nowFor(organization).toISOString())
 }

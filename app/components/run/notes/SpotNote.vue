@@ -3,12 +3,13 @@ import { v7 as uuid } from 'uuid'
 import { counted } from '#core/quantity/counting'
 import type { Point } from '#core/ground/plane'
 import { siteLayout } from '#core/ground/siteLayout'
-import { treatedLawns } from '#core/run/treatedGround'
+import { isOnTreated, treatedLawns } from '#core/run/treatedGround'
 
-/** Weeds and patches that were treated, pressed on the plan one after the other. */
+/** Weeds and patches that were treated, pressed on the plan, or put at the middle of it by key. */
 const open = defineModel<boolean>('open', { required: true })
 const { record, progress, keep } = useRunScreen()
 const library = useLibraryStore()
+const map = useTemplateRef<{ middle: () => Point | undefined }>('map')
 const layout = computed(() => siteLayout(treatedLawns(record.value)))
 const shapes = computed(() =>
   layout.value.shapes.map(({ partId, rings, sign, place }) => ({
@@ -22,8 +23,16 @@ const shapes = computed(() =>
 const before = computed(() => (progress.value.spots ?? []).map(({ at }) => at))
 const marked = ref<readonly Point[]>([])
 const all = computed(() => [...before.value, ...marked.value])
+const problem = ref('')
+function mark(at: Point | undefined) {
+  if (!at) return
+  problem.value = isOnTreated(layout.value, at)
+    ? ''
+    : 'That lies beside the lawns of this run: press on one of them.'
+  if (problem.value === '') marked.value = [...marked.value, at]
+}
 async function save() {
-  await keep(marked.value.map((at) => ({ kind: 'spot', payload: { id: uuid(), at: [at[0], at[1]] } })))
+  await keep(marked.value.map(([x, y]) => ({ kind: 'spot', payload: { id: uuid(), at: [x, y] } })))
   open.value = false
 }
 </script>
@@ -37,16 +46,24 @@ async function save() {
   >
     <template #body>
       <SiteMap
+        ref="map"
         :bounds="layout.bounds"
         :bearing="library.anchor?.bearing ?? 0"
         label="Plan to mark spots on"
         tall="60vh"
-        @click="marked = [...marked, $event]"
+        @click="mark"
       >
         <MapShapes :shapes="shapes" />
         <MapMarks :samples="all" />
       </SiteMap>
       <p class="pt-2" aria-live="polite">{{ counted(all.length, 'spot') }} marked.</p>
+      <p v-if="problem" role="alert" class="text-(--stop)">{{ problem }}</p>
+      <UButton
+        class="mt-2"
+        variant="link"
+        label="Mark the middle of what is seen"
+        @click="mark(map?.middle())"
+      />
     </template>
     <template #footer>
       <UButton

@@ -56,10 +56,17 @@ const name = computed(() =>
 useWorkingPages(
   () => {
     const book = openWorkingBook()
+    shouldBeAt(step, share.value, frozen.value, book)
     if (question.value) checkpointResult(question.value, book)
     return book.pages()
   },
-  computed(() => new Map([['run.checkpoint', 'Checkpoint']])),
+  computed(
+    () =>
+      new Map([
+        ['run.should', 'What should be left'],
+        ['run.checkpoint', 'Checkpoint'],
+      ]),
+  ),
 )
 const action = computed(() =>
   !words.value
@@ -90,7 +97,12 @@ const twice = computed(() =>
 <template>
   <RunFrame :title="name" :action="action" :waits="read?.ok === false" @act="carryOn">
     <RunRow v-if="lanes.length > 0" word="after lane" :text="String(lanes.at(-1)?.lane.number)" />
-    <RunRow v-if="should" word="should be" :shown="should" />
+    <RunRow v-if="should" word="should be"
+      ><FigureText
+        :shown="should"
+        :page="result ? 'run.checkpoint' : 'run.should'"
+        label="What should be left"
+    /></RunRow>
     <RunFigure
       path="left"
       label="Left in the hopper"

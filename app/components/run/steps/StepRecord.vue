@@ -30,6 +30,7 @@ const details = useTyped<RunDetails>('details', {
 })
 const mark = ref('')
 const learned = useLearned(
+  () => record.value.frozen,
   () => record.value.used,
   () => document.value,
 )
