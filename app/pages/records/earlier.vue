@@ -62,9 +62,11 @@ async function accept() {
     <UCollapsible class="small max-w-3xl">
       <UButton variant="link" size="sm" label="Columns it may have" trailing-icon="i-lucide-chevron-down" />
       <template #content>
-        <p class="pt-1">
-          <code v-for="column in EARLIER_COLUMNS" :key="column" class="mr-2">{{ column }} </code>
-        </p>
+        <ul class="flex flex-wrap gap-x-3 pt-1">
+          <li v-for="column in EARLIER_COLUMNS" :key="column">
+            <code>{{ column }}</code>
+          </li>
+        </ul>
         <p class="soft pt-1">
           Needed: finished, site, treated, product, used; carrier for a spray. Figures with their unit, in the
           cell or in the column beside it: 8,000 ft2, 28 lb. A row for each product; rows of one record name

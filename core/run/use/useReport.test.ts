@@ -47,6 +47,15 @@ test.each([
   expect(activeHeld(content, { amount: 1, dimension }, undefined)).toBeUndefined()
 })
 
+test('the working shows the density where a volume is weighed by it', () => {
+  const held = activeHeld(
+    { text: '25', unit: '%' },
+    { amount: 5 * LITRE, dimension: 'volume' },
+    density('1.2'),
+  )
+  expect(held?.words).toBe('5 L at 1.2 kg/L is 6 kg; 25 % of 6 kg is 1.5 kg')
+})
+
 test('headings by name, what has no name last, products by name below', () => {
   const report = useReport(
     [

@@ -4,7 +4,7 @@ import { readPositive } from '../../quantity/entered'
 import { DENSITY_SI_PER } from '../../quantity/units'
 import type { Dimension } from '../../quantity/rateUnit'
 import { counted } from '../../quantity/counting'
-import { sixDigits } from '../../working/figureText'
+import { asEntered, sixDigits } from '../../working/figureText'
 
 /** What a report of use is told by. */
 export const USE_KEYS = ['active', 'product', 'site', 'area', 'person'] as const
@@ -70,9 +70,9 @@ function withActives(
   line: UseLine,
   label: Pick<ProductDocument, 'actives' | 'density'> | undefined,
 ): UsedLine {
-  const [shown, unit] = line.dimension === 'mass' ? [line.amount, 'kg'] : [line.amount * 1000, 'L']
   const working = [
-    `${sixDigits(shown)} ${unit} of ${line.product} in ${counted(line.applications, 'application')} on ` +
+    `${inTold(line.amount, line.dimension)} of ${line.product} in ` +
+      `${counted(line.applications, 'application')} on ` +
       `${sixDigits(line.sizeM2)} m2 in all, as weighed or measured back, corrections counted`,
   ]
   const actives = (label?.actives ?? [])
@@ -84,6 +84,10 @@ function withActives(
     })
   return { ...line, actives, working }
 }
+
+/** Kg as they are, m3 in litres. */
+const inTold = (amount: number, dimension: Dimension): string =>
+  dimension === 'mass' ? `${sixDigits(amount)} kg` : `${sixDigits(amount * 1000)} L`
 
 /**
  * Kg of an active ingredient in an amount of product: per cent by weight of a weight, weight in volume of a
@@ -98,15 +102,19 @@ export function activeHeld(
   const content = readPositive(entered, 'content', 'Content')
   if (!content.ok) return undefined
   const { value, unit } = content.value
-  const density = enteredDensity && readPositive(enteredDensity, 'density', 'Density')
+  const read = enteredDensity && readPositive(enteredDensity, 'density', 'Density')
+  const density = read?.ok ? read.value : undefined
   const needed: Dimension = unit === '%' ? 'mass' : 'volume'
-  const between = betweenDimensions(dimension, needed, density?.ok ? density.value : undefined, 'density')
+  const between = betweenDimensions(dimension, needed, density, 'density')
   if (!between.ok) return undefined
   const counted = amount * between.value
   const kilograms = unit === '%' ? (counted * value) / 100 : counted * value * DENSITY_SI_PER[unit]
-  const [shown, of] = needed === 'mass' ? [counted, 'kg'] : [counted * 1000, 'L']
   return {
     kilograms,
-    words: `${value} ${unit} of ${sixDigits(shown)} ${of} is ${sixDigits(kilograms)} kg`,
+    words:
+      (needed === dimension || !density
+        ? ''
+        : `${inTold(amount, dimension)} at ${asEntered(density)} is ${inTold(counted, needed)}; `) +
+      `${value} ${unit} of ${inTold(counted, needed)} is ${sixDigits(kilograms)} kg`,
   }
 }
