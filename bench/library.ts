@@ -8,7 +8,8 @@ import { percentile, round } from './statistics'
 const RUNS = 200
 const WARM_UP = 20
 const O = `'${MANY_ORGANIZATION}'`
-const RECORD = 'id, job_id, site, site_id, products, done_by, targets, finished_at, size_m2, verdict'
+const RECORD =
+  'id, job_id, site, site_id, products, done_by, targets, finished_at, size_m2, verdict, known_to, deviations'
 
 async function timed(work: () => Promise<unknown>) {
   const times: number[] = []

@@ -1,5 +1,5 @@
 import { err, ok, type Result } from '../result'
-import { subtract, unite, type NotCut, type Polygon } from './clipping'
+import { beyond, polygonsOf, subtract, unite, type NotCut, type Piece, type Polygon } from './clipping'
 import { boundsOf, inside, ringArea, type Bounds, type Ring } from './plane'
 import { tooManyMeetings } from './ringMeetings'
 
@@ -85,10 +85,10 @@ function combine(added: readonly Ring[], taken: readonly Ring[]): Result<Combine
   const { within, across, outside, sideBoxes } = away.value
   const left = subtract(
     lawn.value,
-    across.flatMap(({ ground }) => ground),
+    across.flatMap(({ ground }) => polygonsOf(ground)),
   )
   if (!left.ok) return left
-  const net = within.reduce(withHoles, left.value)
+  const net = takenOut(left.value, within)
   const strays = [
     ...outside.flatMap(({ members }) => members.map(strayWhole)),
     ...across.flatMap(({ members }) => members.flatMap((member) => strayOf(member, lawn.value, sideBoxes))),
@@ -103,7 +103,7 @@ function uniteRings(rings: readonly Ring[]): Result<readonly Polygon[], NotCut> 
   for (const { members } of groupsOf(rings)) {
     const ground = unite(members.map(({ ring }) => ring))
     if (!ground.ok) return ground
-    united.push(...ground.value)
+    united.push(...polygonsOf(ground.value))
   }
   return ok(united)
 }
@@ -142,12 +142,12 @@ function groupsOf(rings: readonly Ring[]): readonly Group[] {
 }
 
 interface TakenGroup extends Group {
-  readonly ground: readonly Polygon[]
+  readonly ground: readonly Piece[]
 }
 
 type Whereabouts = 'within' | 'across' | 'outside'
 interface GroupsBesideLawn {
-  /** Wholly on the lawn and without holes of their own: holes in it, nothing has to be cut. */
+  /** Wholly on the lawn: holes in it, nothing has to be cut. */
   readonly within: readonly TakenGroup[]
   readonly across: readonly TakenGroup[]
   readonly outside: readonly TakenGroup[]
@@ -164,20 +164,14 @@ function groupsBesideLawn(
   for (const group of groupsOf(taken)) {
     const ground = unite(group.members.map(({ ring }) => ring))
     if (!ground.ok) return ground
-    found[placeOf(group, ground.value, lawn, sideBoxes)].push({ ...group, ground: ground.value })
+    found[placeOf(group, lawn, sideBoxes)].push({ ...group, ground: ground.value })
   }
   return ok({ ...found, sideBoxes })
 }
 
-function placeOf(
-  { members }: Group,
-  ground: readonly Polygon[],
-  lawn: readonly Polygon[],
-  sideBoxes: readonly Bounds[],
-): Whereabouts {
+function placeOf({ members }: Group, lawn: readonly Polygon[], sideBoxes: readonly Bounds[]): Whereabouts {
   if (members.some((member) => isAtSide(member, sideBoxes))) return 'across'
-  if (!lawn.some((polygon) => lies(members[0]!.ring, polygon))) return 'outside'
-  return ground.every(({ length }) => length === 1) ? 'within' : 'across'
+  return lawn.some((polygon) => lies(members[0]!.ring, polygon)) ? 'within' : 'outside'
 }
 
 const isAtSide = ({ bounds }: Member, sideBoxes: readonly Bounds[]): boolean =>
@@ -193,11 +187,24 @@ const sideBounds = (ring: Ring): readonly Bounds[] =>
 const lies = (ring: Ring, [outline, ...holes]: Polygon): boolean =>
   outline !== undefined && inside(ring[0]!, outline) && !holes.some((hole) => inside(ring[0]!, hole))
 
-function withHoles(net: readonly Polygon[], { members, ground }: TakenGroup): readonly Polygon[] {
-  return net.map((polygon) =>
-    lies(members[0]!.ring, polygon) ? [...polygon, ...ground.flatMap((one) => one)] : polygon,
-  )
+/** Ground less groups that lie wholly on it: each is a hole, and where it has holes itself the lawn stays. */
+function takenOut(lawn: readonly Polygon[], groups: readonly TakenGroup[]): readonly Polygon[] {
+  const kept = lawn.map((polygon) => ({
+    polygon,
+    holes: groups.filter(({ members }) => lies(members[0]!.ring, polygon)).flatMap(({ ground }) => ground),
+  }))
+  return [
+    ...kept.map(({ polygon, holes }) => [...polygon, ...holes.map(({ outline }) => outline)]),
+    ...kept.flatMap(({ holes }) => holes.flatMap(leftWithin)),
+  ]
 }
+
+/** What stays of the lawn within a piece that is taken from it. */
+const leftWithin = ({ holes }: Piece): readonly Polygon[] =>
+  holes.flatMap(({ ring, islands }) => [
+    [ring, ...islands.map(({ outline }) => outline)],
+    ...islands.flatMap(leftWithin),
+  ])
 
 const strayWhole = ({ ring, index }: Member): Stray => ({
   index,
@@ -211,14 +218,14 @@ function strayOf(member: Member, lawn: readonly Polygon[], sideBoxes: readonly B
   const { ring, index } = member
   if (!isAtSide(member, sideBoxes))
     return lawn.some((polygon) => lies(ring, polygon)) ? [] : [strayWhole(member)]
-  const pieces = subtract([[ring]], lawn)
-  const beyond = pieces.ok ? polygonArea(pieces.value) : 0
-  if (!pieces.ok || beyond <= NOTHING_M2) return []
+  const pieces = beyond(ring, lawn)
+  const over = pieces.ok ? polygonArea(pieces.value) : 0
+  if (!pieces.ok || over <= NOTHING_M2) return []
   return [
     {
       index,
-      kind: ringArea(ring) - beyond <= NOTHING_M2 ? 'outside' : 'crossing',
-      beyond,
+      kind: ringArea(ring) - over <= NOTHING_M2 ? 'outside' : 'crossing',
+      beyond: over,
       pieces: pieces.value,
     },
   ]

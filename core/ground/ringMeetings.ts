@@ -76,15 +76,15 @@ interface Tally {
 function crossingPairs(rings: readonly Ring[]): Result<ReadonlyMap<string, RingMeeting>, TooComplex> {
   const tally: Tally = { found: new Map(), crossings: 0, looks: 0 }
   const boxes = rings.map(boxOf)
-  const sides = rings.map(sidesOf)
   for (const [one, other] of boxPairs(boxes)) {
     const here = commonBox(boxes[one]!, boxes[other]!)
-    tally.looks += sides[one]!.length + sides[other]!.length
-    const [ours, theirs] = [sides[one]!, sides[other]!].map((own) =>
-      own.filter((side) => reaches(side, here)),
-    )
-    if (!ours?.length || !theirs?.length) continue
-    const problem = sweep([...ours, ...theirs], tally)
+    tally.looks += rings[one]!.length + rings[other]!.length
+    const sides: Side[] = []
+    putSides(rings[one]!, one, here, sides)
+    const ours = sides.length
+    if (ours > 0) putSides(rings[other]!, other, here, sides)
+    if (sides.length === ours) continue
+    const problem = sweep(sides, tally)
     if (problem) return err(problem)
   }
   return ok(tally.found)
@@ -106,9 +106,6 @@ const commonBox = (one: Box, other: Box): Box => ({
   from: [Math.max(one.from[0], other.from[0]), Math.max(one.from[1], other.from[1])],
   to: [Math.min(one.to[0], other.to[0]), Math.min(one.to[1], other.to[1])],
 })
-
-const reaches = ({ minX, maxX, minY, maxY }: Side, { from, to }: Box): boolean =>
-  minX <= to[0] && maxX >= from[0] && minY <= to[1] && maxY >= from[1]
 
 /** Sweeps the sides of two rings from west to east. @returns what is too much of it */
 function sweep(sides: Side[], tally: Tally): TooComplex | undefined {
@@ -136,19 +133,19 @@ function sweep(sides: Side[], tally: Tally): TooComplex | undefined {
   return undefined
 }
 
-const sidesOf = (ring: Ring, index: number): readonly Side[] =>
-  ring.map((a, i) => {
-    const b = ring[(i + 1) % ring.length]!
-    return {
-      ring: index,
-      a,
-      b,
-      minX: Math.min(a[0], b[0]),
-      maxX: Math.max(a[0], b[0]),
-      minY: Math.min(a[1], b[1]),
-      maxY: Math.max(a[1], b[1]),
-    }
-  })
+/** Puts the sides of a ring that reach a box beside others; nothing is made of those that don't. */
+function putSides(ring: Ring, index: number, { from, to }: Box, sides: Side[]): void {
+  let a = ring.at(-1)!
+  for (const b of ring) {
+    const minX = a[0] < b[0] ? a[0] : b[0]
+    const maxX = a[0] < b[0] ? b[0] : a[0]
+    const minY = a[1] < b[1] ? a[1] : b[1]
+    const maxY = a[1] < b[1] ? b[1] : a[1]
+    if (minX <= to[0] && maxX >= from[0] && minY <= to[1] && maxY >= from[1])
+      sides.push({ ring: index, a, b, minX, maxX, minY, maxY })
+    a = b
+  }
+}
 
 /** Nearer an end than this share of a side, two sides touch rather than cross. */
 const TOUCHES = 1e-9

@@ -44,6 +44,11 @@ export interface CoveredEntry {
   readonly take: 'mix' | 'pace' | 'plan'
 }
 
+/** Spray of a common mix that was in the tank on arrival. */
+export interface TankEntry {
+  readonly found: Quantity<VolumeUnit>
+}
+
 /** Dial or pace from here on. */
 export interface SettingEntry {
   readonly dial?: string
@@ -121,6 +126,7 @@ export type CarriedBody =
   | { readonly kind: 'measured'; readonly payload: MeasuredEntry }
   | { readonly kind: 'checked'; readonly payload: CheckedEntry }
   | { readonly kind: 'covered'; readonly payload: CoveredEntry }
+  | { readonly kind: 'tank'; readonly payload: TankEntry }
   | { readonly kind: 'set'; readonly payload: SettingEntry }
   | { readonly kind: 'paused'; readonly payload: { readonly reason: string } }
   | { readonly kind: 'resumed'; readonly payload: Readonly<Record<string, never>> }

@@ -10,6 +10,7 @@ import { timeSi } from '../quantity/quantity'
 import { SECONDS_PER, type TimeUnit } from '../quantity/units'
 import { CORE_VERSION } from '../version'
 import type { Working } from '../working/working'
+import type { CommonStop } from './common/commonStop'
 import type { GateLimits } from './gate/gateLimits'
 import type { FrozenLabel, FrozenPlan } from './runEvent'
 import type { Judging } from './verdict'
@@ -23,7 +24,8 @@ interface RunOf {
 /**
  * What is kept of an application when its run begins: everything that was shown of it, so that nothing of it
  * is ever worked out again.
- * @param pages the working of every figure; @param limits of the hour, where the labels are known
+ * @param pages the working of every figure; @param limits of the hour, where the labels are known;
+ * @param common its part in a mix that serves several sites
  * @returns undefined while its amounts can't be worked out
  */
 export function freezePlan(
@@ -33,6 +35,7 @@ export function freezePlan(
   pages: readonly Working[],
   { good, acceptable }: House,
   limits?: GateLimits,
+  common?: CommonStop,
 ): FrozenPlan | undefined {
   if (!request || !plan) return undefined
   const checkPlots = draft.lawns
@@ -51,6 +54,7 @@ export function freezePlan(
     labels: draft.products.map(frozenLabel),
     ...(checkPlots.length > 0 && { checkPlots }),
     ...(limits && { limits }),
+    ...(common && { common }),
   }
 }
 

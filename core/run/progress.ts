@@ -11,6 +11,7 @@ import type {
   SignedEntry,
   SpotEntry,
   StripEntry,
+  TankEntry,
   WateredEntry,
 } from './carried'
 import type { RunEvent } from './runEvent'
@@ -30,6 +31,8 @@ export interface RunProgress {
   readonly measured: readonly MeasuredEntry[]
   readonly checked: readonly (CheckedEntry & Stamped)[]
   readonly covered: readonly (CoveredEntry & Stamped)[]
+  /** The tank of a common mix as it was found; absent: nobody said, or it is no common mix. */
+  readonly tank?: TankEntry
   /** Dial and pace as last set; absent: as planned. */
   readonly setting: SettingEntry
   readonly settings: readonly (SettingEntry & Stamped)[]
@@ -112,6 +115,8 @@ function withEvent(progress: RunProgress, event: RunEvent): RunProgress {
           (a, b) => a.load === b.load,
         ).toSorted((a, b) => a.load - b.load),
       }
+    case 'tank':
+      return { ...progress, tank: event.payload }
     case 'set':
       return {
         ...progress,

@@ -5,6 +5,7 @@ import type { PlanRequest } from '../plan/planRequest'
 import type { Quantity } from '../quantity/quantity'
 import type { AmountUnit, AreaUnit } from '../quantity/units'
 import type { CarriedBody } from './carried'
+import type { CommonStop } from './common/commonStop'
 import type { GateLimits } from './gate/gateLimits'
 import type { Used } from './outcome'
 import type { Tolerance } from './verdict'
@@ -56,6 +57,8 @@ export interface FrozenPlan {
   readonly checkPlots?: readonly string[]
   /** What labels and house ask of the hour and of the water after it; absent where no label told. */
   readonly limits?: GateLimits
+  /** Its part in a mix that serves several sites. */
+  readonly common?: CommonStop
   /** What was gone by where the run began without a network. */
   readonly seen?: SeenPlan
   /** Entered once it was done: what would have stopped it is told, not asked. */

@@ -73,6 +73,6 @@ type SeasonFigure =
 type CostFigure = 'cost.job' | `cost.job.${string}` | `cost.area.${string}` | `cost.${string}.${string}`
 
 type RunFigure =
-  `run.${'checkpoint' | 'should' | 'weighing' | 'loads' | 'leftover' | 'short' | 'water' | 'spots'}`
+  `run.${'checkpoint' | 'should' | 'weighing' | 'loads' | 'tank' | 'leftover' | 'short' | 'water' | 'spots'}`
 
 type DayFigure = 'day.spray' | `day.${string}` | `mix.${string}`

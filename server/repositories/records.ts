@@ -37,9 +37,6 @@ export interface RecordsRepository {
   readonly reentryAfter: (instant: string) => Promise<readonly ReentryRow[]>
 }
 
-/** How far each product of a record was from plan. */
-const DEVIATIONS = `jsonb_path_query_array(document, '$.outcomes[*].deviation')`
-
 /** Each order with its column, its way, and how its place is told. */
 const SORTS = {
   newest: { column: 'finished_at', way: 'DESC', beyond: '<', cast: 'timestamptz' },
@@ -64,7 +61,7 @@ export function recordsRepository({
       const search = prefixSearch(q)
       const rows = await sequelize.query<RawRecordRow>(
         `SELECT id, job_id, site, site_id, products, done_by, targets, finished_at, size_m2,
-          verdict, document->>'only' AS only, ${DEVIATIONS} AS deviations FROM records
+          verdict, known_to AS only, deviations FROM records
          WHERE organization_id = :organizationId
          ${search ? `AND search @@ to_tsquery('simple', :search)` : ''}
            ${verdict ? 'AND verdict = :verdict' : ''} ${siteId ? 'AND site_id = :siteId' : ''}

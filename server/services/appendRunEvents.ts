@@ -1,25 +1,19 @@
 import type { House } from '#core/house'
-import { workOutJob } from '#core/job/workOutJob'
 import { foldRun, type RunRecord } from '#core/run/foldRun'
-import { freezePlan } from '#core/run/freezePlan'
-import { gateLimits } from '#core/run/gate/gateLimits'
-import { TRADE_UNITS } from '#core/quantity/nutrientText'
 import { licenceStanding } from '#core/people/licence'
 import { needsCounterSign } from '#core/people/roles'
 import type { EventPerson, FrozenPlan, RunEvent } from '#core/run/runEvent'
-import { openWorkingBook } from '#core/working/working'
 import type { Job, JobApplication } from '#shared/schemas/job'
 import { sameContent } from '#core/sameContent'
 import { endsBeforeItBegins, eventTime, inWrittenOrder, TOLD_SKEW_MS } from '#core/run/eventTime'
 import type { NewRunEvent, Run } from '#shared/schemas/run'
 import { failure } from '../http/failure'
 import type { Repositories } from '../repositories/forOrganization'
-import { groundAhead, lawnsOf } from './groundThread'
-import { jobContext, type CrewRules } from './jobContext'
+import { freezeRun } from './freezeRun'
+import type { CrewRules } from './jobContext'
 import { keepInStep } from './keepInStep'
 import { keepJobCalibration } from './keepJobCalibration'
 import { notingRefusal } from './notingRefusal'
-import { refuseStops, refuseUnready } from './refuseStops'
 
 /**
  * What of the organization a run needs: its house rules, frozen with the plan, the zone its days are counted
@@ -136,7 +130,14 @@ async function planFor(
   if (first?.kind === 'planned') return { ...first.payload, ...(seen && { seen }) }
   const afterwards = planned.payload?.afterwards
   const isDone = seen !== undefined || afterwards !== undefined
-  const frozen = await freeze(inside, job, application, of.dayOf(planned.at), of, isDone ? 'told' : 'refused')
+  const frozen = await freezeRun(
+    inside,
+    job,
+    application,
+    of.dayOf(planned.at),
+    of,
+    isDone ? 'told' : 'refused',
+  )
   return { ...frozen, ...(seen && { seen }), ...(afterwards && { afterwards }) }
 }
 
@@ -203,33 +204,6 @@ function withPayload(event: TimedEvent, frozen: FrozenPlan | undefined): RunEven
   if (event.kind !== 'planned') return event as RunEvent
   if (!frozen) throw new Error('a plan was not frozen before its event')
   return { ...event, payload: frozen }
-}
-
-/** Works one application out afresh, with the rest of its visit in sight, and freezes what it comes to. */
-async function freeze(
-  repositories: Repositories,
-  job: Job,
-  application: JobApplication,
-  day: string,
-  { house, rules }: RunHouse,
-  stops: 'refused' | 'told',
-): Promise<FrozenPlan> {
-  const index = job.applications.indexOf(application)
-  const context = await jobContext(repositories, job, day, house, rules ?? { local: [], mixes: [] })
-  await groundAhead(lawnsOf(job.applications), day)
-  const open = job.applications.filter(({ state }) => state !== 'done')
-  const book = openWorkingBook()
-  const worked = workOutJob({ applications: open, ...context }, book, open.indexOf(application))[
-    open.indexOf(application)
-  ]
-  refuseUnready(worked, `applications.${index}`)
-  const { library } = context
-  const limits =
-    library && gateLimits(application.document, library.products, library.areas, house.units ?? TRADE_UNITS)
-  const frozen = worked && freezePlan(job, application.document, worked, book.pages(), house, limits)
-  if (!worked || !frozen) throw failure('not-ready', 'Its amounts cannot be worked out yet.')
-  if (rules && stops === 'refused') refuseStops(worked)
-  return frozen
 }
 
 /** A run starts once, ends once it has begun and its amounts are known, and is corrected only afterwards. */

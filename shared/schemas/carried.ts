@@ -96,6 +96,7 @@ export const CARRIED_PAYLOADS = {
     covered: quantityOf(AREA_UNITS, Positive),
     take: v.picklist(['mix', 'pace', 'plan']),
   }),
+  tank: v.strictObject({ found: quantityOf(VOLUME_UNITS, NotNegative) }),
   set: v.strictObject({ dial: v.optional(Line), pace: v.optional(quantityOf(SPEED_UNITS, Positive)) }),
   paused: v.strictObject({ reason: Words }),
   resumed: v.strictObject({}),

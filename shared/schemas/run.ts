@@ -88,6 +88,7 @@ export const NewRunEventSchema = v.variant('kind', [
   carried('measured'),
   carried('checked'),
   carried('covered'),
+  carried('tank'),
   carried('set'),
   carried('paused'),
   carried('resumed'),

@@ -70,6 +70,7 @@ const lookWords = ({ result, rating, untreated, patch, words }: LookEntry) =>
   ]
     .filter(Boolean)
     .join(', ')
+const common = computed(() => record.frozen.common)
 const differences = computed(() => planDifferences(record.frozen, crew.units))
 const signature = computed(() => progress.value.signed.at(-1))
 </script>
@@ -89,6 +90,14 @@ const signature = computed(() => progress.value.signed.at(-1))
         <span v-if="line.more" class="block small">{{ line.more }}</span>
       </li>
     </ol>
+  </section>
+  <section v-if="common">
+    <h2>One mix for several sites</h2>
+    <p v-if="common.from">
+      {{ progress.tank ? '' : 'As planned: ' }}{{ told(progress.tank?.found ?? common.arrives) }} came along
+      from {{ common.from.site }}.
+    </p>
+    <p v-if="common.to && record.used">{{ told(record.used.left) }} drove on to {{ common.to.site }}.</p>
   </section>
   <section v-if="progress.strips.length > 0">
     <h2>Extra strips</h2>

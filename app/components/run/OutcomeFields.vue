@@ -5,11 +5,9 @@ import { showQuantity } from '#core/quantity/systems'
 import { rateLawns } from './rateLawns'
 
 /** What came back, where it went and what had been put in: the figures an outcome is worked out from. */
-const { outcome, frozen, shared, tried } = defineProps<{
+const { outcome, frozen, tried } = defineProps<{
   outcome: ReturnType<typeof useOutcome>
   frozen: FrozenPlan
-  /** One mix for several sites: what is left drives on. */
-  shared: boolean
   /** Whether what is still missing is said too. */
   tried: boolean
 }>()
@@ -27,11 +25,11 @@ const problemAt = (path: string) => {
     <QuantityField
       path="left"
       :label="
-        wet
-          ? shared
-            ? 'Spray left, to drive on'
+        !wet
+          ? 'Left in the hopper'
+          : frozen.common?.to
+            ? `Spray left, to drive on to ${frozen.common.to.site}`
             : 'Spray left in tank, hose and boom'
-          : 'Left in the hopper'
       "
       kind="amount"
       :entered="entries.left"
@@ -54,7 +52,7 @@ const problemAt = (path: string) => {
     <QuantityField
       v-if="wet"
       path="made"
-      :label="shared ? 'Spray in the tank here, carried and made' : 'Spray made, all loads'"
+      :label="frozen.common ? 'Spray in the tank here, carried and made' : 'Spray made, all loads'"
       kind="volume"
       :entered="entries.made as { text: string; unit: VolumeUnit }"
       :units="VOLUME_UNITS"
@@ -65,7 +63,9 @@ const problemAt = (path: string) => {
       v-for="put in entries.putIn"
       :key="put.productId"
       :path="`putIn.${put.productId}`"
-      :label="wet ? `${put.name}, ${shared ? 'in all of it' : 'all loads'}` : `${put.name}, weighed in`"
+      :label="
+        wet ? `${put.name}, ${frozen.common ? 'in all of it' : 'all loads'}` : `${put.name}, weighed in`
+      "
       kind="amount"
       :entered="put.entered"
       :problem="problemAt(`putIn.${put.productId}`)"

@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import type { MixBooking } from '#core/job/route/mixBooking'
 import type { ApplicationDraft } from '#core/draft/applicationDraft'
+import type { Quantity } from '#core/quantity/quantity'
+import type { VolumeUnit } from '#core/quantity/units'
 import type { RunRecord } from '#core/run/foldRun'
 import type { RunDetails } from '#core/run/runEvent'
 import type { NewRunEvent } from '#shared/schemas/run'
@@ -12,13 +13,14 @@ const props = defineProps<{
   jobId: string
   saving: boolean
   known: RunDetails
-  booking?: MixBooking
+  /** What the site before left in the tank of a common mix. */
+  carried?: Quantity<VolumeUnit>
   /** The application as it is planned: what its machine can learn. */
   document?: ApplicationDraft
 }>()
 const emit = defineEmits<{ log: [events: readonly EventBody[]] }>()
 const crew = useCrewStore()
-const outcome = useOutcome(props.record, props.booking)
+const outcome = useOutcome(props.record, props.carried)
 const { read, pages } = outcome
 useWorkingPages(
   pages,
@@ -68,16 +70,11 @@ useScreenCommands(() => [{ id: 'log', label: 'Put it on record', key: 'ctrl+ente
         >
       </p>
     </header>
-    <p v-if="booking" class="small">
-      One mix for several sites: what was in the tank here stands below. What is left drives on, and only what
-      was used is booked to this site.
+    <p v-if="record.frozen.common" class="small">
+      One mix for several sites: what came along and what was mixed here stands below. Only what was used is
+      booked to this site.
     </p>
-    <OutcomeFields
-      :outcome="outcome"
-      :frozen="record.frozen"
-      :shared="booking !== undefined"
-      :tried="tried"
-    />
+    <OutcomeFields :outcome="outcome" :frozen="record.frozen" :tried="tried" />
     <OutcomeVerdicts v-if="read.outcomes.length > 0" :outcomes="read.outcomes" :frozen="record.frozen" />
     <DoneTimes :times="times" :asked="record.frozen.afterwards === true" />
     <DetailFields :details="details" @change="details = $event" />

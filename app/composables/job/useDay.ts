@@ -2,7 +2,7 @@ import { workDay } from '#core/calendar/workDay'
 import { workOutJob, type JobQuestion } from '#core/job/workOutJob'
 import { routeNeeds, routeSpray } from '#core/job/route/routeNeeds'
 import { alikeApart, sharedMixes, type RouteApplication } from '#core/job/route/sharedMix'
-import { frozenApplication } from '#core/run/freezePlan'
+import { daySheets, routeApplications } from '#core/run/common/dayApplications'
 import type { PlannedRow } from '#core/season/ledger'
 import { openWorkingBook } from '#core/working/working'
 import type { Area, LedgerRow } from '#shared/schemas/ground'
@@ -63,39 +63,14 @@ export function useDay(day: MaybeRefOrGetter<string>) {
     }
   }
   const sheets = computed(() =>
-    jobs.value.flatMap((job) => {
-      const worked = workOutJob(questionOf(job))
-      return job.applications.map(({ id, document, state, frozen }, index) => ({
-        job,
-        id,
-        document,
-        state,
-        sheet: (frozen && frozenApplication(frozen)) ?? worked[index]!,
-      }))
-    }),
+    jobs.value.map((job) => ({ job, own: daySheets(job, workOutJob(questionOf(job))) })),
   )
-  const applications = computed(() =>
-    sheets.value.flatMap(({ job, id, document, state, sheet: { request, plan } }): RouteApplication[] =>
-      request && plan
-        ? [
-            {
-              applicationId: id,
-              jobId: job.id,
-              site: job.site || 'Unnamed site',
-              document,
-              request,
-              plan,
-              state,
-            },
-          ]
-        : [],
-    ),
-  )
+  const applications = computed(() => sheets.value.flatMap(({ job, own }) => routeApplications(job, own)))
   /** What stops each job that has not begun, by its id. */
   const stopped = computed(
     () =>
       new Map(
-        [...Map.groupBy(sheets.value, ({ job }) => job)].flatMap(([job, own]) => {
+        sheets.value.flatMap(({ job, own }) => {
           const stops =
             job.state === 'draft' || job.state === 'planned'
               ? own.flatMap(({ sheet }) => sheet.checks.filter(({ level }) => level === 'stop'))

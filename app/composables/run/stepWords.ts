@@ -1,3 +1,4 @@
+import { CARRIED } from '#core/run/common/commonLoads'
 import type { RunStep } from '#core/run/steps/runSteps'
 
 /** Where one is, in a few words: the small line above a step's title. */
@@ -11,10 +12,13 @@ export function stepPlace(step: RunStep): string {
       return `Pass ${step.pass} of ${step.passes}${partWords(step.from, step.to)}`
     case 'check':
       return `Checkpoint, pass ${step.pass}${checkWords(step.share, step.lawn)}`
+    case 'tank':
+      return 'One mix for several sites'
     case 'mix':
+      return loadWords(step)
     case 'spray':
     case 'cover':
-      return `Load ${step.load.number} of ${step.loads}`
+      return step.load.number === CARRIED ? 'What came along' : loadWords(step)
     case 'rest':
       return 'All covered'
     case 'sweep':
@@ -30,6 +34,8 @@ export function stepPlace(step: RunStep): string {
   }
 }
 
+const loadWords = ({ load, loads }: Extract<RunStep, { kind: 'mix' | 'spray' | 'cover' }>): string =>
+  `Load ${load.number}${loads === undefined ? '' : ` of ${loads}`}`
 const partWords = (from: number, to: number): string =>
   from === 0 && to > 0.999 ? '' : from === 0 ? ', to the first checkpoint' : ', the rest of it'
 const checkWords = (share: number, lawn: string): string =>

@@ -1,6 +1,7 @@
 import { workOutJob, type JobQuestion } from '#core/job/workOutJob'
 import { TRADE_UNITS } from '#core/quantity/nutrientText'
 import { DEFAULT_HOUSE } from '#core/house'
+import { isShared } from '#core/run/common/dayApplications'
 import { freezePlan } from '#core/run/freezePlan'
 import { gateLimits } from '#core/run/gate/gateLimits'
 import type { FrozenPlan } from '#core/run/runEvent'
@@ -11,6 +12,7 @@ import type { JobApplication } from '#shared/schemas/job'
 interface FreezeFrom {
   readonly site: string
   readonly siteId: string | null
+  readonly plannedFor: string
   readonly applications: readonly Pick<JobApplication, 'id' | 'document'>[]
 }
 
@@ -22,7 +24,7 @@ export function useFreezeHere() {
   const crew = useCrewStore()
   const store = useLibraryStore()
   const { library, house } = useJobLibrary()
-  return (job: FreezeFrom, applicationId: string): FrozenPlan | undefined => {
+  return async (job: FreezeFrom, applicationId: string): Promise<FrozenPlan | undefined> => {
     const index = job.applications.findIndex(({ id }) => id === applicationId)
     const document = job.applications[index]?.document
     const question: JobQuestion = {
@@ -39,7 +41,12 @@ export function useFreezeHere() {
     if (!document || !worked) return undefined
     const limits =
       library.value && gateLimits(document, store.products, store.areas, house.value.units ?? TRADE_UNITS)
+    const common =
+      isShared(document) && job.plannedFor !== ''
+        ? await commonOfDay(job.plannedFor, applicationId).catch(() => undefined)
+        : undefined
     const { good, acceptable } = house.value ?? DEFAULT_HOUSE
-    return freezePlan(job, document, worked, book.pages(), { ...DEFAULT_HOUSE, good, acceptable }, limits)
+    const tolerance = { ...DEFAULT_HOUSE, good, acceptable }
+    return freezePlan(job, document, worked, book.pages(), tolerance, limits, common)
   }
 }

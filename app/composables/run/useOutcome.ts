@@ -2,14 +2,14 @@ import { readNotNegative, readPositive, type Entered } from '#core/quantity/ente
 import { amountFactor, areaIn, squareMetres, type Quantity } from '#core/quantity/quantity'
 import { formatFigure, formatSteps } from '#core/quantity/format'
 import { hopperCharge } from '#core/plan/hopperCharge'
+import { commonLoads } from '#core/run/common/commonLoads'
 import { judgingOf } from '#core/run/freezePlan'
 import { outcomeOf, type Used } from '#core/run/outcome'
 import { putIn as putInSoFar } from '#core/run/steps/putIn'
 import { showSize, SYSTEM_UNITS } from '#core/quantity/systems'
 import { sprayForRate } from '#core/run/onEachRate'
-import type { MixBooking } from '#core/job/route/mixBooking'
 import type { RunRecord } from '#core/run/foldRun'
-import type { AmountUnit, AreaUnit } from '#core/quantity/units'
+import type { AmountUnit, AreaUnit, VolumeUnit } from '#core/quantity/units'
 import { closedWorkingBook, openWorkingBook } from '#core/working/working'
 
 /**
@@ -37,22 +37,22 @@ const typedSteps = <U extends string>({ value, unit }: Quantity<U>): Entered<U> 
 
 /**
  * Reads the entries as they are typed and says at once what rate they come to.
- * @param booking what of a mix shared with other sites was in the tank here
+ * @param carried what the site before left in the tank of a common mix; counts where nobody wrote down what
+ *   was found
  */
-export function useOutcome(record: RunRecord, booking?: MixBooking) {
+export function useOutcome(record: RunRecord, carried?: Quantity<VolumeUnit>) {
   const crew = useCrewStore()
-  const { request, plan, labels } = record.frozen
+  const { request, plan, labels, common } = record.frozen
   const judging = judgingOf(record.frozen)
   const { totals } = plan
   const rates = plan.rates ?? []
   const wet = request.method.kind === 'spray'
   const hopper = hopperCharge(request, plan)
-  const booked = (name: string) =>
-    booking?.putIn.find((one) => one.name.trim().toLowerCase() === name.trim().toLowerCase())?.amount
   /** As it was written down on the way. */
-  const soFar = putInSoFar(record.frozen, record.progress)
-  const isWritten = record.progress.measured.length > 0 || record.progress.covered.length > 0
-  const tank = booking?.made ?? (isWritten ? soFar.made : undefined) ?? totals.mix
+  const progress = carried ? { tank: { found: carried }, ...record.progress } : record.progress
+  const soFar = putInSoFar(record.frozen, progress)
+  const isWritten = common !== undefined || progress.measured.length > 0 || progress.covered.length > 0
+  const tank = (isWritten ? soFar.made : undefined) ?? totals.mix
   const weighed = (load: number) => record.progress.measured.find((one) => one.load === load)?.amount
   const dead = request.method.kind === 'spray' ? request.method.dead : undefined
   /** What stands there to begin with is shown rounded; left as it stands, it counts to the last digit. */
@@ -78,11 +78,11 @@ export function useOutcome(record: RunRecord, booking?: MixBooking) {
     ),
     putIn: totals.products.map((total) => {
       const name = labels.find(({ productId }) => productId === total.id)?.name || 'Product'
-      const told = request.products.some(({ id, measureStep }) => id === total.id && measureStep)
-        ? typedSteps
-        : typed
+      // What came along in a common mix was measured out for all its sites: it is in no steps here.
+      const inSteps = request.products.some(({ id, measureStep }) => id === total.id && measureStep)
+      const told = inSteps && !common ? typedSteps : typed
       const written = isWritten ? soFar.products.get(total.id) : undefined
-      const put = booked(name) ?? written ?? hopper?.weighIn ?? total.measured
+      const put = written ?? hopper?.weighIn ?? total.measured
       return { productId: total.id, name, entered: standing(`putIn.${total.id}`, told(put), put) }
     }),
     made: tank ? standing('made', typed(tank), tank) : { text: '', unit: 'gal' },
@@ -145,7 +145,8 @@ export function useOutcome(record: RunRecord, booking?: MixBooking) {
 
   /** What should be left if everything goes as planned: the reserve, or what never leaves the hose. */
   const expectedLeft = computed<Quantity<AmountUnit> | undefined>(() => {
-    return wet ? (booking?.left ?? dead) : hopper?.reserve
+    if (!wet) return hopper?.reserve
+    return common ? commonLoads(common, request, totals.size, progress.tank?.found).leaves : dead
   })
   /** How the actual rates come about, and the plan they are held against. */
   function pages() {

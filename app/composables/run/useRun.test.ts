@@ -128,7 +128,7 @@ test('the counter goes on behind what others wrote, the sequence behind what thi
 test('begun without a server it goes by the plan that was frozen here, under the same ids', async () => {
   answer = away
   const page = open()
-  await page.start(() => frozen)
+  await page.start(async () => frozen)
   expect(page.record.value).toMatchObject({ state: 'running' })
   const kept = await keptRun('crew', 'run')
   expect(kept?.events.map(({ event }) => event.kind)).toEqual(['planned', 'started'])
@@ -137,12 +137,12 @@ test('begun without a server it goes by the plan that was frozen here, under the
 
 test('entered afterwards it says so, with a server and without', async () => {
   const page = open()
-  await page.start(() => frozen, 'afterwards')
+  await page.start(async () => frozen, 'afterwards')
   expect(stored[0]).toMatchObject({ kind: 'planned', payload: { afterwards: true } })
   for (const shelf of shelves) shelf.clear()
   stored = []
   answer = away
-  await open().start(() => frozen, 'afterwards')
+  await open().start(async () => frozen, 'afterwards')
   expect((await keptRun('crew', 'run'))?.events[0]?.event).toMatchObject({
     payload: { afterwards: true, seen: { loads: 0 } },
   })
@@ -153,16 +153,16 @@ test('a beginning the server refuses leaves no hole in the sequence', async () =
     throw refusal('not-ready')
   }
   const page = open()
-  await expect(page.start(() => frozen)).rejects.toBeTruthy()
+  await expect(page.start(async () => frozen)).rejects.toBeTruthy()
   answer = () => undefined
-  await page.start(() => frozen)
+  await page.start(async () => frozen)
   expect(stored.map(({ sequence }) => sequence)).toEqual([1, 2])
 })
 
 test('nothing is begun where neither server nor this device can make a plan', async () => {
   answer = away
   const page = open()
-  await expect(page.start(() => undefined)).rejects.toThrow('fetch failed')
+  await expect(page.start(async () => undefined)).rejects.toThrow('fetch failed')
   expect((await keptRun('crew', 'run'))?.events).toEqual([])
 })
 
@@ -181,7 +181,7 @@ test('what only the server can take is not kept here when it is refused', async 
 test('a second start changes nothing', async () => {
   answer = away
   const page = open()
-  await page.start(() => frozen)
-  await page.start(() => frozen)
+  await page.start(async () => frozen)
+  await page.start(async () => frozen)
   expect((await keptRun('crew', 'run'))?.events).toHaveLength(2)
 })

@@ -128,7 +128,7 @@ export function useRun(of: MaybeRefOrGetter<RunOf>) {
    * @param freezeHere undefined where the plan cannot be worked out here
    */
   async function start(
-    freezeHere: () => FrozenPlan | undefined,
+    freezeHere: () => Promise<FrozenPlan | undefined>,
     how: 'now' | 'afterwards' = 'now',
   ): Promise<void> {
     if (!known.value) await load().catch(() => undefined)
@@ -145,7 +145,7 @@ export function useRun(of: MaybeRefOrGetter<RunOf>) {
         if (code === 'locked' || code === 'taken') await load()
         throw error
       }
-      const frozen = freezeHere()
+      const frozen = await freezeHere()
       if (!frozen) throw error
       // The same events: where the answer alone was lost, the server knows them again.
       const seen = plain(seenPlan(frozen)) as Seen

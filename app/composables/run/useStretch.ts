@@ -4,9 +4,9 @@ import { stepLanes, type WalkedStep } from '#core/run/steps/stepLanes'
 
 /** The lanes of one step of the run; empty until they are known, and where nobody knows them. */
 export function useStretch(step: () => WalkedStep) {
-  const { frozen, progress } = useRunScreen()
+  const { frozen } = useRunScreen()
   const { lanes } = useSheet()
   return computed((): readonly StretchLane[] =>
-    stepLanes(walkingOrder(lanes.worked.value?.lanes.lawns ?? []), step(), frozen.value, progress.value),
+    stepLanes(walkingOrder(lanes.worked.value?.lanes.lawns ?? []), step(), frozen.value),
   )
 }

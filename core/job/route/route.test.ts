@@ -15,7 +15,6 @@ import { compareVariants } from '../compare/compareVariants'
 import { routeNeeds, routeSpray } from './routeNeeds'
 import type { ApplicationDraft } from '../../draft/applicationDraft'
 import { jobCost } from '../cost/jobCost'
-import { mixBooking } from './mixBooking'
 import { mixKey, sharedMixes, type RouteApplication } from './sharedMix'
 
 function stop(
@@ -94,23 +93,6 @@ test('only what is sprayed alike shares a tank, and only where it was asked for'
   for (const other of [{ rate: 3.5 }, { tank: 60 }]) expect(key(other)).not.toBe(key({}))
   expect(sharedMixes([stop(0, 9000), stop(1, 9000, { shared: '' })])).toEqual([])
   expect(sharedMixes([stop(0, 9000), stop(1, 9000, { rate: 3 })])).toEqual([])
-})
-
-test('each site is booked what it used: the rest drives on at the strength it has', () => {
-  const [mix] = sharedMixes([stop(0, 15_000), stop(1, 10_000)])
-  const [first, second] = mix?.stops ?? []
-  if (!mix || !first || !second) throw new Error('no mix')
-  // 26 gal hold 26 / 1.3 x 3.4 = 68 fl oz.
-  expect(mixBooking(mix, first)).toMatchObject({
-    made: { value: 26 },
-    left: { value: expect.closeTo(6.5, 6) as number },
-    putIn: [{ name: 'Iron', amount: { value: expect.closeTo(68, 6) as number } }],
-  })
-  // 6.5 carried and 6.5 made hold 34 fl oz; a gallon less was really left: 5.5 + 6.5 = 12 gal, 31.3846 fl oz.
-  expect(mixBooking(mix, second).putIn[0]?.amount.value).toBeCloseTo(34, 6)
-  const really = mixBooking(mix, second, quantity(704, 'fl oz'))
-  expect(really.made.value).toBeCloseTo(12, 6)
-  expect(really.putIn[0]?.amount.value).toBeCloseTo((12 / 1.3) * 3.4, 6)
 })
 
 test('the truck holds the day’s sum; what the shelf lacks is bought the cheapest way', () => {

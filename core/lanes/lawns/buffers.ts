@@ -1,4 +1,12 @@
-import { inset, intersect, subtract, unite, type NotCut, type Polygon } from '../../ground/clipping'
+import {
+  inset,
+  intersect,
+  polygonsOf,
+  subtract,
+  unite,
+  type NotCut,
+  type Polygon,
+} from '../../ground/clipping'
 import { ringArea, type Ring } from '../../ground/plane'
 import { sumOf } from '../../quantity/counting'
 import { ok, type Result } from '../../result'
@@ -44,7 +52,7 @@ export function keptOff(
     if (rings.length === 0 || !(by > 0)) continue
     const united = unite(rings)
     if (!united.ok) return united
-    const wider = inset(united.value, -by)
+    const wider = inset(polygonsOf(united.value), -by)
     if (!wider.ok) return wider
     grown.push(...wider.value)
   }

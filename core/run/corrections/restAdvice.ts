@@ -12,6 +12,8 @@ export interface RestAdvice {
   readonly leftover: LeftoverResult
   /** What is left beyond what should be, kg or m3. */
   readonly over: number
+  /** The site that what is left drives on to: it is asked for there, not laid out here. */
+  readonly onward: string | undefined
   /** Ground that was not reached, m2, and what it needs, kg or m3; nothing where all of it was. */
   readonly uncovered: number
   readonly shortOf: number
@@ -22,7 +24,7 @@ const NEXT_TO_NOTHING = 0.01
 
 /** Source: trade.md 8, leftover and ran short. */
 export function restAdvice(
-  { request, plan, worked }: FrozenPlan,
+  { request, plan, worked, common }: FrozenPlan,
   { treated, left, made, putIn, strips = [] }: Used,
   book: WorkingBook = closedWorkingBook,
 ): RestAdvice | undefined {
@@ -36,8 +38,10 @@ export function restAdvice(
   if (!put || !meant) return undefined
   const si = (amount: { readonly value: number; readonly unit: Parameters<typeof amountFactor>[0] }) =>
     amount.value * amountFactor(amount.unit)
-  const reserve =
-    request.method.kind === 'spray'
+  const onward = common?.to
+  const reserve = onward
+    ? Math.max(0, si(put) - meant)
+    : request.method.kind === 'spray'
       ? request.method.dead
         ? si(request.method.dead)
         : 0
@@ -51,6 +55,7 @@ export function restAdvice(
   return {
     leftover: leftoverResult({ over, laid, amount: meant, size, most: mostOfMix(request) }, book),
     over,
+    onward: onward?.site,
     uncovered: missing,
     shortOf: missing > 0 ? shortAmount(missing, meant, size, book) : 0,
   }

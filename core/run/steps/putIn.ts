@@ -3,10 +3,14 @@ import { amountFactor, type Quantity } from '../../quantity/quantity'
 import { dimensionOf } from '../../quantity/rateUnit'
 import type { AmountUnit, VolumeUnit } from '../../quantity/units'
 import type { RunProgress } from '../progress'
+import { commonLoads } from '../common/commonLoads'
 import type { FrozenPlan } from '../runEvent'
 import { runSteps } from './runSteps'
 
-/** What went in as it was written down on the way; what was not written down counts as it was planned. */
+/**
+ * What went in as it was written down on the way; what was not written down counts as it was planned. What a
+ * common mix brought along is in it.
+ */
 export interface PutIn {
   readonly products: ReadonlyMap<string, Quantity<AmountUnit>>
   /** Finished spray of all loads; undefined for dry work. */
@@ -26,9 +30,13 @@ export function putIn(frozen: FrozenPlan, progress: RunProgress): PutIn {
         }))
       : []
   })
+  const { common, request, plan } = frozen
+  const carried = common && commonLoads(common, request, plan.totals.size, progress.tank?.found).carried?.load
   const products = new Map(
     frozen.plan.totals.products.map(({ id, measured: { unit } }) => {
+      const came = carried?.products.find((product) => product.id === id)
       const amounts = [
+        ...(came ? [came.measured] : []),
         ...wanted
           .filter(({ productId }) => productId === id)
           .map(
@@ -40,7 +48,10 @@ export function putIn(frozen: FrozenPlan, progress: RunProgress): PutIn {
       return [id, { value: whole / amountFactor(unit), unit }] as const
     }),
   )
-  const mixed = steps.flatMap((step) => (step.kind === 'mix' ? [step.load.carrier] : []))
+  const mixed = [
+    ...(carried ? [carried.carrier] : []),
+    ...steps.flatMap((step) => (step.kind === 'mix' ? [step.load.carrier] : [])),
+  ]
   const [first] = mixed
   return {
     products,

@@ -238,7 +238,7 @@ test('lanes of a load lie behind the ground that the load before really covered'
       RunStep,
       { kind: 'spray' }
     >
-    return stepLanes(lanes, step, WET, progress).map(({ lane }) => lane.number)
+    return stepLanes(lanes, step, WET).map(({ lane }) => lane.number)
   }
   expect(second(NO_PROGRESS)).toEqual([6, 7, 8, 9, 10])
   // It covered 16,000 only, and nothing was mixed anew: the second is the fifth lane to the ninth.

@@ -3,6 +3,8 @@ import { amountFactor, areaSi, type Quantity, type SquareMetres } from '../../qu
 import { ROUNDING } from '../../quantity/tolerance'
 import { squareMetres } from '../../quantity/quantity'
 import type { LoadPlan } from '../../plan/plan'
+import { commonLoads } from '../common/commonLoads'
+import type { CommonStop } from '../common/commonStop'
 import { loadsToCome, type LoadDone } from '../corrections/remainingLoads'
 import { passesToCome } from '../corrections/leftover'
 import { doneAt, type RunProgress } from '../progress'
@@ -39,14 +41,25 @@ export type RunStep = { readonly id: string } & (
       /** What should be left; undefined where passes go on until it is out. */
       readonly should: Quantity<AmountUnit> | undefined
     }
+  /** What of a common mix is in the tank on arrival. */
+  | { readonly kind: 'tank'; readonly common: CommonStop }
   | {
       readonly kind: 'mix'
       readonly load: LoadPlan
-      readonly loads: number
+      readonly loads: number | undefined
       readonly corrected: 'yes' | 'no'
     }
-  | { readonly kind: 'spray'; readonly load: LoadPlan; readonly loads: number }
-  | { readonly kind: 'cover'; readonly load: LoadPlan; readonly loads: number }
+  | {
+      readonly kind: 'spray'
+      /** The size is the ground of this site that it is for. */
+      readonly load: LoadPlan
+      /** Of how many; undefined where the day numbers them. */
+      readonly loads: number | undefined
+      /** Ground behind it: covered, or planned to be, by the loads before. */
+      readonly behind: SquareMetres
+      readonly then: 'cover' | 'rest'
+    }
+  | { readonly kind: 'cover'; readonly load: LoadPlan; readonly loads: number | undefined }
   /** What is left when all of it is covered, or one stops before. */
   | { readonly kind: 'rest' }
   | { readonly kind: 'sweep' }
@@ -58,8 +71,9 @@ export type RunStep = { readonly id: string } & (
 
 /**
  * The steps of a run in their order, made from the frozen plan and from what has been written down: loads to
- * come change with the ground that loads before them covered, light passes go on until it is out.
- * Source: trade.md 8 and 9.
+ * come change with the ground that loads before them covered, light passes go on until it is out. The tank of
+ * a common mix is rinsed at the last site only.
+ * Source: trade.md 1, 8 and 9.
  */
 export function runSteps(frozen: FrozenPlan, progress: RunProgress): readonly RunStep[] {
   const wet = frozen.request.method.kind === 'spray'
@@ -67,11 +81,16 @@ export function runSteps(frozen: FrozenPlan, progress: RunProgress): readonly Ru
     { id: 'gate', kind: 'gate' },
     ...(wet ? wetSteps(frozen, progress) : drySteps(frozen, progress)),
     { id: 'rest', kind: 'rest' },
-    wet ? { id: 'rinse', kind: 'rinse' } : { id: 'sweep', kind: 'sweep' },
+    ...cleanUp(frozen),
     ...(asksForWater(frozen) ? [{ id: 'water', kind: 'water' as const }] : []),
     { id: 'notice', kind: 'notice' },
     { id: 'record', kind: 'record' },
   ]
+}
+
+const cleanUp = ({ request, common }: FrozenPlan): readonly RunStep[] => {
+  if (request.method.kind === 'spread') return [{ id: 'sweep', kind: 'sweep' }]
+  return common?.to ? [] : [{ id: 'rinse', kind: 'rinse' }]
 }
 
 /** Where labels say nothing of water, nobody is asked; of plans frozen without them nobody knows. */
@@ -199,15 +218,72 @@ function lightPoints(
   }))
 }
 
-function wetSteps({ request, plan }: FrozenPlan, progress: RunProgress): readonly RunStep[] {
-  const loads = loadsNow(request, plan.loads, progress)
-  return loads.flatMap(({ load, corrected }, i): readonly RunStep[] => [
-    { id: `mix-${load.number}`, kind: 'mix', load, loads: loads.length, corrected },
-    { id: `spray-${load.number}`, kind: 'spray', load, loads: loads.length },
-    ...(i < loads.length - 1
-      ? [{ id: `cover-${load.number}`, kind: 'cover' as const, load, loads: loads.length }]
-      : []),
-  ])
+function wetSteps(frozen: FrozenPlan, progress: RunProgress): readonly RunStep[] {
+  const { request, plan, common } = frozen
+  if (common) return commonSteps(common, frozen, progress)
+  return sprayedOff(
+    loadsNow(request, plan.loads, progress).map(({ load, corrected }) => ({ load, here: load, corrected })),
+    progress,
+    'this job',
+  )
+}
+
+/** What the tank holds is asked first, and goes out before anything is mixed. */
+function commonSteps(
+  common: CommonStop,
+  { request, plan }: FrozenPlan,
+  progress: RunProgress,
+): readonly RunStep[] {
+  const { carried, mixed, answer } = commonLoads(common, request, plan.totals.size, progress.tank?.found)
+  const loads = [
+    ...(carried ? [{ ...carried, corrected: 'carried' as const }] : []),
+    ...mixed.map((load) => ({
+      ...load,
+      corrected: answer === 'put right' ? ('yes' as const) : ('no' as const),
+    })),
+  ].map(({ load, here, corrected }) => ({ load, here: { ...load, size: here }, corrected }))
+  return [
+    ...(common.from ? [{ id: 'tank', kind: 'tank' as const, common }] : []),
+    ...sprayedOff(loads, progress, 'the day'),
+  ]
+}
+
+interface LoadNow {
+  readonly load: LoadPlan
+  /** The same, with the ground of this site it is for. */
+  readonly here: LoadPlan
+  /** `carried`: it was mixed elsewhere. */
+  readonly corrected: 'yes' | 'no' | 'carried'
+}
+
+/** Each load mixed and sprayed; between two of them the ground is asked that the first covered. */
+function sprayedOff(
+  all: readonly LoadNow[],
+  { covered }: RunProgress,
+  numberedBy: 'this job' | 'the day',
+): readonly RunStep[] {
+  let behind = 0
+  const loads = numberedBy === 'this job' ? all.length : undefined
+  return all.flatMap(({ load, here, corrected }, i): readonly RunStep[] => {
+    const isLast = i === all.length - 1
+    const spray: RunStep = {
+      id: `spray-${load.number}`,
+      kind: 'spray',
+      load: here,
+      loads,
+      behind: squareMetres(behind),
+      then: isLast ? 'rest' : 'cover',
+    }
+    const found = covered.find((entry) => entry.load === load.number)?.covered
+    behind += areaSi(found ?? here.size)
+    return [
+      ...(corrected === 'carried'
+        ? []
+        : [{ id: `mix-${load.number}`, kind: 'mix' as const, load, loads, corrected }]),
+      spray,
+      ...(isLast ? [] : [{ id: `cover-${load.number}`, kind: 'cover' as const, load: here, loads }]),
+    ]
+  })
 }
 
 /** Loads as they are to be mixed now: those that are out as planned, those to come as corrected. */
@@ -253,7 +329,7 @@ export function loadsDone(
   return covered
     .filter(({ load }) => load <= upTo)
     .flatMap((entry): readonly LoadDone[] => {
-      const load = loads[entry.load - 1]
+      const load = loads.find(({ number }) => number === entry.load)
       if (!load) return []
       const products = load.products.map((product) => ({
         ...product,

@@ -1,8 +1,6 @@
 import { lanesOfStretch, type StretchLane } from '../../lanes/lawns/lanesOfStretch'
 import type { WalkedLane } from '../../lanes/lawns/walkingOrder'
 import { areaSi } from '../../quantity/quantity'
-import { sumOf } from '../../quantity/counting'
-import type { RunProgress } from '../progress'
 import type { FrozenPlan } from '../runEvent'
 import type { RunStep } from './runSteps'
 
@@ -20,19 +18,12 @@ export function stepLanes(
   walked: readonly WalkedLane[],
   step: WalkedStep,
   { plan }: FrozenPlan,
-  { covered }: RunProgress,
 ): readonly StretchLane[] {
   if (step.kind === 'spray') {
     const whole = areaSi(plan.totals.size)
-    const behind = sumOf(
-      Array.from({ length: step.load.number - 1 }, (_, i) => {
-        const found = covered.find(({ load }) => load === i + 1)?.covered
-        const planned = plan.loads[i]?.size
-        return found ? areaSi(found) : planned ? areaSi(planned) : 0
-      }),
-      (size) => size,
+    const [from, to] = [step.behind, step.behind + areaSi(step.load.size)].map((size) =>
+      Math.min(1, size / whole),
     )
-    const [from, to] = [behind, behind + areaSi(step.load.size)].map((size) => Math.min(1, size / whole))
     return lanesOfStretch(walked, from ?? 0, to ?? 1)
   }
   const [from, to] = step.kind === 'check' ? [0, step.share] : [step.from, step.to]

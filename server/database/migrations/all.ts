@@ -11,6 +11,7 @@ import { weather } from './010-weather'
 import { season } from './011-season'
 import { carriedOut } from './012-carried-out'
 import { papers } from './013-papers'
+import { commonMix } from './014-common-mix'
 import type { Migration } from './migration'
 
 /**
@@ -31,4 +32,5 @@ export const MIGRATIONS: readonly Migration[] = [
   season,
   carriedOut,
   papers,
+  commonMix,
 ]

@@ -32,7 +32,7 @@ const covered = computed(() =>
       ? read.value.value
       : undefined,
 )
-const loads = computed(() => steps.value.flatMap((one) => (one.kind === 'mix' ? [one.load] : [])))
+const loads = computed(() => steps.value.flatMap((one) => (one.kind === 'spray' ? [one.load] : [])))
 const found = computed(() => {
   if (!covered.value) return undefined
   const entry = { load: step.load.number, covered: covered.value, take: 'plan' as const, at: '' }
@@ -41,6 +41,8 @@ const found = computed(() => {
 })
 const answer = computed(() => found.value && loadsToCome(frozen.value.request, found.value))
 const off = computed(() => answer.value?.answer === 'put right')
+/** Other sites count on the strength of a common mix: it is never mixed anew here. */
+const mixes = computed(() => frozen.value.common === undefined)
 const over = computed(() => answer.value?.laid.filter(({ overLabel }) => overLabel) ?? [])
 const percent = (share: number) => `${Math.round(100 * Math.abs(share))} %`
 const pace = computed(() => {
@@ -71,6 +73,9 @@ useWorkingPages(
   computed(() => new Map([['run.loads', 'Loads to come']])),
 )
 
+const paceWords = (at: number) =>
+  `${mixes.value ? 'Or walk' : 'Walk'} at ${told(shown.speed(at))}, mix as planned`
+
 function take(how: 'mix' | 'pace' | 'plan') {
   if (!covered.value) return undefined
   const bodies: EventBody[] = [
@@ -85,9 +90,9 @@ function take(how: 'mix' | 'pace' | 'plan') {
 <template>
   <RunFrame
     title="What lawn did it cover?"
-    :action="off ? 'Mix the rest for it' : 'On to the next load'"
+    :action="off && mixes ? 'Mix the rest for it' : off ? 'Leave it as planned' : 'On to the next load'"
     :waits="!covered"
-    @act="take(off ? 'mix' : 'plan')"
+    @act="take(off && mixes ? 'mix' : 'plan')"
   >
     <RunRow word="should be" :shown="shown.size(areaSi(step.load.size))" />
     <RunFigure
@@ -121,22 +126,25 @@ function take(how: 'mix' | 'pace' | 'plan') {
           :text="`${percent(share)} of plan`"
         />
         <RunRow word="still to spray" :shown="shown.size(answer.rest)" />
-        <h2 class="pt-4">Mixed for it</h2>
-        <RunRow
-          v-for="(load, i) in answer.loads"
-          :key="i"
-          :word="`load ${step.load.number + i + 1}`"
-          :text="loadWords(load)"
-        />
+        <template v-if="mixes">
+          <h2 class="pt-4">Mixed for it</h2>
+          <RunRow
+            v-for="(load, i) in answer.loads"
+            :key="i"
+            :word="`load ${step.load.number + i + 1}`"
+            :text="loadWords(load)"
+          />
+        </template>
+        <p v-else class="soft">Other sites are sprayed out of this mix too: its strength stays as it is.</p>
         <div class="others">
           <UButton
             v-if="pace"
             size="xl"
             icon="i-lucide-gauge"
-            :label="`Or walk at ${shown.speed(pace).figure} ${shown.speed(pace).unit}, mix as planned`"
+            :label="paceWords(pace)"
             @click="take('pace')"
           />
-          <UButton size="xl" label="Leave it as planned" @click="take('plan')" />
+          <UButton v-if="mixes" size="xl" label="Leave it as planned" @click="take('plan')" />
         </div>
       </template>
     </template>

@@ -90,6 +90,11 @@ async function take(line: Line) {
   opened.value = ''
 }
 const started = computed(() => showMeasured(waterToStart(load.value.carrier), undefined))
+const putRight = computed(
+  () =>
+    `Put right for ${frozen.value.common ? 'what was in the tank' : 'the carrier as it came'}; these are ` +
+    'not the figures of the paper.',
+)
 const ph = computed(() => phText(order.value.ph))
 </script>
 
@@ -98,7 +103,7 @@ const ph = computed(() => phText(order.value.ph))
     <RunAnswer
       v-if="step.corrected === 'yes'"
       level="note"
-      words="Put right for the carrier as it came; these are not the figures of the paper."
+      :words="putRight"
     />
     <ol class="order">
       <li>

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import type { MixBooking } from '#core/job/route/mixBooking'
 import { areaIn, squareMetres } from '#core/quantity/quantity'
 import { dimensionOf } from '#core/quantity/rateUnit'
 import { SYSTEM_UNITS } from '#core/quantity/systems'
@@ -11,11 +10,10 @@ import type { OutcomeEntries } from '~/composables/run/useOutcome'
 import type { EventBody } from '~/composables/run/useRun'
 
 /** What is left when one stops: what it comes to, and what to do with it. */
-const { booking } = defineProps<{ booking?: MixBooking }>()
 const { frozen, record, keep, done } = useRunScreen()
 const crew = useCrewStore()
 const shown = useShown()
-const outcome = useOutcome(record.value, booking)
+const outcome = useOutcome(record.value)
 const { read, entries, wet } = outcome
 const before = record.value.used
 if (before) {
@@ -42,10 +40,15 @@ useWorkingPages(
 )
 const leftWords = computed(() => {
   if (!advice.value) return undefined
-  const { leftover, over } = advice.value
+  const { leftover, over, onward } = advice.value
   const amount = shown.amountOf(over, dimension.value)
   const told = `${amount.figure} ${amount.unit} over`
   if (leftover.answer === 'none') return undefined
+  if (onward)
+    return {
+      level: 'note' as const,
+      words: `${told} than planned: it drives on to ${onward}, and is asked for there.`,
+    }
   const rate = wet ? shown.carrier(leftover.perArea) : shown.rate(leftover.perArea, 'mass')
   return leftover.answer === 'spread'
     ? {
@@ -102,7 +105,7 @@ onMounted(() => document.querySelector<HTMLElement>('[data-path="left"]')?.focus
 
 <template>
   <RunFrame title="What is left?" action="Take it" @act="take">
-    <OutcomeFields :outcome="outcome" :frozen="frozen" :shared="booking !== undefined" :tried="tried" />
+    <OutcomeFields :outcome="outcome" :frozen="frozen" :tried="tried" />
     <UButton
       v-if="wet"
       class="mt-3"

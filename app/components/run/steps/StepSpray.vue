@@ -2,6 +2,7 @@
 import { areaSi, speedSi } from '#core/quantity/quantity'
 import { showQuantity } from '#core/quantity/systems'
 import { enteredWords } from '#core/quantity/enteredWords'
+import { CARRIED } from '#core/run/common/commonLoads'
 import type { RunStep } from '#core/run/steps/runSteps'
 
 /** Spray a load: pace, pressure and where the lanes lie. */
@@ -18,7 +19,10 @@ const pressure = computed(() => enteredWords(document.value.spray.calibration.pr
 const carrier = computed(() =>
   frozen.value.request.method.kind === 'spray' ? frozen.value.request.method.carrier : undefined,
 )
-const last = computed(() => step.load.number === step.loads)
+const title = computed(() => {
+  if (step.load.number === CARRIED) return 'Spray what came along'
+  return step.loads === 1 ? 'Spray it' : `Spray load ${step.load.number}`
+})
 const lawns = computed(() =>
   (step.load.areas ?? frozen.value.request.areas.map(({ id }) => id))
     .map((id) => frozen.value.request.areas.find((area) => area.id === id)?.name || 'a lawn')
@@ -27,11 +31,7 @@ const lawns = computed(() =>
 </script>
 
 <template>
-  <RunFrame
-    :title="step.loads === 1 ? 'Spray it' : `Spray load ${step.load.number}`"
-    :action="last ? 'All covered' : 'The tank is out'"
-    @act="done()"
-  >
+  <RunFrame :title="title" :action="step.then === 'rest' ? 'All covered' : 'The tank is out'" @act="done()">
     <RunRow word="lawn" :text="lawns" />
     <RunRow word="this load covers" :shown="shown.size(areaSi(step.load.size))" />
     <RunRow v-if="carrier" word="carrier" :shown="showQuantity(carrier)" />

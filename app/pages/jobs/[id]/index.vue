@@ -61,7 +61,7 @@ async function run() {
     if (saving.kind !== 'saved' && !(saving.kind === 'kept' && saving.until === 'reached')) return
   }
   try {
-    await start(() => (draft.value ? freezeHere(draft.value, inHand.value) : undefined))
+    await start(async () => draft.value && freezeHere(draft.value, inHand.value))
     await navigateTo(`/jobs/${id}/run?a=${index.value + 1}`)
   } catch (error) {
     notice.say('The run was not started.', errorText(error))

@@ -2,7 +2,8 @@
 import { useLocalStorage } from '@vueuse/core'
 import { knownDetails } from '#core/run/knownDetails'
 import type { RecordPage } from '#shared/schemas/run'
-import type { MixBooking } from '#core/job/route/mixBooking'
+import type { Quantity } from '#core/quantity/quantity'
+import type { VolumeUnit } from '#core/quantity/units'
 import type { Job } from '#shared/schemas/job'
 
 /** After the run: what was weighed back, where, by whom; it becomes the record. */
@@ -26,15 +27,15 @@ const overtaken = ref(false)
 const notice = useNotice()
 const crew = useCrewStore()
 const own = useSelfStore()
-const booking = shallowRef<MixBooking>()
+/** What the site before left in the tank of a common mix. */
+const carried = shallowRef<Quantity<VolumeUnit>>()
 
 async function open() {
   try {
     job.value = await $fetch<Job>(crewUrl(`/jobs/${id}`))
     await load()
-    const document = application.value?.document
-    if (document?.method === 'spray' && document.spray.shared === 'day' && job.value.plannedFor)
-      booking.value = await bookingFor(job.value.plannedFor, application.value?.id ?? '')
+    const common = run.value?.record?.frozen.common
+    if (common) carried.value = await leftBefore(common)
     problem.value = undefined
   } catch (error) {
     problem.value = errorText(error)
@@ -81,10 +82,7 @@ async function log(events: Parameters<typeof append>[0]) {
 async function enterAfterwards() {
   try {
     await library.load()
-    await start(
-      () => (job.value ? freezeHere(job.value, application.value?.id ?? '') : undefined),
-      'afterwards',
-    )
+    await start(async () => job.value && freezeHere(job.value, application.value?.id ?? ''), 'afterwards')
   } catch (error) {
     problem.value = errorText(error)
   }
@@ -117,7 +115,7 @@ async function enterAfterwards() {
         :job-id="id"
         :saving="saving"
         :known="known"
-        :booking="booking"
+        :carried="carried"
         :document="application?.document"
         @log="log"
       />

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { useWakeLock } from '@vueuse/core'
-import type { MixBooking } from '#core/job/route/mixBooking'
 import { isPaused } from '#core/run/progress'
 import type { Job } from '#shared/schemas/job'
 
@@ -21,7 +20,6 @@ const { record, waiting, refused, load, keep, start } = useRun(() => ({
   site: job.value?.site ?? '',
 }))
 const freezeHere = useFreezeHere()
-const booking = shallowRef<MixBooking>()
 
 async function open() {
   try {
@@ -34,9 +32,6 @@ async function open() {
   }
   // Curve, labels and zones come beside it: the run goes on without them.
   await Promise.all([library.load(), library.loadAreas(job.value.siteId, id)]).catch(() => undefined)
-  const document = application.value?.document
-  if (document?.method === 'spray' && document.spray.shared === 'day' && job.value.plannedFor)
-    booking.value = await bookingFor(job.value.plannedFor, application.value?.id ?? '').catch(() => undefined)
 }
 await open()
 useHead({ title: () => `Run · ${job.value?.site ?? ''}` })
@@ -75,7 +70,7 @@ const since = computed(() => record.value?.progress.pauses.at(-1)?.from)
 
 async function startNow() {
   try {
-    await start(() => (job.value ? freezeHere(job.value, application.value?.id ?? '') : undefined))
+    await start(async () => job.value && freezeHere(job.value, application.value?.id ?? ''))
     reloadNuxtApp()
   } catch (error) {
     problem.value = errorText(error)
@@ -122,10 +117,11 @@ watch(
       <StepWeigh v-else-if="step.kind === 'weigh'" :key="step.id" :step="step" />
       <StepPass v-else-if="step.kind === 'pass'" :key="step.id" :step="step" />
       <StepCheck v-else-if="step.kind === 'check'" :key="step.id" :step="step" />
+      <StepTank v-else-if="step.kind === 'tank'" :step="step" />
       <StepMix v-else-if="step.kind === 'mix'" :key="step.id" :step="step" />
       <StepSpray v-else-if="step.kind === 'spray'" :key="step.id" :step="step" />
       <StepCover v-else-if="step.kind === 'cover'" :key="step.id" :step="step" />
-      <StepRest v-else-if="step.kind === 'rest'" :booking="booking" />
+      <StepRest v-else-if="step.kind === 'rest'" />
       <StepClean v-else-if="step.kind === 'sweep' || step.kind === 'rinse'" :key="step.id" :step="step" />
       <StepWater v-else-if="step.kind === 'water'" />
       <StepNotice v-else-if="step.kind === 'notice'" />
