@@ -92,6 +92,15 @@ test('contradictions are refused at their entry, never guessed', () => {
   expect(problem(entries(quantity(5, 'lb')))).toBe('left')
   expect(problem(entries(quantity(1, 'gal')))).toBe('left')
   expect(problem(entries(quantity(1, 'L'), quantity(5, 'L')))).toBe('putIn.p')
+  const strip = (amount: number) => ({
+    id: 's',
+    name: '',
+    size: quantity(100, 'ft2'),
+    amount: quantity(amount, 'lb'),
+  })
+  // 1 lb left and 4 on the strip are all of the 5 that were put in: nothing went onto the lawn.
+  expect(problem({ ...entries(quantity(1, 'lb')), strips: [strip(4)] })).toBe('strips')
+  expect(problem({ ...entries(quantity(1, 'lb')), strips: [strip(3.9)] })).toBe('')
 })
 
 describe('fold', () => {
@@ -146,6 +155,42 @@ describe('fold', () => {
       verdict: 'good',
       actualRate: { value: expect.closeTo(3.4, 9) },
     })
+  })
+
+  test('who cleaned up before the record was written had finished by then', () => {
+    const rest = (n: number, at: string): RunEvent => ({
+      ...stamp(n),
+      at,
+      kind: 'stepped',
+      payload: { step: 'rest', done: 'yes' },
+    })
+    const finished = (more: readonly RunEvent[]) => {
+      const record = foldRun([...events.slice(0, 4), ...more])
+      return [record?.finishedAt, record?.endedAt]
+    }
+    expect(finished([])).toEqual([stamp(4).at, undefined])
+    const early = '2026-05-06T12:03:30.000Z'
+    expect(finished([rest(7, early)])).toEqual([early, early])
+    const late = '2026-05-06T13:00:00.000Z'
+    expect(finished([rest(7, late)])).toEqual([stamp(4).at, late])
+    // Entered afterwards, the hours that were written down count, whatever the steps say.
+    const timed: RunEvent = {
+      ...stamp(8),
+      kind: 'timed',
+      payload: { from: '2026-05-05T08:00:00.000Z', to: '2026-05-05T09:00:00.000Z' },
+    }
+    expect(finished([rest(7, early), timed])).toEqual(['2026-05-05T09:00:00.000Z', undefined])
+  })
+
+  test('what nobody has used yet has no strips; what was used has them with it', () => {
+    const strip: RunEvent = {
+      ...stamp(7),
+      kind: 'strip',
+      payload: { id: 's', name: 'verge', size: quantity(100, 'ft2'), amount: quantity(0.5, 'lb') },
+    }
+    expect(foldRun([...events.slice(0, 2), strip])?.used).toBeUndefined()
+    expect(foldRun([...events.slice(0, 4), strip])?.used?.strips).toMatchObject([{ name: 'verge' }])
+    expect(foldRun(events.slice(0, 4))?.used).not.toHaveProperty('strips')
   })
 
   test('a correction changes the outcome, and what it corrects stays readable', () => {

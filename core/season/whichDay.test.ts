@@ -101,3 +101,30 @@ test('growth is lowest half way, back at the threshold, above it after, then ove
   expect(at(300)).toEqual({ shape: 0.5, phase: 'overshoots' })
   expect(at(400)).toEqual({ shape: 0, phase: 'over' })
 })
+
+test.each<[string, Partial<DayWants>, readonly number[], number]>([
+  // Three hours fit of the four that are enough: within wind at 6, 7 and 8.
+  ['fewer hours than are good count for their share', { windMost: 4 }, [], 0.75],
+  // No chance is told: where rain is told it comes, where none is it does not.
+  ['no rain told while it dries', { rainfastHours: 3 }, [], 1],
+  ['rain told while it dries', { rainfastHours: 3 }, [7], 0],
+  ['rain told behind it', { rainfastHours: 3 }, [15], 1],
+])('hours without a chance told: %s', (_, wants, rainy, score) => {
+  const hours = Array.from({ length: 24 }, (_each, hour) => ({
+    on: '2026-05-07',
+    hour,
+    air: 20,
+    wind: wants.windMost === undefined || (hour >= 6 && hour <= 8) ? 2 : 9,
+    rain: rainy.includes(hour) ? 0.002 : 0,
+    forecast: true,
+  }))
+  const [best] = whichDay(
+    hours,
+    { ...WANTS, ...wants },
+    { opens: undefined, closes: undefined },
+    '2026-05-06',
+    () => ({ from: 6, to: wants.rainfastHours === undefined ? 20 : 6 }),
+  )
+  const hoursShare = wants.rainfastHours === undefined ? 1 : 0.25
+  expect(best?.score).toBeCloseTo(score * hoursShare, 9)
+})

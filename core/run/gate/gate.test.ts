@@ -88,6 +88,33 @@ const DAY = Array.from({ length: 24 }, (_, at) =>
   hour(at, { wind: at < 18 ? 6 : 4, humidity: 50, rain: at === 20 ? 0.002 : 0 }),
 )
 
+const across = (text: string | undefined, at: number): number | undefined => {
+  const figures = (text ?? '').split(' ')
+  return text ? Number(figures[at] ?? figures[0]) : undefined
+}
+test.each(readTable('passesAfter.csv', import.meta.url))('$name: $words', (row) => {
+  const figures = (row.limits ?? '').split(' ').map((one) => one.split('='))
+  const limits = Object.fromEntries(
+    figures.map(([name = '', value = '']) => [name, Number.isNaN(Number(value)) ? value : Number(value)]),
+  )
+  const day = Array.from({ length: (row.rain ?? '').split(' ').length }, (_, at) =>
+    hour(at, {
+      wind: across(row.wind, at),
+      gust: across(row.gust, at),
+      air: across(row.air, at),
+      rain: across(row.rain, at),
+      humidity: across(row.humidity, at),
+    } as Partial<WeatherHour>),
+  )
+  const passed = passesAfter(
+    row.subject as 'wind',
+    { ...LIMITS, ...limits } as GateLimits,
+    day,
+    Number(row.now),
+  )
+  expect(passed).toBe(row.after ? Number(row.after) : undefined)
+})
+
 test('says from when it would pass', () => {
   // 10 mph are 4.47 m/s: 6 is over, 4 is not.
   expect(passesAfter('wind', LIMITS, DAY, 8)).toBe(18)
