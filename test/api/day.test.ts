@@ -3,7 +3,9 @@ import * as v from 'valibot'
 import { afterAll, beforeAll, expect, test } from 'vitest'
 import { JobFileSchema, type Job, type JobFile } from '../../shared/schemas/job'
 import type { Plan } from '../../core/plan/plan'
+import type { Run } from '../../shared/schemas/run'
 import { clientOf, type Client } from '../support/client'
+import { stamp } from '../support/jobs'
 import { serve } from '../support/serve'
 import type { Served } from '../support/server'
 
@@ -36,6 +38,37 @@ test('a day stands in the order it was given', async () => {
   expect(((await sample.get(`/crew/jobs/${before[0]?.id}`)).body as Job).version).toBe(before[0]?.version)
   for (const nowhere of ['/crew/days/2026-02-31', '/crew/days/tomorrow'])
     expect((await sample.get(nowhere)).status).toBe(404)
+})
+
+test('a run freezes its part in the mix of its day, and takes what the tank really held', async () => {
+  const jobs = ((await sample.get(DAY)).body as readonly Job[]).filter(({ applications }) =>
+    applications.some(({ document }) => document.spray.shared === 'day'),
+  )
+  const begin = (id: string, ...more: readonly object[]) =>
+    sample.post(`/crew/applications/${id}/events`, {
+      events: [{ kind: 'planned' }, { kind: 'started' }, ...more].map((event, i) => ({
+        ...stamp(i + 1, device),
+        ...event,
+      })),
+    })
+  const device = uuid()
+  const [first, second] = jobs.map(({ applications }) => applications[0]!.id)
+  const commonOf = (body: unknown) => (body as Run).record!.frozen.common!
+  const one = commonOf((await begin(first!)).body)
+  expect(one).toMatchObject({ arrives: { value: 0 }, to: { applicationId: second } })
+  expect(one.from).toBeUndefined()
+  expect(one.makes.length).toBeGreaterThan(0)
+  const refused = await begin(second!, { kind: 'tank', payload: { found: { value: -1, unit: 'gal' } } })
+  expect(refused.status).toBe(400)
+  const run = (await begin(second!, { kind: 'tank', payload: { found: { value: 5.5, unit: 'gal' } } })).body
+  const other = commonOf(run)
+  expect(other).toMatchObject({ from: { applicationId: first }, arrives: one.leaves })
+  // What one makes and takes is what the other finds and takes, to the dead volume.
+  expect(one.leaves.value).toBeCloseTo(other.takes.value + other.leaves.value, 9)
+  expect((run as Run).record!.progress.tank).toEqual({ found: { value: 5.5, unit: 'gal' } })
+  // Products are told by the ids of the run's own plan.
+  const own = (run as Run).record!.frozen.request.products.map(({ id }) => id)
+  expect(other.holds.map(({ productId }) => productId).toSorted()).toEqual(own.toSorted())
 })
 
 test('another crew sees an empty day and orders nobody else’s jobs', async () => {

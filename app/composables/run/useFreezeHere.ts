@@ -43,10 +43,16 @@ export function useFreezeHere() {
       library.value && gateLimits(document, store.products, store.areas, house.value.units ?? TRADE_UNITS)
     const common =
       isShared(document) && job.plannedFor !== ''
-        ? await commonOfDay(job.plannedFor, applicationId).catch(() => undefined)
+        ? await commonHere(job.plannedFor, applicationId).catch(() => undefined)
         : undefined
     const { good, acceptable } = house.value ?? DEFAULT_HOUSE
     const tolerance = { ...DEFAULT_HOUSE, good, acceptable }
     return freezePlan(job, document, worked, book.pages(), tolerance, limits, common)
   }
+}
+
+/** Fetched when a run begins that shares its tank: most never do, and a sheet has no use for a day. */
+async function commonHere(day: string, applicationId: string) {
+  const { commonOfDay } = await import('../job/commonOfDay')
+  return commonOfDay(day, applicationId)
 }

@@ -100,11 +100,7 @@ const ph = computed(() => phText(order.value.ph))
 
 <template>
   <RunFrame :title="`Mix load ${load.number}`" action="Mixed, agitating" :waits="!ready" @act="done()">
-    <RunAnswer
-      v-if="step.corrected === 'yes'"
-      level="note"
-      :words="putRight"
-    />
+    <RunAnswer v-if="step.corrected === 'yes'" level="note" :words="putRight" />
     <ol class="order">
       <li>
         <TickField
