@@ -168,6 +168,11 @@ test('saved lawns share what went down by their sizes, and a saved product bring
   const { record, document, frozen } = recordOf(readOne({ ...FEED, Product: product!.name }), matches)
   const laid = laidDown(record)
   expect(laid.map(({ areaId }) => areaId)).toEqual(['a1', 'a2'])
+  // 8,000 ft2 were treated: three quarters of them are the front.
+  expect(frozen.request.areas.map(({ size }) => size)).toEqual([
+    { value: 6000, unit: 'ft2' },
+    { value: 2000, unit: 'ft2' },
+  ])
   // Three quarters of 28 lb, 0.45359237 kg each.
   expect(laid[0]?.amount).toBeCloseTo(0.75 * 28 * 0.45359237, 9)
   expect(laid[0]?.nutrients.n).toBeCloseTo(

@@ -1,0 +1,93 @@
+import { beforeEach, expect, test } from 'vitest'
+import { shallowRef } from 'vue'
+import { typed } from '../../../demo/typed'
+import { lawn, part, product, spreading } from '../../../test/support/documents'
+import { withVue } from '../../../test/support/vueGlobals'
+import type { ApplicationDraft } from '#core/draft/applicationDraft'
+import { planApplication } from '#core/plan/planApplication'
+import { quantity } from '#core/quantity/quantity'
+import type { Used } from '#core/run/outcome'
+import type { FrozenPlan } from '#core/run/runEvent'
+import { useLearned } from './useLearned'
+
+beforeEach(() => withVue({ useCrewStore: () => ({ today: () => '2026-05-06' }) }))
+
+const planned = planApplication({
+  areas: [{ id: 'a', size: quantity(1000, 'ft2') }],
+  products: [{ id: 'p', rate: quantity(3, 'lb/1000 ft2') }],
+  method: { kind: 'spread', passes: 2 },
+})
+const frozen = {
+  request: { method: { kind: 'spread', passes: 2 } },
+  plan: planned.ok && planned.value,
+} as FrozenPlan
+const used: Used = {
+  treated: quantity(1000, 'ft2'),
+  putIn: [{ productId: 'p', amount: quantity(6, 'lb') }],
+  left: quantity(3, 'lb'),
+}
+const draft = (speed: string, equipment = 'Push'): ApplicationDraft => {
+  const document = spreading(
+    [lawn('Front', [part('add', 'rectangle', { length: '50', width: '20' })])],
+    [{ ...product('Feed', 'spread', {}), id: 'p' }],
+    { equipment, dial: '12', swath: typed('10', 'ft') } as never,
+  )
+  const { calibration } = document.spread
+  return {
+    ...document,
+    spread: {
+      ...document.spread,
+      source: { id: 'machine', version: 1 },
+      calibration: { ...calibration, setting: '12', width: typed('10', 'ft'), speed: typed(speed, 'mph') },
+    },
+  }
+}
+
+test('nothing is learned before it is known what was used, or of what', () => {
+  const entered = shallowRef<Used>()
+  const { calibration, takes } = useLearned(
+    () => frozen,
+    () => entered.value,
+    () => draft('3'),
+  )
+  expect([calibration.value, takes.value]).toEqual([undefined, false])
+  entered.value = used
+  expect(calibration.value?.equipmentId).toBe('machine')
+})
+
+test('with its pace it is kept by itself, without one only where somebody says so', () => {
+  const known = useLearned(
+    () => frozen,
+    () => used,
+    () => draft('3'),
+  )
+  expect([known.takes.value, known.words.value]).toEqual([true, 'Keep it as a calibration of Push'])
+  known.takes.value = false
+  expect(known.takes.value).toBe(false)
+  const unknown = useLearned(
+    () => frozen,
+    () => used,
+    () => draft(''),
+  )
+  expect(unknown.takes.value).toBe(false)
+  expect(unknown.words.value).toMatch(/the pace is not known$/)
+  unknown.takes.value = true
+  expect(unknown.takes.value).toBe(true)
+})
+
+test('a machine without a name, and a job whose draft is not here', () => {
+  expect(
+    useLearned(
+      () => frozen,
+      () => used,
+      () => draft('3', ''),
+    ).words.value,
+  ).toMatch(/of the machine/)
+  expect(
+    useLearned(
+      () => frozen,
+      () => used,
+      () => undefined,
+    ).takes.value,
+  ).toBe(false)
+})
