@@ -1,6 +1,5 @@
 import { beforeEach, expect, test } from 'vitest'
 import { shallowRef } from 'vue'
-import { typed } from '../../../demo/typed'
 import { lawn, part, product, spreading } from '../../../test/support/documents'
 import { withVue } from '../../../test/support/vueGlobals'
 import type { ApplicationDraft } from '#core/draft/applicationDraft'
@@ -30,7 +29,7 @@ const draft = (speed: string, equipment = 'Push'): ApplicationDraft => {
   const document = spreading(
     [lawn('Front', [part('add', 'rectangle', { length: '50', width: '20' })])],
     [{ ...product('Feed', 'spread', {}), id: 'p' }],
-    { equipment, dial: '12', swath: typed('10', 'ft') } as never,
+    { equipment, dial: '12', swath: { text: '10', unit: 'ft' } } as never,
   )
   const { calibration } = document.spread
   return {
@@ -38,7 +37,12 @@ const draft = (speed: string, equipment = 'Push'): ApplicationDraft => {
     spread: {
       ...document.spread,
       source: { id: 'machine', version: 1 },
-      calibration: { ...calibration, setting: '12', width: typed('10', 'ft'), speed: typed(speed, 'mph') },
+      calibration: {
+        ...calibration,
+        setting: '12',
+        width: { text: '10', unit: 'ft' },
+        speed: { text: speed, unit: 'mph' },
+      },
     },
   }
 }
