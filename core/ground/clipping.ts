@@ -28,7 +28,11 @@ const STEPS_A_METRE = 1e6
 /** What lies further out than this is no site: whole numbers must stay exact. */
 const FARTHEST_M = 1e6
 
-/** Everything that lies on at least one of the rings; rings that overlap or touch become one. */
+/**
+ * Everything that lies on at least one of the rings, m; rings that overlap or touch become one. Fails with
+ * `notCombined` where rounding left no outline, or a ring reaches further than a site.
+ * @param rings none of which crosses itself
+ */
 export function unite(rings: readonly Ring[]): Result<readonly Piece[], NotCut> {
   const [only] = rings
   // One alone is not cut, and so keeps every digit.
@@ -64,7 +68,7 @@ export const subtract = (
 ): Result<readonly Polygon[], NotCut> =>
   other.length === 0 ? ok(one) : asPolygons(cut(ClipType.Difference, one, other))
 
-/** What of a ring lies beyond ground: only the ground near it is cut. */
+/** What of a ring, m, lies beyond ground: only the ground near it is cut. Fails as `subtract` does. */
 export function beyond(ring: Ring, ground: readonly Polygon[]): Result<readonly Polygon[], NotCut> {
   const near = boundsOf(ring)
   if (!near) return ok([])
@@ -75,7 +79,9 @@ export function beyond(ring: Ring, ground: readonly Polygon[]): Result<readonly 
     right: Math.ceil(near.maxX * STEPS_A_METRE) + 1,
     bottom: Math.ceil(near.maxY * STEPS_A_METRE) + 1,
   })
-  return asPolygons(cutPaths(ClipType.Difference, stepsOf([ring]), place.execute(ground.flatMap(stepsOf))))
+  return asPolygons(
+    attempted(() => cutPaths(ClipType.Difference, stepsOf([ring]), place.execute(ground.flatMap(stepsOf)))),
+  )
 }
 
 /** Corners keep their shape up to this many distances; sharper ones are cut off. */
@@ -89,15 +95,13 @@ const MITRE = 4
 export function inset(ground: readonly Polygon[], by: number): Result<readonly Polygon[], NotCut> {
   if (ground.length === 0 || by === 0) return ok(ground)
   if (ground.some(reachesTooFar) || !(Math.abs(by) < FARTHEST_M)) return err({ kind: 'notCombined' })
-  try {
+  return attempted(() => {
     const work = new ClipperOffset(MITRE)
     work.addPaths(ground.flatMap(stepsOf), JoinType.Miter, EndType.Polygon)
     const tree = new PolyTree64()
     work.execute(-by * STEPS_A_METRE, tree)
     return ok(polygonsOf(piecesOf(tree)))
-  } catch {
-    return err({ kind: 'notCombined' })
-  }
+  })
 }
 
 function cut(
@@ -107,7 +111,7 @@ function cut(
 ): Result<readonly Piece[], NotCut> {
   if (subject.length === 0) return ok([])
   if ([...subject, ...clip].some(reachesTooFar)) return err({ kind: 'notCombined' })
-  return cutPaths(type, subject.flatMap(stepsOf), clip.flatMap(stepsOf))
+  return attempted(() => cutPaths(type, subject.flatMap(stepsOf), clip.flatMap(stepsOf)))
 }
 
 function cutPaths(
@@ -115,14 +119,18 @@ function cutPaths(
   subject: readonly Path64[],
   clip: readonly Path64[],
 ): Result<readonly Piece[], NotCut> {
+  const work = new Clipper64()
+  work.addSubject([...subject])
+  if (clip.length > 0) work.addClip([...clip])
+  const tree = new PolyTree64()
+  return work.execute(type, FillRule.NonZero, tree) ? ok(piecesOf(tree)) : err({ kind: 'notCombined' })
+}
+
+/** The engine throws where it can't finish what rounding left; a user's drawing can cause that. */
+function attempted<T>(work: () => Result<T, NotCut>): Result<T, NotCut> {
   try {
-    const work = new Clipper64()
-    work.addSubject([...subject])
-    if (clip.length > 0) work.addClip([...clip])
-    const tree = new PolyTree64()
-    return work.execute(type, FillRule.NonZero, tree) ? ok(piecesOf(tree)) : err({ kind: 'notCombined' })
+    return work()
   } catch {
-    // The engine throws where it can't finish what rounding left; a user's drawing can cause that.
     return err({ kind: 'notCombined' })
   }
 }

@@ -34,8 +34,7 @@ export function freezePlan(
   { request, plan, nitrogen: _n, yearLeft: _y, cost: _c, ...worked }: WorkedApplication,
   pages: readonly Working[],
   { good, acceptable }: House,
-  limits?: GateLimits,
-  common?: CommonStop,
+  { limits, common }: { readonly limits?: GateLimits; readonly common?: CommonStop } = {},
 ): FrozenPlan | undefined {
   if (!request || !plan) return undefined
   const checkPlots = draft.lawns

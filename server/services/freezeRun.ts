@@ -1,9 +1,9 @@
 import type { House } from '#core/house'
-import { sharedMixes, type RouteApplication } from '#core/job/route/sharedMix'
+import { isShared, type RouteApplication } from '#core/job/route/commonMix'
 import { workOutJob } from '#core/job/workOutJob'
 import { TRADE_UNITS } from '#core/quantity/nutrientText'
 import { commonStop, type CommonStop } from '#core/run/common/commonStop'
-import { daySheets, isShared, routeApplications } from '#core/run/common/dayApplications'
+import { daySheets, routeApplications } from '#core/run/common/dayApplications'
 import { freezePlan } from '#core/run/freezePlan'
 import { gateLimits } from '#core/run/gate/gateLimits'
 import type { FrozenPlan } from '#core/run/runEvent'
@@ -39,7 +39,8 @@ export async function freezeRun(
   const common = isShared(application.document)
     ? await commonOf(repositories, job, application.id, day, house)
     : undefined
-  const frozen = worked && freezePlan(job, application.document, worked, book.pages(), house, limits, common)
+  const frozen =
+    worked && freezePlan(job, application.document, worked, book.pages(), house, { limits, common })
   if (!worked || !frozen) throw failure('not-ready', 'Its amounts cannot be worked out yet.')
   if (rules && stops === 'refused') refuseStops(worked)
   return frozen
@@ -62,9 +63,5 @@ async function commonOf(
     const worked = workOutJob({ applications: job.applications, ...context })
     applications.push(...routeApplications(job, daySheets(job, worked)))
   }
-  const own = applications.find((one) => one.applicationId === applicationId)
-  const mix = sharedMixes(applications).find(({ stops }) =>
-    stops.some((stop) => stop.applicationId === applicationId),
-  )
-  return own && mix && commonStop(mix, own)
+  return commonStop(applications, applicationId)
 }

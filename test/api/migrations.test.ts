@@ -57,6 +57,32 @@ test.each(MIGRATIONS.map(({ name }, i) => [name, i] as const))(
   },
 )
 
+test('a clean-out that had its day alone counts to the end of it, on the clock of its place', async () => {
+  const url = await freshDatabase()
+  const sequelize = new Sequelize(url, { dialect: 'postgres', dialectModule: pg, logging: false })
+  const migrator = migratorOf(sequelize)
+  await migrator.up({ to: '013-papers' })
+  const crew = uuid()
+  await query(
+    url,
+    `INSERT INTO organizations (id, name, kind, units, time_zone)
+     VALUES ('${crew}', 'Kept', 'own', 'us-1000', 'America/Chicago')`,
+  )
+  for (const document of ['{"cleaned":"2026-05-06"}', '{"cleaned":""}', '{}'])
+    await query(
+      url,
+      `INSERT INTO equipment (organization_id, id, name, kind, document, version)
+       VALUES ('${crew}', '${uuid()}', 'Boom', 'sprayer', '${document}', 1)`,
+    )
+  const cleaned = async () =>
+    (await query(url, `SELECT document->>'cleaned' AS cleaned FROM equipment ORDER BY cleaned`)).rows
+  await migrator.up()
+  // Midnight of Chicago in May is five o'clock of the next day in UTC.
+  expect(await cleaned()).toEqual([{ cleaned: '' }, { cleaned: '2026-05-07T04:59:59Z' }, { cleaned: null }])
+  await migrator.down({ to: '014-common-mix' })
+  await sequelize.close()
+})
+
 test('migrations go down and up again', async () => {
   const url = await freshDatabase()
   const sequelize = new Sequelize(url, { dialect: 'postgres', dialectModule: pg, logging: false })

@@ -160,7 +160,7 @@ test(
     // What the first site really left, not what the plan said.
     await page.getByRole('heading', { name: 'What is in the tank?' }).waitFor()
     await page.getByText('Cooperage Row left').waitFor()
-    await page.getByText(/^0\.262/).waitFor()
+    await page.getByRole('button', { name: /^Load 1 0\.262/ }).waitFor()
     await expectAccessible(page)
     await field(page, 'In the tank, if it is another figure').fill('5.1')
     await page.getByText(/A little less than its lawns take/).waitFor()

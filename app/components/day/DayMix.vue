@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import type { SharedMix } from '#core/job/route/sharedMix'
+import type { CommonMix } from '#core/job/route/commonMix'
 import { showMeasured, showQuantity } from '#core/quantity/systems'
 
 /** One mix that serves several sites: its loads, as they are made along the way. */
-const props = defineProps<{ mix: SharedMix }>()
+const props = defineProps<{ mix: CommonMix }>()
 const siteOf = (number: number) =>
   props.mix.stops.find(({ makes }) => makes.some((load) => load.number === number))?.site ?? ''
 const ordered = computed(() =>

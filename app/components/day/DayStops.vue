@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { plural } from '#core/quantity/counting'
-import type { MixStop, SharedMix } from '#core/job/route/sharedMix'
+import type { MixStop, CommonMix } from '#core/job/route/commonMix'
 import { formatFigure } from '#core/quantity/format'
 import { prettyUnits } from '#core/quantity/systems'
 import type { Job } from '#shared/schemas/job'
@@ -8,7 +8,7 @@ import type { Job } from '#shared/schemas/job'
 /** The stops of a day in driving order; what each takes out of a common tank. */
 const props = defineProps<{
   jobs: readonly Job[]
-  mixes: readonly SharedMix[]
+  mixes: readonly CommonMix[]
   unready: readonly Job[]
   stopped: ReadonlyMap<string, readonly string[]>
 }>()

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { packageSetWords } from '#core/stock/bestSet'
 import type { RouteNeed } from '#core/job/route/routeNeeds'
-import type { SharedMix } from '#core/job/route/sharedMix'
+import type { CommonMix } from '#core/job/route/commonMix'
 import type { Job } from '#shared/schemas/job'
 
 /** The truck's loading list, and what must be bought before it drives. */
@@ -9,7 +9,7 @@ const props = defineProps<{
   needs: readonly RouteNeed[]
   spray: number
   jobs: readonly Job[]
-  mixes: readonly SharedMix[]
+  mixes: readonly CommonMix[]
 }>()
 const shown = useShown()
 const machines = computed(() => [

@@ -31,7 +31,7 @@ const stop = computed(() =>
     <div aria-live="polite">
       <p class="number">
         <span class="soft">lane</span> <strong>{{ now.lane.number }}</strong>
-        <span class="soft"> to {{ last }}</span>
+        <span v-if="lanes.length > 1" class="soft"> of {{ lanes[0]?.lane.number }} to {{ last }}</span>
       </p>
       <p>
         <FigureText :shown="shown.distance(now.lane.length)" />,

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** The one drawer that shows the arithmetic behind a figure. */
 const working = useWorkingStore()
-const pages = computed(() => (working.open ? working.source() : []))
+const pages = computed(() => (working.open ? (working.inHand?.pages() ?? []) : []))
 const wanted = useTemplateRef('wanted')
 watch([() => working.open, () => working.figure], async () => {
   await nextTick()
@@ -26,7 +26,7 @@ watch([() => working.open, () => working.figure], async () => {
           :class="{ asked: page.figure === working.figure }"
         >
           <h3 :ref="page.figure === working.figure ? 'wanted' : undefined" class="font-semibold">
-            {{ working.names(page.figure) }}
+            {{ working.inHand?.nameOf(page.figure) }}
           </h3>
           <ol class="mono mt-1 space-y-1 text-[13px]">
             <li

@@ -1,20 +1,25 @@
 import { commonStop, type CommonStop } from '#core/run/common/commonStop'
+import { foldRun } from '#core/run/foldRun'
 import type { Quantity } from '#core/quantity/quantity'
 import type { VolumeUnit } from '#core/quantity/units'
 import type { Run } from '#shared/schemas/run'
+import { eventsHere, keptRun } from '../run/keptRuns'
 
 /** One application's part in its day's common mix, as it stands here; undefined where it has none. */
 export async function commonOfDay(day: string, applicationId: string): Promise<CommonStop | undefined> {
-  const { load, mixes, applications } = useDay(day)
+  const { load, applications } = useDay(day)
   await load()
-  const own = applications.value.find((one) => one.applicationId === applicationId)
-  const mix = mixes.value.find(({ stops }) => stops.some((stop) => stop.applicationId === applicationId))
-  return own && mix && commonStop(mix, own)
+  return commonStop(applications.value, applicationId)
 }
 
-/** What the site before really left in the tank, if that is on record and known here. */
+/**
+ * What the site before really left in the tank, by the server or, where that is out of reach, by what this
+ * device wrote down; undefined while nobody wrote it down.
+ */
 export async function leftBefore({ from }: CommonStop): Promise<Quantity<VolumeUnit> | undefined> {
   if (!from) return undefined
-  const run = await $fetch<Run>(crewUrl(`/applications/${from.applicationId}/events`)).catch(() => undefined)
-  return run?.record?.used?.left as Quantity<VolumeUnit> | undefined
+  const { applicationId } = from
+  const known = await $fetch<Run>(crewUrl(`/applications/${applicationId}/events`)).catch(() => undefined)
+  const kept = await keptRun(useCrewStore().organization?.id ?? '', applicationId)
+  return foldRun(eventsHere(known, kept))?.used?.left as Quantity<VolumeUnit> | undefined
 }

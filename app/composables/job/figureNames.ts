@@ -49,7 +49,10 @@ export function figureNames({
 
 /** The same for a plan that was frozen when its run began. */
 export const frozenNames = ({ labels, request }: FrozenPlan): ReadonlyMap<Figure, string> =>
-  figureNames({
-    products: labels.map(({ productId, name }) => ({ id: productId, name })),
-    lawns: request.areas.map(({ id, name = '' }) => ({ id, name })),
-  })
+  new Map<Figure, string>([
+    ...figureNames({
+      products: labels.map(({ productId, name }) => ({ id: productId, name })),
+      lawns: request.areas.map(({ id, name = '' }) => ({ id, name })),
+    }),
+    ['run.tank', 'In the tank'],
+  ])

@@ -1,7 +1,7 @@
 import { workDay } from '#core/calendar/workDay'
 import { workOutJob, type JobQuestion } from '#core/job/workOutJob'
 import { routeNeeds, routeSpray } from '#core/job/route/routeNeeds'
-import { alikeApart, sharedMixes, type RouteApplication } from '#core/job/route/sharedMix'
+import { alikeApart, commonMixes, type RouteApplication } from '#core/job/route/commonMix'
 import { daySheets, routeApplications } from '#core/run/common/dayApplications'
 import type { PlannedRow } from '#core/season/ledger'
 import { openWorkingBook } from '#core/working/working'
@@ -86,7 +86,7 @@ export function useDay(day: MaybeRefOrGetter<string>) {
       ),
     ),
   )
-  const mixes = computed(() => sharedMixes(applications.value))
+  const mixes = computed(() => commonMixes(applications.value))
   /** What is still to be put down: done work asks for no product any more. */
   const open = computed(() => applications.value.filter(({ state }) => state !== 'done'))
   const needs = computed(() => routeNeeds(open.value, mixes.value, libraryStore.products))
@@ -146,7 +146,7 @@ export function useDay(day: MaybeRefOrGetter<string>) {
 
   function pages() {
     const book = openWorkingBook()
-    sharedMixes(applications.value, book)
+    commonMixes(applications.value, book)
     routeNeeds(open.value, mixes.value, libraryStore.products, book)
     routeSpray(open.value, mixes.value, book)
     for (const mix of mixes.value)

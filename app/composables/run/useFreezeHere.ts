@@ -1,7 +1,7 @@
 import { workOutJob, type JobQuestion } from '#core/job/workOutJob'
 import { TRADE_UNITS } from '#core/quantity/nutrientText'
 import { DEFAULT_HOUSE } from '#core/house'
-import { isShared } from '#core/run/common/dayApplications'
+import { isShared } from '#core/job/route/commonMix'
 import { freezePlan } from '#core/run/freezePlan'
 import { gateLimits } from '#core/run/gate/gateLimits'
 import type { FrozenPlan } from '#core/run/runEvent'
@@ -47,7 +47,7 @@ export function useFreezeHere() {
         : undefined
     const { good, acceptable } = house.value ?? DEFAULT_HOUSE
     const tolerance = { ...DEFAULT_HOUSE, good, acceptable }
-    return freezePlan(job, document, worked, book.pages(), tolerance, limits, common)
+    return freezePlan(job, document, worked, book.pages(), tolerance, { limits, common })
   }
 }
 

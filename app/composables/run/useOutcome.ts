@@ -146,12 +146,13 @@ export function useOutcome(record: RunRecord, carried?: Quantity<VolumeUnit>) {
   /** What should be left if everything goes as planned: the reserve, or what never leaves the hose. */
   const expectedLeft = computed<Quantity<AmountUnit> | undefined>(() => {
     if (!wet) return hopper?.reserve
-    return common ? commonLoads(common, request, totals.size, progress.tank?.found).leaves : dead
+    return commonLoads(record.frozen, progress.tank?.found)?.leaves ?? dead
   })
   /** How the actual rates come about, and the plan they are held against. */
   function pages() {
     const book = openWorkingBook()
     if (read.value.used) outcomeOf(request, plan, read.value.used, book, judging)
+    commonLoads(record.frozen, progress.tank?.found, book)
     return [...book.pages(), ...plan.working]
   }
   const leftFactor = (quantity: Quantity<AmountUnit>) => quantity.value * amountFactor(quantity.unit)

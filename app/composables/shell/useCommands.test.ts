@@ -1,4 +1,3 @@
-// @vitest-environment node
 import { beforeEach, expect, test } from 'vitest'
 import { effectScope, nextTick, onScopeDispose, ref } from 'vue'
 import { withVue } from '../../../test/support/vueGlobals'

@@ -4,20 +4,9 @@ import type { Working } from '#core/working/working'
 /** Gives the drawer this screen's pages and what its figures are called; they go with the screen. */
 export function useWorkingPages(pages: () => readonly Working[], names: Ref<ReadonlyMap<Figure, string>>) {
   const working = useWorkingStore()
-  working.source = pages
-  watch(
-    names,
-    (map) => {
-      working.names = (figure) => map.get(figure) ?? plainName(figure)
-    },
-    { immediate: true },
-  )
-  // The next screen is set up before this one goes: only its own pages are taken away.
-  onScopeDispose(() => {
-    if (working.source !== pages) return
-    working.source = () => []
-    working.open = false
-  })
+  const source = { pages, nameOf: (figure: Figure) => names.value.get(figure) ?? plainName(figure) }
+  working.add(source)
+  onScopeDispose(() => working.remove(source))
 }
 
 const PLAIN: Readonly<Partial<Record<Figure, string>>> = {

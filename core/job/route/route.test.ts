@@ -1,12 +1,11 @@
 import { expect, test } from 'vitest'
 import { field, typed } from '../../../demo/typed'
-import { lawn, part, product, spraying, spreaderCourse, spreading } from '../../../test/support/documents'
+import { lawn, part, product, spreaderCourse, spreading } from '../../../test/support/documents'
+import { sprayedSite } from '../../../test/support/sprayedSite'
 import { figure, readTable } from '../../../test/support/readTable'
 import { blankProductDocument } from '../../label/blankProduct'
-import { planApplication } from '../../plan/planApplication'
-import type { LoadStyle, PlanRequest } from '../../plan/planRequest'
+import type { LoadStyle } from '../../plan/planRequest'
 import { mixingSteps } from '../../plan/mixingOrder'
-import { quantity } from '../../quantity/quantity'
 import { KILOGRAMS_PER, SQUARE_METRES_PER } from '../../quantity/units'
 import { openWorkingBook } from '../../working/working'
 import { familyChecks } from '../../../test/support/worked'
@@ -15,57 +14,17 @@ import { compareVariants } from '../compare/compareVariants'
 import { routeNeeds, routeSpray } from './routeNeeds'
 import type { ApplicationDraft } from '../../draft/applicationDraft'
 import { jobCost } from '../cost/jobCost'
-import { mixKey, sharedMixes, type RouteApplication } from './sharedMix'
+import { mixKey, commonMixes } from './commonMix'
 
-function stop(
-  index: number,
-  size: number,
-  {
-    tank = 26,
-    dead = 0,
-    loads = 'full-then-part' as LoadStyle,
-    rate = 3.4,
-    shared = 'day' as '' | 'day',
-  } = {},
-): RouteApplication {
-  const request: PlanRequest = {
-    areas: [{ id: 'a', name: 'Lawn', size: quantity(size, 'ft2') }],
-    products: [{ id: `p${index}`, name: 'Iron', rate: quantity(rate, 'fl oz/1000 ft2') }],
-    method: {
-      kind: 'spray',
-      carrier: quantity(1.3, 'gal/1000 ft2'),
-      tank: quantity(tank, 'gal'),
-      loads,
-      ...(dead > 0 && { dead: quantity(dead, 'gal') }),
-    },
-  }
-  const planned = planApplication(request)
-  if (!planned.ok) throw new Error(planned.error[0]?.message)
-  const document = spraying(
-    [lawn('Lawn', [part('add', 'rectangle', { length: '10', width: '10' })])],
-    [{ ...product('Iron', 'spray', {}), id: `p${index}` }],
-    { equipment: 'Tow boom', shared },
-  )
-  return {
-    applicationId: `application ${index}`,
-    jobId: `job ${index}`,
-    site: `Site ${index}`,
-    document,
-    request,
-    plan: planned.value,
-    state: 'planned',
-  } as const
-}
-
-test.each(readTable('sharedMix.csv', import.meta.url))('$name: $words', (row) => {
+test.each(readTable('commonMix.csv', import.meta.url))('$name: $words', (row) => {
   const own = (row.sizes ?? '').split(';').map((size, i) =>
-    stop(i, Number(size), {
+    sprayedSite(i, Number(size), {
       tank: figure(row, 'tank'),
       dead: figure(row, 'dead'),
       loads: row.loads as LoadStyle,
     }),
   )
-  const [mix, ...others] = sharedMixes(own)
+  const [mix, ...others] = commonMixes(own)
   expect(others).toEqual([])
   expect(mix?.plan.totals.mix?.value).toBeCloseTo(figure(row, 'mix'), 9)
   const expected = (row.stops ?? '').split('; ').map((text) => {
@@ -88,15 +47,19 @@ test.each(readTable('sharedMix.csv', import.meta.url))('$name: $words', (row) =>
 })
 
 test('only what is sprayed alike shares a tank, and only where it was asked for', () => {
-  const key = (options: Parameters<typeof stop>[2]) => mixKey(stop(0, 1000, options))
+  const key = (options: Parameters<typeof sprayedSite>[2]) => mixKey(sprayedSite(0, 1000, options))
   expect(key({})).toBe(key({ shared: '' }))
   for (const other of [{ rate: 3.5 }, { tank: 60 }]) expect(key(other)).not.toBe(key({}))
-  expect(sharedMixes([stop(0, 9000), stop(1, 9000, { shared: '' })])).toEqual([])
-  expect(sharedMixes([stop(0, 9000), stop(1, 9000, { rate: 3 })])).toEqual([])
+  expect(commonMixes([sprayedSite(0, 9000), sprayedSite(1, 9000, { shared: '' })])).toEqual([])
+  expect(commonMixes([sprayedSite(0, 9000), sprayedSite(1, 9000, { rate: 3 })])).toEqual([])
 })
 
 test('the truck holds the day’s sum; what the shelf lacks is bought the cheapest way', () => {
-  const applications = [stop(0, 15_000), stop(1, 10_000), stop(2, 1000, { shared: '' })].map((one) => ({
+  const applications = [
+    sprayedSite(0, 15_000),
+    sprayedSite(1, 10_000),
+    sprayedSite(2, 1000, { shared: '' }),
+  ].map((one) => ({
     ...one,
     document: {
       ...one.document,
@@ -120,7 +83,7 @@ test('the truck holds the day’s sum; what the shelf lacks is bought the cheape
       onHand: [{ dimension: 'volume' as const, amount: 20 * 2.95735295625e-5 }],
     },
   ]
-  const [need, ...more] = routeNeeds(applications, sharedMixes(applications), stocked, openWorkingBook())
+  const [need, ...more] = routeNeeds(applications, commonMixes(applications), stocked, openWorkingBook())
   expect(more).toEqual([])
   // 26,000 ft2 x 3.4 = 88.4 fl oz, 20 on hand: 68.4 short; three of 32 at 60 against one gallon at 45.
   expect((need?.amount ?? 0) / 2.95735295625e-5).toBeCloseTo(88.4, 6)
@@ -135,13 +98,13 @@ test('the truck holds the day’s sum; what the shelf lacks is bought the cheape
       onHand: [{ dimension: 'volume' as const, amount: 110 * 2.95735295625e-5 }],
     },
   ]
-  expect(routeNeeds(applications, sharedMixes(applications), bottles)[0]?.take).toMatchObject({
+  expect(routeNeeds(applications, commonMixes(applications), bottles)[0]?.take).toMatchObject({
     open: expect.closeTo(14 * 2.95735295625e-5, 12) as number,
     full: 3,
     pack: { id: 'small' },
   })
   expect(need?.take).toBeUndefined()
-  expect(routeSpray(applications, sharedMixes(applications)) / 0.003785411784).toBeCloseTo(33.8, 6)
+  expect(routeSpray(applications, commonMixes(applications)) / 0.003785411784).toBeCloseTo(33.8, 6)
 })
 
 function dry(rate: string, passes = 2): ApplicationDraft {

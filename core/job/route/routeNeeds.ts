@@ -10,7 +10,7 @@ import { closedWorkingBook, type WorkingBook } from '../../working/working'
 import { bestSet, onSale, type PackageSet } from '../../stock/bestSet'
 import { packagesToTake, type PackagesToTake } from '../../stock/packagesToTake'
 import type { StockedProduct } from '../cost/jobCost'
-import type { RouteApplication, SharedMix } from './sharedMix'
+import type { RouteApplication, CommonMix } from './commonMix'
 
 /** What the truck must hold of one product for the whole day, and what of it is not there. */
 export interface RouteNeed {
@@ -38,7 +38,7 @@ export interface RouteNeed {
  */
 export function routeNeeds(
   applications: readonly RouteApplication[],
-  mixes: readonly SharedMix[],
+  mixes: readonly CommonMix[],
   stocked: readonly StockedProduct[],
   book: WorkingBook = closedWorkingBook,
 ): readonly RouteNeed[] {
@@ -121,7 +121,7 @@ export function routeNeeds(
 /** Finished spray of the day, m3: what water the truck must find or carry, liquid products included. */
 export function routeSpray(
   applications: readonly RouteApplication[],
-  mixes: readonly SharedMix[],
+  mixes: readonly CommonMix[],
   book: WorkingBook = closedWorkingBook,
 ): number {
   const shared = new Set(mixes.flatMap(({ stops }) => stops.map(({ applicationId }) => applicationId)))

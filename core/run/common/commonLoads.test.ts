@@ -1,10 +1,7 @@
 import { expect, test } from 'vitest'
-import { sharedMixes } from '../../job/route/sharedMix'
-import { planApplication } from '../../plan/planApplication'
-import type { PlanRequest } from '../../plan/planRequest'
 import { areaSi, quantity } from '../../quantity/quantity'
 import { openWorkingBook } from '../../working/working'
-import { lawn, part, product, spraying } from '../../../test/support/documents'
+import { sprayedSite } from '../../../test/support/sprayedSite'
 import { figure, readTable } from '../../../test/support/readTable'
 import { NO_PROGRESS, type RunProgress } from '../progress'
 import type { FrozenPlan } from '../runEvent'
@@ -13,60 +10,27 @@ import { putIn } from '../steps/putIn'
 import { runSteps } from '../steps/runSteps'
 import { commonLoads } from './commonLoads'
 import { commonStop } from './commonStop'
-import { routeApplications } from './dayApplications'
 
-/** Iron at 3.4 fl oz on 1,000 ft2 in 1.3 gal: one mix for sites of these sizes. */
-function sites(sizes: readonly number[], tank: number, dead: number) {
-  const applications = sizes.flatMap((size, i) => {
-    const request: PlanRequest = {
-      areas: [{ id: 'a', name: 'Lawn', size: quantity(size, 'ft2') }],
-      products: [
-        {
-          id: `p${i}`,
-          name: 'Iron',
-          rate: quantity(3.4, 'fl oz/1000 ft2'),
-          measureStep: quantity(0.5, 'fl oz'),
-        },
-      ],
-      method: {
-        kind: 'spray',
-        carrier: quantity(1.3, 'gal/1000 ft2'),
-        tank: quantity(tank, 'gal'),
-        loads: 'full-then-part',
-        ...(dead > 0 && { dead: quantity(dead, 'gal') }),
-      },
-    }
-    const planned = planApplication(request)
-    if (!planned.ok) throw new Error(planned.error[0]?.message)
-    const document = spraying(
-      [lawn('Lawn', [part('add', 'rectangle', { length: '10', width: '10' })])],
-      [{ ...product('Iron', 'spray', {}), id: `p${i}` }],
-      { equipment: 'Tow boom', shared: 'day' },
-    )
-    const sheet = { request, plan: planned.value } as Parameters<typeof routeApplications>[1][number]['sheet']
-    return routeApplications({ id: `job ${i}`, site: `Site ${i + 1}` }, [
-      { id: `application ${i + 1}`, document, state: 'planned', sheet },
-    ])
-  })
-  const [mix] = sharedMixes(applications)
-  if (!mix) throw new Error('no mix')
-  return applications.map((one): FrozenPlan => ({
+/** The frozen plans of sites of one mix. */
+function sites(sizes: readonly number[], tank: number, dead: number): readonly FrozenPlan[] {
+  const measureStep = quantity(0.5, 'fl oz')
+  const day = sizes.map((size, i) => sprayedSite(i + 1, size, { tank, dead, measureStep }))
+  return day.map(({ applicationId, site, request, plan }) => ({
     coreVersion: '',
-    site: one.site,
+    site,
     equipment: '',
     calibration: '',
-    labels: [],
-    request: one.request,
-    plan: one.plan,
-    common: commonStop(mix, one),
+    labels: [{ productId: request.products[0]!.id, name: 'Iron', registration: '' }],
+    request,
+    plan,
+    common: commonStop(day, applicationId),
   }))
 }
 
 test.each(readTable('commonLoads.csv', import.meta.url))('$name: $words', (row) => {
   const all = sites((row.sizes ?? '').split(';').map(Number), figure(row, 'tank'), figure(row, 'dead'))
-  const { common, request, plan } = all[figure(row, 'at') - 1]!
   const found = row.found ? quantity(figure(row, 'found'), 'gal') : undefined
-  const { carried, mixed, leaves, answer } = commonLoads(common!, request, plan.totals.size, found)
+  const { carried, mixed, leaves, answer } = commonLoads(all[figure(row, 'at') - 1]!, found)!
   const list = (text = '') =>
     text === '-' ? [] : text.split('+').map((each) => expect.closeTo(Number(each), 3))
   expect(carried ? [carried.load.carrier.value] : []).toEqual(list(row.carried))
@@ -118,21 +82,25 @@ test('what is left drives on: only what is beyond that is told, and as driving o
   })
   expect(restAdvice(first!, used(6.5))).toMatchObject({
     over: expect.closeTo(0, 9) as number,
-    onward: 'Site 2',
+    onward: undefined,
   })
-  // A gallon more: 3.785 L.
-  expect(restAdvice(first!, used(7.5))?.over).toBeCloseTo(0.003785411784, 9)
+  // A gallon more: 3.785 L. It drives on, and is not to be spread here.
+  expect(restAdvice(first!, used(7.5))).toMatchObject({
+    over: expect.closeTo(0.003785411784, 9) as number,
+    onward: 'Site 2',
+    leftover: { answer: 'none' },
+  })
   expect(restAdvice(second, used(7.5))?.onward).toBeUndefined()
 })
 
 test('working tells what was found, what is mixed and what leaves', () => {
   const book = openWorkingBook()
-  const { common, request, plan } = second
-  commonLoads(common!, request, plan.totals.size, quantity(5.5, 'gal'), book)
+  commonLoads(second, quantity(5.5, 'gal'), book)
   expect(book.pages()[0]?.lines).toEqual([
     'in the tank on arrival 5.5 gal, planned 6.5',
     'its lawns take 13 gal',
     'load 2 is mixed here: 7.5 gal',
+    'Iron: 85 fl oz in 32.5 gal of the day, here 19.5 fl oz',
     'stays = 5.5 + 7.5 - 13 = 0 gal',
   ])
 })

@@ -1,15 +1,14 @@
 import { carrierOf } from '../../plan/carrierOf'
 import { measuredAmount } from '../../plan/measuredAmount'
 import type { LoadPlan } from '../../plan/plan'
-import type { PlanRequest } from '../../plan/planRequest'
 import { sumOf } from '../../quantity/counting'
 import { amountFactor, type Quantity } from '../../quantity/quantity'
 import { isSameFigure, ROUNDING, SETTING_TOLERANCE } from '../../quantity/tolerance'
 import type { VolumeUnit } from '../../quantity/units'
-import { sixDigits } from '../../working/figureText'
+import { figureText, sixDigits } from '../../working/figureText'
 import { closedWorkingBook, type WorkingBook } from '../../working/working'
 import { mostOfLabel } from '../corrections/mostOfLabel'
-import type { CommonStop } from './commonStop'
+import type { FrozenPlan } from '../runEvent'
 
 /** A load as it is mixed, and the ground of this site it is for: the rest of it drives on. */
 export interface CommonLoad {
@@ -38,22 +37,25 @@ export const CARRIED = 0
  * made here it makes up for what is missing, or is too much, so that what was planned drives on; where none
  * is, one is made only if its own lawns would run shorter than a rate may be off. The strength never changes:
  * the sites behind it count on it.
- * @param size ground of this site; @param found undefined: as planned
+ * @param found undefined: as planned
+ * @param book gets the page `run.tank`
+ * @returns volumes in the unit of the mix; undefined for what shares no tank
  * Source: trade.md 1 (one tank mix may serve several sites, the rest is carried on) and 8.
  * @example 6.5 gal planned, 5.5 found, 13 taken: 7.5 gal are mixed instead of 6.5
  */
 export function commonLoads(
-  { arrives, takes, leaves, makes, whole, holds, to }: CommonStop,
-  request: PlanRequest,
-  size: Quantity<'m2'>,
-  found: Quantity<VolumeUnit> = arrives,
+  { common, request, plan, labels }: Pick<FrozenPlan, 'common' | 'request' | 'plan' | 'labels'>,
+  found: Quantity<VolumeUnit> | undefined,
   book: WorkingBook = closedWorkingBook,
-): CommonLoads {
+): CommonLoads | undefined {
+  if (!common) return undefined
+  const { arrives, takes, leaves, makes, whole, holds, to } = common
+  const { size } = plan.totals
   const { method } = request
   const { unit } = whole
   const inMix = (quantity: Quantity<VolumeUnit>) =>
     (quantity.value * amountFactor(quantity.unit)) / amountFactor(unit)
-  const there = inMix(found)
+  const there = inMix(found ?? arrives)
   const missing = takes.value + (to ? 0 : leaves.value) - there
   const planned = sumOf(makes, ({ carrier }) => carrier.value)
   const isEnough = missing <= ROUNDING * whole.value
@@ -78,9 +80,10 @@ export function commonLoads(
   book.note('run.tank', () => [
     `in the tank on arrival ${sixDigits(there)} ${unit}, planned ${sixDigits(arrives.value)}`,
     `its lawns take ${sixDigits(takes.value)} ${unit}`,
-    ...loads.map(
-      ({ number, carrier }) => `load ${number} is mixed here: ${sixDigits(carrier.value)} ${unit}`,
-    ),
+    ...loads.flatMap(({ number, carrier, products }) => [
+      `load ${number} is mixed here: ${sixDigits(carrier.value)} ${unit}`,
+      ...products.map(productLine),
+    ]),
     `${to ? 'drives on' : 'stays'} = ${sixDigits(there)} + ${sixDigits(fresh)} - ` +
       `${sixDigits(sprayed)} = ${sixDigits(rest)} ${unit}`,
     ...(stretched
@@ -95,6 +98,14 @@ export function commonLoads(
     leaves: { value: rest, unit },
   }
 
+  function productLine({ id, measured }: LoadPlan['products'][number]): string {
+    const name = labels.find(({ productId }) => productId === id)?.name ?? id
+    const held = holds.find(({ productId }) => productId === id)?.amount
+    return (
+      `${name}: ${held ? `${figureText(held)} in ${figureText(whole)} of the day, ` : ''}` +
+      `here ${figureText(measured)}`
+    )
+  }
   /** Spray of the day's strength. */
   function sprayOf(spray: number, number: number): LoadPlan {
     return {

@@ -1,4 +1,4 @@
-import type { RouteApplication, SharedMix } from '../../job/route/sharedMix'
+import { commonMixes, type CommonMix, type RouteApplication } from '../../job/route/commonMix'
 import type { LoadPlan } from '../../plan/plan'
 import type { Quantity } from '../../quantity/quantity'
 import type { AmountUnit, VolumeUnit } from '../../quantity/units'
@@ -27,16 +27,22 @@ export interface CommonStop {
 }
 
 /**
- * The part of one application in a common mix.
- * @param own the application as it is in the day the mix was made of
- * @returns undefined where the mix does not serve it
+ * The part of one application in the common mix of its day; volumes in the unit the mix is told in.
+ * @param applications of the day, in driving order
+ * @returns undefined where no common mix serves it
  * Source: trade.md 1.
  */
 export function commonStop(
-  mix: SharedMix,
-  { applicationId, request }: Pick<RouteApplication, 'applicationId' | 'request'>,
+  applications: readonly RouteApplication[],
+  applicationId: string,
 ): CommonStop | undefined {
-  const place = mix.stops.findIndex((stop) => stop.applicationId === applicationId)
+  const isOwn = (one: { readonly applicationId: string }) => one.applicationId === applicationId
+  const own = applications.find(isOwn)
+  const mix = commonMixes(applications).find(({ stops }) => stops.some(isOwn))
+  return own && mix && stopIn(mix, mix.stops.findIndex(isOwn), own.request)
+}
+
+function stopIn(mix: CommonMix, place: number, request: RouteApplication['request']): CommonStop | undefined {
   const stop = mix.stops[place]
   const { mix: whole } = mix.plan.totals
   if (!stop || !whole) return undefined
@@ -61,7 +67,7 @@ export function commonStop(
 const siteOf = ({ applicationId, site }: CommonSite): CommonSite => ({ applicationId, site })
 
 /** Ids differ from job to job: a product of the mix is the one of the same name. */
-function ownIds(mix: SharedMix, request: RouteApplication['request']): (id: string) => string {
+function ownIds(mix: CommonMix, request: RouteApplication['request']): (id: string) => string {
   const named = (name = '') => name.trim().toLowerCase()
   const ids = new Map(
     mix.request.products.map(({ id, name }) => [

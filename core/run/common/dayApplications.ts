@@ -1,4 +1,4 @@
-import type { RouteApplication } from '../../job/route/sharedMix'
+import type { RouteApplication } from '../../job/route/commonMix'
 import type { WorkedApplication } from '../../job/workOutJob'
 import type { ApplicationDraft } from '../../draft/applicationDraft'
 import { frozenApplication } from '../freezePlan'
@@ -55,7 +55,3 @@ export const routeApplications = (
         ]
       : [],
   )
-
-/** One tank mix for several sites is asked for. */
-export const isShared = ({ method, spray }: ApplicationDraft): boolean =>
-  method === 'spray' && spray.shared === 'day'

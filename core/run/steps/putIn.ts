@@ -30,8 +30,7 @@ export function putIn(frozen: FrozenPlan, progress: RunProgress): PutIn {
         }))
       : []
   })
-  const { common, request, plan } = frozen
-  const carried = common && commonLoads(common, request, plan.totals.size, progress.tank?.found).carried?.load
+  const carried = commonLoads(frozen, progress.tank?.found)?.carried?.load
   const products = new Map(
     frozen.plan.totals.products.map(({ id, measured: { unit } }) => {
       const came = carried?.products.find((product) => product.id === id)

@@ -3,7 +3,7 @@ import { amountFactor, areaSi, type Quantity, type SquareMetres } from '../../qu
 import { ROUNDING } from '../../quantity/tolerance'
 import { squareMetres } from '../../quantity/quantity'
 import type { LoadPlan } from '../../plan/plan'
-import { commonLoads } from '../common/commonLoads'
+import { commonLoads, type CommonLoads } from '../common/commonLoads'
 import type { CommonStop } from '../common/commonStop'
 import { loadsToCome, type LoadDone } from '../corrections/remainingLoads'
 import { passesToCome } from '../corrections/leftover'
@@ -46,6 +46,7 @@ export type RunStep = { readonly id: string } & (
   | {
       readonly kind: 'mix'
       readonly load: LoadPlan
+      /** Of how many; undefined where the day numbers them. */
       readonly loads: number | undefined
       readonly corrected: 'yes' | 'no'
     }
@@ -59,7 +60,13 @@ export type RunStep = { readonly id: string } & (
       readonly behind: SquareMetres
       readonly then: 'cover' | 'rest'
     }
-  | { readonly kind: 'cover'; readonly load: LoadPlan; readonly loads: number | undefined }
+  | {
+      readonly kind: 'cover'
+      readonly load: LoadPlan
+      readonly loads: number | undefined
+      /** Other sites count on the strength of a common mix: what follows is never mixed anew for one. */
+      readonly anew: 'yes' | 'no'
+    }
   /** What is left when all of it is covered, or one stops before. */
   | { readonly kind: 'rest' }
   | { readonly kind: 'sweep' }
@@ -220,7 +227,8 @@ function lightPoints(
 
 function wetSteps(frozen: FrozenPlan, progress: RunProgress): readonly RunStep[] {
   const { request, plan, common } = frozen
-  if (common) return commonSteps(common, frozen, progress)
+  const shared = commonLoads(frozen, progress.tank?.found)
+  if (common && shared) return commonSteps(common, shared, progress)
   return sprayedOff(
     loadsNow(request, plan.loads, progress).map(({ load, corrected }) => ({ load, here: load, corrected })),
     progress,
@@ -231,10 +239,9 @@ function wetSteps(frozen: FrozenPlan, progress: RunProgress): readonly RunStep[]
 /** What the tank holds is asked first, and goes out before anything is mixed. */
 function commonSteps(
   common: CommonStop,
-  { request, plan }: FrozenPlan,
+  { carried, mixed, answer }: CommonLoads,
   progress: RunProgress,
 ): readonly RunStep[] {
-  const { carried, mixed, answer } = commonLoads(common, request, plan.totals.size, progress.tank?.found)
   const loads = [
     ...(carried ? [{ ...carried, corrected: 'carried' as const }] : []),
     ...mixed.map((load) => ({
@@ -264,6 +271,7 @@ function sprayedOff(
 ): readonly RunStep[] {
   let behind = 0
   const loads = numberedBy === 'this job' ? all.length : undefined
+  const anew: 'yes' | 'no' = numberedBy === 'this job' ? 'yes' : 'no'
   return all.flatMap(({ load, here, corrected }, i): readonly RunStep[] => {
     const isLast = i === all.length - 1
     const spray: RunStep = {
@@ -281,7 +289,7 @@ function sprayedOff(
         ? []
         : [{ id: `mix-${load.number}`, kind: 'mix' as const, load, loads, corrected }]),
       spray,
-      ...(isLast ? [] : [{ id: `cover-${load.number}`, kind: 'cover' as const, load: here, loads }]),
+      ...(isLast ? [] : [{ id: `cover-${load.number}`, kind: 'cover' as const, load: here, loads, anew }]),
     ]
   })
 }

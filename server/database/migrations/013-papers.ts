@@ -1,12 +1,10 @@
+import { onlyEventKinds, withoutEventKinds } from './eventKinds'
 import { run, type Migration } from './migration'
 
 const BEFORE =
   `'planned', 'started', 'used', 'finished', 'corrected', 'countersigned', 'gate', 'stepped', 'measured', ` +
   `'checked', 'covered', 'set', 'paused', 'resumed', 'strip', 'mishap', 'watered', 'noted', 'photo', ` +
   `'signed', 'looked'`
-const onlyKinds = (kinds: string) =>
-  'ALTER TABLE run_events DROP CONSTRAINT run_events_kind_check, ADD CONSTRAINT run_events_kind_check ' +
-  `CHECK (kind IN (${kinds}))`
 const onlyTypes = (types: string) =>
   'ALTER TABLE attachments DROP CONSTRAINT attachments_media_type_check, ADD CONSTRAINT ' +
   `attachments_media_type_check CHECK (media_type IN (${types}))`
@@ -22,7 +20,7 @@ const MACHINE = `(SELECT (a.document #>> ARRAY[a.document->>'method', 'source', 
 export const papers: Migration = {
   name: '013-papers',
   up: run([
-    onlyKinds(`${BEFORE}, 'timed', 'calibrates', 'spot'`),
+    onlyEventKinds(`${BEFORE}, 'timed', 'calibrates', 'spot'`),
     onlyTypes(`'image/png', 'image/jpeg', 'application/pdf'`),
     'ALTER TABLE attachments ALTER COLUMN width DROP NOT NULL, ALTER COLUMN height DROP NOT NULL',
     'ALTER TABLE records ADD COLUMN equipment_id uuid',
@@ -31,10 +29,8 @@ export const papers: Migration = {
   ]),
   down: run([
     'ALTER TABLE records DROP COLUMN equipment_id',
-    'ALTER TABLE run_events DISABLE TRIGGER run_events_append_only',
-    `DELETE FROM run_events WHERE kind IN ('timed', 'calibrates', 'spot')`,
-    'ALTER TABLE run_events ENABLE TRIGGER run_events_append_only',
-    onlyKinds(BEFORE),
+    ...withoutEventKinds(`'timed', 'calibrates', 'spot'`),
+    onlyEventKinds(BEFORE),
     `DELETE FROM attachments WHERE media_type = 'application/pdf'`,
     'ALTER TABLE attachments ALTER COLUMN width SET NOT NULL, ALTER COLUMN height SET NOT NULL',
     onlyTypes(`'image/png', 'image/jpeg'`),

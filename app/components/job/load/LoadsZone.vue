@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { isShared } from '#core/job/route/commonMix'
 import { loadGroups } from '#core/plan/loadGroups'
 import { mixingSteps } from '#core/plan/mixingOrder'
 import type { ProductDraft } from '#core/draft/applicationDraft'
@@ -52,7 +53,7 @@ const missing = computed(() => sheet.value.problems[0])
         document.method === 'spray' ? 'in mixing order, to measure' : 'to weigh'
       }}</span>
     </div>
-    <template v-if="document.spray.shared === 'day' && document.method === 'spray'">
+    <template v-if="isShared(document)">
       <CommonLoads :day="day" :application-id="applicationId" :version="version" />
       <h3 class="small soft">This site alone</h3>
     </template>

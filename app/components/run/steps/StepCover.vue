@@ -41,8 +41,7 @@ const found = computed(() => {
 })
 const answer = computed(() => found.value && loadsToCome(frozen.value.request, found.value))
 const off = computed(() => answer.value?.answer === 'put right')
-/** Other sites count on the strength of a common mix: it is never mixed anew here. */
-const mixes = computed(() => frozen.value.common === undefined)
+const mixes = computed(() => step.anew === 'yes')
 const over = computed(() => answer.value?.laid.filter(({ overLabel }) => overLabel) ?? [])
 const percent = (share: number) => `${Math.round(100 * Math.abs(share))} %`
 const pace = computed(() => {

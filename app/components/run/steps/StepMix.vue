@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { mixingSteps, phText, waterToStart } from '#core/plan/mixingOrder'
+import { commonLoads } from '#core/run/common/commonLoads'
 import { isNearTo } from '#core/run/corrections/asWanted'
 import { readPositive, type Entered } from '#core/quantity/entered'
 import { areaSi, type Quantity } from '#core/quantity/quantity'
@@ -95,12 +96,18 @@ const putRight = computed(
     `Put right for ${frozen.value.common ? 'what was in the tank' : 'the carrier as it came'}; these are ` +
     'not the figures of the paper.',
 )
+/** How the tank as it was found came to this load. */
+const putRightLines = computed(() => {
+  const book = openWorkingBook()
+  commonLoads(frozen.value, progress.value.tank?.found, book)
+  return book.pages().flatMap(({ lines }) => lines)
+})
 const ph = computed(() => phText(order.value.ph))
 </script>
 
 <template>
   <RunFrame :title="`Mix load ${load.number}`" action="Mixed, agitating" :waits="!ready" @act="done()">
-    <RunAnswer v-if="step.corrected === 'yes'" level="note" :words="putRight" />
+    <RunAnswer v-if="step.corrected === 'yes'" level="note" :words="putRight" :lines="putRightLines" />
     <ol class="order">
       <li>
         <TickField

@@ -43,12 +43,14 @@ const leftWords = computed(() => {
   const { leftover, over, onward } = advice.value
   const amount = shown.amountOf(over, dimension.value)
   const told = `${amount.figure} ${amount.unit} over`
-  if (leftover.answer === 'none') return undefined
   if (onward)
     return {
       level: 'note' as const,
-      words: `${told} than planned: it drives on to ${onward}, and is asked for there.`,
+      words:
+        `${amount.figure} ${amount.unit} more than planned: it drives on to ${onward}, and is asked for ` +
+        'there.',
     }
+  if (leftover.answer === 'none') return undefined
   const rate = wet ? shown.carrier(leftover.perArea) : shown.rate(leftover.perArea, 'mass')
   return leftover.answer === 'spread'
     ? {

@@ -12,6 +12,8 @@ const { step } = defineProps<{ step: Extract<RunStep, { kind: 'tank' }> }>()
 const { frozen, progress, done } = useRunScreen()
 /** What the site before really left; undefined while it is not on record, or nobody knows. */
 const left = shallowRef<Quantity<VolumeUnit>>()
+/** Until then what was planned is no answer to a press. */
+const looked = ref(false)
 const before = progress.value.tank?.found
 const entered = useTyped<Entered<VolumeUnit>>(
   'found',
@@ -19,6 +21,7 @@ const entered = useTyped<Entered<VolumeUnit>>(
 )
 onMounted(async () => {
   left.value = await leftBefore(step.common)
+  looked.value = true
 })
 const expected = computed(() => left.value ?? step.common.arrives)
 const read = computed(() =>
@@ -28,10 +31,7 @@ const read = computed(() =>
 const found = computed(() =>
   read.value === undefined ? expected.value : read.value.ok ? read.value.value : undefined,
 )
-const loads = computed(
-  () =>
-    found.value && commonLoads(step.common, frozen.value.request, frozen.value.plan.totals.size, found.value),
-)
+const loads = computed(() => found.value && commonLoads(frozen.value, found.value))
 const mixed = computed(() => loads.value?.mixed.map(({ load }) => load) ?? [])
 const words = computed(() => {
   if (loads.value?.answer === 'stretched')
@@ -44,8 +44,7 @@ const words = computed(() => {
 useWorkingPages(
   () => {
     const book = openWorkingBook()
-    const { request, plan } = frozen.value
-    if (found.value) commonLoads(step.common, request, plan.totals.size, found.value, book)
+    if (found.value) commonLoads(frozen.value, found.value, book)
     return book.pages()
   },
   computed(() => new Map([['run.tank', 'In the tank']])),
@@ -56,7 +55,7 @@ useWorkingPages(
   <RunFrame
     title="What is in the tank?"
     action="Take it"
-    :waits="!found"
+    :waits="!found || (!looked && read === undefined)"
     @act="found && done([{ kind: 'tank', payload: { found } }])"
   >
     <RunRow
@@ -77,13 +76,12 @@ useWorkingPages(
         :level="loads.answer === 'as planned' ? 'good' : loads.answer === 'stretched' ? 'note' : 'warn'"
         :words="words"
       />
-      <RunRow word="its lawns take" :shown="showQuantity(step.common.takes)" />
-      <RunRow
-        v-for="load in mixed"
-        :key="load.number"
-        :word="`load ${load.number}, mixed here`"
-        :shown="showQuantity(load.carrier)"
-      />
+      <RunRow word="its lawns take"
+        ><FigureText :shown="showQuantity(step.common.takes)" page="run.tank" label="Its lawns take"
+      /></RunRow>
+      <RunRow v-for="load in mixed" :key="load.number" :word="`load ${load.number}, mixed here`"
+        ><FigureText :shown="showQuantity(load.carrier)" page="run.tank" :label="`Load ${load.number}`"
+      /></RunRow>
       <RunRow :word="step.common.to ? `drives on to ${step.common.to.site}` : 'stays in hose and boom'"
         ><FigureText :shown="showQuantity(loads.leaves)" page="run.tank" label="What leaves again"
       /></RunRow>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { isShared } from '#core/job/route/commonMix'
 import { workDay } from '#core/calendar/workDay'
 import { workOutJob } from '#core/job/workOutJob'
 import { frozenApplication } from '#core/run/freezePlan'
@@ -81,7 +82,7 @@ useScreenCommands(() => [
         :class="{ 'next-page': i > 0 }"
       />
       <CommonLoads
-        v-if="draft.plannedFor && one.document.spray.shared === 'day'"
+        v-if="draft.plannedFor && isShared(one.document)"
         :day="draft.plannedFor"
         :application-id="one.key"
         :version="draft.version"

@@ -36,7 +36,7 @@ export interface MixStop {
 }
 
 /** One tank mix that serves several sites, in driving order. */
-export interface SharedMix {
+export interface CommonMix {
   readonly key: string
   readonly plan: Plan
   readonly request: PlanRequest
@@ -45,6 +45,10 @@ export interface SharedMix {
   readonly order: readonly string[]
   readonly stops: readonly MixStop[]
 }
+
+/** Its spray is to come out of one mix with other sites of its day. */
+export const isShared = ({ method, spray }: ApplicationDraft): boolean =>
+  method === 'spray' && spray.shared === 'day'
 
 /**
  * What must be alike so that one mix may serve both: the sprayer, its carrier, the products and their rates.
@@ -79,24 +83,22 @@ export function mixKey({
  * Source: trade.md 1: one tank mix may serve several sites, the used volume is booked to each, the rest is
  * carried on.
  */
-export function sharedMixes(
+export function commonMixes(
   applications: readonly RouteApplication[],
   book: WorkingBook = closedWorkingBook,
-): readonly SharedMix[] {
-  return sprayedAlike(applications.filter(({ document }) => document.spray.shared === 'day')).flatMap(
-    ({ key, own }) => {
-      const mix = mixOf(key, own)
-      if (mix) noteStops(mix, book)
-      return mix ? [mix] : []
-    },
-  )
+): readonly CommonMix[] {
+  return sprayedAlike(applications.filter(({ document }) => isShared(document))).flatMap(({ key, own }) => {
+    const mix = mixOf(key, own)
+    if (mix) noteStops(mix, book)
+    return mix ? [mix] : []
+  })
 }
 
 /** Applications that are sprayed alike but mixed apart, by what they have in common. */
 export function alikeApart(
   applications: readonly RouteApplication[],
 ): readonly { readonly key: string; readonly own: readonly RouteApplication[] }[] {
-  return sprayedAlike(applications.filter(({ document }) => document.spray.shared !== 'day'))
+  return sprayedAlike(applications.filter(({ document }) => !isShared(document)))
 }
 
 /** Two and more that one mix may serve. */
@@ -112,7 +114,7 @@ function sprayedAlike(
 }
 
 /** What each site finds in the tank, takes out of it and drives on with. */
-function noteStops({ stops, unit }: SharedMix, book: WorkingBook): void {
+function noteStops({ stops, unit }: CommonMix, book: WorkingBook): void {
   for (const { applicationId, site, arrives, takes, leaves, makes } of stops) {
     book.note(`mix.${applicationId}`, () => [
       `${site} is reached with ${sixDigits(arrives)} ${unit} in the tank`,
@@ -125,7 +127,7 @@ function noteStops({ stops, unit }: SharedMix, book: WorkingBook): void {
   }
 }
 
-function mixOf(key: string, own: readonly RouteApplication[]): SharedMix | undefined {
+function mixOf(key: string, own: readonly RouteApplication[]): CommonMix | undefined {
   const [first] = own
   if (!first) return undefined
   const request: PlanRequest = {
