@@ -30,15 +30,32 @@ export function ranInCpp(
   }
 }
 
-/** The quickest of some runs: the same for both sides, the first of them warms up. */
-export function bestOf<T extends { readonly seconds: number } | undefined>(runs: number, run: () => T): T {
-  let best = run()
-  for (let i = 1; i < runs; i++) {
-    const next = run()
-    if (best && next && next.seconds < best.seconds) best = next
-  }
-  return best
+/** The quickest of some runs; the first of them warms up. */
+export function bestOf<T extends { readonly seconds: number }>(runs: number, run: () => T): T {
+  return Array.from({ length: runs }, run).reduce(quicker)
 }
+
+/**
+ * The quickest run of each of two, which take turns: a minute in which the machine is slow holds up both.
+ * The second is given what the first came to.
+ */
+export function bestInTurn<T extends { readonly seconds: number }, U extends { readonly seconds: number }>(
+  runs: number,
+  one: () => T,
+  other: (of: T) => U | undefined,
+): readonly [T, U | undefined] {
+  const turns = Array.from({ length: runs }, () => {
+    const first = one()
+    return [first, other(first)] as const
+  })
+  const others = turns.flatMap(([, second]) => second ?? [])
+  return [
+    turns.map(([first]) => first).reduce(quicker),
+    others.length > 0 ? others.reduce(quicker) : undefined,
+  ]
+}
+
+const quicker = <T extends { readonly seconds: number }>(a: T, b: T): T => (b.seconds < a.seconds ? b : a)
 
 export function timed<T>(work: () => T): { readonly value: T; readonly seconds: number } {
   const begun = performance.now()

@@ -7,7 +7,7 @@ import { heatUnits } from '../core/weather/heatUnits'
 import { simulatedClimate } from '../core/weather/simulatedClimate'
 import { soilTemperature } from '../core/weather/soilTemperature'
 import { weatherSeries, type WeatherSeries } from '../core/weather/weatherSeries'
-import { bestOf, ranInCpp, timed } from './inCpp'
+import { bestInTurn, ranInCpp, timed } from './inCpp'
 import { round } from './statistics'
 
 const [AREAS, DAYS] = [10_000, 400]
@@ -36,8 +36,11 @@ export function seasonBench() {
   const read = weatherSeries(simulatedClimate(CLIMATE, FROM, DAYS, 1))
   if (!read.ok) throw new Error(read.error.message)
   const series = read.value
-  const fold = bestOf(RUNS, () => timed(() => foldOf(series)))
-  const cpp = bestOf(RUNS, () => foldInCpp(series))
+  const [fold, cpp] = bestInTurn(
+    RUNS,
+    () => timed(() => foldOf(series)),
+    () => foldInCpp(series),
+  )
   if (cpp && !agree(fold.value, cpp)) throw new Error('the folds do not come to the same')
   return {
     areas: AREAS,

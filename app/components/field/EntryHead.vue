@@ -1,30 +1,30 @@
 <script setup lang="ts">
 import type { DropdownMenuItem } from '@nuxt/ui'
-import type { SaveState } from '~/composables/form/useDraft'
+import type { EntryInHand } from '~/composables/form/useEntry'
 
 /**
  * Head of one row of a kind: its name, how it is saved, what can be done with it, and the choice when it was
  * changed elsewhere.
  */
-const props = defineProps<{
-  name: string
-  namePath?: string
-  placeholder: string
+const { entry, title, what, backTo } = defineProps<{
+  entry: EntryInHand
   what: string
-  rowId: string
-  fresh: boolean
-  saveState: SaveState
-  draft: object
+  /** What a row is called that has no name of its own. */
+  title?: string
+  placeholder?: string
   back: string
   backTo: string
 }>()
-const emit = defineEmits<{ remove: []; keep: []; take: [] }>()
+const here = useRoute().path
 const { set } = useForm()
 const own = useSelfStore()
 const history = ref(false)
 const input = useTemplateRef('input')
+const draft = computed(() => entry.draft.value)
+const saveState = computed(() => entry.saveState.value)
+const name = computed(() => title ?? draft.value?.name ?? '')
 onMounted(() => {
-  if (props.fresh && props.name === '') input.value?.textareaRef?.focus()
+  if (draft.value?.version === 0 && name.value === '') input.value?.textareaRef?.focus()
 })
 const actions = computed<DropdownMenuItem[]>(() => [
   {
@@ -35,7 +35,7 @@ const actions = computed<DropdownMenuItem[]>(() => [
     },
   },
   ...(own.may('govern')
-    ? [{ label: 'Delete', icon: 'i-lucide-trash-2', onSelect: () => emit('remove') }]
+    ? [{ label: 'Delete', icon: 'i-lucide-trash-2', onSelect: () => entry.remove(backTo, here) }]
     : []),
 ])
 </script>
@@ -47,7 +47,7 @@ const actions = computed<DropdownMenuItem[]>(() => [
     </p>
     <div class="flex flex-wrap items-center gap-x-4 gap-y-2">
       <div class="naming min-w-0 flex-1">
-        <h1 v-if="namePath === undefined">{{ name }}</h1>
+        <h1 v-if="title !== undefined">{{ name }}</h1>
         <template v-else>
           <h1 class="sr-only">{{ name || placeholder }}</h1>
           <UTextarea
@@ -60,11 +60,11 @@ const actions = computed<DropdownMenuItem[]>(() => [
             :aria-label="`Name of the ${what}`"
             :placeholder="placeholder"
             :model-value="name"
-            :data-path="namePath"
+            data-path="name"
             maxlength="200"
             autocomplete="off"
             @keydown.enter.prevent
-            @update:model-value="set(namePath, $event.replaceAll('\n', ' '))"
+            @update:model-value="set('name', $event.replaceAll('\n', ' '))"
           />
         </template>
         <p class="small flex flex-wrap items-baseline gap-x-4">
@@ -77,15 +77,15 @@ const actions = computed<DropdownMenuItem[]>(() => [
         <UButton icon="i-lucide-ellipsis" :aria-label="`More of this ${what}`" />
       </UDropdownMenu>
     </div>
-    <LazyHistoryList v-if="history" v-model:open="history" :row-id="rowId" />
+    <LazyHistoryList v-if="history" v-model:open="history" :row-id="entry.id" />
     <LazyConflictBar
-      v-if="saveState.kind === 'conflict'"
+      v-if="draft && saveState.kind === 'conflict'"
       :what="what"
       :mine="draft"
       :theirs="saveState.theirs as object"
       class="mt-2"
-      @keep="emit('keep')"
-      @take="emit('take')"
+      @keep="entry.keepMine"
+      @take="entry.takeTheirs"
     />
   </header>
 </template>

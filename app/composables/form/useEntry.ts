@@ -1,5 +1,6 @@
 import { v7 as uuid } from 'uuid'
 import type { LibraryKind } from '#shared/schemas/library'
+import type { SaveState } from './useDraft'
 
 interface Row {
   readonly id: string
@@ -17,6 +18,17 @@ const WHAT: Readonly<Record<LibraryKind, string>> = {
   probes: 'reading',
   programs: 'program',
   areaPrograms: 'applied program',
+}
+
+/** What the page of a row goes by, whatever its kind. */
+export interface EntryInHand {
+  readonly id: string
+  readonly draft: Readonly<Ref<{ readonly version: number; readonly name?: string } | undefined>>
+  readonly saveState: Readonly<Ref<SaveState>>
+  readonly loadProblem: Readonly<Ref<string | undefined>>
+  readonly keepMine: () => void
+  readonly takeTheirs: () => void
+  readonly remove: (then: string, back: string) => void
 }
 
 /** One row of a kind: loaded, saved as it is typed, deleted so that it can be brought back. */
@@ -56,7 +68,7 @@ export function useEntry<Stored extends Row, Draft extends { readonly version: n
       },
     })
   }
-  return { ...row, remove }
+  return { ...row, id, remove }
 }
 
 /** Begins a row on this device; it reaches the server with its name. */

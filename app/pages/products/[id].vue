@@ -11,17 +11,14 @@ import type { PlannedUse, Product, SaveProduct, Stock } from '#shared/schemas/pr
 const id = String(useRoute().params.id)
 const begin = useNewRow()
 const library = useLibraryStore()
-const { draft, stored, saveState, loadProblem, load, keepMine, takeTheirs, remove } = useEntryForm<
-  Product,
-  SaveProduct,
-  undefined
->('products', id, {
+const entry = useEntryForm<Product, SaveProduct, undefined>('products', id, {
   draftOf: ({ version, name, document }) => ({ version, name, document }),
   read: ({ document }, fields) => {
     readProduct(document, fields)
     return undefined
   },
 })
+const { draft, stored, load } = entry
 const stock = shallowRef<Stock>()
 const planned = shallowRef<readonly PlannedUse[]>([])
 const need = shallowRef<YearNeed>()
@@ -69,30 +66,23 @@ useScreenCommands(() => [{ id: 'copy', label: 'Copy this product', key: 'c', run
 </script>
 
 <template>
-  <main v-if="draft">
-    <EntryHead
-      :row-id="id"
-      :name="draft.name"
-      name-path="name"
-      placeholder="Name, as on the label"
-      what="product"
-      :fresh="draft.version === 0"
-      :save-state="saveState"
-      :draft="draft"
-      back="All products"
-      back-to="/products"
-      @remove="remove('/products', `/products/${id}`)"
-      @keep="keepMine"
-      @take="takeTheirs"
+  <EntryPage
+    :entry="entry"
+    what="product"
+    placeholder="Name, as on the label"
+    back="All products"
+    back-to="/products"
+    away="See all products"
+  >
+    <template #about
+      ><strong v-if="draft?.document.label === 'sample'" class="sample"
+        >sample label, made up: not for use</strong
+      ></template
     >
-      <template #about
-        ><strong v-if="draft.document.label === 'sample'" class="sample"
-          >sample label, made up: not for use</strong
-        ></template
-      >
+    <template #actions>
       <UButton label="Copy" aria-keyshortcuts="c" @click="copy" />
-    </EntryHead>
-    <div class="columns">
+    </template>
+    <div v-if="draft" class="columns">
       <div class="space-y-5">
         <KindFields :document="draft.document" />
         <LabelLines :document="draft.document" />
@@ -116,8 +106,7 @@ useScreenCommands(() => [{ id: 'copy', label: 'Copy this product', key: 'c', run
         </p>
       </div>
     </div>
-  </main>
-  <EmptyState v-else :words="loadProblem ?? 'Opening …'" action="See all products" to="/products" />
+  </EntryPage>
 </template>
 
 <style scoped>

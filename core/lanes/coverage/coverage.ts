@@ -177,14 +177,14 @@ function throwAcross(
     const share = amount * shares[i]!
     const middle = column | 0
     const level = row | 0
-    // From the middle of the cell it lands in, -0.5 to 0.5.
-    const e = column - middle - 0.5
-    const n = row - level - 0.5
-    const west = 0.5 * (0.5 - e) * (0.5 - e)
-    const east = 0.5 * (0.5 + e) * (0.5 + e)
+    // How far into the cell it lands in, 0 to 1.
+    const e = column - middle
+    const n = row - level
+    const east = 0.5 * e * e
+    const west = 0.5 - e + east
     const here = 1 - west - east
-    const south = share * 0.5 * (0.5 - n) * (0.5 - n)
-    const north = share * 0.5 * (0.5 + n) * (0.5 + n)
+    const north = 0.5 * share * n * n
+    const south = share * (0.5 - n) + north
     const among = share - south - north
     const at = (level * columns + middle) | 0
     const below = at - columns

@@ -18,6 +18,7 @@ export function walkedOnce(
   near: number,
   width: number,
 ): readonly (readonly Point[])[] {
+  if (before.length === 0) return [line]
   const places = finely(line, width / LOOKS_A_WIDTH)
   const free = places.map((place) => before.every((other) => isBeyond(place, other, near)))
   if (free.every(Boolean)) return [line]

@@ -14,22 +14,13 @@ import type { MachineOutcome } from '#shared/schemas/run'
 const id = String(useRoute().params.id)
 const crew = useCrewStore()
 const begin = useNewRow()
-const {
-  draft,
-  stored,
-  saveState,
-  loadProblem,
-  load,
-  keepMine,
-  takeTheirs,
-  remove,
-  result: tool,
-} = useEntryForm<Equipment, SaveEquipment, ToolReading | undefined>('equipment', id, {
+const entry = useEntryForm<Equipment, SaveEquipment, ToolReading | undefined>('equipment', id, {
   draftOf: ({ version, name, document }) => ({ version, name, document }),
   read: ({ document }, fields) => {
     return readEquipment(document, fields, closedWorkingBook)
   },
 })
+const { draft, stored, load, result: tool } = entry
 const asking = useTemplateRef<{ note: (book: WorkingBook) => unknown }>('asking')
 useWorkingPages(
   () => {
@@ -104,22 +95,15 @@ useScreenCommands(() =>
 </script>
 
 <template>
-  <main v-if="draft">
-    <EntryHead
-      :row-id="id"
-      :name="draft.name"
-      name-path="name"
-      :placeholder="`Name of the ${WORDS[kind]}`"
-      :what="WORDS[kind]"
-      :fresh="draft.version === 0"
-      :save-state="saveState"
-      :draft="draft"
-      back="All equipment"
-      back-to="/equipment"
-      @remove="remove('/equipment', `/equipment/${id}`)"
-      @keep="keepMine"
-      @take="takeTheirs"
-    >
+  <EntryPage
+    :entry="entry"
+    :what="WORDS[kind]"
+    :placeholder="`Name of the ${WORDS[kind]}`"
+    back="All equipment"
+    back-to="/equipment"
+    away="See all equipment"
+  >
+    <template #actions>
       <UButton
         v-if="kind !== 'tool'"
         label="New calibration"
@@ -129,8 +113,8 @@ useScreenCommands(() =>
         aria-keyshortcuts="Control+Enter"
         @click="calibrate"
       />
-    </EntryHead>
-    <div class="columns even">
+    </template>
+    <div v-if="draft" class="columns even">
       <section aria-label="Figures" class="space-y-3">
         <EquipmentFields :document="draft.document" :tool="tool" />
         <MachineHeld
@@ -165,6 +149,5 @@ useScreenCommands(() =>
         />
       </div>
     </div>
-  </main>
-  <EmptyState v-else :words="loadProblem ?? 'Opening …'" action="See all equipment" to="/equipment" />
+  </EntryPage>
 </template>

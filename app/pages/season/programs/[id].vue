@@ -11,17 +11,14 @@ const crew = useCrewStore()
 const library = useLibraryStore()
 const notice = useNotice()
 const person = useSelfStore()
-const { draft, stored, saveState, loadProblem, load, keepMine, takeTheirs, remove, form } = useEntryForm<
-  Program,
-  SaveProgram,
-  undefined
->('programs', id, {
+const entry = useEntryForm<Program, SaveProgram, undefined>('programs', id, {
   draftOf: ({ version, name, document }) => ({ version, name, document }),
   read: ({ document }, fields) => {
     readProgram(document, fields)
     return undefined
   },
 })
+const { draft, stored, load, form } = entry
 const places = shallowRef<readonly SeasonPlace[]>([])
 const applied = shallowRef<readonly AreaProgram[]>([])
 async function readLawns() {
@@ -87,23 +84,15 @@ const sites = computed(() => [...new Set(places.value.map(({ site }) => site))])
 <template>
   <div>
     <SeasonTabs />
-    <main v-if="draft">
-      <EntryHead
-        :row-id="id"
-        :name="draft.name"
-        name-path="name"
-        placeholder="Name of the program"
-        what="program"
-        :fresh="draft.version === 0"
-        :save-state="saveState"
-        :draft="draft"
-        back="All programs"
-        back-to="/season/programs"
-        @remove="remove('/season/programs', `/season/programs/${id}`)"
-        @keep="keepMine"
-        @take="takeTheirs"
-      />
-      <div class="columns">
+    <EntryPage
+      :entry="entry"
+      what="program"
+      placeholder="Name of the program"
+      back="All programs"
+      back-to="/season/programs"
+      away="See all programs"
+    >
+      <div v-if="draft" class="columns">
         <section aria-labelledby="steps-title">
           <div class="flex items-baseline gap-4">
             <h2 id="steps-title">Steps</h2>
@@ -186,8 +175,7 @@ const sites = computed(() => [...new Set(places.value.map(({ site }) => site))])
           </div>
         </section>
       </div>
-    </main>
-    <EmptyState v-else :words="loadProblem ?? 'Opening …'" action="See all programs" to="/season/programs" />
+    </EntryPage>
   </div>
 </template>
 

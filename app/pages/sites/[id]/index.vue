@@ -15,14 +15,11 @@ const library = useLibraryStore()
 const begin = useNewRow()
 const { startJobAt } = useNewJob()
 const notice = useNotice()
-const { draft, stored, saveState, loadProblem, load, keepMine, takeTheirs, remove } = useEntryForm<
-  Site,
-  SaveSite,
-  undefined
->('sites', id, {
+const entry = useEntryForm<Site, SaveSite, undefined>('sites', id, {
   draftOf: ({ version, name, place, document }) => ({ version, name, place, document }),
   read: () => undefined,
 })
+const { draft, stored, load } = entry
 const areas = shallowRef<readonly Area[]>([])
 const ledger = shallowRef<readonly LedgerRow[]>([])
 const plan = computed(() => readSiteMap(areas.value, crew.today()))
@@ -117,22 +114,15 @@ useScreenCommands(() => [
 </script>
 
 <template>
-  <main v-if="draft">
-    <EntryHead
-      :row-id="id"
-      :name="draft.name"
-      name-path="name"
-      placeholder="Name of the site"
-      what="site"
-      :fresh="draft.version === 0"
-      :save-state="saveState"
-      :draft="draft"
-      back="All sites"
-      back-to="/sites"
-      @remove="remove('/sites', `/sites/${id}`)"
-      @keep="keepMine"
-      @take="takeTheirs"
-    >
+  <EntryPage
+    :entry="entry"
+    what="site"
+    placeholder="Name of the site"
+    back="All sites"
+    back-to="/sites"
+    away="See all sites"
+  >
+    <template #actions>
       <UButton label="Add an area" :disabled="!stored" aria-keyshortcuts="a" @click="addArea" />
       <UButton
         label="New job here"
@@ -142,8 +132,8 @@ useScreenCommands(() => [
         aria-keyshortcuts="Control+Enter"
         @click="newJob"
       />
-    </EntryHead>
-    <div class="columns">
+    </template>
+    <div v-if="draft" class="columns">
       <div class="space-y-4">
         <div v-if="areas.length > 0">
           <SiteMap
@@ -210,6 +200,5 @@ useScreenCommands(() => [
         <SiteLedger :ledger="ledger" :areas="areas" />
       </div>
     </div>
-  </main>
-  <EmptyState v-else :words="loadProblem ?? 'Opening …'" action="See all sites" to="/sites" />
+  </EntryPage>
 </template>

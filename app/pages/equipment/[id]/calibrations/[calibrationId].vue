@@ -16,17 +16,7 @@ import type { Calibration, Equipment, SaveCalibration } from '#shared/schemas/eq
 const route = useRoute()
 const [id, equipmentId] = [String(route.params.calibrationId), String(route.params.id)]
 const library = useLibraryStore()
-const {
-  draft,
-  saveState,
-  loadProblem,
-  load,
-  keepMine,
-  takeTheirs,
-  remove,
-  result: measured,
-  form,
-} = useEntryForm<Calibration, SaveCalibration, ReturnType<typeof readCalibrationDocument>>(
+const entry = useEntryForm<Calibration, SaveCalibration, ReturnType<typeof readCalibrationDocument>>(
   'calibrations',
   id,
   {
@@ -34,6 +24,7 @@ const {
     read: ({ document }, fields) => readCalibrationDocument(document, fields, closedWorkingBook),
   },
 )
+const { draft, load, result: measured, form } = entry
 useWorkingPages(
   () => {
     const book = openWorkingBook()
@@ -73,22 +64,15 @@ const nozzles = computed(() =>
 </script>
 
 <template>
-  <main v-if="draft && course">
-    <EntryHead
-      :row-id="id"
-      :name="`Calibration of ${machine?.name ?? 'the equipment'}`"
-      placeholder=""
-      what="calibration"
-      :fresh="false"
-      :save-state="saveState"
-      :draft="draft"
-      :back="machine?.name ?? 'The equipment'"
-      :back-to="`/equipment/${equipmentId}`"
-      @remove="remove(`/equipment/${equipmentId}`, `/equipment/${equipmentId}/calibrations/${id}`)"
-      @keep="keepMine"
-      @take="takeTheirs"
-    />
-    <div class="columns">
+  <EntryPage
+    :entry="entry"
+    what="calibration"
+    :title="`Calibration of ${machine?.name ?? 'the equipment'}`"
+    :back="machine?.name ?? 'The equipment'"
+    :back-to="`/equipment/${equipmentId}`"
+    away="Back to the equipment"
+  >
+    <div v-if="draft && course" class="columns">
       <section aria-labelledby="course-title">
         <h2 id="course-title" class="mb-2">The procedure</h2>
         <CourseFields :course="course" path="document.course" :nozzles="nozzles" />
@@ -119,11 +103,5 @@ const nozzles = computed(() =>
         />
       </div>
     </div>
-  </main>
-  <EmptyState
-    v-else
-    :words="loadProblem ?? 'Opening …'"
-    action="Back to the equipment"
-    :to="`/equipment/${equipmentId}`"
-  />
+  </EntryPage>
 </template>

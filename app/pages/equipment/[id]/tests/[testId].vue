@@ -29,7 +29,7 @@ const read = (
   document.kind === 'pattern'
     ? { pattern: readPattern(document, fields, book) }
     : { nozzles: readNozzles(document, fields, book) }
-const { draft, saveState, loadProblem, load, keepMine, takeTheirs, remove, result } = useEntryForm<
+const entry = useEntryForm<
   BenchTest,
   SaveBenchTest,
   { pattern?: ReturnType<typeof readPattern>; nozzles?: ReturnType<typeof readNozzles> }
@@ -37,6 +37,7 @@ const { draft, saveState, loadProblem, load, keepMine, takeTheirs, remove, resul
   draftOf: ({ version, equipmentId: owner, document }) => ({ version, equipmentId: owner, document }),
   read,
 })
+const { draft, load, result } = entry
 useWorkingPages(
   () => {
     const book = openWorkingBook()
@@ -100,22 +101,15 @@ const keep = () =>
 </script>
 
 <template>
-  <main v-if="draft">
-    <EntryHead
-      :row-id="id"
-      :name="`${what} of ${machine?.name ?? 'the equipment'}`"
-      placeholder=""
-      what="test"
-      :fresh="false"
-      :save-state="saveState"
-      :draft="draft"
-      :back="machine?.name ?? 'The equipment'"
-      :back-to="`/equipment/${equipmentId}`"
-      @remove="remove(`/equipment/${equipmentId}`, `/equipment/${equipmentId}/tests/${id}`)"
-      @keep="keepMine"
-      @take="takeTheirs"
-    />
-    <div class="columns even">
+  <EntryPage
+    :entry="entry"
+    what="test"
+    :title="`${what} of ${machine?.name ?? 'the equipment'}`"
+    :back="machine?.name ?? 'The equipment'"
+    :back-to="`/equipment/${equipmentId}`"
+    away="Back to the equipment"
+  >
+    <div v-if="draft" class="columns even">
       <section aria-label="Procedure">
         <PatternTest v-if="draft.document.kind === 'pattern'" :trial="draft.document" /><NozzleTest
           v-else
@@ -138,11 +132,5 @@ const keep = () =>
         <InstrumentPanel :machine-id="equipmentId" :offered="offered" :document="draft.document" />
       </div>
     </div>
-  </main>
-  <EmptyState
-    v-else
-    :words="loadProblem ?? 'Opening …'"
-    action="Back to the equipment"
-    :to="`/equipment/${equipmentId}`"
-  />
+  </EntryPage>
 </template>

@@ -13,18 +13,7 @@ const crew = useCrewStore()
 const library = useLibraryStore()
 const shown = useShown()
 const { site, load: loadSite, anchorAt } = useSite(siteId)
-const {
-  draft,
-  stored,
-  saveState,
-  loadProblem,
-  load,
-  keepMine,
-  takeTheirs,
-  remove,
-  form,
-  result: ground,
-} = useEntryForm<Area, SaveArea, ReturnType<typeof readArea>>('areas', id, {
+const entry = useEntryForm<Area, SaveArea, ReturnType<typeof readArea>>('areas', id, {
   draftOf: ({ version, siteId: of, name, position, document }) => ({
     version,
     siteId: of,
@@ -34,6 +23,7 @@ const {
   }),
   read: (area, fields) => readArea(area.document, area.name, crew.today(), fields, closedWorkingBook),
 })
+const { draft, stored, load, form, result: ground } = entry
 provideOutlineEditor(() => site.value?.document.picture)
 const { undo, redo, canUndo, canRedo } = useHistory(
   () => draft.value?.document,
@@ -63,23 +53,15 @@ useHead({ title: () => `${draft.value?.name || 'New area'} · Hectarum` })
 </script>
 
 <template>
-  <main v-if="draft">
-    <EntryHead
-      :row-id="id"
-      :name="draft.name"
-      name-path="name"
-      placeholder="Name of the area"
-      what="area"
-      :fresh="draft.version === 0"
-      :save-state="saveState"
-      :draft="draft"
-      :back="site?.name ?? 'The site'"
-      :back-to="`/sites/${siteId}`"
-      @remove="remove(`/sites/${siteId}`, `/sites/${siteId}/areas/${id}`)"
-      @keep="keepMine"
-      @take="takeTheirs"
-    />
-    <div class="columns even area">
+  <EntryPage
+    :entry="entry"
+    what="area"
+    placeholder="Name of the area"
+    :back="site?.name ?? 'The site'"
+    :back-to="`/sites/${siteId}`"
+    away="Back to the site"
+  >
+    <div v-if="draft" class="columns even area">
       <div class="space-y-4 seen">
         <div>
           <p v-if="ground?.size !== undefined" class="size">
@@ -139,8 +121,7 @@ useHead({ title: () => `${draft.value?.name || 'New area'} · Hectarum` })
         <AreaAttributes :document="draft.document" />
       </div>
     </div>
-  </main>
-  <EmptyState v-else :words="loadProblem ?? 'Opening …'" action="Back to the site" :to="`/sites/${siteId}`" />
+  </EntryPage>
 </template>
 
 <style scoped>
