@@ -1,8 +1,7 @@
 import type { ApplicationDraft } from '../draft/applicationDraft'
 import type { LibraryArea, LibraryProduct } from '../draft/fromLibrary'
 import type { LineFigure } from '../label/productDocument'
-import type { Kind } from '../quantity/parseQuantity'
-import { fieldReader } from '../quantity/fieldReader'
+import { lineSays } from '../label/read/readLine'
 import { lengthSi, speedSi, timeSi } from '../quantity/quantity'
 import type { UnitSystem } from '../quantity/systems'
 import { celsius } from '../quantity/temperature'
@@ -26,13 +25,9 @@ export function dayWants(
       return product?.document.lines.filter(({ id }) => id === source?.line) ?? []
     }),
   )
-  const read = <K extends Kind>(name: LineFigure, kind: K) =>
-    lines.flatMap(({ figures }) => {
-      const entered = figures?.[name]
-      const figure = entered && fieldReader().optional('', entered as never, kind, '', 'any-sign')
-      return figure ? [figure] : []
-    })
-  const hours = (name: LineFigure) => most(read(name, 'time').map((time) => timeSi(time) / SECONDS_PER.h))
+  const read = <F extends LineFigure>(name: F) => lines.flatMap((line) => lineSays(line).figures[name] ?? [])
+  const hours = (name: 'rainfast' | 'mowBefore' | 'mowAfter') =>
+    most(read(name).map((time) => timeSi(time) / SECONDS_PER.h))
   const treated = new Set(
     drafts.flatMap(({ lawns }) =>
       lawns.flatMap(({ treated: is, source }) => (is === 'yes' && source ? [source.id] : [])),
@@ -40,11 +35,11 @@ export function dayWants(
   )
   const ground = areas.filter(({ id }) => treated.has(id))
   const rainfastHours = hours('rainfast')
-  const waterHours = least(read('waterWithin', 'time').map((time) => timeSi(time) / SECONDS_PER.h))
+  const waterHours = least(read('waterWithin').map((time) => timeSi(time) / SECONDS_PER.h))
   return {
-    windMost: least(read('windMost', 'speed').map((speed) => speedSi(speed))),
-    airMost: least(read('airMost', 'temperature').map(celsius)),
-    waterDepth: most(read('waterDepth', 'length').map((depth) => lengthSi(depth))),
+    windMost: least(read('windMost').map((speed) => speedSi(speed))),
+    airMost: least(read('airMost').map(celsius)),
+    waterDepth: most(read('waterDepth').map((depth) => lengthSi(depth))),
     waterHours,
     rainfastHours,
     dryLeaf:

@@ -1,11 +1,8 @@
 import type { DropSize } from '../calibration/dropSize'
-import { isOver } from '../quantity/tolerance'
 import type { Entered } from '../quantity/entered'
-import type { FieldReader } from '../quantity/fieldReader'
 import type { GrassName } from '../ground/grasses'
 import type { TurfState } from '../ground/turfStates'
 import type { Kind, KindUnits } from '../quantity/parseQuantity'
-import { rateUnitParts } from '../quantity/rateUnit'
 import type { AmountUnit, ContentUnit, DensityUnit, RateUnit, TimeUnit } from '../quantity/units'
 import type { Form, RateBasis } from './label'
 
@@ -192,119 +189,6 @@ export interface ProductPaper {
   readonly id: string
   readonly what: (typeof PAPER_KINDS)[number]
   readonly name: string
-}
-
-/** Reads every figure of a label; what is wrong lands in the reader's problems, at its field. */
-export function readProduct(document: ProductDocument, fields: FieldReader): void {
-  fields.optional('document.density', document.density, 'density', 'Density', 'above-zero')
-  if (document.grain) fields.optional('document.grain', document.grain, 'grain', 'Grain size', 'above-zero')
-  for (const [name, what] of ANALYSIS_PARTS) {
-    fields.optional(`document.analysis.${name}`, document.analysis[name], 'percent', what, 'zero-too')
-  }
-  document.actives.forEach(({ content }, i) =>
-    fields.optional(`document.actives.${i}.content`, content, 'content', 'Active content', 'above-zero'),
-  )
-  readExtras(document, fields)
-  document.lines.forEach((line, i) => readLine(line, `document.lines.${i}`, fields))
-  document.packages.forEach(({ size, price }, i) => {
-    fields.optional(`document.packages.${i}.size`, size, 'amount', 'Package', 'above-zero')
-    if (price.trim() !== '' && priceOf(price) === undefined)
-      fields.wrong(`document.packages.${i}.price`, 'A price is a figure above zero, such as 48.50.')
-  })
-  fields.optional('document.reentry', document.reentry, 'time', 'Re-entry', 'zero-too')
-  fields.optional('document.reorderAt', document.reorderAt, 'amount', 'Reorder at', 'zero-too')
-  if (document.shelfLife)
-    fields.optional('document.shelfLife', document.shelfLife, 'time', 'Keeps for', 'above-zero')
-}
-
-function readExtras(
-  { nForms, releases, saltIndex, ph, measures = [] }: ProductDocument,
-  fields: FieldReader,
-): void {
-  if (nForms) {
-    const shares = NITROGEN_FORMS.map(
-      (form) =>
-        fields.optional(`document.nForms.${form}`, nForms[form], 'percent', `Share of ${form}`, 'zero-too')
-          ?.value ?? 0,
-    )
-    const sum = shares.reduce((total, share) => total + share, 0)
-    if (isOver(sum, 100))
-      fields.wrong(
-        'document.nForms.urea',
-        `The forms of nitrogen come to ${Math.round(sum)} % of it: together they are at most 100 %.`,
-      )
-  }
-  if (releases) fields.optional('document.releases', releases, 'time', 'Releases over', 'above-zero')
-  if (saltIndex?.trim() && !(Number(saltIndex) >= 0))
-    fields.wrong('document.saltIndex', 'A salt index is a figure such as 46.')
-  const [from, to] = [ph?.from, ph?.to].map((text) => (text?.trim() ? Number(text) : undefined))
-  if ([from, to].some((value) => value !== undefined && !(value > 0 && value <= 14)))
-    fields.wrong('document.ph.from', 'A pH lies between 0 and 14, such as 5.5.')
-  else if (from !== undefined && to !== undefined && from > to)
-    fields.wrong('document.ph.from', 'The lower pH comes first: check both.')
-  measures.forEach(({ holds, marks }, i) => {
-    fields.optional(`document.measures.${i}.holds`, holds, 'amount', 'One level fill', 'above-zero')
-    if (marks.trim() && countIn(marks) === undefined)
-      fields.wrong(`document.measures.${i}.marks`, 'Marks are a whole number: 4.')
-  })
-}
-
-function readLine(line: RateLine, path: string, fields: FieldReader): void {
-  fields.optional(`${path}.rate`, line.rate, 'rate', 'Usual rate', 'above-zero')
-  const low = fields.optional(`${path}.low`, line.low, 'rate', 'Lowest rate', 'above-zero')
-  const high = fields.optional(`${path}.high`, line.high, 'rate', 'Highest rate', 'above-zero')
-  fields.optional(`${path}.most`, line.most, 'rate', 'Most per application', 'above-zero')
-  fields.optional(`${path}.year`, line.year, 'rate', 'Most in a year', 'above-zero')
-  if (line.yearActive) {
-    const read = fields.optional(
-      `${path}.yearActive`,
-      line.yearActive,
-      'rate',
-      'Most of the active in a year',
-      'above-zero',
-    )
-    if (read && (rateUnitParts(read.unit).dimension !== 'mass' || rateUnitParts(read.unit).per !== 'area'))
-      fields.wrong(
-        `${path}.yearActive`,
-        'The most of an active is a weight on the ground, such as 1.5 lb/ac.',
-      )
-  }
-  if (line.heatUnits?.trim() && !(Number(line.heatUnits) > 0))
-    fields.wrong(`${path}.heatUnits`, 'Heat units are a figure above zero, such as 200.')
-  fields.optional(`${path}.repeatFrom`, line.repeatFrom, 'time', 'Repeat from', 'above-zero')
-  fields.optional(`${path}.repeatTo`, line.repeatTo, 'time', 'Repeat to', 'above-zero')
-  for (const name of LINE_FIGURE_NAMES) {
-    const entered = line.figures?.[name]
-    const { kind, what } = LINE_FIGURES[name]
-    if (entered)
-      fields.optional(
-        `${path}.figures.${name}`,
-        entered as Entered<KindUnits[typeof kind]>,
-        kind,
-        what,
-        kind === 'temperature' ? 'any-sign' : 'above-zero',
-      )
-  }
-  for (const [name, what] of [
-    ['perYear', 'Applications in a year'],
-    ['inRow', 'Applications in a row'],
-  ] as const) {
-    if (line[name]?.trim() && countIn(line[name]) === undefined)
-      fields.wrong(`${path}.${name}`, `${what} are a whole number: 4.`)
-  }
-  if (!low || !high) return
-  const [from, to] = [rateUnitParts(low.unit), rateUnitParts(high.unit)]
-  if (
-    from.dimension === to.dimension &&
-    from.per === to.per &&
-    isOver(low.value * from.factor, high.value * to.factor)
-  ) {
-    fields.wrong(
-      `${path}.low`,
-      `The lowest rate (${line.low.text} ${low.unit}) is above the highest (${line.high.text} ` +
-        `${high.unit}): check both.`,
-    )
-  }
 }
 
 /** A typed count of applications; undefined if blank or none. */

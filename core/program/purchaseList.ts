@@ -1,5 +1,5 @@
 import type { StockedProduct } from '../job/cost/jobCost'
-import { readPositive } from '../quantity/entered'
+import { readDensity } from '../label/read/readDensity'
 import type { Dimension } from '../quantity/rateUnit'
 import { showAmount, type UnitSystem } from '../quantity/systems'
 import { sixDigits } from '../working/figureText'
@@ -46,7 +46,7 @@ export function purchaseList(
       const need = sumOf(own, ({ amount }) => amount)
       const there = Math.max(0, onHand.find((one) => one.dimension === dimension)?.amount ?? 0)
       const short = Math.max(0, need - there)
-      const density = readPositive(document.density, 'density', 'Density')
+      const density = readDensity(document.density)
       const told = (amount: number) => {
         const { figure, unit } = showAmount(amount, dimension, system)
         return `${figure} ${unit}`
@@ -65,7 +65,7 @@ export function purchaseList(
           need,
           onHand: there,
           short,
-          buy: bestSet(onSale(document.packages, dimension, density.ok ? density.value : undefined), short),
+          buy: bestSet(onSale(document.packages, dimension, density), short),
           keeps: shelfYears(document),
           firstOn: first,
         },

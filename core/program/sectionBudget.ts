@@ -2,7 +2,7 @@ import type { AreaDocument } from '../ground/areaDocument'
 import { pricedPackage } from '../job/cost/pricedPackage'
 import type { StockedProduct } from '../job/cost/jobCost'
 import { sumOf } from '../quantity/counting'
-import { readPositive } from '../quantity/entered'
+import { readDensity } from '../label/read/readDensity'
 import { isOver } from '../quantity/tolerance'
 import type { LedgerRow, PlannedRow } from '../season/ledger'
 import { closedWorkingBook, type WorkingBook } from '../working/working'
@@ -123,7 +123,6 @@ function rowCost(
   if (amount === 0) return 0
   const product = products.find(({ id }) => id === sourceId)
   if (!product) return undefined
-  const density = readPositive(product.document.density, 'density', 'Density')
-  const priced = pricedPackage(product, dimension, density.ok ? density.value : undefined)
+  const priced = pricedPackage(product, dimension, readDensity(product.document.density))
   return priced && (priced.price / priced.size) * amount
 }

@@ -85,13 +85,8 @@ function unlikely({ air, soil }: DayRead): readonly Check[] {
   )
 }
 
-const limitOf = ({ line }: VisitedProduct, name: 'airMost' | 'soilFrom' | 'soilTo') => {
-  const entered = line.figures?.[name]
-  return entered && fieldReader().optional('', entered, 'temperature', 'Temperature', 'any-sign')
-}
-
 function heatChecks(line: VisitedProduct, { air }: DayRead): readonly Check[] {
-  const most = limitOf(line, 'airMost')
+  const most = line.says.figures.airMost
   if (!air || !most || air.degrees <= celsius(most) + ROUNDING) return []
   return [
     {
@@ -109,7 +104,7 @@ function heatChecks(line: VisitedProduct, { air }: DayRead): readonly Check[] {
 
 function soilWindow(line: VisitedProduct, { soil }: DayRead): readonly Check[] {
   if (!soil) return []
-  const [from, to] = [limitOf(line, 'soilFrom'), limitOf(line, 'soilTo')]
+  const { soilFrom: from, soilTo: to } = line.says.figures
   const off =
     from && soil.degrees < celsius(from) - ROUNDING
       ? `under the ${told(from, soil.unit)} from`

@@ -23,8 +23,7 @@ function typedWind({
 
 function overLabel(line: VisitedProduct, visit: RuleVisit): readonly Check[] {
   const wind = typedWind(visit)
-  const entered = line.line.figures?.windMost
-  const most = entered && fieldReader().optional('', entered, 'speed', 'Wind up to', 'above-zero')
+  const most = line.says.figures.windMost
   if (!wind || !most || wind.speed <= speedSi(most) + ROUNDING) return []
   return [
     {
@@ -32,7 +31,9 @@ function overLabel(line: VisitedProduct, visit: RuleVisit): readonly Check[] {
       code: 'wind-over-label',
       productId: line.note.id,
       source: 'label, most wind',
-      message: `Wind of ${wind.told}: ${line.product.name} goes down up to ${enteredWords(entered)}.`,
+      message:
+        `Wind of ${wind.told}: ${line.product.name} goes down up to ${formatFigure(most.value)} ` +
+        `${most.unit}.`,
       remedies: [{ label: 'Choose another day or hour', path: 'plannedFor' }],
     },
   ]

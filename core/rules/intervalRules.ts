@@ -1,9 +1,5 @@
 import { dayText } from '../calendar/dayText'
 import { daysAfter, daysBetween } from '../calendar/daysBetween'
-import { countIn } from '../label/productDocument'
-import { fieldReader } from '../quantity/fieldReader'
-import { SECONDS_PER, type TimeUnit } from '../quantity/units'
-import type { Entered } from '../quantity/entered'
 import { familyOf, groupCodes, type GroupFamily } from '../label/groupCodes'
 import { groupRun, type IndexedRow } from '../season/ledger'
 import { remembered } from '../remembered'
@@ -18,12 +14,6 @@ import {
 } from './visit'
 import type { Check } from './check'
 import type { Rule } from './rule'
-
-/** Days of a typed time; undefined while blank or wrong. */
-export const daysIn = (entered: Entered<TimeUnit> | undefined): number | undefined => {
-  const read = entered && fieldReader().optional('', entered, 'time', 'Time', 'above-zero')
-  return read && (read.value * SECONDS_PER[read.unit]) / SECONDS_PER.d
-}
 
 /** Laid or planned to go down before the work in hand. */
 const isBefore = ({ dayNumber, order }: IndexedRow, today: number) => dayNumber <= today && order !== 'after'
@@ -44,7 +34,7 @@ function lastOf(
 }
 
 function tooSoon(line: VisitedProduct, context: RuleVisit): readonly Check[] {
-  const wait = daysIn(line.line.repeatFrom)
+  const wait = line.says.repeatFrom
   if (wait === undefined) return []
   const actives = line.product.document.actives.map(({ name }) => name.trim().toLowerCase()).filter(Boolean)
   const found = context.lawns
@@ -107,7 +97,7 @@ function sameGroup(line: VisitedProduct, context: RuleVisit): readonly Check[] {
   const family = familyOf(line.product.document.kind)
   if (!family) return []
   const groups = [...new Set(line.product.document.actives.flatMap(({ group }) => groupCodes(group, family)))]
-  const printed = countIn(line.line.inRow)
+  const printed = line.says.inRow
   const most = printed ?? context.house.groupRun
   const groupsOf = groupsIn(family, context)
   const found = context.lawns

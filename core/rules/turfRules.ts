@@ -2,14 +2,13 @@ import { nutrientRangeText, nutrientText } from '../quantity/nutrientText'
 import { dayText } from '../calendar/dayText'
 import type { GrassName } from '../ground/grasses'
 import { daysAfter, daysBetween } from '../calendar/daysBetween'
+import { daysOf } from '../label/read/readLine'
 import { formatFigure } from '../quantity/format'
 import type { Entered } from '../quantity/entered'
-import { fieldReader } from '../quantity/fieldReader'
 import { rateUnitParts } from '../quantity/rateUnit'
 import { isOver, isUnder } from '../quantity/tolerance'
 import { ownFromLine } from '../draft/fromLibrary'
 import { BARRIER_DAYS, ESTABLISHED_DAYS } from '../season/lasting'
-import { daysIn } from './intervalRules'
 import { nitrogenOfYear, type LawnNitrogen } from './nutrientYear'
 import {
   densityOf,
@@ -137,12 +136,10 @@ function lastSown(
  * grasses that the label spares.
  */
 function seedChecks(line: VisitedProduct, { lawns, day }: RuleVisit): readonly Check[] {
-  const { figures } = line.line
+  const { seedAfter, seedBefore, lasts } = line.says.figures
   const prevents = line.product.document.kind === 'pre-emergent herbicide'
-  const [printedAfter, printedBefore] = [
-    daysIn(figures?.seedAfter),
-    daysIn(figures?.seedBefore) ?? (prevents ? daysIn(figures?.lasts) : undefined),
-  ]
+  const kept = seedBefore ?? (prevents ? lasts : undefined)
+  const [printedAfter, printedBefore] = [seedAfter && daysOf(seedAfter), kept && daysOf(kept)]
   const after = printedAfter ?? (prevents ? ESTABLISHED_DAYS : undefined)
   const before = printedBefore ?? (prevents ? BARRIER_DAYS : undefined)
   const spares = (grasses: readonly GrassName[]) =>
@@ -210,7 +207,7 @@ function seedChecks(line: VisitedProduct, { lawns, day }: RuleVisit): readonly C
  * printed.
  */
 function methodChecks(line: VisitedProduct, { draft, request }: RuleVisit): readonly Check[] {
-  const { method = '', figures } = line.line
+  const { method = '' } = line.line
   const way =
     draft.method === 'spread' ? 'spread' : draft.spray.calibration.by === 'hose-end' ? 'hose-end' : 'tank'
   const checks: Check[] = []
@@ -228,10 +225,8 @@ function methodChecks(line: VisitedProduct, { draft, request }: RuleVisit): read
     })
   }
   if (request.method.kind !== 'spray' || way !== 'tank') return checks
-  const fields = fieldReader()
   const inSi = (name: 'carrierFrom' | 'carrierTo') => {
-    const entered = figures?.[name]
-    const read = entered && fields.optional('', entered, 'carrier', 'Spray', 'above-zero')
+    const read = line.says.figures[name]
     return read && { told: `${read.value} ${read.unit}`, si: read.value * rateUnitParts(read.unit).factor }
   }
   const now = request.method.carrier.value * rateUnitParts(request.method.carrier.unit).factor

@@ -1,6 +1,7 @@
 import { dayNumber } from '../calendar/dayNumber'
 import { doseOf, type Carrier, type Dose } from '../label/dose'
 import type { RateLine } from '../label/productDocument'
+import { lineSays, type LineSays } from '../label/read/readLine'
 import { carrierOf } from '../plan/carrierOf'
 import type { PlanProduct, PlanRequest } from '../plan/planRequest'
 import {
@@ -23,6 +24,8 @@ export interface VisitedProduct {
   readonly note: ProductDraft
   readonly product: LibraryProduct
   readonly line: RateLine
+  /** The same in figures. */
+  readonly says: LineSays
   readonly planned: PlanProduct
   readonly dose: Dose
 }
@@ -64,7 +67,7 @@ export function ruleVisit(reading: RuleReading): RuleVisit | undefined {
     const planned = request.products.find(({ id }) => id === note.id)
     const dose = planned && doseOf(planned, carrier)
     return product && line && planned && dose?.ok
-      ? [{ index, note, product, line, planned, dose: dose.value }]
+      ? [{ index, note, product, line, says: lineSays(line), planned, dose: dose.value }]
       : []
   })
   const lawns = draft.lawns.flatMap((lawn, index): VisitedArea[] => {

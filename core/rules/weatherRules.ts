@@ -1,5 +1,4 @@
 import { dayText } from '../calendar/dayText'
-import { fieldReader } from '../quantity/fieldReader'
 import { formatFigure } from '../quantity/format'
 import { speedSi } from '../quantity/quantity'
 import { celsius } from '../quantity/temperature'
@@ -25,8 +24,7 @@ const says = ({ station, forecast, on }: DayConditions) =>
 const isTyped = (visit: RuleVisit, name: 'air' | 'soil') => Boolean(visit.draft.day?.[name].text.trim())
 
 function hot(line: VisitedProduct, visit: RuleVisit, weather: DayConditions): readonly Check[] {
-  const entered = line.line.figures?.airMost
-  const most = entered && fieldReader().optional('', entered, 'temperature', 'Air up to', 'any-sign')
+  const most = line.says.figures.airMost
   if (!most || isTyped(visit, 'air') || weather.most <= celsius(most) + ROUNDING) return []
   const unit = temperatureUnitOf(unitsOf(visit))
   return [
@@ -44,8 +42,7 @@ function hot(line: VisitedProduct, visit: RuleVisit, weather: DayConditions): re
 }
 
 function windy(line: VisitedProduct, visit: RuleVisit, weather: DayConditions): readonly Check[] {
-  const entered = line.line.figures?.windMost
-  const most = entered && fieldReader().optional('', entered, 'speed', 'Wind up to', 'above-zero')
+  const most = line.says.figures.windMost
   const calmest = Math.min(...weather.winds)
   if (!most || weather.winds.length === 0 || calmest <= speedSi(most) + ROUNDING) return []
   const unit = SYSTEM_UNITS[unitsOf(visit)].speed
@@ -84,12 +81,8 @@ function rainy(line: VisitedProduct, visit: RuleVisit, weather: DayConditions): 
 /** Soil of the treated areas by weather and probe against the label's line. */
 function soilOff(line: VisitedProduct, visit: RuleVisit, weather: DayConditions): readonly Check[] {
   if (isTyped(visit, 'soil')) return []
-  const figure = (name: 'soilFrom' | 'soilTo') => {
-    const entered = line.line.figures?.[name]
-    const read = entered && fieldReader().optional('', entered, 'temperature', 'Soil', 'any-sign')
-    return read && celsius(read)
-  }
-  const [from, to] = [figure('soilFrom'), figure('soilTo')]
+  const { soilFrom, soilTo } = line.says.figures
+  const [from, to] = [soilFrom && celsius(soilFrom), soilTo && celsius(soilTo)]
   const unit = temperatureUnitOf(unitsOf(visit))
   const off = visit.lawns.flatMap((lawn) => {
     const found = weather.soils.find(({ areaId }) => areaId === lawn.area.id)

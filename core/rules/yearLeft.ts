@@ -1,12 +1,10 @@
 import { wholeSteps } from '../quantity/tolerance'
 import { daysAfter } from '../calendar/daysBetween'
-import { countIn } from '../label/productDocument'
 import type { Quantity } from '../quantity/quantity'
 import type { RateUnit } from '../quantity/units'
 import { applicationsIn } from '../season/ledger'
 import { sixDigits } from '../working/figureText'
 import { closedWorkingBook, type WorkingBook } from '../working/working'
-import { daysIn } from './intervalRules'
 import { datesOf, limitYears, type VisitedArea, type RuleVisit, type VisitedProduct } from './visit'
 import { yearMeasures, type YearMeasure } from './yearMeasure'
 
@@ -40,9 +38,9 @@ export interface YearLeft {
 export function yearLeft(context: RuleVisit, book: WorkingBook = closedWorkingBook): readonly YearLeft[] {
   return context.lines.flatMap((line) => {
     const measures = yearMeasures(line, context)
-    const times = countIn(line.line.perYear)
+    const times = line.says.perYear
     if (measures.length === 0 && times === undefined) return []
-    const wait = daysIn(line.line.repeatFrom)
+    const wait = line.says.repeatFrom
     return context.lawns.map((lawn) => leftOn(lawn, line, context, { measures, times, wait }, book))
   })
 }

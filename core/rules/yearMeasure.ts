@@ -3,6 +3,7 @@ import { limitPerArea } from '../label/asProduct'
 import { limitAsProduct } from '../label/limitAsProduct'
 import { NUTRIENT_NAMES, type RateBasis } from '../label/label'
 import type { ProductDocument } from '../label/productDocument'
+import { readDensity } from '../label/read/readDensity'
 import { nutrientOn } from '../plan/areaNutrients'
 import { carrierOf } from '../plan/carrierOf'
 import { fieldReader } from '../quantity/fieldReader'
@@ -45,12 +46,9 @@ export function yearMeasures(line: VisitedProduct, context: RuleVisit): readonly
   return [...(own ? [own] : []), ...activeMeasures(line, context)]
 }
 
-const printedMost = ({ line }: VisitedProduct): Quantity<RateUnit> | undefined =>
-  fieldReader().optional('', line.year, 'rate', 'Most in a year', 'above-zero')
-
 /** The most that the line prints, in what its rates count; that of an active is with the actives. */
 function ownMeasure(line: VisitedProduct, context: RuleVisit): YearMeasure | undefined {
-  const printed = printedMost(line)
+  const printed = line.says.year
   if (!printed || line.line.basis === 'active') return undefined
   const { basis } = line.line
   return basis === 'n' || basis === 'p2o5' || basis === 'k2o'
@@ -78,7 +76,7 @@ function productMeasure(
 
 /** The year's most of a line as product on the ground, SI in the dose's own dimension. */
 function productMost(line: VisitedProduct, { request }: RuleVisit): number | undefined {
-  const printed = printedMost(line)
+  const printed = line.says.year
   const product = printed && limitAsProduct(line.planned, printed, line.line.basis)
   if (!product) return undefined
   const limit = limitPerArea(product, 'maxPerApplication', line.dose.dimension, {
@@ -148,13 +146,8 @@ function activeMost(
   place: number,
   context: RuleVisit,
 ): { readonly si: number; readonly printed: Quantity<RateUnit> } | undefined {
-  const { yearActive } = line.line
-  const read =
-    place === 0 && yearActive
-      ? fieldReader().optional('', yearActive, 'rate', 'Most of the active', 'above-zero')
-      : undefined
-  const year = printedMost(line)
-  const printed = read ?? (place === 0 && line.line.basis === 'active' ? year : undefined)
+  const { year, yearActive } = line.says
+  const printed = place === 0 ? (yearActive ?? (line.line.basis === 'active' ? year : undefined)) : undefined
   if (printed) return { si: printed.value * rateUnitParts(printed.unit).factor, printed }
   const product = productMost(line, context)
   const per = contentIn(line.product.document, name, line.dose.dimension, line.planned.density)
@@ -215,9 +208,7 @@ function countedAs(
     const key = `${sourceId ?? ''} ${dimension}`
     if (perUnit.has(key)) return perUnit.get(key)
     const document = labels.get(sourceId ?? '') ?? label
-    const density =
-      document && fieldReader().optional('', document.density, 'density', 'Density', 'above-zero')
-    const content = document ? contentIn(document, name, dimension, density || undefined) : undefined
+    const content = document ? contentIn(document, name, dimension, readDensity(document.density)) : undefined
     perUnit.set(key, content)
     return content
   }

@@ -1,6 +1,5 @@
 import { plural } from '../quantity/counting'
 import { dayText } from '../calendar/dayText'
-import { countIn } from '../label/productDocument'
 import { asEntered } from '../working/figureText'
 import { formatFigure } from '../quantity/format'
 import { rateUnitParts } from '../quantity/rateUnit'
@@ -220,7 +219,7 @@ function lessOf({ index, note, dose }: VisitedProduct, left: number): readonly R
 }
 
 function countYear(line: VisitedProduct, context: RuleVisit): readonly Check[] {
-  const most = countIn(line.line.perYear)
+  const most = line.says.perYear
   if (most === undefined) return []
   for (const year of limitYears(line, context)) {
     const found = context.lawns

@@ -2,7 +2,7 @@
 import { comparedRate, equivalents } from '#core/label/equivalents'
 import { bestSet, onSale } from '#core/stock/bestSet'
 import { packageChoice, shelfYears, type YearNeed } from '#core/stock/packageChoice'
-import { readProduct } from '#core/label/productDocument'
+import { readProduct } from '#core/label/read/readProduct'
 import { openWorkingBook } from '#core/working/working'
 import { lineCost } from '#core/job/cost/lineCost'
 import type { PlannedUse, Product, SaveProduct, Stock } from '#shared/schemas/product'

@@ -1,6 +1,6 @@
 import { packageSize } from '../../label/packageSize'
 import type { Package } from '../../label/productDocument'
-import { readPositive } from '../../quantity/entered'
+import { readDensity } from '../../label/read/readDensity'
 import { amountFactor, type Quantity } from '../../quantity/quantity'
 import { dimensionOf, type Dimension } from '../../quantity/rateUnit'
 import type { AmountUnit } from '../../quantity/units'
@@ -150,11 +150,7 @@ function toTake(
   onHand: number,
 ): RouteNeed['take'] {
   const [pack] = packages
-  const weighs = readPositive(density, 'density', 'Density')
-  const size =
-    pack && packages.length === 1
-      ? packageSize(pack, dimension, weighs.ok ? weighs.value : undefined)
-      : undefined
+  const size = pack && packages.length === 1 ? packageSize(pack, dimension, readDensity(density)) : undefined
   const found = size === undefined ? undefined : packagesToTake(amount, onHand, size)
   return pack && found && { ...found, pack }
 }
@@ -164,6 +160,5 @@ function toBuy(
   dimension: Dimension,
   short: number,
 ): RouteNeed['buy'] {
-  const weighs = readPositive(density, 'density', 'Density')
-  return bestSet(onSale(packages, dimension, weighs.ok ? weighs.value : undefined), short)
+  return bestSet(onSale(packages, dimension, readDensity(density)), short)
 }

@@ -2,7 +2,7 @@ import type { ApplicationDraft } from '../../draft/applicationDraft'
 import type { LibraryArea, LibraryProduct } from '../../draft/fromLibrary'
 import { dayWants } from '../../job/dayWants'
 import type { ProductKind } from '../../label/productDocument'
-import { fieldReader } from '../../quantity/fieldReader'
+import { lineSays } from '../../label/read/readLine'
 import type { UnitSystem } from '../../quantity/systems'
 import { celsius } from '../../quantity/temperature'
 import type { DayWants } from '../../season/whichDay'
@@ -44,12 +44,11 @@ export function gateLimits(
   const found = draft.products.flatMap(({ source }) => {
     const product = source && products.find(({ id }) => id === source.id)
     const line = product?.document.lines.find(({ id }) => id === source?.line)
-    return product ? [{ document: product.document, figures: line?.figures }] : []
+    return product ? [{ document: product.document, figures: line && lineSays(line).figures }] : []
   })
   const soils = (name: 'soilFrom' | 'soilTo') =>
     found.flatMap(({ figures }) => {
-      const entered = figures?.[name]
-      const read = entered && fieldReader().optional('', entered, 'temperature', 'Soil', 'any-sign')
+      const read = figures?.[name]
       return read ? [celsius(read)] : []
     })
   const [froms, tos] = [soils('soilFrom'), soils('soilTo')]

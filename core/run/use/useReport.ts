@@ -1,5 +1,6 @@
 import { betweenDimensions } from '../../label/asProduct'
 import type { ProductDocument } from '../../label/productDocument'
+import { readDensity } from '../../label/read/readDensity'
 import { readPositive } from '../../quantity/entered'
 import { DENSITY_SI_PER } from '../../quantity/units'
 import type { Dimension } from '../../quantity/rateUnit'
@@ -102,8 +103,7 @@ export function activeHeld(
   const content = readPositive(entered, 'content', 'Content')
   if (!content.ok) return undefined
   const { value, unit } = content.value
-  const read = enteredDensity && readPositive(enteredDensity, 'density', 'Density')
-  const density = read?.ok ? read.value : undefined
+  const density = enteredDensity && readDensity(enteredDensity)
   const needed: Dimension = unit === '%' ? 'mass' : 'volume'
   const between = betweenDimensions(dimension, needed, density, 'density')
   if (!between.ok) return undefined
