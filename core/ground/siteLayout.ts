@@ -3,7 +3,9 @@ import type { GroundPart } from './groundPart'
 import {
   boundsOf,
   centroid,
+  distance,
   inside,
+  nearestOn,
   placed,
   ringArea,
   turned,
@@ -160,17 +162,26 @@ function labelOf({ id, name }: MapArea, shapes: readonly MapShape[]): MapLabel[]
 /** How finely the roomiest place is looked for, as a share of the outline's square root. */
 const FINE = 0.02
 
-/** In the middle, or where a cut-out or the outline leaves none, where there is most room. */
+/** A cut-out nearer than this share of the outline's square root would stand in the words. */
+const ROOM = 0.15
+
+/** In the middle, or where a cut-out or the outline leaves no room there, where there is most of it. */
 function labelPlace(outline: Ring, taken: readonly Ring[]): Point {
   const middle = centroid(outline)
-  if (inside(middle, outline) && !taken.some((ring) => inside(middle, ring))) return middle
+  const room = ROOM * Math.sqrt(ringArea(outline))
+  const isOnLawn = inside(middle, outline) && !taken.some((ring) => inside(middle, ring))
+  if (isOnLawn && taken.every((ring) => isClearOf(ring, middle, room))) return middle
   const rings = [outline, ...taken.filter((ring) => ring.some((corner) => inside(corner, outline)))]
-  const [x, y] = polylabel(
+  const roomiest = polylabel(
     rings.map((ring) => ring.map(([east, north]) => [east, north])),
     FINE * Math.sqrt(ringArea(outline)),
   )
-  return [x, y]
+  // Where a narrow lawn has room for words nowhere, they stand in its middle as well as elsewhere.
+  return isOnLawn && roomiest.distance < room ? middle : [roomiest[0], roomiest[1]]
 }
+
+const isClearOf = (ring: Ring, point: Point, room: number): boolean =>
+  ring.every((corner, i) => distance(point, nearestOn(point, corner, ring[(i + 1) % ring.length]!)) >= room)
 
 /** Places of a lawn's parts as their field notes have them. */
 export const placesOf = (

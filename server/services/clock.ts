@@ -1,4 +1,4 @@
-import { parseDate } from '@internationalized/date'
+import { DateFormatter, parseDate } from '@internationalized/date'
 import type { Organization } from '#shared/schemas/organization'
 
 /** The organization's now: the sample's clock is shifted, so that it is always mid-season there. */
@@ -7,9 +7,7 @@ export const nowFor = ({ clockShift }: Pick<Organization, 'clockShift'>): Date =
 
 /** The calendar day of an instant in the organization's own zone, YYYY-MM-DD. */
 export const dayFor = ({ timeZone }: Pick<Organization, 'timeZone'>, instant: Date): string =>
-  new Intl.DateTimeFormat('en-CA', { timeZone, year: 'numeric', month: '2-digit', day: '2-digit' }).format(
-    instant,
-  )
+  new DateFormatter('en-CA', { timeZone, year: 'numeric', month: '2-digit', day: '2-digit' }).format(instant)
 
 export const todayFor = (organization: Organization): string => dayFor(organization, nowFor(organization))
 

@@ -69,8 +69,8 @@ const rows = computed(() =>
       :to="({ id }) => `/equipment/${equipmentId}/calibrations/${id}`"
     >
       <template #day="{ row }"
-        >{{ dayText(row.on)
-        }}<span class="small block font-normal"
+        ><span class="whitespace-nowrap">{{ dayText(row.on) }}</span
+        ><span class="small block font-normal whitespace-nowrap"
           ><StateMark :level="row.fresh ? 'good' : 'warn'" :words="row.age" /></span
       ></template>
       <template #under="{ row }">{{ row.with }}</template>

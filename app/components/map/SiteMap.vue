@@ -220,11 +220,8 @@ defineExpose({ fit, middle })
   white-space: nowrap;
   font-size: 13px;
   line-height: 1.2;
-  text-shadow:
-    0 0 3px var(--sheet),
-    0 0 3px var(--sheet),
-    0 0 4px var(--sheet),
-    0 0 6px var(--sheet);
+  -webkit-text-stroke: 4px var(--sheet);
+  paint-order: stroke fill;
   width: auto !important;
   transform-origin: center;
 }

@@ -1,14 +1,14 @@
-import { getLocalTimeZone, parseDateTime } from '@internationalized/date'
+import { DateFormatter, getLocalTimeZone, parseDateTime } from '@internationalized/date'
 import { dayText } from '#core/calendar/dayText'
-/** The calendar day of an instant in a zone, YYYY-MM-DD. */
+/** The calendar day of an instant in a zone, YYYY-MM-DD. A formatter is made once: many ask at every key. */
 export const calendarDay = (instant: string, timeZone: string | undefined): string =>
-  new Intl.DateTimeFormat('en-CA', { timeZone, year: 'numeric', month: '2-digit', day: '2-digit' }).format(
+  new DateFormatter('en-CA', { timeZone, year: 'numeric', month: '2-digit', day: '2-digit' }).format(
     new Date(instant),
   )
 
 /** An instant as the crew's clock showed it: 6 May 2026, 07:40. */
 export const instantText = (instant: string, timeZone: string | undefined): string =>
-  new Intl.DateTimeFormat('en-GB', {
+  new DateFormatter('en-GB', {
     timeZone,
     day: 'numeric',
     month: 'long',

@@ -54,10 +54,8 @@ function standing({ id, document }: Equipment) {
   const { days, state } = calibrationAge(newest, crew.today(), limit.value)
   return {
     days,
-    words:
-      days === undefined
-        ? 'not calibrated'
-        : `${dayText(newest)}, ${days === 0 ? 'today' : `${days} days ago`}`,
+    on: days === undefined ? '' : dayText(newest),
+    words: days === undefined ? 'not calibrated' : days === 0 ? 'today' : `${days} days ago`,
     state,
   }
 }
@@ -153,7 +151,8 @@ function toolText({ type, course }: ToolDocument): string {
               v-if="standing(row)"
               :level="standing(row)!.state === 'stale' ? 'warn' : 'good'"
               :words="standing(row)!.words"
-            /><span v-if="standing(row)?.state === 'stale'" class="sr-only">, stale</span></template
+            /><span class="soft ml-3 hidden sm:inline">{{ standing(row)?.on }}</span
+            ><span v-if="standing(row)?.state === 'stale'" class="sr-only">, stale</span></template
           >
         </RowTable>
       </section>

@@ -137,9 +137,11 @@ useScreenCommands(() => [
 
 <template>
   <main class="max-w-4xl px-6 py-4">
+    <p class="no-print small mb-2 flex gap-4">
+      <NuxtLink to="/records" class="way-out">All records</NuxtLink>
+      <NuxtLink v-if="stored" :to="`/jobs/${stored.jobId}`" class="way-out">The job</NuxtLink>
+    </p>
     <div class="no-print mb-4 flex flex-wrap gap-3">
-      <UButton label="All records" to="/records" />
-      <UButton v-if="stored" label="The job" :to="`/jobs/${stored.jobId}`" />
       <UButton
         v-if="stored && nextUp > 0"
         color="primary"
