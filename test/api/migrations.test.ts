@@ -61,7 +61,7 @@ test('a clean-out that had its day alone counts to the end of it, on the clock o
   const url = await freshDatabase()
   const sequelize = new Sequelize(url, { dialect: 'postgres', dialectModule: pg, logging: false })
   const migrator = migratorOf(sequelize)
-  await migrator.up({ to: '013-papers' })
+  await migrator.up({ to: '014-common-mix' })
   const crew = uuid()
   await query(
     url,
@@ -79,7 +79,8 @@ test('a clean-out that had its day alone counts to the end of it, on the clock o
   await migrator.up()
   // Midnight of Chicago in May is five o'clock of the next day in UTC.
   expect(await cleaned()).toEqual([{ cleaned: '' }, { cleaned: '2026-05-07T04:59:59Z' }, { cleaned: null }])
-  await migrator.down({ to: '014-common-mix' })
+  await migrator.down({ to: '015-clean-out-hour' })
+  expect(await cleaned()).toEqual([{ cleaned: '' }, { cleaned: '2026-05-06' }, { cleaned: null }])
   await sequelize.close()
 })
 

@@ -12,6 +12,7 @@ import { season } from './011-season'
 import { carriedOut } from './012-carried-out'
 import { papers } from './013-papers'
 import { commonMix } from './014-common-mix'
+import { cleanOutHour } from './015-clean-out-hour'
 import type { Migration } from './migration'
 
 /**
@@ -33,4 +34,5 @@ export const MIGRATIONS: readonly Migration[] = [
   carriedOut,
   papers,
   commonMix,
+  cleanOutHour,
 ]
