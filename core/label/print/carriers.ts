@@ -16,6 +16,7 @@ const CARRIER_WORDS: readonly string[] = [
   'in|with|using sufficient|enough water to deliver|apply|give|provide',
   'in|with|using a minimum of',
   'in|with|using at least',
+  'mixed|diluted in|with',
   'in|with|using',
   'use a minimum of',
   'use at least',
@@ -31,6 +32,10 @@ const CARRIER_WORDS: readonly string[] = [
   'volume :|of|is',
   'apply in',
 ]
+
+const PER: readonly string[] = ['per', '/', 'for|to each|every', 'a', 'over']
+/** "In 50 gallons to treat an acre". */
+const FOR: readonly string[] = ['for', 'on', 'to treat|cover|spray']
 
 export interface Carrier {
   readonly span: Span
@@ -60,15 +65,27 @@ export function carrierAt(tokens: Tokens, at: number): Read<Carrier> | undefined
         .map(({ text }) => text)
         .join(' '),
     )
-  const per = afterAny(tokens, water ?? unit.to, ['per', '/', 'for each|every', 'a', 'over'])
+  // "In 40 to 100 gallons per acre": what something goes out in carries it.
+  const isIn = begun > at && tokens[begun - 1]?.text === 'in'
+  const per = afterAny(tokens, water ?? unit.to, isIn || water !== undefined ? [...PER, ...FOR] : PER)
   const ground = per === undefined ? undefined : groundAt(tokens, per)
-  const late = ground ? afterAny(tokens, ground.to, WATER) : undefined
+  const late = ground ? (afterAny(tokens, ground.to, WATER) ?? solutionAt(tokens, ground.to)) : undefined
   // Water is said before its ground, after it, or by the words that begin it.
-  if (water === undefined && (!ground || (!least && late === undefined))) return undefined
+  if (water === undefined && (!ground || (!least && !isIn && late === undefined))) return undefined
   return {
     is: { span: span.is, unit: unit.is, ...(ground && { ground: ground.is }) },
     to: late ?? ground?.to ?? water ?? unit.to,
   }
+}
+
+/** "2 gal per 1,000 sq ft of a 1 % solution": the place of its strength, which is a rate of its own. */
+function solutionAt(tokens: Tokens, at: number): number | undefined {
+  const of = afterAny(tokens, at, ['of a|an|the', 'of'])
+  const span = of === undefined ? undefined : spanAt(tokens, of)
+  const percent = span && amountUnitAt(tokens, span.to)
+  return percent?.is.unit === '%' && afterAny(tokens, percent.to, ['solution|spray|mix|mixture|dilution'])
+    ? of
+    : undefined
 }
 
 const PACKAGES = 'bag|bottle|jug|box|package|container|pail'

@@ -1,5 +1,7 @@
+import { ask } from './asks'
 import { capAt, countedAt, timesAt, yearAt } from './limits'
-import { past, type Tokens } from './phrases'
+import { bracketAt, past, type PrintedRate, type Read, type Tokens } from './phrases'
+import { rateIn } from './printedUnits'
 import { put, taken, type Reading } from './reading'
 import { range } from './sentences'
 
@@ -27,6 +29,9 @@ export function times(reading: Reading, tokens: Tokens, at: number): number | un
     reading.cap = undefined
     return read.to
   }
+  // "3 applications (4.5 fl oz/1,000 sq ft) per year": what is in brackets is of the whole year.
+  const whole = bracketAt(tokens, read.to)
+  if (whole && reading.cap) return wholeYear(reading, tokens, at, read.is.count, whole)
   const year = yearAt(tokens, past(tokens, read.to, ['may|can|should|must be made|applied']))
   if (year ?? reading.cap?.is === 'year') {
     const to = year?.to ?? read.to
@@ -39,6 +44,26 @@ export function times(reading: Reading, tokens: Tokens, at: number): number | un
   reading.times = { is: read.is.count, tokens: [...places, read.to] }
   reading.cap = undefined
   return read.to + 1
+}
+
+/** How often and how much in a year; without a year nobody can tell what the brackets mean. */
+function wholeYear(
+  reading: Reading,
+  tokens: Tokens,
+  at: number,
+  count: number,
+  { is: { span, unit, basis, per }, to: end }: Read<PrintedRate>,
+): number {
+  const { cap: announced } = reading
+  reading.cap = undefined
+  const year = yearAt(tokens, end)
+  const most = per && !unit.bare && !span.doubtful ? rateIn(span.to ?? span.from, unit.unit, per) : undefined
+  if (!most || (!year && announced?.is !== 'year'))
+    return ask(reading, [...taken(announced), ...range(at, end)], end, 'whole')
+  const to = year?.to ?? end
+  const fields = { timesPerYear: count, mostPerYear: { rate: most, basis } }
+  put(reading, { ...fields, ...(year?.is && { period: year.is }) }, [...taken(announced), ...range(at, to)])
+  return to
 }
 
 /** A year by itself is that of the applications counted before it. */

@@ -22,12 +22,18 @@ const CAPS: readonly string[] = [
   'maximum',
   'max',
   'at most',
+  'limit to|:',
+  'limit',
 ]
 const YEARLY_CAPS: readonly string[] = [
   'total annual|yearly|seasonal use|rate|amount may|must|should not exceed',
-  'maximum annual|yearly|seasonal application rate|amount',
-  'maximum annual|yearly|seasonal rate|amount|total',
-  'annual|yearly|seasonal maximum|limit',
+  'maximum|max annual|yearly|seasonal application|use rate|amount',
+  'maximum|max annual|yearly|seasonal rate|amount|total|use',
+  'maximum|max annual|yearly|seasonal',
+  'annual|yearly|seasonal maximum|max|limit|total',
+  'maximum|max use|application rate|amount per year|season',
+  'maximum|max rate|amount|total per year|season',
+  'maximum|max per year|season',
 ]
 
 /** How a most is said. @returns whether the words themselves name a year */
@@ -74,7 +80,7 @@ export const oneGoAt = (tokens: Tokens, at: number): number | undefined => {
     tokens[begun]?.kind === 'number' && tokens[begun]?.value === 1
       ? begun + 1
       : past(tokens, begun, ['a|any|each|single', 'any single'])
-  const to = afterAny(tokens, one, ['application|treatment|time|spray'])
+  const to = afterAny(tokens, one, ['application|appl|app|treatment|time|spray'])
   return begun > at && to !== undefined ? to : undefined
 }
 
@@ -83,12 +89,16 @@ export interface Times {
   readonly row: boolean
 }
 
+const IN_A_ROW: readonly string[] = ['in a row', 'in sequence|succession', 'consecutively']
+
 /** "3 times", "four applications", "twice", "two consecutive applications", "2 applications in a row". */
 export function timesAt(tokens: Tokens, at: number): Read<Times> | undefined {
-  const once = afterAny(tokens, at, ['once'])
-  const twice = afterAny(tokens, at, ['twice'])
-  if (once !== undefined) return { is: { count: 1, row: false }, to: once }
-  if (twice !== undefined) return { is: { count: 2, row: false }, to: twice }
+  const worded = afterAny(tokens, at, ['once|twice'])
+  if (worded !== undefined) {
+    const row = afterAny(tokens, worded, IN_A_ROW)
+    const count = tokens[at]?.text === 'once' ? 1 : 2
+    return { is: { count, row: row !== undefined }, to: row ?? worded }
+  }
   const started = past(tokens, at, ['up to'])
   // Of "two to three" the most is what is allowed.
   const joined = tokens[started]?.kind === 'number' ? afterAny(tokens, started + 1, ['to|or|-']) : undefined
@@ -99,9 +109,12 @@ export function timesAt(tokens: Tokens, at: number): Read<Times> | undefined {
   const after = figure ? begun + 4 : begun + 1
   const sequential = afterAny(tokens, after, ['consecutive|sequential|successive', 'back - to - back'])
   const kind = past(tokens, sequential ?? after, ['broadcast|foliar|total|separate'])
-  const to = afterAny(tokens, kind, ['application|applications|treatment|treatments|time|times|spray|sprays'])
+  const named = afterAny(tokens, kind, [
+    'application|applications|app|apps|treatment|treatments|time|times|spray|sprays',
+  ])
+  const row = afterAny(tokens, named ?? kind, IN_A_ROW)
+  const to = named ?? row
   if (to === undefined) return undefined
-  const row = afterAny(tokens, to, ['in a row', 'in sequence|succession', 'consecutively'])
   return {
     is: { count: number.value ?? 0, row: (sequential ?? row) !== undefined },
     to: row ?? to,

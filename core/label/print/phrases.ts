@@ -121,7 +121,9 @@ export function amountUnitAt(tokens: Tokens, at: number): Read<PrintedUnit> | un
   const unit = AMOUNT_WORDS[textAt(tokens, begun)]
   const to = afterWord(tokens, begun, textAt(tokens, begun))
   if (!unit || to === undefined) return undefined
-  const weighed = afterAny(tokens, to, ['by weight', '( by weight )'])
+  const poured = unit === 'oz' ? afterAny(tokens, to, ['( fluid )', 'fluid']) : undefined
+  if (poured !== undefined) return sure('fl oz', poured)
+  const weighed = afterAny(tokens, to, ['by weight', '( by weight )', 'wt|weight', '( wt|weight )'])
   return { is: { unit, bare: unit === 'oz' && weighed === undefined }, to: weighed ?? to }
 }
 
@@ -195,6 +197,13 @@ const BASES: readonly (readonly [phrase: string, basis: RateBasis])[] = [
   ['of product', 'product'],
   ['product', 'product'],
 ]
+/**
+ * What an amount may be of that is no product: of quick-release nitrogen less is meant than of nitrogen, and
+ * what it says must be read by people.
+ */
+const NO_PRODUCT = new Set(
+  'water spray solution irrigation nitrogen n phosphate potash iron active ingredient'.split(' '),
+)
 /** No more words than these stand between an amount and its ground. */
 const MOST_WORDS = 3
 
@@ -207,7 +216,7 @@ export function basisAt(tokens: Tokens, at: number): Read<RateBasis> | undefined
   const of = afterWord(tokens, at, 'of')
   if (of === undefined) return undefined
   for (let to = of; to < of + MOST_WORDS && tokens[to]?.kind === 'word'; to++) {
-    if (['water', 'spray', 'solution', 'irrigation'].includes(textAt(tokens, to))) return undefined
+    if (NO_PRODUCT.has(textAt(tokens, to))) return undefined
     if (perAt(tokens, to + 1) !== undefined) return { is: 'product', to: to + 1 }
   }
   return undefined
@@ -260,6 +269,12 @@ export function rateAt(tokens: Tokens, at: number): Read<PrintedRate> | undefine
   // A nutrient or an active is told by its mass.
   const weighed = rate.unit.unit !== '%' && isMassUnit(rate.unit.unit)
   return rate.basis === 'product' || weighed ? { is: rate, to: read.to } : undefined
+}
+
+/** "(2 gal/A)": a rate in brackets, and the place after them. */
+export function bracketAt(tokens: Tokens, at: number): Read<PrintedRate> | undefined {
+  const read = tokens[at]?.text === '(' ? rateAt(tokens, at + 1) : undefined
+  return read && tokens[read.to]?.text === ')' ? { is: read.is, to: read.to + 1 } : undefined
 }
 
 /** "Enough N for": the rate that follows is of it. */

@@ -2,21 +2,15 @@ import type { Quantity } from '../../quantity/quantity'
 import { rateUnitParts } from '../../quantity/rateUnit'
 import type { RateUnit } from '../../quantity/units'
 import type { YearPeriod } from '../productDocument'
+import { ask, isEitherOunce } from './asks'
 import { carrierAt } from './carriers'
 import { carrierSaid } from './carrierStatement'
 import { oneGoAt, yearAt } from './limits'
-import { afterAny, groundAt, rateAt, type PrintedRate, type Read, type Tokens } from './phrases'
-import { rateIn } from './printedUnits'
+import { afterAny, bracketAt, groundAt, rateAt, type PrintedRate, type Read, type Tokens } from './phrases'
+import { carrierIn, rateIn } from './printedUnits'
 import { begin, put, said, taken, type Reading } from './reading'
 import { range } from './sentences'
-
-/** What is asked back. */
-const QUESTIONS = {
-  comma: 'Is the comma a decimal point, or does it part thousands? Write it without a comma.',
-  ounce: 'Ounces by weight, or fluid ounces?',
-  ground: 'On what ground: per 1,000 sq ft, per acre, per 100 m2 or per hectare?',
-  two: 'These two rates are not the same: which of them holds?',
-} as const
+import type { Ground } from './units'
 
 /** A rate after these is no rate to apply. */
 const FORBIDS = new Set('not never exceed exceeding exceeds above below than under avoid unless'.split(' '))
@@ -45,8 +39,10 @@ function rateRead(reading: Reading, tokens: Tokens, at: number): RateRead | unde
   const upTo = tokens[at]?.text === 'up' && tokens[at + 1]?.text === 'to'
   const read = rateAt(tokens, upTo ? at + 2 : at)
   if (!read) return undefined
-  const year = reading.times ? undefined : yearAt(tokens, read.to)
-  const to = year?.to ?? oneGoAt(tokens, read.to) ?? read.to
+  // "6 fl oz/1,000 sq ft (2 gal/A) per calendar year": said again, the year still belongs to it.
+  const said = bracketAt(tokens, read.to)?.to ?? read.to
+  const year = reading.times ? undefined : (yearAt(tokens, read.to) ?? yearAt(tokens, said))
+  const to = year?.to ?? oneGoAt(tokens, read.to) ?? oneGoAt(tokens, said) ?? read.to
   return {
     rate: read.is,
     upTo,
@@ -64,25 +60,33 @@ export function rate(reading: Reading, tokens: Tokens, at: number, begun: number
   if (!read) return undefined
   const { span, unit, per } = read.rate
   if (!per) return withoutGround(reading, tokens, read)
-  if (span.doubtful) return ask(reading, read, 'comma')
-  if (isEitherOunce(reading, unit)) return ask(reading, read, 'ounce')
+  // "0.69 % prodiamine: ..." at the head of something dry is what it holds.
+  if (per.of === 'percent' && reading.form === 'dry' && at === begun) return undefined
+  if (span.doubtful) return ask(reading, read.places, read.to, 'comma')
+  if (isEitherOunce(reading, unit)) return ask(reading, read.places, read.to, 'ounce')
   if (reading.cap || read.year) return limit(reading, read, per)
   const before = tokens.slice(begun, at).map(({ text }) => text)
   if (before.some((word) => FORBIDS.has(word))) return undefined
   if (before.some((word) => TELLS_AGAIN.has(word)))
     return reading.lines.length > 0 ? said(reading, {}, at, read.to) : undefined
+  if (per.of === 'area' && isSprayOf(reading, read.rate, per))
+    return carrierSaid(reading, { span, unit, ground: per }, range(at, read.end), read.end)
   // So much water is never a product: "enough for coverage, 2 to 4 gallons per 1,000 sq ft".
   if (/^(?:gal|L)$/.test(unit.unit) && before.some((word) => WATERY.has(word))) return undefined
   return again(reading, read, before.at(-1)) ?? (rateSaid(reading, read) ? read.to : undefined)
 }
 
-const isEitherOunce = ({ form }: Reading, { bare }: PrintedRate['unit']): boolean => bare && form === 'liquid'
-
-function ask(reading: Reading, { places, to }: RateRead, question: keyof typeof QUESTIONS): number {
-  reading.asks.push({ question: QUESTIONS[question], tokens: places })
-  reading.cap = undefined
-  return to
+/** Behind a dilution so much on the ground is the spray: "6 mL per litre; apply 10 litres per 100 m2". */
+function isSprayOf(reading: Reading, { span, unit }: PrintedRate, per: Ground): boolean {
+  const { rate: known, low } = reading.lines.at(-1)?.fields ?? {}
+  const diluted = (known ?? low)?.unit
+  if (!diluted || rateUnitParts(diluted).per === 'area' || (unit.unit !== 'gal' && unit.unit !== 'L'))
+    return false
+  const { value, unit: told } = carrierIn(span.from, unit.unit, { of: 'area', ...per })
+  return value * rateUnitParts(told).factor >= LEAST_SPRAY
 }
+/** m3 on each m2: 100 L/ha. */
+const LEAST_SPRAY = 1e-5
 
 /** An amount alone: its ground may follow with its water; a most of a year must have one. */
 function withoutGround(reading: Reading, tokens: Tokens, read: RateRead): number | undefined {
@@ -95,7 +99,7 @@ function withoutGround(reading: Reading, tokens: Tokens, read: RateRead): number
         { ...read, to: ground.to, places: [...taken(reading.cap), ...range(read.at, ground.to)] },
         { of: 'area', ...ground.is },
       )
-    return read.year || reading.cap.is === 'year' ? ask(reading, read, 'ground') : undefined
+    return read.year || reading.cap.is === 'year' ? ask(reading, read.places, read.to, 'ground') : undefined
   }
   const water = carrierAt(tokens, read.end)
   if (!water?.is.ground || read.rate.span.doubtful || isEitherOunce(reading, read.rate.unit)) return undefined
@@ -126,12 +130,12 @@ function limit(reading: Reading, read: RateRead, per: NonNullable<PrintedRate['p
 
 /** "(174 lb/acre)" behind a rate: the same said again, or a contradiction; undefined where it is neither. */
 function again(reading: Reading, read: RateRead, word: string | undefined): number | undefined {
-  if (word !== '(' && word !== 'or') return undefined
+  if (word !== '(' && word !== 'or' && word !== '=') return undefined
   const counted = reading.lines.at(-1)?.fields.basis ?? 'product'
   // A nutrient beside the product's own rate can't be held against it here.
   const same = read.rate.basis === counted ? isSame(reading, read.rate) : 'same'
   if (same === 'same') return said(reading, {}, read.at, read.to)
-  return same === 'other' && word === '(' ? ask(reading, read, 'two') : undefined
+  return same === 'other' && word === '(' ? ask(reading, read.places, read.to, 'two') : undefined
 }
 
 /** How near two ways of printing one rate must be, as labels round them. */

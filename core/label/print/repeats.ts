@@ -21,6 +21,8 @@ const REPEAT_WORDS: readonly string[] = [
   'repeat applications|application|treatment|treatments',
   'repeat|reapply|retreat|again',
   're - apply|treat',
+  'no|not more often|frequently than every|each|once',
+  'no|not more than once every|each|in',
   'every|each',
   'at|on a|an',
   'at|on',
@@ -45,6 +47,7 @@ const REPEAT_TAILS: readonly string[] = [
   'apart',
   'later',
 ]
+const YEAR_DAYS = 360
 /** "Biweekly" may be twice a week or every two: it is not read. */
 const BY_NAME: Readonly<Record<string, number>> = { monthly: 30, weekly: 7 }
 
@@ -62,7 +65,14 @@ export function repeatAt(
     'minimum of',
     'at least',
     'no|not less than',
+    'no|not closer|sooner than',
+    'no|not more often|frequently than',
   ])
+  const once = afterAny(tokens, begun, ['once a|per|every|each|/'])
+  const often = once === undefined ? undefined : DAYS_IN[tokens[once]?.text ?? '']
+  // "Once a year" is a count.
+  if (once !== undefined && often !== undefined && often < YEAR_DAYS)
+    return { is: { from: often }, to: once + 1 }
   const name = BY_NAME[tokens[begun]?.text ?? '']
   if (name !== undefined) return { is: { from: name }, to: begun + 1 }
   const other = afterAny(tokens, begun, ['every other'])

@@ -1,4 +1,5 @@
 import type { AmountUnit, AreaUnit } from '../../quantity/units'
+import { ask, isEitherOunce } from './asks'
 import { bagAt } from './carriers'
 import { carrier } from './carrierStatement'
 import { cap, period, times } from './limitStatements'
@@ -6,6 +7,7 @@ import { past, rateAt, type Tokens } from './phrases'
 import { rate } from './rateStatement'
 import { said, type OpenLine, type Reading } from './reading'
 import { repeatAt } from './repeats'
+import { range } from './sentences'
 import { grassAt, headingAt, targetAt } from './uses'
 import { countedAt } from './limits'
 import { rainfastAt, reentryAt, waterInAt } from './waits'
@@ -62,6 +64,7 @@ function simple(reading: Reading, tokens: Tokens, at: number): number | undefine
   const rain = rainfastAt(tokens, at)
   if (rain) return said(reading, { rainfast: rain.is }, at, rain.to)
   const bag = bagAt(tokens, at)
+  if (bag && isEitherOunce(reading, bag.is.unit)) return ask(reading, range(at, bag.to), bag.to, 'ounce')
   if (bag && bag.is.unit.unit !== '%') return bagSaid(reading, bag.is, bag.is.unit.unit, at, bag.to)
   const water = waterInAt(tokens, at)
   if (water) {
@@ -73,9 +76,15 @@ function simple(reading: Reading, tokens: Tokens, at: number): number | undefine
     return said(reading, fields, at, water.to)
   }
   const repeat = repeatAt(tokens, at)
-  if (!repeat) return undefined
+  // A second interval holds for something of its own, as "above the high rate": people must read it.
+  if (!repeat || isOther(reading, repeat.is)) return undefined
   const { from, to } = repeat.is
   return said(reading, { repeatFrom: from, ...(to !== undefined && { repeatTo: to }) }, at, repeat.to)
+}
+
+function isOther(reading: Reading, { from, to }: { readonly from: number; readonly to?: number }): boolean {
+  const known = reading.ahead.tokens.size > 0 && !reading.own ? undefined : reading.lines.at(-1)?.fields
+  return known?.repeatFrom !== undefined && (known.repeatFrom !== from || known.repeatTo !== to)
 }
 
 function bagSaid(

@@ -1,5 +1,5 @@
 import { GRASS_NAMES, type GrassName } from '../../ground/grasses'
-import { afterAny, afterWord, type Read, type Tokens } from './phrases'
+import { afterAny, afterWord, rateAt, type Read, type Tokens } from './phrases'
 
 const GRASS_WORDS: readonly (readonly [phrase: string, grass: GrassName])[] = [
   ...GRASS_NAMES.map((name) => [name.toLowerCase(), name] as const),
@@ -45,7 +45,7 @@ const LONGEST_TARGET = 4
 /** "For control of dollar spot"; as far as the sentence or the next thing to do. */
 export function targetAt(tokens: Tokens, at: number): Read<string> | undefined {
   const begun = afterAny(tokens, at, TARGET_WORDS)
-  return begun === undefined ? undefined : namedAt(tokens, begun, [',', '.', ';', ':', '('])
+  return begun === undefined ? undefined : namedAt(tokens, begun, [',', '.', ';', ':', '('], 'ends at a rate')
 }
 
 /** Words of a heading that names a figure instead of a use. */
@@ -62,7 +62,7 @@ const MOST_NAMES = 8
 export function headingAt(tokens: Tokens, at: number): Read<string> | undefined {
   const names: string[] = []
   for (let place = at; names.length < MOST_NAMES;) {
-    const named = namedAt(tokens, place, [':', ',', '-'])
+    const named = namedAt(tokens, place, [':', ',', '-'], 'no rate')
     if (!named || named.is.split(' ').some((word) => NO_HEADINGS.has(word))) return undefined
     names.push(named.is)
     const mark = tokens[named.to]
@@ -86,12 +86,19 @@ function isDash(tokens: Tokens, at: number): boolean {
 
 const VERBS = new Set(['apply', 'use', 'spray', 'mix', 'make', 'do', 'repeat', 'rate', 'rates', 'spread'])
 
-function namedAt(tokens: Tokens, at: number, ends: readonly string[]): Read<string> | undefined {
+function namedAt(
+  tokens: Tokens,
+  at: number,
+  ends: readonly string[],
+  figures: 'ends at a rate' | 'no rate',
+): Read<string> | undefined {
   const words: string[] = []
   let to = at
   for (; to < tokens.length && words.length <= LONGEST_TARGET; to++) {
     const token = tokens[to]!
     if (ends.includes(token.text) || VERBS.has(token.text)) break
+    // "For crabgrass 1.5 pt/A".
+    if (figures === 'ends at a rate' && rateAt(tokens, to)?.is.per) break
     if (
       token.kind !== 'word' ||
       afterWord(tokens, to, 'and', 'or', 'in', 'on', 'within', 'after') !== undefined

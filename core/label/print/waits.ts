@@ -18,11 +18,19 @@ const ENTRY: readonly string[] = [
   'do not reenter|enter',
   'restricted - entry interval',
   'restricted entry interval',
-  're - entry interval',
+  're - entry interval|period|time|after',
+  're - entry',
+  'rei|reentry interval|period|time|after',
   'rei|reentry',
   'entry restricted|prohibited',
   'keep people|persons|everyone out of the|all treated area|areas',
   'keep people|persons|everyone out of treated area|areas',
+  'keep people|persons|children|everyone and pets off|from the|all treated area|areas|turf|lawn',
+  'keep people|persons|children|everyone and pets off|from treated area|areas|turf|lawns',
+  'keep people|persons|children|everyone and pets off',
+  'keep off the|all treated area|areas|turf|lawn',
+  'keep off treated area|areas|turf|lawns',
+  'keep off',
 ]
 
 /** Nobody goes back before so many hours. */
@@ -30,7 +38,7 @@ export function reentryAt(tokens: Tokens, at: number): Read<number> | undefined 
   const to = afterAny(tokens, at, ENTRY)
   return to === undefined
     ? undefined
-    : hoursAfter(tokens, past(tokens, to, ['( rei )']), [':', 'of|is|for|until|within'])
+    : hoursAfter(tokens, past(tokens, to, ['( rei )']), [':', '=', 'of|is|for|until|within'])
 }
 
 export function rainfastAt(tokens: Tokens, at: number): Read<number> | undefined {
