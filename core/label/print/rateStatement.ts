@@ -31,6 +31,8 @@ interface RateRead {
   readonly year: Read<YearPeriod> | undefined
   /** The place after it and its year or application. */
   readonly to: number
+  /** Brackets between it and its year say another rate. */
+  readonly isTwo: boolean
   /** Tokens of it and of the cap before it. */
   readonly places: readonly number[]
 }
@@ -40,7 +42,8 @@ function rateRead(reading: Reading, tokens: Tokens, at: number): RateRead | unde
   const read = rateAt(tokens, upTo ? at + 2 : at)
   if (!read) return undefined
   // "6 fl oz/1,000 sq ft (2 gal/A) per calendar year": said again, the year still belongs to it.
-  const said = bracketAt(tokens, read.to)?.to ?? read.to
+  const bracket = bracketAt(tokens, read.to)
+  const said = bracket?.to ?? read.to
   const year = reading.times ? undefined : (yearAt(tokens, read.to) ?? yearAt(tokens, said))
   const to = year?.to ?? oneGoAt(tokens, read.to) ?? oneGoAt(tokens, said) ?? read.to
   return {
@@ -50,6 +53,7 @@ function rateRead(reading: Reading, tokens: Tokens, at: number): RateRead | unde
     end: read.to,
     year,
     to,
+    isTwo: bracket !== undefined && to > said && contradict(read.is, bracket.is),
     places: [...taken(reading.cap), ...range(at, to)],
   }
 }
@@ -64,6 +68,7 @@ export function rate(reading: Reading, tokens: Tokens, at: number, begun: number
   if (per.of === 'percent' && reading.form === 'dry' && at === begun) return undefined
   if (span.doubtful) return ask(reading, read.places, read.to, 'comma')
   if (isEitherOunce(reading, unit)) return ask(reading, read.places, read.to, 'ounce')
+  if (read.isTwo) return ask(reading, read.places, read.to, 'two')
   if (reading.cap || read.year) return limit(reading, read, per)
   const before = tokens.slice(begun, at).map(({ text }) => text)
   if (before.some((word) => FORBIDS.has(word))) return undefined
@@ -141,22 +146,29 @@ function again(reading: Reading, read: RateRead, word: string | undefined): numb
 /** How near two ways of printing one rate must be, as labels round them. */
 const ROUNDED = 0.03
 
+function isNear(a: Quantity<RateUnit>, b: Quantity<RateUnit>): boolean {
+  const [one, other] = [rateUnitParts(a.unit), rateUnitParts(b.unit)]
+  return (
+    one.per === other.per &&
+    one.dimension === other.dimension &&
+    Math.abs((a.value * one.factor) / (b.value * other.factor) - 1) <= ROUNDED
+  )
+}
+
+/** Two ways of printing one rate that are not the same; of a nutrient and of product nobody can tell here. */
+function contradict(one: PrintedRate, other: PrintedRate): boolean {
+  const [a, b] = [one, other].map(({ span, unit, per }) => per && rateIn(span.from, unit.unit, per))
+  return one.basis === other.basis && a !== undefined && b !== undefined && !isNear(a, b)
+}
+
 /** Whether a rate says again, in another unit, what the line in hand already says. */
 function isSame(reading: Reading, { span, unit, per }: PrintedRate): 'same' | 'other' | 'none' {
   const { rate: known, low, high } = reading.lines.at(-1)?.fields ?? {}
   const first = known ?? low
   const again = per && rateIn(span.from, unit.unit, per)
   if (!first || !again) return 'none'
-  const near = (a: Quantity<RateUnit>, b: Quantity<RateUnit>): boolean => {
-    const [one, other] = [rateUnitParts(a.unit), rateUnitParts(b.unit)]
-    return (
-      one.per === other.per &&
-      one.dimension === other.dimension &&
-      Math.abs((a.value * one.factor) / (b.value * other.factor) - 1) <= ROUNDED
-    )
-  }
   const upper = span.to === undefined || !per ? undefined : rateIn(span.to, unit.unit, per)
-  return near(again, first) && (!upper || !high || near(upper, high)) ? 'same' : 'other'
+  return isNear(again, first) && (!upper || !high || isNear(upper, high)) ? 'same' : 'other'
 }
 
 /** A rate begins a line of its own, unless the line in hand has none yet. */

@@ -21,10 +21,14 @@ export interface LineSays {
   }
 }
 
-/** A line is read once, whatever asks what it says. */
+/** A line is read once, whatever asks what it says. Source: trade.md 5. */
 export const lineSays = remembered((line: RateLine): LineSays => readLine(line, '', fieldReader()))
 
-/** Reads every figure of a line; what is wrong lands in the reader's problems, at its field. */
+/**
+ * Reads every figure of a line; what is wrong lands in the reader's problems, at its field.
+ * @param path of the line in its document @returns each figure in the unit it was printed in
+ * Source: trade.md 5.
+ */
 export function readLine(line: RateLine, path: string, fields: FieldReader): LineSays {
   fields.optional(`${path}.rate`, line.rate, 'rate', 'Usual rate', 'above-zero')
   const low = fields.optional(`${path}.low`, line.low, 'rate', 'Lowest rate', 'above-zero')
