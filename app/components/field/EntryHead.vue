@@ -1,20 +1,12 @@
 <script setup lang="ts">
 import type { DropdownMenuItem } from '@nuxt/ui'
-import type { EntryInHand } from '~/composables/form/useEntry'
+import type { EntryInHand, EntryWords } from '~/composables/form/useEntry'
 
 /**
  * Head of one row of a kind: its name, how it is saved, what can be done with it, and the choice when it was
  * changed elsewhere.
  */
-const { entry, title, what, backTo } = defineProps<{
-  entry: EntryInHand
-  what: string
-  /** What a row is called that has no name of its own. */
-  title?: string
-  placeholder?: string
-  back: string
-  backTo: string
-}>()
+const { entry, title, backTo } = defineProps<EntryWords & { entry: EntryInHand }>()
 const here = useRoute().path
 const { set } = useForm()
 const own = useSelfStore()

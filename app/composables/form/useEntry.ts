@@ -31,6 +31,16 @@ export interface EntryInHand {
   readonly remove: (then: string, back: string) => void
 }
 
+/** What the page of a row, and its head, say around it. */
+export interface EntryWords {
+  readonly what: string
+  /** What a row is called that has no name of its own. */
+  readonly title?: string
+  readonly placeholder?: string
+  readonly back: string
+  readonly backTo: string
+}
+
 /** One row of a kind: loaded, saved as it is typed, deleted so that it can be brought back. */
 export function useEntry<Stored extends Row, Draft extends { readonly version: number }>(
   kind: LibraryKind,
