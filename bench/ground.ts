@@ -6,52 +6,13 @@ import { performance } from 'node:perf_hooks'
 import type { Browser, Page } from 'playwright-core'
 import { v7 as uuid } from 'uuid'
 import { blankArea, blankPart } from '../core/ground/blankArea'
-import { combineOutlines, polygonArea } from '../core/ground/combineOutlines'
-import type { Point, Ring } from '../core/ground/plane'
+import type { Point } from '../core/ground/plane'
 import { drawsFrom } from '../core/quantity/draws'
 import { percentile, round } from './statistics'
+import { wobbly } from './wobbly'
 
-const EXCLUSIONS = 500
-const CORNERS = 200
 const TRACK_POINTS = 200_000
 const DRAGGED_CORNERS = 2000
-
-/** A wobbly round outline. */
-function wobbly(x: number, y: number, radius: number, corners: number, draw: () => number): Ring {
-  return Array.from({ length: corners }, (_, i): Point => {
-    const r = radius * (0.9 + 0.1 * draw())
-    return [x + r * Math.cos((2 * Math.PI * i) / corners), y + r * Math.sin((2 * Math.PI * i) / corners)]
-  })
-}
-
-/** Five hundred exclusions of two hundred corners taken from one lawn, many of them overlapping. */
-export function unionMs() {
-  const draw = drawsFrom(1)
-  const lawn = wobbly(0, 0, 150, 400, draw)
-  const taken = Array.from({ length: EXCLUSIONS }, () =>
-    wobbly((draw() - 0.5) * 260, (draw() - 0.5) * 260, 5, CORNERS, draw),
-  )
-  const begun = performance.now()
-  const combined = combineOutlines([lawn], taken)
-  const milliseconds = performance.now() - begun
-  const again = performance.now()
-  combineOutlines([lawn], taken)
-  const sameAgainMs = round(performance.now() - again)
-  // The first time the engine has yet to be compiled; moved a little, all of it is worked out anew.
-  const moved = taken.map((ring) => ring.map(([x, y]): Point => [x + 0.01, y]))
-  const warm = performance.now()
-  combineOutlines([lawn], moved)
-  return {
-    exclusions: EXCLUSIONS,
-    corners: CORNERS,
-    ms: round(milliseconds),
-    warmMs: round(performance.now() - warm),
-    netM2: combined.ok ? Math.round(polygonArea(combined.value.net)) : null,
-    strays: combined.ok ? combined.value.strays.length : null,
-    // The same rings in new arrays are worked out again; the very same arrays are not.
-    sameAgainMs,
-  }
-}
 
 /** Gaps between frames of the page while something is done, ms. */
 async function framesWhile(page: Page, work: () => Promise<void>) {

@@ -4,6 +4,8 @@ import { BENCH_HOUSE, sheetWithHistory } from './history'
 import { withRate } from './withRate'
 import { largeDocument } from './workload'
 
+export { timeUnion } from './union'
+
 const WARM_UP = 300
 const RUNS = 3000
 

@@ -7,14 +7,15 @@ import { basename, join } from 'node:path'
 import { gzipSync } from 'node:zlib'
 import autocannon from 'autocannon'
 import { chromium, type Browser } from 'playwright-core'
-import { build, type Rollup } from 'vite'
 import { echoServer } from '../bench/echoServer'
 import { percentile, round } from '../bench/statistics'
 import { calibrationBench, doubtBench } from '../bench/calibration'
-import { planInBrowser, unionMs } from '../bench/ground'
+import { planInBrowser } from '../bench/ground'
+import { replanInBrowser, unionInBrowser } from '../bench/corePage'
 import { manyRows } from '../bench/library'
 import { lanesBench } from '../bench/lanes'
 import { seasonBench } from '../bench/season'
+import { timeUnion } from '../bench/union'
 import { largeDocument, largeRequest } from '../bench/workload'
 import { SAMPLE_JOBS } from '../demo/sampleLinks'
 import { planApplication } from '../core/plan/planApplication'
@@ -53,7 +54,7 @@ try {
     doubtHeldTheTruth: doubtBench(),
     seasons: seasonBench(),
     lanes: lanesBench(),
-    unionOfExclusions: unionMs(),
+    unionOfExclusions: { inBrowser: await unionInBrowser(browser), onServer: timeUnion() },
     plan: await planInBrowser(browser, `http://127.0.0.1:${port}`),
     firstLoadJavaScriptKb: await firstLoad(browser),
     firstStartSeconds,
@@ -84,45 +85,6 @@ function plansPerSecond() {
   return {
     oneAreaOneProduct: { withoutWorking: rate(1, 1, 'without'), withWorking: rate(1, 1, 'with') },
     fortyAreasSixProducts: { withoutWorking: rate(40, 6, 'without'), withWorking: rate(40, 6, 'with') },
-  }
-}
-
-/** The same core, bundled as the page gets it, timed in the page. */
-async function replanInBrowser(chrome: Browser) {
-  const built = await build({
-    configFile: false,
-    logLevel: 'error',
-    build: {
-      write: false,
-      minify: true,
-      lib: {
-        entry: join(PROJECT, 'bench/inBrowser.ts'),
-        formats: ['iife'],
-        name: 'bench',
-        fileName: 'bench',
-      },
-    },
-  })
-  const [chunk] = (Array.isArray(built) ? built : [built as Rollup.RollupOutput]).flatMap(
-    ({ output }) => output,
-  )
-  if (chunk?.type !== 'chunk') throw new Error('the bench bundle is empty')
-  const page = await chrome.newPage()
-  await page.evaluate(`${chunk.code}; globalThis.bench = bench`)
-  const timed = async (call: string) => {
-    const times = await page.evaluate<readonly number[]>(`bench.${call}`)
-    return { p50: round(percentile(times, 0.5)), p99: round(percentile(times, 0.99)), runs: times.length }
-  }
-  const sheet = await timed('timeReplans()')
-  const checks = await timed(`timeRules('without')`)
-  const working = await timed(`timeRules('with working')`)
-  await page.close()
-  return {
-    areas: 40,
-    products: 6,
-    ...sheet,
-    withChecksOf5000Applications: checks,
-    theSameWithWorking: working,
   }
 }
 

@@ -1,9 +1,11 @@
-import * as Comlink from 'comlink'
 import { isWorkedOut, workOutElsewhere, type LargeGround, type WorkedGround } from '#core/ground/largeGround'
 import type { LargeGroundWork } from '../workers/largeGround.worker'
 
 /** Longer than this nobody waits for a figure. */
 const MOST_MS = 20_000
+
+/** An idle worker is kept this long. */
+const RESTS_MS = 60_000
 
 const GIVEN_UP: WorkedGround = { crossings: [], combined: { ok: false, error: { kind: 'tooComplex' } } }
 
@@ -12,15 +14,29 @@ export default defineNuxtPlugin(() => {
   const answers = shallowRef(0)
   const asked: LargeGround[] = []
   let busy = false
+  let worker: Worker | undefined
+  let resting: ReturnType<typeof setTimeout> | undefined
+
+  // What the last answer compiled serves the next one, while somebody is still at it.
+  function openWorker(): Worker {
+    clearTimeout(resting)
+    worker ??= new Worker(new URL('../workers/largeGround.worker.ts', import.meta.url), { type: 'module' })
+    return worker
+  }
+
+  function closeWorker() {
+    worker?.terminate()
+    worker = undefined
+  }
 
   async function workThrough() {
     busy = true
-    // The engine comes when it is wanted: the first page does without.
-    const { rememberGround } = await import('#core/ground/workOutGround')
-    const worker = new Worker(new URL('../workers/largeGround.worker.ts', import.meta.url), {
-      type: 'module',
-    })
-    const remote = Comlink.wrap<LargeGroundWork>(worker)
+    // Engine and bridge come when they are wanted: the first page does without.
+    const [{ rememberGround }, Comlink] = await Promise.all([
+      import('#core/ground/workOutGround'),
+      import('comlink'),
+    ])
+    const remote = Comlink.wrap<LargeGroundWork>(openWorker())
     // The newest first: while a corner is dragged the older ones are not on the screen any more.
     for (let next = asked.pop(); next; next = asked.pop()) {
       if (isWorkedOut(next)) continue
@@ -30,9 +46,12 @@ export default defineNuxtPlugin(() => {
       ])
       rememberGround(next, worked)
       answers.value += 1
-      if (worked === GIVEN_UP) break
+      if (worked === GIVEN_UP) {
+        closeWorker()
+        break
+      }
     }
-    worker.terminate()
+    resting = setTimeout(closeWorker, RESTS_MS)
     busy = false
     if (asked.length > 0) void workThrough()
   }

@@ -1,7 +1,9 @@
+import { sumOf } from '../quantity/counting'
 import { err, ok, type Result } from '../result'
 import { beyond, polygonsOf, subtract, unite, type NotCut, type Piece, type Polygon } from './clipping'
-import { boundsOf, inside, ringArea, type Bounds, type Ring } from './plane'
-import { tooManyMeetings } from './ringMeetings'
+import { inside, ringArea, type Bounds, type Ring } from './plane'
+import { ringGroups, type Group, type Member } from './ringGroups'
+import { sweepRings, TOUCHING_M } from './ringMeetings'
 
 /** An exclusion that does not lie wholly on the lawn. */
 export interface Stray {
@@ -77,10 +79,11 @@ function combine(added: readonly Ring[], taken: readonly Ring[]): Result<Combine
   // One outline alone is not cut, and so keeps every digit.
   if (only && added.length === 1 && taken.length === 0)
     return ok({ net: [[only]], added: ringArea(only), taken: 0, strays: [] })
-  if (tooManyMeetings([...added, ...taken])) return err({ kind: 'tooComplex' })
-  const lawn = uniteRings(added)
+  const swept = sweepRings([...added, ...taken])
+  if (!swept.ok) return err({ kind: 'tooComplex' })
+  const lawn = uniteGroups(ringGroups(added, swept.value, 0))
   if (!lawn.ok) return lawn
-  const away = groupsBesideLawn(taken, lawn.value)
+  const away = groupsBesideLawn(ringGroups(taken, swept.value, added.length), lawn.value)
   if (!away.ok) return away
   const { within, across, outside, sideBoxes } = away.value
   const left = subtract(
@@ -97,10 +100,10 @@ function combine(added: readonly Ring[], taken: readonly Ring[]): Result<Combine
   return ok({ net, added: size, taken: size - polygonArea(net), strays })
 }
 
-/** Union of rings, m: group by group, since rings that lie apart have nothing to do with each other. */
-function uniteRings(rings: readonly Ring[]): Result<readonly Polygon[], NotCut> {
+/** Union of rings, m: group by group, since groups have nothing to do with each other. */
+function uniteGroups(groups: readonly Group[]): Result<readonly Polygon[], NotCut> {
   const united: Polygon[] = []
-  for (const { members } of groupsOf(rings)) {
+  for (const { members } of groups) {
     const ground = unite(members.map(({ ring }) => ring))
     if (!ground.ok) return ground
     united.push(...polygonsOf(ground.value))
@@ -108,38 +111,11 @@ function uniteRings(rings: readonly Ring[]): Result<readonly Polygon[], NotCut> 
   return ok(united)
 }
 
-interface Member {
-  readonly ring: Ring
-  /** Its place in the list it came from. */
-  readonly index: number
-  readonly bounds: Bounds
-}
-
-/** Rings whose boxes touch, directly or by way of others: their boxes together are one connected place. */
-interface Group {
-  readonly members: readonly Member[]
-}
-
-/** Boxes nearer than this are taken to touch, m: rounding must not part what belongs together. */
-const TOUCHING_M = 1e-3
-
 const boxesTouch = (one: Bounds, other: Bounds): boolean =>
   one.minX <= other.maxX + TOUCHING_M &&
   other.minX <= one.maxX + TOUCHING_M &&
   one.minY <= other.maxY + TOUCHING_M &&
   other.minY <= one.maxY + TOUCHING_M
-
-function groupsOf(rings: readonly Ring[]): readonly Group[] {
-  let groups: Group[] = []
-  for (const [index, ring] of rings.entries()) {
-    const bounds = boundsOf(ring)
-    if (!bounds) continue
-    const touched = groups.filter(({ members }) => members.some((one) => boxesTouch(one.bounds, bounds)))
-    const members = [...touched.flatMap((group) => group.members), { ring, index, bounds }]
-    groups = [...groups.filter((group) => !touched.includes(group)), { members }]
-  }
-  return groups
-}
 
 interface TakenGroup extends Group {
   readonly ground: readonly Piece[]
@@ -156,12 +132,12 @@ interface GroupsBesideLawn {
 }
 
 function groupsBesideLawn(
-  taken: readonly Ring[],
+  taken: readonly Group[],
   lawn: readonly Polygon[],
 ): Result<GroupsBesideLawn, NotCut> {
   const sideBoxes = lawn.flatMap((polygon) => polygon.flatMap(sideBounds))
   const found: Record<Whereabouts, TakenGroup[]> = { within: [], across: [], outside: [] }
-  for (const group of groupsOf(taken)) {
+  for (const group of taken) {
     const ground = unite(group.members.map(({ ring }) => ring))
     if (!ground.ok) return ground
     found[placeOf(group, lawn, sideBoxes)].push({ ...group, ground: ground.value })
@@ -187,17 +163,23 @@ const sideBounds = (ring: Ring): readonly Bounds[] =>
 const lies = (ring: Ring, [outline, ...holes]: Polygon): boolean =>
   outline !== undefined && inside(ring[0]!, outline) && !holes.some((hole) => inside(ring[0]!, hole))
 
-/** Ground less groups that lie wholly on it: each is a hole, and where it has holes itself the lawn stays. */
+/**
+ * Ground less groups that lie wholly on it: each is a hole, and where it has holes itself the lawn stays. The
+ * largest first, so that one within another's hole is taken from the lawn that stays there.
+ */
 function takenOut(lawn: readonly Polygon[], groups: readonly TakenGroup[]): readonly Polygon[] {
-  const kept = lawn.map((polygon) => ({
-    polygon,
-    holes: groups.filter(({ members }) => lies(members[0]!.ring, polygon)).flatMap(({ ground }) => ground),
-  }))
-  return [
-    ...kept.map(({ polygon, holes }) => [...polygon, ...holes.map(({ outline }) => outline)]),
-    ...kept.flatMap(({ holes }) => holes.flatMap(leftWithin)),
-  ]
+  const kept = lawn.map((polygon) => [...polygon])
+  for (const { members, ground } of groups.toSorted((one, other) => sizeOf(other) - sizeOf(one))) {
+    const corner = members[0]!.ring[0]!
+    kept
+      .findLast(([outline]) => outline !== undefined && inside(corner, outline))
+      ?.push(...ground.map(({ outline }) => outline))
+    kept.push(...ground.flatMap(leftWithin).map((polygon) => [...polygon]))
+  }
+  return kept
 }
+
+const sizeOf = ({ ground }: TakenGroup): number => sumOf(ground, ({ outline }) => ringArea(outline))
 
 /** What stays of the lawn within a piece that is taken from it. */
 const leftWithin = ({ holes }: Piece): readonly Polygon[] =>

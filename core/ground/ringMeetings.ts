@@ -1,5 +1,5 @@
 import { err, ok, type Result } from '../result'
-import { inside, type Point, type Ring } from './plane'
+import { boundsOf, inside, type Bounds, type Point, type Ring } from './plane'
 
 /** Two rings that share ground, by their places in the list, and a place where they do. */
 export interface RingMeeting {
@@ -20,34 +20,24 @@ export interface TooComplex {
  * 1,000 corners cross a quarter of a million times; lawns and their beds a few dozen.
  */
 const MOST_CROSSINGS = 4000
-/** Pairs of sides that are looked at: about a second of work at most. */
+/** Pairs of sides, or of stretches, that are looked at: about a second of work at most. */
 const MOST_LOOKS = 200_000_000
-
-interface Side {
-  readonly ring: number
-  readonly a: Point
-  readonly b: Point
-  readonly minX: number
-  readonly maxX: number
-  readonly minY: number
-  readonly maxY: number
-}
 
 /**
  * Which rings cross each other or lie within one another, each pair once with one place; rings that only
  * touch don't meet. Refused past a bound that is counted while the sides are swept, before anything is cut.
  * @param rings none of which crosses itself; m
- * Source: sweep over boxes, then sides, by their least x; even-odd rule for what lies within.
+ * Source: sweep over boxes by their least x, then boxes of stretches of sides; even-odd rule for what lies
+ * within.
  */
 export function ringMeetings(rings: readonly Ring[]): Result<readonly RingMeeting[], TooComplex> {
-  const swept = crossingPairs(rings)
+  const swept = sweepRings(rings)
   if (!swept.ok) return swept
-  const crossed = swept.value
-  const boxes = rings.map(boxOf)
+  const { crossed, boxes } = swept.value
   const middles = rings.map(innerPoint)
   const within = rings.flatMap((ring, i) =>
     rings.slice(0, i).flatMap((other, j): RingMeeting[] => {
-      if (crossed.has(pairKey(j, i)) || !boxesMeet(boxes[i]!, boxes[j]!)) return []
+      if (crossed.has(pairKey(j, i)) || !boxesMeet(boxes[i]!, boxes[j]!, 0)) return []
       const at = [middles[i]!, middles[j]!].find((point) => inside(point, ring) && inside(point, other))
       return at ? [{ rings: [j, i], at }] : []
     }),
@@ -57,132 +47,185 @@ export function ringMeetings(rings: readonly Ring[]): Result<readonly RingMeetin
   )
 }
 
-/** Whether outlines meet too often to be joined: the sweep alone, without asking what lies within what. */
-export function tooManyMeetings(rings: readonly Ring[]): TooComplex | undefined {
-  const swept = crossingPairs(rings)
-  return swept.ok ? undefined : swept.error
+/** What a sweep over rings found. */
+export interface SweptRings {
+  readonly boxes: readonly Bounds[]
+  /** Pairs of rings of which sides cross, each with one place. */
+  readonly crossed: ReadonlyMap<string, RingMeeting>
+  /** Pairs that cross, touch, lie in one another or come so near that rounding may join them. */
+  readonly near: readonly (readonly [number, number])[]
 }
+
+/** Sides nearer than this are taken to touch, m: rounding must not part what belongs together. */
+export const TOUCHING_M = 1e-3
 
 const pairKey = (one: number, other: number) => `${one} ${other}`
 
 /** What has been looked at and found so far, of all pairs of rings. */
 interface Tally {
-  readonly found: Map<string, RingMeeting>
+  readonly crossed: Map<string, RingMeeting>
   crossings: number
   looks: number
 }
 
-/** Rings meet only where their boxes do: each such pair is swept over the sides that lie there. */
-function crossingPairs(rings: readonly Ring[]): Result<ReadonlyMap<string, RingMeeting>, TooComplex> {
-  const tally: Tally = { found: new Map(), crossings: 0, looks: 0 }
-  const boxes = rings.map(boxOf)
+/**
+ * Which rings meet or nearly do. Rings meet only where their boxes do, and of such a pair only stretches
+ * whose boxes do: their sides are held against each other.
+ */
+export function sweepRings(rings: readonly Ring[]): Result<SweptRings, TooComplex> {
+  const tally: Tally = { crossed: new Map(), crossings: 0, looks: 0 }
+  const near: (readonly [number, number])[] = []
+  const stretched = rings.map(inStretches)
+  const boxes = stretched.map(({ box }) => box)
   for (const [one, other] of boxPairs(boxes)) {
-    const here = commonBox(boxes[one]!, boxes[other]!)
-    tally.looks += rings[one]!.length + rings[other]!.length
-    const sides: Side[] = []
-    putSides(rings[one]!, one, here, sides)
-    const ours = sides.length
-    if (ours > 0) putSides(rings[other]!, other, here, sides)
-    if (sides.length === ours) continue
-    const problem = sweep(sides, tally)
-    if (problem) return err(problem)
+    const pair = { rings: [one, other], sides: [stretched[one]!, stretched[other]!] } as const
+    const held = holdSides(pair, tally)
+    if (!held.ok) return held
+    if (held.value === 'near' || contains(one, other) || contains(other, one)) near.push([one, other])
   }
-  return ok(tally.found)
+  return ok({ boxes, crossed: tally.crossed, near })
+
+  /** Of rings whose sides are apart: one corner tells for all. */
+  function contains(outer: number, inner: number): boolean {
+    return boxWithin(boxes[inner]!, boxes[outer]!) && inside(rings[inner]![0]!, rings[outer]!)
+  }
 }
 
-/** Pairs of boxes that meet, by a sweep from west to east. */
-function* boxPairs(boxes: readonly Box[]): Generator<readonly [number, number]> {
-  const order = boxes.map((_, i) => i).sort((one, other) => boxes[one]!.from[0] - boxes[other]!.from[0])
+const boxWithin = (inner: Bounds, outer: Bounds): boolean =>
+  inner.minX >= outer.minX && inner.maxX <= outer.maxX && inner.minY >= outer.minY && inner.maxY <= outer.maxY
+
+/** Pairs of boxes that meet or nearly do, by a sweep from west to east. */
+function* boxPairs(boxes: readonly Bounds[]): Generator<readonly [number, number]> {
+  const order = boxes.map((_, i) => i).sort((one, other) => boxes[one]!.minX - boxes[other]!.minX)
   let active: number[] = []
   for (const now of order) {
-    active = active.filter((other) => boxes[other]!.to[0] > boxes[now]!.from[0])
+    active = active.filter((other) => boxes[other]!.maxX + TOUCHING_M > boxes[now]!.minX)
     for (const other of active)
-      if (boxesMeet(boxes[other]!, boxes[now]!)) yield [Math.min(other, now), Math.max(other, now)]
+      if (boxesMeet(boxes[other]!, boxes[now]!, TOUCHING_M))
+        yield [Math.min(other, now), Math.max(other, now)]
     active.push(now)
   }
 }
 
-const commonBox = (one: Box, other: Box): Box => ({
-  from: [Math.max(one.from[0], other.from[0]), Math.max(one.from[1], other.from[1])],
-  to: [Math.min(one.to[0], other.to[0]), Math.min(one.to[1], other.to[1])],
-})
+/** Sides in a stretch: few enough to be held against those of another one by one. */
+const STRETCH = 8
 
-/** Sweeps the sides of two rings from west to east. @returns what is too much of it */
-function sweep(sides: Side[], tally: Tally): TooComplex | undefined {
-  const active: Side[] = []
-  for (const side of sides.sort((one, other) => one.minX - other.minX)) {
-    let kept = 0
-    tally.looks += active.length
-    for (const other of active) {
-      // What ends before this side is met by none that follow: it is left out as the list is gone through.
-      if (other.maxX <= side.minX) continue
-      active[kept] = other
-      kept += 1
-      if (other.minY >= side.maxY || other.maxY <= side.minY || other.ring === side.ring) continue
-      const at = properCrossing(side, other)
-      if (!at) continue
-      tally.crossings += 1
-      const pair = [Math.min(side.ring, other.ring), Math.max(side.ring, other.ring)] as const
-      if (!tally.found.has(pairKey(...pair))) tally.found.set(pairKey(...pair), { rings: pair, at })
-      if (tally.crossings > MOST_CROSSINGS) return { kind: 'tooComplex', at }
+interface Stretch {
+  readonly from: number
+  readonly to: number
+  readonly box: Bounds
+}
+
+/** A ring cut into stretches of sides, each with its box. */
+interface Stretched {
+  readonly ring: Ring
+  readonly box: Bounds
+  readonly stretches: readonly Stretch[]
+}
+
+function inStretches(ring: Ring): Stretched {
+  const stretches: Stretch[] = []
+  for (let from = 0; from < ring.length; from += STRETCH) {
+    const to = Math.min(from + STRETCH, ring.length)
+    stretches.push({ from, to, box: boxAlong(ring, from, to) })
+  }
+  return { ring, box: boxOf(ring), stretches }
+}
+
+/** The box of the sides from one corner to another, the last with its end. */
+function boxAlong(ring: Ring, from: number, to: number): Bounds {
+  const [x, y] = ring[to === ring.length ? 0 : to]!
+  const box = { minX: x, minY: y, maxX: x, maxY: y }
+  for (let i = from; i < to; i++) {
+    const corner = ring[i]!
+    if (corner[0] < box.minX) box.minX = corner[0]
+    if (corner[0] > box.maxX) box.maxX = corner[0]
+    if (corner[1] < box.minY) box.minY = corner[1]
+    if (corner[1] > box.maxY) box.maxY = corner[1]
+  }
+  return box
+}
+
+interface Pair {
+  readonly rings: readonly [number, number]
+  readonly sides: readonly [Stretched, Stretched]
+}
+
+/** Holds the sides of two rings against each other. @returns how they lie, or what is too much of it */
+function holdSides(pair: Pair, tally: Tally): Result<'near' | 'apart', TooComplex> {
+  const [one, other] = pair.sides
+  let lying: 'near' | 'apart' = 'apart'
+  for (const ours of one.stretches) {
+    if (!boxesMeet(ours.box, other.box, TOUCHING_M)) continue
+    tally.looks += other.stretches.length
+    for (const theirs of other.stretches) {
+      if (!boxesMeet(ours.box, theirs.box, TOUCHING_M)) continue
+      for (let i = ours.from; i < ours.to; i++) {
+        const [a, b] = sideAt(one.ring, i)
+        if (!sideMeets(a, b, theirs.box)) continue
+        tally.looks += theirs.to - theirs.from
+        for (let j = theirs.from; j < theirs.to; j++) {
+          const [c, d] = sideAt(other.ring, j)
+          if (!sidesNear(a, b, c, d)) continue
+          lying = 'near'
+          const at = properCrossing(a, b, c, d)
+          if (!at) continue
+          tally.crossings += 1
+          const key = pairKey(...pair.rings)
+          if (!tally.crossed.has(key)) tally.crossed.set(key, { rings: pair.rings, at })
+          if (tally.crossings > MOST_CROSSINGS) return err({ kind: 'tooComplex', at })
+        }
+      }
+      if (tally.looks > MOST_LOOKS) return err({ kind: 'tooComplex', at: one.ring[ours.from]! })
     }
-    if (tally.looks > MOST_LOOKS) return { kind: 'tooComplex', at: side.a }
-    active.length = kept
-    active.push(side)
   }
-  return undefined
+  return ok(lying)
 }
 
-/** Puts the sides of a ring that reach a box beside others; nothing is made of those that don't. */
-function putSides(ring: Ring, index: number, { from, to }: Box, sides: Side[]): void {
-  let a = ring.at(-1)!
-  for (const b of ring) {
-    const minX = a[0] < b[0] ? a[0] : b[0]
-    const maxX = a[0] < b[0] ? b[0] : a[0]
-    const minY = a[1] < b[1] ? a[1] : b[1]
-    const maxY = a[1] < b[1] ? b[1] : a[1]
-    if (minX <= to[0] && maxX >= from[0] && minY <= to[1] && maxY >= from[1])
-      sides.push({ ring: index, a, b, minX, maxX, minY, maxY })
-    a = b
-  }
-}
+const sideAt = (ring: Ring, index: number): readonly [Point, Point] => [
+  ring[index]!,
+  ring[index + 1 === ring.length ? 0 : index + 1]!,
+]
+
+const sideMeets = ([ax, ay]: Point, [bx, by]: Point, box: Bounds): boolean =>
+  (ax < bx ? ax : bx) <= box.maxX + TOUCHING_M &&
+  (ax < bx ? bx : ax) >= box.minX - TOUCHING_M &&
+  (ay < by ? ay : by) <= box.maxY + TOUCHING_M &&
+  (ay < by ? by : ay) >= box.minY - TOUCHING_M
+
+/** Whether the boxes of two sides touch. */
+const sidesNear = (a: Point, b: Point, [cx, cy]: Point, [dx, dy]: Point): boolean =>
+  (a[0] < b[0] ? a[0] : b[0]) <= (cx < dx ? dx : cx) + TOUCHING_M &&
+  (cx < dx ? cx : dx) <= (a[0] < b[0] ? b[0] : a[0]) + TOUCHING_M &&
+  (a[1] < b[1] ? a[1] : b[1]) <= (cy < dy ? dy : cy) + TOUCHING_M &&
+  (cy < dy ? cy : dy) <= (a[1] < b[1] ? b[1] : a[1]) + TOUCHING_M
 
 /** Nearer an end than this share of a side, two sides touch rather than cross. */
 const TOUCHES = 1e-9
 
-function properCrossing(one: Side, other: Side): Point | undefined {
-  const [d1x, d1y] = [one.b[0] - one.a[0], one.b[1] - one.a[1]]
-  const [d2x, d2y] = [other.b[0] - other.a[0], other.b[1] - other.a[1]]
+function properCrossing(a: Point, b: Point, c: Point, d: Point): Point | undefined {
+  const [d1x, d1y] = [b[0] - a[0], b[1] - a[1]]
+  const [d2x, d2y] = [d[0] - c[0], d[1] - c[1]]
   const cross = d1x * d2y - d1y * d2x
   if (cross === 0) return undefined
-  const [wx, wy] = [other.a[0] - one.a[0], other.a[1] - one.a[1]]
+  const [wx, wy] = [c[0] - a[0], c[1] - a[1]]
   const t = (wx * d2y - wy * d2x) / cross
   const u = (wx * d1y - wy * d1x) / cross
   const between = (share: number) => share > TOUCHES && share < 1 - TOUCHES
-  return between(t) && between(u) ? [one.a[0] + t * d1x, one.a[1] + t * d1y] : undefined
+  return between(t) && between(u) ? [a[0] + t * d1x, a[1] + t * d1y] : undefined
 }
 
-interface Box {
-  readonly from: Point
-  readonly to: Point
-}
+/** A ring without corners has a box that meets none. */
+const NOWHERE: Bounds = { minX: Infinity, minY: Infinity, maxX: -Infinity, maxY: -Infinity }
 
-const boxOf = (ring: Ring): Box => {
-  let [minX, minY, maxX, maxY] = [Infinity, Infinity, -Infinity, -Infinity]
-  for (const [x, y] of ring) {
-    minX = Math.min(minX, x)
-    minY = Math.min(minY, y)
-    maxX = Math.max(maxX, x)
-    maxY = Math.max(maxY, y)
-  }
-  return { from: [minX, minY], to: [maxX, maxY] }
-}
+const boxOf = (ring: Ring): Bounds => boundsOf(ring) ?? NOWHERE
 
-const boxesMeet = (one: Box, other: Box): boolean =>
-  one.from[0] < other.to[0] &&
-  other.from[0] < one.to[0] &&
-  one.from[1] < other.to[1] &&
-  other.from[1] < one.to[1]
+/** Whether two boxes share ground, or come nearer to it than a slack, m. */
+const boxesMeet = (one: Bounds, other: Bounds, slack: number): boolean =>
+  one.minX < other.maxX + slack &&
+  other.minX < one.maxX + slack &&
+  one.minY < other.maxY + slack &&
+  other.minY < one.maxY + slack
 
 /**
  * A point inside a ring: the middle of the widest stretch of ground at half the height between two corners.

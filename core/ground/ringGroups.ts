@@ -1,0 +1,43 @@
+import type { Bounds, Ring } from './plane'
+import type { SweptRings } from './ringMeetings'
+
+export interface Member {
+  readonly ring: Ring
+  /** Its place in the list it came from. */
+  readonly index: number
+  readonly bounds: Bounds
+}
+
+/** Rings that meet, touch or lie in one another, directly or by way of others. */
+export interface Group {
+  readonly members: readonly Member[]
+}
+
+/**
+ * Rings in groups that have nothing to do with each other: each can be joined by itself.
+ * @param first the place of the first of them among the rings that were swept
+ */
+export function ringGroups(
+  rings: readonly Ring[],
+  { boxes, near }: SweptRings,
+  first: number,
+): readonly Group[] {
+  const leaders = rings.map((_, i) => i)
+  const leaderOf = (index: number): number => {
+    let at = index
+    while (leaders[at] !== at) at = leaders[at]!
+    leaders[index] = at
+    return at
+  }
+  for (const [one, other] of near.map((pair) => pair.map((ring) => ring - first)))
+    if (leaders[one!] !== undefined && leaders[other!] !== undefined)
+      leaders[leaderOf(one!)] = leaderOf(other!)
+  const groups = new Map<number, Member[]>()
+  for (const [index, ring] of rings.entries()) {
+    const member = { ring, index, bounds: boxes[first + index]! }
+    const group = groups.get(leaderOf(index))
+    if (group) group.push(member)
+    else groups.set(leaderOf(index), [member])
+  }
+  return [...groups.values()].map((members) => ({ members }))
+}
