@@ -1,7 +1,4 @@
 <script setup lang="ts">
-import { blankEquipment } from '#core/calibration/blankEquipment'
-import { blankProductDocument } from '#core/label/blankProduct'
-import { v7 as uuid } from 'uuid'
 import type { Today } from '#shared/schemas/today'
 
 /** This morning: what runs, what is due, who may go back where, what needs looking after. */
@@ -13,8 +10,8 @@ const { problem, read } = useReading(async () => {
   today.value = await $fetch<Today>(crewUrl('/today'))
 })
 const { whose, choices, own } = useWhose(() => [...(today.value?.jobs ?? []), ...(today.value?.ahead ?? [])])
-const begin = useNewRow()
-const { startJob } = useNewJob()
+/** More names than this are chosen from a list. */
+const MOST_IN_VIEW = 4
 const dayWords = computed(() => weekdayText(today.value?.day ?? '2000-01-01'))
 const clock = computed(() =>
   new Intl.DateTimeFormat('en-GB', {
@@ -23,41 +20,7 @@ const clock = computed(() =>
     minute: '2-digit',
   }).format(new Date(today.value?.now ?? 0)),
 )
-const counts = computed(() => today.value?.counts)
-/** The chain of a new crew: what is still empty, each with the one action that fills it. */
-const steps = computed(() => [
-  {
-    done: (counts.value?.sites ?? 0) > 0,
-    words: 'Measure a site: its areas are what every job draws on.',
-    action: 'New site',
-    act: () =>
-      begin(
-        { name: '', place: '', document: { schema: 1, contact: '', notices: '', water: '', notes: '' } },
-        (id) => `/sites/${id}`,
-      ),
-  },
-  {
-    done: (counts.value?.equipment ?? 0) > 0,
-    words: 'Enter a spreader or a sprayer, and calibrate it over a taped course.',
-    action: 'Add a sprayer',
-    act: () =>
-      begin({ name: '', document: blankEquipment('sprayer', crew.units) }, (id) => `/equipment/${id}`),
-  },
-  {
-    done: (counts.value?.products ?? 0) > 0,
-    words: 'Type a label: its rate and its limits.',
-    action: 'New product',
-    act: () =>
-      begin({ name: '', document: blankProductDocument(uuid(), crew.units) }, (id) => `/products/${id}`),
-  },
-  {
-    done: (counts.value?.jobs ?? 0) > 0,
-    words: 'Plan a job: amounts, loads and checks follow by themselves.',
-    action: 'New job',
-    act: startJob,
-  },
-])
-const young = computed(() => counts.value !== undefined && counts.value.jobs === 0)
+const young = computed(() => today.value?.counts.jobs === 0)
 </script>
 
 <template>
@@ -65,33 +28,28 @@ const young = computed(() => counts.value !== undefined && counts.value.jobs ===
     <header class="rule-b head">
       <h1>{{ dayWords }}</h1>
       <p class="soft">{{ clock }} · {{ crew.organization?.name }}</p>
-      <ChoiceField
-        v-if="choices.length > 1"
-        bare
-        label="Whose jobs"
-        class="ms-auto w-44"
-        :value="whose"
-        :choices="choices"
-        @change="whose = $event"
-      />
+      <template v-if="choices.length > 1">
+        <RadioField
+          v-if="choices.length <= MOST_IN_VIEW"
+          bare
+          label="Whose jobs"
+          class="ms-auto"
+          :value="whose"
+          :choices="choices"
+          @change="whose = $event"
+        />
+        <LazyChoiceField
+          v-else
+          bare
+          label="Whose jobs"
+          class="ms-auto w-44"
+          :value="whose"
+          :choices="choices"
+          @change="whose = $event"
+        />
+      </template>
     </header>
-    <section v-if="young" class="px-6 py-5" aria-labelledby="first-title">
-      <h2 id="first-title">From nothing to the first record</h2>
-      <ol>
-        <li v-for="step in steps" :key="step.action" class="rule-b step">
-          <UIcon :name="step.done ? 'i-lucide-circle-check' : 'i-lucide-circle-dashed'" class="size-5" /><span
-            >{{ step.words }}<span v-if="step.done" class="sr-only"> Done.</span></span
-          >
-          <UButton
-            :label="step.action"
-            size="sm"
-            :color="step.done ? 'neutral' : 'primary'"
-            :variant="step.done ? 'outline' : 'solid'"
-            @click="step.act"
-          />
-        </li>
-      </ol>
-    </section>
+    <LazyFirstSteps v-if="young" :counts="today.counts" />
     <DayHours v-if="!young" :today="today" />
     <div v-if="!young" class="columns">
       <div class="space-y-6">
@@ -125,14 +83,6 @@ const young = computed(() => counts.value !== undefined && counts.value.jobs ===
   align-items: baseline;
   flex-wrap: wrap;
   gap: 4px 16px;
-}
-.step {
-  display: grid;
-  grid-template-columns: 20px minmax(0, 1fr) auto;
-  gap: 10px;
-  padding: 9px 0;
-  align-items: center;
-  max-width: 760px;
 }
 @media (max-width: 760px) {
   .head {

@@ -63,7 +63,7 @@ test('stops are dragged into another order and back by a press; one person’s d
   await page.getByText('The Saltings').waitFor({ state: 'detached' })
   await expect.poll(async () => (await stops(page)).length).toBe(2)
   await page.goto(`${on.url}/today`)
-  await page.getByRole('combobox', { name: 'Whose jobs', exact: true }).getByText('J. Lindqvist').waitFor()
+  await page.getByRole('radio', { name: 'J. Lindqvist', checked: true }).waitFor()
   expect(await page.getByText('Spring feed, front strips').count()).toBe(0)
   expectQuiet(watched)
 })

@@ -1,11 +1,10 @@
 <script setup lang="ts">
-import { dayText } from '#core/calendar/dayText'
-import type { NavigationMenuItem } from '@nuxt/ui'
+import type { Component } from 'vue'
 
 /** The places at the left, and at its foot one button for whose data this is and how it is shown. */
 const emit = defineEmits<{ find: []; keys: []; newCrew: [] }>()
-const crew = useCrewStore()
 const route = useRoute()
+const isHere = (to: string) => route.path.startsWith(to)
 const open = ref(false)
 watch(
   () => route.fullPath,
@@ -13,49 +12,40 @@ watch(
     open.value = false
   },
 )
-const items = computed<NavigationMenuItem[]>(() =>
-  PLACES.map(({ name, to, icon }) => ({ label: name, to, icon, active: route.path.startsWith(to) })),
-)
-const initials = computed(() =>
-  (crew.organization?.name ?? '')
-    .split(/\s+/)
-    .slice(0, 2)
-    .map(([first = '']) => first.toUpperCase())
-    .join(''),
-)
-const sampleDay = computed(() =>
-  crew.organization?.kind === 'sample' ? `sample data, ${dayText(crew.today()).replace(/ \d{4}$/, '')}` : '',
-)
+// Fetched when it is first pressed; the button stands there before and after.
+const crewMenu = shallowRef<Component>()
+async function openCrewMenu() {
+  crewMenu.value = (await import('~/components/shell/CrewMenu.vue')).default
+  open.value = true
+}
 </script>
 
 <template>
   <div class="nav">
     <p class="brand title">Hectarum</p>
-    <UNavigationMenu
-      orientation="vertical"
-      aria-label="Places"
-      :items="items"
-      :ui="{ link: 'px-[15px] py-[9px]' }"
+    <nav aria-label="Places">
+      <ul>
+        <li v-for="{ name, to, icon } in PLACES" :key="to">
+          <UButton
+            variant="ghost"
+            :icon="icon"
+            :label="name"
+            :to="to"
+            :aria-current="isHere(to) ? 'page' : undefined"
+            class="place"
+          />
+        </li>
+      </ul>
+    </nav>
+    <component
+      :is="crewMenu"
+      v-if="crewMenu"
+      v-model:open="open"
+      @find="emit('find')"
+      @keys="emit('keys')"
+      @new-crew="emit('newCrew')"
     />
-    <UPopover v-model:open="open" :content="{ side: 'top', align: 'start' }">
-      <UButton variant="ghost" class="foot">
-        <span class="box" aria-hidden="true">{{ initials }}</span>
-        <span class="min-w-0">
-          <span class="block font-semibold leading-tight">{{ crew.organization?.name }}</span>
-          <span v-if="sampleDay" class="small sample block">{{ sampleDay }}</span>
-          <span class="sr-only">: crew, units, theme</span>
-        </span>
-      </UButton>
-      <template #content>
-        <LazyCrewPanel
-          class="w-72 p-4"
-          @find="emit('find')"
-          @keys="emit('keys')"
-          @new-crew="emit('newCrew')"
-          @done="open = false"
-        />
-      </template>
-    </UPopover>
+    <CrewButton v-else aria-haspopup="dialog" :aria-expanded="false" @click="openCrewMenu" />
   </div>
 </template>
 
@@ -73,28 +63,18 @@ const sampleDay = computed(() =>
   font-size: 22px;
   padding: 0 18px 14px;
 }
-.foot {
-  margin-top: auto;
-  border-top: var(--rule-width) solid var(--rule);
+.place {
+  width: 100%;
+  padding: 9px 15px;
+  gap: 12px;
+  border-left: 3px solid transparent;
   border-radius: 0;
-  text-align: start;
-  padding: 10px 14px;
-  gap: 10px;
-  min-width: 0;
+  font-size: 15px;
+  font-weight: 400;
 }
-.box {
-  flex: none;
-  border: 1.5px solid var(--ink);
-  border-radius: 3px;
-  width: 28px;
-  height: 28px;
-  display: grid;
-  place-items: center;
-  font-size: 12px;
-  font-weight: 700;
-}
-.sample {
-  color: var(--dry);
+.place[aria-current] {
+  border-left-color: var(--ink);
+  background: var(--tint);
   font-weight: 600;
 }
 </style>

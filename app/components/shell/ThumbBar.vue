@@ -3,6 +3,8 @@
 const emit = defineEmits<{ find: []; keys: []; newCrew: [] }>()
 const route = useRoute()
 const more = ref(false)
+// Fetched when it is first pressed; from then on it may slide in and out.
+const seen = ref(false)
 watch(
   () => route.fullPath,
   () => {
@@ -10,6 +12,10 @@ watch(
   },
 )
 const isHere = (to: string) => route.path.startsWith(to)
+function openMore() {
+  seen.value = true
+  more.value = true
+}
 </script>
 
 <template>
@@ -26,33 +32,20 @@ const isHere = (to: string) => route.path.startsWith(to)
             raw
             :aria-expanded="more"
             :aria-current="MORE_PLACES.some(({ to }) => isHere(to)) ? 'page' : undefined"
-            @click="more = true"
+            @click="openMore"
           >
             <UIcon name="i-lucide-ellipsis" class="size-[22px]" />More</ULink
           >
         </li>
       </ul>
     </nav>
-    <USlideover v-model:open="more" side="bottom" title="More" description="Other places, crew, units, theme">
-      <template #body>
-        <div class="mb-3 grid gap-1">
-          <UButton
-            v-for="{ name, to, icon } in MORE_PLACES"
-            :key="to"
-            variant="ghost"
-            :icon="icon"
-            :label="name"
-            :to="to"
-          />
-        </div>
-        <CrewPanel
-          @find="emit('find')"
-          @keys="emit('keys')"
-          @new-crew="emit('newCrew')"
-          @done="more = false"
-        />
-      </template>
-    </USlideover>
+    <LazyMorePlaces
+      v-if="seen"
+      v-model:open="more"
+      @find="emit('find')"
+      @keys="emit('keys')"
+      @new-crew="emit('newCrew')"
+    />
   </div>
 </template>
 

@@ -1,5 +1,6 @@
-import { DateFormatter, getLocalTimeZone, parseDateTime } from '@internationalized/date'
+import { DateFormatter } from '@internationalized/date'
 import { dayText } from '#core/calendar/dayText'
+
 /** The calendar day of an instant in a zone, YYYY-MM-DD. A formatter is made once: many ask at every key. */
 export const calendarDay = (instant: string, timeZone: string | undefined): string =>
   new DateFormatter('en-CA', { timeZone, year: 'numeric', month: '2-digit', day: '2-digit' }).format(
@@ -24,9 +25,3 @@ export const finishedText = (
   { finishedAt, only }: { readonly finishedAt: string; readonly only?: 'day' },
   timeZone: string | undefined,
 ): string => (only === 'day' ? dayText(calendarDay(finishedAt, timeZone)) : instantText(finishedAt, timeZone))
-
-/** The instant of a time on a place's own clock. @param time HH:MM */
-export const instantAt = (day: string, time: string, timeZone: string | undefined): string =>
-  parseDateTime(`${day}T${time}`)
-    .toDate(timeZone ?? getLocalTimeZone())
-    .toISOString()

@@ -11,13 +11,13 @@ const crew = useCrewStore()
 const own = useSelfStore()
 const library = useLibraryStore()
 const notice = useNotice()
-const { newApplication } = useNewJob()
 const { draft, stored, saveState, loadProblem, load, change, save, keepMine, takeTheirs, forget } =
   useJobDraft(id)
 await load()
 // What the job was copied from is looked up behind it: the sheet stands without it.
 void Promise.all([library.load(), library.loadAreas(draft.value?.siteId ?? null, id)]).catch(() => undefined)
-useHead({ title: () => `${draft.value?.site || 'New job'} · Hectarum` })
+const title = computed(() => `${draft.value?.site || 'New job'} · Hectarum`)
+useHead({ title })
 
 const state = computed(() =>
   stored.value?.state === 'running' || stored.value?.state === 'done'
@@ -88,7 +88,7 @@ function take(fields: Partial<JobDraft>) {
 
 async function add() {
   if (!draft.value) return
-  const fresh = newApplication()
+  const fresh = blankJobApplication(crew.units)
   const areas = draft.value.applications[index.value]?.document.lawns ?? fresh.document.lawns
   take({
     applications: [...draft.value.applications, { ...fresh, document: { ...fresh.document, lawns: areas } }],
