@@ -75,14 +75,14 @@ const ARROWS = { asc: 'i-lucide-arrow-up', desc: 'i-lucide-arrow-down' } as cons
       }"
     >
       <template v-if="chosen" #chosen-header>
-        <UCheckbox
+        <LazyUCheckbox
           :model-value="allChosen"
           :aria-label="`All ${rows.length} shown`"
           @update:model-value="choose(rows, $event === true ? 'in' : 'out')"
         />
       </template>
       <template v-if="chosen" #chosen-cell="cell">
-        <UCheckbox
+        <LazyUCheckbox
           class="tick"
           :model-value="isChosen(cell.row.original)"
           :aria-label="nameOf?.(cell.row.original)"

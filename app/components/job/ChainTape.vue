@@ -14,12 +14,19 @@ const WORDS: Readonly<Record<ChainLink['state'], string>> = {
 <template>
   <nav aria-label="The chain of this job">
     <ol class="tape">
-      <li v-for="(link, i) in links" :key="link.name" :class="[link.state, link.name === open ? 'open' : '']">
+      <li
+        v-for="(link, i) in links"
+        :key="link.name"
+        v-memo="[link, link.name === open]"
+        :class="[link.state, link.name === open ? 'open' : '']"
+      >
         <ULink
           raw
           class="link"
           :aria-current="link.name === open ? 'true' : undefined"
           :aria-keyshortcuts="String(i + 1)"
+          @pointerenter="reachFor(link.name)"
+          @focus="reachFor(link.name)"
           @click="emit('open', link)"
         >
           <span class="name"

@@ -62,7 +62,7 @@ const { own, pressed, holds, logPlace, mainAction } = useSheetAction({
   plan: () => emit('plan'),
   run: () => emit('run'),
 })
-const chain = computed(() =>
+const chain = steadyRows(() =>
   chainOf(
     sheet.value,
     own.value === 'planned'
@@ -88,6 +88,12 @@ async function takeSite(siteId: string, site: string) {
 watch(
   () => [props.draft.siteId, day.value] as const,
   ([siteId, on]) => library.loadWeather(siteId, on),
+  { immediate: true },
+)
+
+watch(
+  () => sheet.value.problems.length > 0,
+  (missing) => missing && reachForAll(),
   { immediate: true },
 )
 

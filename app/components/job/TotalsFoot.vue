@@ -23,7 +23,7 @@ const share = computed(() => (sheet.value.sd > 0 ? (2 * sheet.value.sd) / sheet.
 const give = (told: (share: number) => string) =>
   share.value === undefined ? undefined : `± ${told(share.value)}`
 
-const totals = computed<readonly Total[]>(() => {
+const totals = steadyRows<Total>(() => {
   const { plan, size } = sheet.value
   if (!plan) return size > 0 ? [{ label: 'Lawn', shown: shown.size(size) }] : []
   const { mix, carrier } = plan.totals

@@ -2,7 +2,7 @@
 import type { SiteLayout } from '#core/ground/siteLayout'
 import type { CoverageAsk } from '#core/lanes/coverage/workOutCoverage'
 import { boundsOf } from '#core/ground/plane'
-import { laneProblemWords } from '#core/lanes/lawns/workOutLanes'
+import { laneProblemWords } from '#core/lanes/lawns/laneWords'
 import { formatMinutes } from '#core/quantity/format'
 import type { ShownCoverage } from '~/composables/job/useCoverage'
 

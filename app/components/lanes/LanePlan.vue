@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { throwOf } from '#core/calibration/trayPattern'
 import { boundsOf, centroid, type Point } from '#core/ground/plane'
-import { costWords, laneProblemWords } from '#core/lanes/lawns/workOutLanes'
+import { costWords, laneProblemWords } from '#core/lanes/lawns/laneWords'
 import { fromNorth, hasDirection } from '#core/lanes/plan/lanePlan'
 import type { SheetLanes } from '~/composables/job/useLanes'
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { formatMinutes } from '#core/quantity/format'
-import { laneProblemWords } from '#core/lanes/lawns/workOutLanes'
+import { laneProblemWords } from '#core/lanes/lawns/laneWords'
 import type { SheetLanes } from '~/composables/job/useLanes'
 import type { JobDraft } from '~/composables/job/useJobDraft'
 

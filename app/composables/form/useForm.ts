@@ -26,6 +26,23 @@ interface FormOptions {
   readonly reveal?: (path: string) => void
 }
 
+/** A part of the screen that is fetched only now stands there within this, ms. */
+const LONGEST_WAIT_MS = 2000
+
+/** The field of a path, or the first below it; waited for, unless somebody goes elsewhere meanwhile. */
+async function fieldAt(path: string): Promise<HTMLElement | undefined> {
+  const begun = performance.now()
+  const places = [document.activeElement, document.body]
+  while (performance.now() - begun < LONGEST_WAIT_MS && places.includes(document.activeElement)) {
+    const field =
+      document.querySelector<HTMLElement>(`[data-path="${path}"]`) ??
+      document.querySelector<HTMLElement>(`[data-path^="${path}"]`)
+    if (field) return field
+    await new Promise(requestAnimationFrame)
+  }
+  return undefined
+}
+
 /** Gives the fields below their form. */
 export function provideForm({
   problems,
@@ -49,9 +66,7 @@ export function provideForm({
     reveal?.(path)
     for (const section of sectionsOf(path)) opened.add(section)
     await nextTick()
-    const field =
-      document.querySelector<HTMLElement>(`[data-path="${path}"]`) ??
-      document.querySelector<HTMLElement>(`[data-path^="${path}"]`)
+    const field = await fieldAt(path)
     field?.focus()
     field?.scrollIntoView({ block: 'nearest' })
   }

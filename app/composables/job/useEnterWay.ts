@@ -21,6 +21,8 @@ export function useEnterWay({ sheet, document: draft, go }: SheetContext) {
     )
       return
     event.preventDefault()
+    // The next field stands there before this one is left: no key falls between the two.
+    await reachForAll().catch(() => undefined)
     event.target.blur()
     await nextTick()
     const path = nextField(sheet.value.problems, draft.value, machines.value, event.target.dataset.path)

@@ -7,7 +7,8 @@ import { groundSize } from './buffers'
 import { downwind } from './downwind'
 import { laneAmounts, laneStops, type LaneStop } from './laneStops'
 import type { LanesQuestion, WalkedLawn } from './lanesQuestion'
-import { costWords, workOutLanes } from './workOutLanes'
+import { costWords } from './laneWords'
+import { workOutLanes } from './workOutLanes'
 
 const box = (x: number, y: number, wide: number, high: number): Ring => [
   [x, y],

@@ -71,7 +71,7 @@ const missing = computed(() => sheet.value.problems[0])
           :lawns="lawnNames(group.load.areas)"
         />
       </div>
-      <DryCharge v-else />
+      <LazyDryCharge v-else />
       <LazyRateGroups v-if="document.method === 'spray' && sheet.plan?.rates" />
     </template>
     <div v-else class="rule-t py-6">

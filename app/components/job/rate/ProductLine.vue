@@ -1,8 +1,6 @@
 <script setup lang="ts">
 import type { ProductDraft } from '#core/draft/applicationDraft'
 import type { RateLine } from '#core/label/productDocument'
-import type { PlanProduct } from '#core/plan/planRequest'
-import { sameContent } from '#core/sameContent'
 import type { KnownName } from '~/components/field/NameField.vue'
 import { rateUnitsFor } from './rateUnits'
 
@@ -27,11 +25,8 @@ const method = computed(() => document.value.method)
 const units = computed(() => rateUnitsFor(method.value))
 const alone = computed(() => document.value.products.length === 1)
 const uses = computed(() => props.lines.map(({ id, use }) => ({ value: id, text: use || 'unnamed use' })))
-const planned = computed<PlanProduct | undefined>((last) => {
-  const now = sheet.value.products[props.index]
-  return sameContent(last, now) ? last : now
-})
-const amount = computed(
+const planned = steady(() => sheet.value.products[props.index])
+const amount = steady(
   () => sheet.value.plan?.totals.products.find((total) => total.id === props.product.id)?.amount,
 )
 </script>

@@ -2,16 +2,20 @@
 import type { JobState, LinkName } from '#core/job/chain'
 
 /** The link of the chain that is open: there is room to work in it. */
-defineProps<{ link: LinkName; state: JobState; applicationId: string; version: number; log: string }>()
+const props = defineProps<{
+  link: LinkName
+  state: JobState
+  applicationId: string
+  version: number
+  log: string
+}>()
+const part = computed(() => partOf(props.link))
+watch(() => props.link, reachFor, { immediate: true })
 </script>
 
 <template>
-  <MeasureLink v-if="link === 'measure'" />
-  <MethodBlock v-else-if="link === 'calibrate'" />
-  <ProductList v-else-if="link === 'rate'" />
-  <LoadsZone v-else-if="link === 'load'" :application-id="applicationId" :version="version" />
-  <WalkLink v-else-if="link === 'walk'" />
-  <div v-else>
+  <component :is="part" v-if="part" v-bind="link === 'load' ? { applicationId, version } : {}" />
+  <div v-else-if="link === 'log'">
     <p v-if="state === 'running'">The run is under way. Log what it took when it is done.</p>
     <p v-else-if="state !== 'done'" class="soft">Opens when the run starts.</p>
     <UButton

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { ChainLink, LinkName } from '#core/job/chain'
-import { prettyUnits, unitText, type Shown } from '#core/quantity/systems'
-import { showQuantity } from '#core/quantity/systems'
+import { showQuantity, unitText } from '#core/quantity/systems'
+import type { SoFar } from './SoFarRow.vue'
 
 /** Each link of the chain with its one or two figures, always in view; a press opens it. */
 const props = defineProps<{ links: readonly ChainLink[]; open: LinkName | undefined }>()
@@ -9,10 +9,7 @@ const emit = defineEmits<{ open: [link: ChainLink] }>()
 const { sheet, document, lanes } = useSheet()
 const shown = useShown()
 
-interface Summary {
-  readonly figures: readonly (Shown & { readonly before?: string; readonly give?: string })[]
-  readonly more: string
-}
+type Summary = Omit<SoFar, 'link'>
 const MOST_NAMED = 8
 const measure = (): Summary => ({
   figures:
@@ -82,8 +79,6 @@ const walk = (): Summary => {
   const metres = lanes.worked.value?.lanes.metres ?? sheet.value.walk?.distance
   return { figures: metres === undefined ? [] : [shown.distance(metres)], more: '' }
 }
-/** Links whose place on the tape says what their figures don't. */
-const TOLD: ReadonlySet<LinkName> = new Set(['calibrate', 'walk', 'log'])
 const summaries = computed<Readonly<Record<LinkName, Summary>>>(() => ({
   measure: measure(),
   calibrate: calibrate(),
@@ -92,73 +87,14 @@ const summaries = computed<Readonly<Record<LinkName, Summary>>>(() => ({
   walk: walk(),
   log: { figures: [], more: '' },
 }))
-const rows = computed(() => props.links.map((link) => ({ link, ...summaries.value[link.name] })))
+const rows = steadyRows<SoFar>(() => props.links.map((link) => ({ link, ...summaries.value[link.name] })))
 </script>
 
 <template>
   <ul aria-label="The sheet so far">
-    <li v-for="{ link, figures, more } in rows" :key="link.name" class="rule-b">
-      <ULink
-        raw
-        class="row"
-        :class="[link.name === open ? 'open' : '', link.path ? 'lacks' : '']"
-        :aria-expanded="link.name === open"
-        :aria-controls="`link-${link.name}`"
-        @click="emit('open', link)"
-      >
-        <span class="soft small block">{{ LINK_NAMES[link.name] }}</span>
-        <span v-for="(figure, i) in figures" :key="i" class="told"
-          ><span v-if="figure.before" class="soft before">{{ figure.before }}{{ ' ' }}</span
-          ><strong>{{ figure.figure }}</strong
-          ><span class="unit"
-            >{{ figure.unit }}<template v-if="figure.give"> ± {{ figure.give }}</template></span
-          >{{ ' ' }}</span
-        >
-        <span v-if="more" class="block" :class="figures.length > 0 ? 'small' : ''">{{
-          prettyUnits(more)
-        }}</span>
-        <span
-          v-if="link.path || TOLD.has(link.name)"
-          class="detail small block"
-          :class="link.path ? '' : 'soft'"
-          >{{ link.detail }}</span
-        >
-      </ULink>
-      <slot v-if="link.name === open" :link="link.name" />
+    <li v-for="row in rows" :key="row.link.name" class="rule-b">
+      <SoFarRow :row="row" :open="row.link.name === open" @press="emit('open', row.link)" />
+      <slot v-if="row.link.name === open" :link="row.link.name" />
     </li>
   </ul>
 </template>
-
-<style scoped>
-.row {
-  display: block;
-  width: 100%;
-  text-align: start;
-  padding: 8px 16px 9px 21px;
-  border-left: 3px solid transparent;
-  line-height: 1.35;
-}
-.row:hover {
-  background: var(--tint);
-}
-.row.open {
-  border-left-color: var(--ink);
-  background: var(--sheet);
-}
-.told {
-  font-size: 16.5px;
-}
-.before {
-  font-size: 14px;
-}
-.lacks .detail {
-  color: var(--action);
-  font-weight: 600;
-}
-@media (max-width: 760px) {
-  .row {
-    padding: 10px 16px 10px 13px;
-    min-height: 56px;
-  }
-}
-</style>
