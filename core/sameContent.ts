@@ -12,10 +12,10 @@ export function sameContent(a: unknown, b: unknown): boolean {
     Array.isArray(a) !== Array.isArray(b)
   )
     return false
-  const [left, right] = [a, b].map((node) =>
-    Object.entries(node).filter(([, value]) => value !== undefined),
-  ) as [[string, unknown][], [string, unknown][]]
-  if (left.length !== right.length) return false
-  const other = new Map(right)
-  return left.every(([name, value]) => other.has(name) && sameContent(value, other.get(name)))
+  const [left, right] = [a as Readonly<Record<string, unknown>>, b as Readonly<Record<string, unknown>>]
+  const at = (node: Readonly<Record<string, unknown>>, name: string) =>
+    Object.hasOwn(node, name) ? node[name] : undefined
+  // Asked at every key of much that is drawn: no lists are made of it.
+  for (const name of Object.keys(left)) if (!sameContent(left[name], at(right, name))) return false
+  return Object.keys(right).every((name) => right[name] === undefined || at(left, name) !== undefined)
 }

@@ -45,7 +45,9 @@ export function heavyMix(
   for (let round = 0; round < ROUNDS; round++) {
     const gravity = gravityAt(carrier)
     if (!(gravity > 0)) return undefined
-    carrier = watered / Math.sqrt(gravity)
+    const rested = watered / Math.sqrt(gravity)
+    if (rested === carrier) break
+    carrier = rested
   }
   const [gravity, change] = [gravityAt(carrier), carrier / watered - 1]
   if (Math.abs(change) < NOTICED) return undefined

@@ -15,6 +15,10 @@ import { ownRateProblems } from './rateGroups'
  */
 export function requestProblems(request: PlanRequest, carrier: Carrier | undefined): readonly PlanIssue[] {
   const { areas, products, method } = request
+  // Most areas have no rate of their own: those that do are looked up once, not for each product.
+  const own = areas.flatMap(({ rates = [] }, i) =>
+    rates.map(({ id, limits }, k) => ({ id, limits, path: `areas.${i}.rates.${k}` })),
+  )
   return [
     ...repeatedIds(areas, 'areas'),
     ...repeatedIds(products, 'products'),
@@ -23,12 +27,8 @@ export function requestProblems(request: PlanRequest, carrier: Carrier | undefin
     ...products.flatMap((product, index) => [
       ...basisProblems(product, `products.${index}`),
       ...limitOrderProblems(product, `products.${index}`, carrier),
-      ...areas.flatMap(({ rates = [] }, i) =>
-        rates.flatMap(({ id, limits }, k) =>
-          id === product.id && limits
-            ? limitOrderProblems({ ...product, limits }, `areas.${i}.rates.${k}`, carrier)
-            : [],
-        ),
+      ...own.flatMap(({ id, limits, path }) =>
+        id === product.id && limits ? limitOrderProblems({ ...product, limits }, path, carrier) : [],
       ),
     ]),
   ]

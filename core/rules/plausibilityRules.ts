@@ -60,14 +60,13 @@ function areaQuestions({ areas }: RuleReading): readonly Check[] {
     const path = `lawns.${index}.parts.0`
     const { size } = lawn
     if (size === undefined || size > IMPOSSIBLE_LAWN) return []
-    const told = sizeTold(size)
     const exclusion = lawn.parts.findIndex((part) => part.sign === 'subtract' && part.flat > LARGE_EXCLUSION)
     return [
       ...(size > LARGE_LAWN
         ? [
             question(
               'lawn-unlikely',
-              `${lawn.name} comes to ${told}: are the units right?`,
+              `${lawn.name} comes to ${sizeTold(size)}: are the units right?`,
               path,
               'Check the lengths',
             ),
@@ -77,7 +76,7 @@ function areaQuestions({ areas }: RuleReading): readonly Check[] {
         ? [
             question(
               'lawn-unlikely',
-              `${lawn.name} comes to only ${told}: are the units right?`,
+              `${lawn.name} comes to only ${sizeTold(size)}: are the units right?`,
               path,
               'Check the lengths',
             ),

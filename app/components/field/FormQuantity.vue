@@ -3,7 +3,7 @@ import type { Kind, KindUnits } from '#core/quantity/parseQuantity'
 import type { Entered } from '#core/quantity/entered'
 
 /** A figure of a form, bound by its path to the document and to what the core says of it. */
-defineProps<{
+const props = defineProps<{
   path: string
   label: string
   kind: K
@@ -12,6 +12,8 @@ defineProps<{
   hint?: string
 }>()
 const { set, problemAt, locked } = useForm()
+const kindOf = computed(() => problemAt(props.path)?.kind)
+const wrong = computed(() => (kindOf.value === 'wrong' ? problemAt(props.path)?.message : undefined))
 </script>
 
 <template>
@@ -23,8 +25,8 @@ const { set, problemAt, locked } = useForm()
     :units="units"
     :hint="hint"
     :locked="locked"
-    :problem="problemAt(path)?.kind === 'wrong' ? problemAt(path)?.message : undefined"
-    :missing="problemAt(path)?.kind === 'missing'"
+    :problem="wrong"
+    :missing="kindOf === 'missing'"
     @change="set(path, $event)"
   />
 </template>

@@ -74,6 +74,7 @@ async function opened() {
 test('what is typed is kept at once, sent after a pause, and forgotten here when it is stored', async () => {
   const row = await opened()
   row.change({ name: 'Back' })
+  await vi.advanceTimersByTimeAsync(1)
   expect(kept.get('crew:a')).toMatchObject({ name: 'Back', version: 1 })
   await vi.advanceTimersByTimeAsync(600)
   expect(server).toEqual({ version: 2, name: 'Back', place: 'Quay' })

@@ -55,6 +55,7 @@ export function useDraft<Stored extends Versioned, Draft extends Versioned>({
   const loadProblem = ref<string>()
   const notice = useNotice()
   let timer: ReturnType<typeof setTimeout> | undefined
+  let keeping: ReturnType<typeof setTimeout> | undefined
   let inFlight: Promise<void> | undefined
   /** What the draft began as, and what was sent last: by these another's change is told from one's own. */
   let base: Draft | undefined
@@ -125,11 +126,25 @@ export function useDraft<Stored extends Versioned, Draft extends Versioned>({
     }
   }
 
+  /** Kept on this device behind the figures of a key; a page that goes away before keeps it itself. */
+  function keepSoon() {
+    keeping ??= setTimeout(() => {
+      keeping = undefined
+      if (draft.value) void keepDraft(key.value, draft.value)
+    })
+  }
+
+  function dropKept(): Promise<void> {
+    clearTimeout(keeping)
+    keeping = undefined
+    return dropDraft(key.value)
+  }
+
   /** Takes a change of any field; figures follow at once, the server a moment later. */
   function change(fields: Partial<Draft>) {
     if (!draft.value) return
     draft.value = { ...draft.value, ...fields }
-    void keepDraft(key.value, draft.value)
+    keepSoon()
     if (saveState.value.kind === 'conflict') return
     if (saveState.value.kind === 'saved' && base) void keepBase(key.value, { base })
     saveState.value = { kind: 'changed' }
@@ -167,7 +182,7 @@ export function useDraft<Stored extends Versioned, Draft extends Versioned>({
       if (draft.value) draft.value = { ...draft.value, version: saved.version }
       base = draftOf(saved)
       if (untouched) {
-        await dropDraft(key.value)
+        await dropKept()
         saveState.value = { kind: 'saved' }
       } else if (draft.value) {
         await keepBase(key.value, { base })
@@ -198,7 +213,7 @@ export function useDraft<Stored extends Versioned, Draft extends Versioned>({
     if (saveState.value.kind !== 'conflict') return
     const { theirs } = saveState.value
     // Forgotten first: what is shown as settled must not come back with a reload.
-    await dropDraft(key.value)
+    await dropKept()
     stored.value = theirs
     beginWith(draftOf(theirs))
     saveState.value = { kind: 'saved' }
@@ -209,7 +224,7 @@ export function useDraft<Stored extends Versioned, Draft extends Versioned>({
     clearTimeout(timer)
     await inFlight
     saveState.value = { kind: 'saved' }
-    await dropDraft(key.value)
+    await dropKept()
   }
 
   // A page that goes away does not wait for the larger store.
