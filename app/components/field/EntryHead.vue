@@ -100,7 +100,8 @@ const actions = computed<DropdownMenuItem[]>(() => [
   .head {
     padding: 10px 16px;
   }
-  .naming {
+  /* Where only the menu follows, it stands beside the name. */
+  .naming:not(:has(+ :last-child)) {
     flex-basis: 100%;
   }
 }
