@@ -29,9 +29,9 @@ export function ringGroups(
     leaders[index] = at
     return at
   }
-  for (const [one, other] of near.map((pair) => pair.map((ring) => ring - first)))
-    if (leaders[one!] !== undefined && leaders[other!] !== undefined)
-      leaders[leaderOf(one!)] = leaderOf(other!)
+  const isOurs = (ring: number) => ring >= first && ring < first + rings.length
+  for (const [one, other] of near)
+    if (isOurs(one) && isOurs(other)) leaders[leaderOf(one - first)] = leaderOf(other - first)
   const groups = new Map<number, Member[]>()
   for (const [index, ring] of rings.entries()) {
     const member = { ring, index, bounds: boxes[first + index]! }

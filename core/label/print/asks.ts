@@ -7,6 +7,8 @@ const QUESTIONS = {
   ounce: 'Ounces by weight, or fluid ounces?',
   ground: 'On what ground: per 1,000 sq ft, per acre, per 100 m2 or per hectare?',
   whole: 'Is that for each application, or for all of them together?',
+  partner:
+    'A rate of what is added, not of this product: leave it out, or write it without the name if this is it.',
   two: 'These two rates are not the same: which of them holds?',
 } as const
 

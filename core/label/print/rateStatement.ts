@@ -6,6 +6,7 @@ import { ask, isEitherOunce } from './asks'
 import { carrierAt } from './carriers'
 import { carrierSaid } from './carrierStatement'
 import { oneGoAt, yearAt } from './limits'
+import { partnerOf } from './partners'
 import { afterAny, bracketAt, groundAt, rateAt, type PrintedRate, type Read, type Tokens } from './phrases'
 import { carrierIn, rateIn } from './printedUnits'
 import { begin, put, said, taken, type Reading } from './reading'
@@ -66,6 +67,14 @@ export function rate(reading: Reading, tokens: Tokens, at: number, begun: number
   if (!per) return withoutGround(reading, tokens, read)
   // "0.69 % prodiamine: ..." at the head of something dry is what it holds.
   if (per.of === 'percent' && reading.form === 'dry' && at === begun) return undefined
+  const partner = partnerOf(tokens, read, begun)
+  if (partner)
+    return ask(
+      reading,
+      [...partner, ...range(at, read.to)],
+      Math.max(read.to, partner.at(-1)! + 1),
+      'partner',
+    )
   if (span.doubtful) return ask(reading, read.places, read.to, 'comma')
   if (isEitherOunce(reading, unit)) return ask(reading, read.places, read.to, 'ounce')
   if (read.isTwo) return ask(reading, read.places, read.to, 'two')

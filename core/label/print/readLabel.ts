@@ -56,7 +56,8 @@ function readSentence(reading: Reading, tokens: Tokens, begun: number): readonly
     reading.ahead = aheadBefore
   }
   const asked = new Set(reading.asks.slice(asksBefore).flatMap((ask) => ask.tokens))
-  const silent = used.size === 0
+  // Small words belong to what was understood, if that is a line or will be one.
+  const silent = used.size === 0 || (reading.lines.length === 0 && reading.ahead.tokens.size === 0)
   const line = reading.own ?? reading.lines.at(-1) ?? reading.ahead
   const open = range(begun, tokens.length).filter((i) => !used.has(i) && !asked.has(i))
   const known = (i: number) => !silent && FILLER.has(tokens[i]!.text)
