@@ -1,3 +1,5 @@
+import { amountFactor } from '../../quantity/quantity'
+import { sameContent } from '../../sameContent'
 import { isMassUnit, type AmountUnit, type AreaUnit } from '../../quantity/units'
 import type { RateBasis } from '../label'
 import type { Token } from './tokens'
@@ -65,7 +67,10 @@ export interface Span {
   readonly doubtful: boolean
 }
 
-/** One number or two: "3", "2 to 3", "between 3 and 4", "1.5-2.2". A unit between them is skipped. */
+/**
+ * One number or two: "3", "2 to 3", "between 3 and 4", "1.5-2.2 fl oz", "2 quarts to 1 gallon". Two are told
+ * in the unit of the second; where they can't be, or stand on other ground, only the first is read.
+ */
 export function spanAt(tokens: Tokens, at: number): Read<Span> | undefined {
   const begun = past(tokens, at, ['between', 'from', 'not|no less than'])
   const first = tokens[begun]
@@ -75,10 +80,12 @@ export function spanAt(tokens: Tokens, at: number): Read<Span> | undefined {
   for (const place of new Set([begun + 1, afterUnit, afterGround(tokens, afterUnit)])) {
     const joined = afterAny(tokens, place, links)
     const second = joined === undefined ? undefined : tokens[joined]
-    if (joined !== undefined && second?.kind === 'number')
+    if (joined === undefined || second?.kind !== 'number') continue
+    const times = inSecondUnit(tokens, begun + 1, joined + 1)
+    if (times !== undefined)
       return {
         is: {
-          from: first.value ?? 0,
+          from: Number(((first.value ?? 0) * times).toPrecision(12)),
           to: second.value ?? 0,
           doubtful: (first.doubtful ?? second.doubtful) === true,
         },
@@ -86,6 +93,25 @@ export function spanAt(tokens: Tokens, at: number): Read<Span> | undefined {
       }
   }
   return { is: { from: first.value ?? 0, doubtful: first.doubtful === true }, to: begun + 1 }
+}
+
+/**
+ * What the first number of a span is multiplied with to be told in the unit of the second; undefined where
+ * that can't be.
+ * @param one the place behind the first number
+ * @param other the place behind the second
+ */
+function inSecondUnit(tokens: Tokens, one: number, other: number): number | undefined {
+  const [first, second] = [amountUnitAt(tokens, one), amountUnitAt(tokens, other)]
+  if (!first || !second) return 1
+  const grounds = [first, second].map(({ to }) => groundBehind(tokens, to)?.is)
+  if (grounds[0] && grounds[1] && !sameContent(grounds[0], grounds[1])) return undefined
+  const [from, to] = [first.is.unit, second.is.unit]
+  if (from === to) return 1
+  if (from === '%' || to === '%') return undefined
+  // "4 oz to 1 pint": beside what is poured a bare ounce is poured.
+  const poured = first.is.bare && !isMassUnit(to) ? 'fl oz' : from
+  return isMassUnit(poured) === isMassUnit(to) ? amountFactor(poured) / amountFactor(to) : undefined
 }
 
 /** What stands between two numbers of a span, and what does after the word that began it. */
@@ -97,9 +123,11 @@ const JOINED: Readonly<Record<string, readonly string[]>> = {
 }
 
 /** The place after "/A" in "6 fl oz/A to 9 fl oz/A". */
-function afterGround(tokens: Tokens, at: number): number {
+const afterGround = (tokens: Tokens, at: number): number => groundBehind(tokens, at)?.to ?? at
+
+function groundBehind(tokens: Tokens, at: number): Read<Ground> | undefined {
   const per = afterAny(tokens, at, ['per', '/'])
-  return (per === undefined ? undefined : groundAt(tokens, per)?.to) ?? at
+  return per === undefined ? undefined : groundAt(tokens, per)
 }
 
 /** A unit of amounts; a bare ounce could be either. */
