@@ -11,6 +11,7 @@ import { afterAny, bracketAt, groundAt, rateAt, type PrintedRate, type Read, typ
 import { carrierIn, rateIn } from './printedUnits'
 import { begin, put, said, taken, type Reading } from './reading'
 import { range } from './sentences'
+import { isShareOf } from './shares'
 import type { Ground } from './units'
 
 /** A rate after these is no rate to apply. */
@@ -67,6 +68,11 @@ export function rate(reading: Reading, tokens: Tokens, at: number, begun: number
   if (!per) return withoutGround(reading, tokens, read)
   // "0.69 % prodiamine: ..." at the head of something dry is what it holds.
   if (per.of === 'percent' && reading.form === 'dry' && at === begun) return undefined
+  if (
+    read.rate.basis === 'product' &&
+    isShareOf(tokens, read.end, per.of === 'percent' ? 'percent' : 'amount')
+  )
+    return undefined
   const partner = partnerOf(tokens, read, begun)
   if (partner)
     return ask(
