@@ -56,6 +56,7 @@ const methods = SPREAD_METHODS.map((value) => ({ value, text: SPREAD_WORDS[value
         />
         <FormText :path="`${path}.setting`" label="Setting" :text="note.setting" />
         <NameField
+          class="wide"
           :path="`${path}.product`"
           label="Product in the hopper"
           :text="note.product"

@@ -63,15 +63,31 @@ export function yearAt(tokens: Tokens, at: number): Read<YearPeriod> | undefined
     const to = afterAny(tokens, at, [phrase])
     if (to !== undefined) return { is: period, to }
   }
-  const begun = past(tokens, at, ['in|during|within a|any|one', 'per|in|within|any|a'])
-  const months = tokens[begun]
-  if (begun > at && months?.kind === 'number' && months.value === 12) {
-    const month = afterAny(tokens, past(tokens, begun + 1, ['-', 'consecutive']), ['month|months'])
-    if (month !== undefined) return { is: 'twelve months', to: past(tokens, month, ['period']) }
-  }
+  const span = spanOfTimeAt(tokens, at)
+  if (span && YEAR_LONG[span.is.unit] === span.is.count) return { is: 'twelve months', to: span.to }
   const to = afterAny(tokens, at, YEARS)
   return to === undefined ? undefined : { is: '', to }
 }
+
+const YEAR_LONG: Readonly<Record<string, number>> = { day: 365, week: 52, month: 12 }
+
+/** "in any 30-day period", "/12 months". */
+function spanOfTimeAt(
+  tokens: Tokens,
+  at: number,
+): Read<{ readonly count: number; readonly unit: string }> | undefined {
+  const begun = past(tokens, at, ['in|during|within a|any|one', 'per|in|within|any|a|/'])
+  const number = tokens[begun]
+  if (begun === at || number?.kind !== 'number') return undefined
+  const named = past(tokens, begun + 1, ['-', 'consecutive'])
+  const unit = /^(day|week|month)s?$/.exec(tokens[named]?.text ?? '')?.[1]
+  const to = unit && past(tokens, past(tokens, named + 1, ['-']), ['period'])
+  return to ? { is: { count: number.value ?? 0, unit }, to } : undefined
+}
+
+/** A stretch of time that is neither one application nor a year: a most within it is for people to keep. */
+export const isOtherPeriod = (tokens: Tokens, at: number): boolean =>
+  yearAt(tokens, at) === undefined && spanOfTimeAt(tokens, at) !== undefined
 
 /** "per application", "in one application", "at one time". */
 export const oneGoAt = (tokens: Tokens, at: number): number | undefined => {

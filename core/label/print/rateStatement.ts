@@ -5,7 +5,7 @@ import type { YearPeriod } from '../productDocument'
 import { ask, isEitherOunce } from './asks'
 import { carrierAt } from './carriers'
 import { carrierSaid } from './carrierStatement'
-import { oneGoAt, yearAt } from './limits'
+import { isOtherPeriod, oneGoAt, yearAt } from './limits'
 import { partnerOf } from './partners'
 import { afterAny, bracketAt, groundAt, rateAt, type PrintedRate, type Read, type Tokens } from './phrases'
 import { carrierIn, rateIn } from './printedUnits'
@@ -84,6 +84,7 @@ export function rate(reading: Reading, tokens: Tokens, at: number, begun: number
   if (span.doubtful) return ask(reading, read.places, read.to, 'comma')
   if (isEitherOunce(reading, unit)) return ask(reading, read.places, read.to, 'ounce')
   if (read.isTwo) return ask(reading, read.places, read.to, 'two')
+  if (reading.cap?.is === 'one' && isOtherPeriod(tokens, read.to)) return undefined
   if (reading.cap || read.year) return limit(reading, read, per)
   const before = tokens.slice(begun, at).map(({ text }) => text)
   if (before.some((word) => FORBIDS.has(word))) return undefined
