@@ -10,7 +10,7 @@ const { problem, read } = useReading(async () => {
   today.value = await $fetch<Today>(crewUrl('/today'))
 })
 const { whose, choices, own } = useWhose(() => [...(today.value?.jobs ?? []), ...(today.value?.ahead ?? [])])
-/** More names than this are chosen from a list. */
+/** More choices than this, all jobs among them, make a list. */
 const MOST_IN_VIEW = 4
 const dayWords = computed(() => weekdayText(today.value?.day ?? '2000-01-01'))
 const clock = computed(() =>

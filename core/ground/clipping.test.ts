@@ -93,6 +93,16 @@ test('a place lies on one piece of the ground if it lies on a lawn and in no exc
   )
 })
 
+test('an exclusion without corners takes nothing', () => {
+  const lawn: Ring = [
+    [0, 0],
+    [10, 0],
+    [10, 10],
+  ]
+  const found = combineOutlines([lawn], [[]])
+  expect(found.ok && [polygonArea(found.value.net), found.value.strays]).toEqual([50, []])
+})
+
 test('what lies further out than a site reaches is refused, not rounded', () => {
   const far: Ring = [
     [0, 0],

@@ -14,7 +14,8 @@ export interface Group {
 }
 
 /**
- * Rings in groups that have nothing to do with each other: each can be joined by itself.
+ * Rings, m, in groups that have nothing to do with each other: each can be joined by itself. A ring without
+ * corners is in none.
  * @param first the place of the first of them among the rings that were swept
  */
 export function ringGroups(
@@ -34,6 +35,7 @@ export function ringGroups(
     if (isOurs(one) && isOurs(other)) leaders[leaderOf(one - first)] = leaderOf(other - first)
   const groups = new Map<number, Member[]>()
   for (const [index, ring] of rings.entries()) {
+    if (ring.length === 0) continue
     const member = { ring, index, bounds: boxes[first + index]! }
     const group = groups.get(leaderOf(index))
     if (group) group.push(member)

@@ -71,6 +71,9 @@ interface Tally {
 /**
  * Which rings meet or nearly do. Rings meet only where their boxes do, and of such a pair only stretches
  * whose boxes do: their sides are held against each other.
+ * @param rings m; a ring without corners meets none
+ * @returns or `tooComplex`, past the bounds of crossings and of looks
+ * Source: sweep over boxes by their least x, then boxes of stretches of sides; even-odd rule.
  */
 export function sweepRings(rings: readonly Ring[]): Result<SweptRings, TooComplex> {
   const tally: Tally = { crossed: new Map(), crossings: 0, looks: 0 }

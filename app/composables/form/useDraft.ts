@@ -34,8 +34,8 @@ interface DraftOptions<Stored, Draft> {
 }
 
 /**
- * Loads a row, keeps every change on this device at once and on the server shortly after; a change made
- * elsewhere is shown, never overwritten.
+ * Loads a row, keeps every change on this device right behind its figures and on the server shortly after; a
+ * change made elsewhere is shown, never overwritten.
  */
 export function useDraft<Stored extends Versioned, Draft extends Versioned>({
   id,

@@ -28,6 +28,7 @@ const isPartner = (tokens: Tokens, at: number): boolean => {
 /**
  * The tokens of a partner that a rate belongs to: "0.25 % of a nonionic surfactant", "crop oil concentrate at
  * 1 qt/A". Its rate is not the product's.
+ * Source: trade.md 5: a rate line is of one product.
  * @param at where the rate begins
  * @param to the place after it
  * @param begun where its sentence begins

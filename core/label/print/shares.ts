@@ -14,6 +14,7 @@ const BETWEEN = new Set(
  * Whether a figure is a part of something, and no rate: "0.6 lb/1000 sq ft of soluble N", "50 % of the rate",
  * "30 % slow release nitrogen".
  * @param to the place after the figure
+ * Source: trade.md 5: what a rate counts must be known.
  */
 export function isShareOf(tokens: Tokens, to: number, figure: 'percent' | 'amount'): boolean {
   let at = to

@@ -18,7 +18,7 @@ export function laneProblemWords(problem: NonNullable<LawnLanes['problem']>, nam
   }
 }
 
-/** What a choice costs, in words. @param toldMetres a distance in the units of the screen */
+/** What a choice costs, m and s, in words. @param toldMetres a distance in the units of the screen */
 export function costWords({ metres, seconds, turns }: LaneCost, toldMetres: (m: number) => string): string {
   const more = (value: number) => (value < 0 ? 'less' : 'more')
   const parts = [
