@@ -116,9 +116,13 @@ const { goFirst, nextMissing } = useEnterWay(context)
 /** The open link; it stands in the address once it was chosen, so that a view can be kept and sent. */
 const route = useRoute()
 const open = ref<LinkName>(CHAIN.find((name) => name === route.query.link) ?? opensOn(chain.value))
-function openLink(name: LinkName) {
+/** Its part stands ready before the one that was open goes, and the row that was pressed stays in view. */
+async function openLink(name: LinkName) {
+  await reachFor(name).catch(() => undefined)
   open.value = name
   void navigateTo({ query: { ...route.query, link: name } }, { replace: true })
+  await nextTick()
+  document.querySelector(`[aria-controls="link-${name}"]`)?.scrollIntoView({ block: 'nearest' })
 }
 const { openLoadSheet } = useSheetCommands({
   jobId: props.id,

@@ -78,6 +78,8 @@ const emit = defineEmits<{ press: [] }>()
   .row {
     padding: 10px 16px 10px 13px;
     min-height: 56px;
+    /* Clear of the head that stays at the top, and of the totals at the thumb. */
+    scroll-margin: 64px 0 170px;
   }
 }
 </style>
