@@ -32,7 +32,7 @@ const OWN_DRAWINGS = [
 const LIBRARY = 'the component library has it: a field of components/field, UButton, ULink or RowTable.'
 
 export default withNuxt(
-  { ignores: ['.output/**', '.nuxt/**', '.data/**', 'docs/**'] },
+  { ignores: ['.output/**', '.nuxt/**', '.data/**', '.cache/**', 'docs/**'] },
   {
     rules: {
       '@typescript-eslint/no-explicit-any': 'error',

@@ -1,9 +1,18 @@
-import { onePartEach } from './scripts/setup/onePartEach.mjs'
+import { libraryParts } from './scripts/setup/libraryParts.mjs'
 import { buildServiceWorker } from './scripts/setup/serviceWorker.mjs'
 import { buildThreads } from './scripts/setup/threads.mjs'
 import { version } from './package.json'
 
+/** TypeScript's projects below the server and whatever runs on Node. */
+const PROJECTS = [{ path: '../core' }, { path: '../shared' }, { path: '../demo' }]
+/** What was checked before is looked at again only where it changed. */
+const checkedBefore = (program: string) => ({
+  incremental: true,
+  tsBuildInfoFile: `../.cache/types/${program}.tsbuildinfo`,
+})
+
 export default defineNuxtConfig({
+  buildDir: process.env.HECTARUM_BUILD_DIR ?? '.nuxt',
   modules: ['@nuxt/ui', '@pinia/nuxt', '@nuxt/eslint', 'nuxt-auth-utils'],
   // With ssr off, Nuxt 4.4's development server looks for its entry only under the environment API.
   $development: { experimental: { viteEnvironmentApi: true } },
@@ -62,29 +71,38 @@ export default defineNuxtConfig({
     preset: 'node-server',
     errorHandler: '~~/server/http/errorHandler.ts',
     compressPublicAssets: { gzip: true, brotli: true },
+    typescript: { tsConfig: { references: PROJECTS, compilerOptions: checkedBefore('server') } },
     hooks: {
       compiled: (nitro) => buildThreads(nitro.options.output.serverDir),
     },
   },
-  vite: { worker: { format: 'es' }, plugins: [onePartEach()] },
+  vite: { worker: { format: 'es' }, plugins: [libraryParts()] },
+  // Core, shared and the sample are projects of their own, checked once: the others read their declarations.
   typescript: {
     strict: true,
     tsConfig: {
-      include: ['../core/**/*.ts', '../demo/**/*.ts'],
-      compilerOptions: { noUncheckedIndexedAccess: true },
+      references: [{ path: '../core' }, { path: '../shared' }],
+      compilerOptions: { noUncheckedIndexedAccess: true, ...checkedBefore('app') },
       // A tag of no component would show nothing and say nothing.
       vueCompilerOptions: { checkUnknownComponents: true },
     },
     nodeTsConfig: {
+      references: PROJECTS,
       include: [
         '../scripts/**/*.ts',
         '../test/**/*.ts',
         '../bench/**/*.ts',
-        '../core/**/*.ts',
-        '../demo/**/*.ts',
+        '../core/**/*.test.ts',
+        '../shared/**/*.test.ts',
+        '../demo/**/*.test.ts',
         '../vitest.config.ts',
       ],
-      compilerOptions: { noUncheckedIndexedAccess: true, allowJs: true, checkJs: false },
+      compilerOptions: {
+        noUncheckedIndexedAccess: true,
+        allowJs: true,
+        checkJs: false,
+        ...checkedBefore('node'),
+      },
     },
   },
   telemetry: false,

@@ -5,45 +5,33 @@ const alias = {
   '#shared': fileURLToPath(new URL('./shared', import.meta.url)),
   '~': fileURLToPath(new URL('./app', import.meta.url)),
 }
+// Slow only where the machine is: time is no part of what is asked.
+const unit = { setupFiles: ['test/support/propertySeed.ts'], testTimeout: 60_000, pool: 'threads' as const }
 
 /**
- * Four kinds of test: the core by itself, the API on real PostgreSQL, the real page in a real browser (two
- * files at a time: each has its own server and database), and starting for real.
+ * What is tried: core by itself, the composables of the app, the built server on real PostgreSQL with its API
+ * and its pages in a real browser (each file has a server and a database of its own), and starting for real.
  */
 export default defineConfig({
   test: {
     projects: [
       {
         resolve: { alias },
-        // Slow only where the machine is: time is no part of what is asked.
-        test: {
-          name: 'unit',
-          include: ['{core,shared,demo,app}/**/*.test.ts'],
-          setupFiles: ['test/support/propertySeed.ts'],
-          testTimeout: 60_000,
-        },
+        // Core keeps nothing from one call to the next: files of a worker share the modules they read.
+        test: { ...unit, name: 'core', include: ['{core,shared,demo}/**/*.test.ts'], isolate: false },
       },
+      { resolve: { alias }, test: { ...unit, name: 'app', include: ['app/**/*.test.ts'] } },
       {
         resolve: { alias },
         test: {
-          name: 'api',
-          include: ['test/api/**/*.test.ts'],
-          globalSetup: ['test/support/clusterSetup.ts'],
-          testTimeout: 60_000,
-          hookTimeout: 120_000,
-          maxWorkers: 2,
-        },
-      },
-      {
-        resolve: { alias },
-        test: {
-          name: 'journeys',
-          include: ['test/journeys/**/*.test.ts'],
+          name: 'served',
+          include: ['test/{api,journeys}/**/*.test.ts'],
           expect: { poll: { timeout: 10_000 } },
           globalSetup: ['test/support/clusterSetup.ts'],
           testTimeout: 180_000,
           hookTimeout: 180_000,
-          maxWorkers: 2,
+          // Browsers wait more than they work.
+          maxWorkers: 3,
         },
       },
       {

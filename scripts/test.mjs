@@ -9,92 +9,141 @@ import { checkNode, ensurePackages } from './setup/packages.mjs'
 import { PROJECT } from './setup/paths.mjs'
 import { runMain, say } from './setup/say.mjs'
 
-/** @typedef {{ passed: number, failed: number, red: string[] }} Tally */
+/** @typedef {readonly [what: string, command: string, ...args: string[]]} Step */
 
-/** Everything that must hold, with its own set-up; the last line counts it. */
-await runMain(async () => {
-  checkNode()
-  await ensurePackages()
-  await ensurePostgres()
-  await ensureChromium()
-  const results = mkdtempSync(join(tmpdir(), 'hectarum-results-'))
-  /** @type {Tally} */
-  const tally = { passed: 0, failed: 0, red: [] }
-  const count = (/** @type {string} */ what, /** @type {boolean} */ fine) => {
-    tally[fine ? 'passed' : 'failed'] += 1
-    if (!fine) tally.red.push(what)
-  }
-  const check = async (/** @type {string} */ what, /** @type {readonly string[]} */ args) =>
-    count(what, await runs(what, args))
+/** What is looked at as it is written, cheapest first. @type {readonly Step[]} */
+const CHECKS = [
+  ['Dependencies', process.execPath, 'scripts/dependencies.mjs'],
+  ['Borders', 'depcruise', '--config', '.dependency-cruiser.cjs', 'core', 'shared', 'server', 'app', 'demo'],
+  ['Format', 'prettier', '--check', '.'],
+  ['Types', 'tsc', '-b', 'demo', 'scripts', '.nuxt/tsconfig.server.json', '.nuxt/tsconfig.node.json'],
+  ['Types of pages', 'vue-tsc', '--noEmit', '-p', '.nuxt/tsconfig.app.json'],
+  ['Lint', 'eslint', '.', '--max-warnings', '0'],
+]
 
-  // With scripts ignored nothing has prepared Nuxt's types yet.
-  await check('Preparing types', ['nuxt', 'prepare'])
-  await check('Dependencies', ['node', 'scripts/dependencies.mjs'])
-  await check('Format', ['prettier', '--check', '.'])
-  await check('Lint', ['eslint', '.', '--max-warnings', '0'])
-  await check('Types', ['vue-tsc', '-b', '--noEmit'])
-  await check('Borders', [
-    'depcruise',
-    '--config',
-    '.dependency-cruiser.cjs',
-    'core',
-    'shared',
-    'server',
-    'app',
-    'demo',
-  ])
-  await suite('unit', results, tally)
-  await ensureBuilt()
-  for (const project of ['api', 'journeys', 'start']) await suite(project, results, tally)
-
-  rmSync(results, { recursive: true, force: true })
-  // Once more at the end: who reads the last lines alone sees what is red.
-  for (const what of tally.red) say(`FAILED: ${what}`)
-  say(`${tally.passed} passed, ${tally.failed} failed`)
-  process.exit(tally.failed === 0 ? 0 : 1)
-})
+let passed = 0
+let failed = 0
+/** @type {string[]} */
+const red = []
+/** @type {(readonly [what: string, seconds: number])[]} */
+const took = []
+const results = mkdtempSync(join(tmpdir(), 'hectarum-results-'))
 
 /**
- * @param {string} what
- * @param {readonly string[]} args
+ * Everything that must hold, with its own set-up, in two lanes: what is written, and what is built of it. The
+ * last line counts it.
  */
-async function runs(what, args) {
-  say(`\n${what}`)
-  const code = await new Promise((resolve) => {
-    spawn('npx', [...args], { cwd: PROJECT, stdio: 'inherit' }).once('close', resolve)
+await runMain(async () => {
+  checkNode()
+  await timed('Packages', ensurePackages)
+  await timed('PostgreSQL and Chromium', async () => {
+    await ensurePostgres()
+    await ensureChromium()
   })
+  // With scripts ignored nothing has prepared Nuxt's types yet.
+  await check('Preparing types', 'nuxt', 'prepare')
+
+  // The build has a folder of its own: the checks read the types that were prepared.
+  const built = timed('Build', () => ensureBuilt({ HECTARUM_BUILD_DIR: '.cache/nuxt' }))
+  await Promise.all([
+    (async () => {
+      for (const step of CHECKS) await check(...step)
+      await suite('Unit tests', 'core', 'app')
+      await built
+      await suite('Starting for real', 'start')
+    })(),
+    (async () => {
+      await built
+      await suite('API and journeys', 'served')
+    })(),
+  ])
+
+  rmSync(results, { recursive: true, force: true })
+  for (const [what, seconds] of took) say(`${seconds.toFixed(0).padStart(5)} s  ${what}`)
+  // Once more at the end: who reads the last lines alone sees what is red.
+  for (const what of red) say(`FAILED: ${what}`)
+  say(`${passed} passed, ${failed} failed`)
+  process.exit(failed === 0 ? 0 : 1)
+})
+
+/** @param {Step} step */
+async function check(...step) {
+  if (await runs(...step)) passed += 1
+  else {
+    failed += 1
+    red.push(step[0])
+  }
+}
+
+/**
+ * Some projects of vitest; their own report says how many.
+ * @param {string} what
+ * @param {readonly string[]} projects
+ */
+async function suite(what, ...projects) {
+  const file = join(results, `${projects[0]}.json`)
+  const fine = await runs(
+    what,
+    'vitest',
+    'run',
+    ...projects.flatMap((project) => ['--project', project]),
+    '--reporter=default',
+    '--reporter=json',
+    `--outputFile.json=${file}`,
+  )
+  if (!existsSync(file)) {
+    failed += 1
+    red.push(what)
+    return
+  }
+  const report = JSON.parse(readFileSync(file, 'utf8'))
+  passed += report.numPassedTests
+  // A file that could not even be loaded has no failed test in it, but the run has failed all the same.
+  failed += report.numFailedTests || (fine ? 0 : 1)
+  if (!fine && report.numFailedTests === 0) red.push(what)
+  for (const { name, assertionResults } of report.testResults)
+    for (const { status, fullName, failureMessages } of assertionResults)
+      if (status === 'failed') red.push(`${name}: ${fullName}\n${failureMessages.join('\n')}`)
+}
+
+/**
+ * Runs a command of the project; what it prints is shown when it has ended, for another runs beside it.
+ * @param {Step} step
+ */
+async function runs(...[what, command, ...args]) {
+  const folder = join(PROJECT, 'node_modules', '.bin')
+  /** @type {Buffer[]} */
+  const printed = []
+  const code = await timed(
+    what,
+    () =>
+      new Promise((resolve) => {
+        const child = spawn(command, args, {
+          cwd: PROJECT,
+          env: { ...process.env, PATH: `${folder}:${process.env.PATH}` },
+          stdio: ['ignore', 'pipe', 'pipe'],
+        })
+        for (const stream of [child.stdout, child.stderr]) stream.on('data', (chunk) => printed.push(chunk))
+        child.once('error', (error) => printed.push(Buffer.from(`${error.message}\n`)))
+        child.once('close', resolve)
+      }),
+  )
+  say(`\n${what}\n${Buffer.concat(printed)}`)
   if (code !== 0) say(`${what}: FAILED`)
   return code === 0
 }
 
 /**
- * One project of vitest; its own report says how many.
- * @param {string} project
- * @param {string} results
- * @param {Tally} tally
+ * @template T
+ * @param {string} what
+ * @param {() => Promise<T>} work
  */
-async function suite(project, results, tally) {
-  const file = join(results, `${project}.json`)
-  const fine = await runs(`Tests: ${project}`, [
-    'vitest',
-    'run',
-    '--project',
-    project,
-    '--reporter=default',
-    '--reporter=json',
-    `--outputFile.json=${file}`,
-  ])
-  if (!existsSync(file)) {
-    tally.failed += 1
-    tally.red.push(project)
-    return
-  }
-  const report = JSON.parse(readFileSync(file, 'utf8'))
-  tally.passed += report.numPassedTests
-  // A file that could not even be loaded has no failed test in it, but the run has failed all the same.
-  tally.failed += report.numFailedTests || (fine ? 0 : 1)
-  if (!fine && report.numFailedTests === 0) tally.red.push(project)
-  for (const { name, assertionResults } of report.testResults)
-    for (const { status, fullName, failureMessages } of assertionResults)
-      if (status === 'failed') tally.red.push(`${name}: ${fullName}\n${failureMessages.join('\n')}`)
+async function timed(what, work) {
+  const begun = Date.now()
+  say(`${what} …`)
+  const result = await work()
+  const seconds = (Date.now() - begun) / 1000
+  took.push([what, seconds])
+  say(`${what}: ${seconds.toFixed(0)} s`)
+  return result
 }

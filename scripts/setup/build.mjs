@@ -19,15 +19,18 @@ const SOURCES = [
   'package-lock.json',
 ]
 
-/** Builds the application when its sources are not those of the last build. */
-export async function ensureBuilt() {
+/**
+ * Builds the application when its sources are not those of the last build.
+ * @param {NodeJS.ProcessEnv} more what the build's environment holds besides
+ */
+export async function ensureBuilt(more = {}) {
   const sources = fingerprint()
   if (existsSync(SERVER_ENTRY) && existsSync(STAMP) && readFileSync(STAMP, 'utf8') === sources) return
   await step('Building the application (one to two minutes)', async () => {
     rmSync(STAMP, { force: true })
     await mustRun('Building', 'npx', ['nuxt', 'build'], {
       cwd: PROJECT,
-      env: { ...process.env, NODE_ENV: 'production' },
+      env: { ...process.env, NODE_ENV: 'production', ...more },
     })
     writeFileSync(STAMP, sources)
   })

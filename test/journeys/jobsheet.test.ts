@@ -1,14 +1,6 @@
 import type { Page } from 'playwright-core'
 import { expect, test } from 'vitest'
-import {
-  SAMPLE_AREAS,
-  SAMPLE_CALIBRATION,
-  SAMPLE_EQUIPMENT,
-  SAMPLE_JOBS,
-  SAMPLE_PRODUCTS,
-  SAMPLE_RECORDS,
-  SAMPLE_SITES,
-} from '../../demo/sampleLinks'
+import { SAMPLE_JOBS } from '../../demo/sampleLinks'
 import { expectAccessible, expectQuiet, saved, watchedPage } from '../support/browser'
 import { inUnits, openLink, logAtOnce } from '../support/hands'
 import { stage } from '../support/stage'
@@ -16,22 +8,6 @@ import { stage } from '../support/stage'
 const on = stage()
 
 const job = (id: string) => `${on.url}/jobs/${id}`
-/** Every screen of the library; one theme is enough, the roles of the colours are the same. */
-const LIBRARY = [
-  '/days/2026-05-07',
-  `/jobs/${SAMPLE_JOBS.grasses}/what-if`,
-  '/sites',
-  `/sites/${SAMPLE_SITES.cooperage}`,
-  `/sites/${SAMPLE_SITES.cooperage}/areas/${SAMPLE_AREAS.green}`,
-  '/equipment',
-  `/equipment/${SAMPLE_EQUIPMENT.tow}`,
-  `/equipment/${SAMPLE_EQUIPMENT.push}/calibrations/${SAMPLE_CALIBRATION}`,
-  '/products',
-  `/products/${SAMPLE_PRODUCTS.fungicide}`,
-  '/settings',
-  '/settings/local',
-  '/rules',
-]
 
 test('a stop is cleared in one press; figures follow in place, in any units', async () => {
   const watched = await watchedPage(on.browser)
@@ -165,28 +141,3 @@ test('phone: the running job is logged, put on record and corrected', async () =
   expect(await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth)).toBe(true)
   expectQuiet(watched)
 })
-
-test.each(['paper', 'dusk', 'sun'])(
-  'axe finds nothing serious in %s, on lists, sheet and help',
-  async (theme) => {
-    const watched = await watchedPage(on.browser)
-    const { page } = watched
-    await page.addInitScript((name) => localStorage.setItem('hectarum-theme', name), theme)
-    for (const path of [
-      '/jobs',
-      `/jobs/${SAMPLE_JOBS.visit}`,
-      '/records',
-      `/records/${SAMPLE_RECORDS.wet}`,
-      '/today',
-      ...(theme === 'dusk' ? LIBRARY : []),
-    ]) {
-      await page.goto(on.url + path)
-      await page.getByRole('heading', { level: 1 }).first().waitFor({ state: 'attached' })
-      await expectAccessible(page)
-    }
-    await page.keyboard.press('?')
-    await page.getByText('Single keys rest').waitFor()
-    await expectAccessible(page)
-    expectQuiet(watched)
-  },
-)
