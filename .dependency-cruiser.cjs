@@ -71,7 +71,7 @@ module.exports = {
     {
       name: 'queries-only-in-repositories',
       severity: 'error',
-      from: { path: '^server/(api|services|middleware|http)/' },
+      from: { path: '^server/(api|endpoints|services|middleware|http)/' },
       to: { path: 'node_modules/(sequelize|pg)/' },
     },
     ...coreOrder,

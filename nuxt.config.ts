@@ -17,6 +17,8 @@ export default defineNuxtConfig({
   // With ssr off, Nuxt 4.4's development server looks for its entry only under the environment API.
   $development: { experimental: { viteEnvironmentApi: true } },
   ssr: false,
+  // Nothing reads them: the server runs as it is built.
+  sourcemap: false,
   imports: { dirs: ['composables/**', 'stores'] },
   components: [{ path: '~/components', pathPrefix: false }],
   // Prettier breaks lines where HTML has a blank: condensed away, words of two elements would run together.

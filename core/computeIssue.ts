@@ -9,7 +9,7 @@ export const COMPUTE_ISSUE_CODES = [
   'not-enough',
   'contradicts',
 ] as const
-export type ComputeIssueCode = (typeof COMPUTE_ISSUE_CODES)[number]
+type ComputeIssueCode = (typeof COMPUTE_ISSUE_CODES)[number]
 
 export interface ComputeIssue {
   readonly code: ComputeIssueCode

@@ -40,8 +40,8 @@ const nozzles = (count: string, spacing: string, what: string) => ({
 })
 
 export const PUSH = '80 lb broadcast push spreader'
-export const DROP = '24 in drop spreader'
-export const CRANK = 'Hand-cranked spreader'
+const DROP = '24 in drop spreader'
+const CRANK = 'Hand-cranked spreader'
 export const BACKPACK = '3 gal pump backpack'
 export const TOW = '26 gal tow boom'
 export const RIDE = '60 gal ride-on boom'

@@ -27,25 +27,23 @@ type Length = Quantity<LengthUnit>
  * One run: weighed in and back, or what was used or caught, with the time it took where the method asks for
  * it.
  */
-export interface CalibrationRun {
+interface CalibrationRun {
   readonly start?: Amount
   readonly left?: Amount
   readonly used?: Amount
   readonly time?: Time
 }
 
-export const COMPUTED_METHODS = [
-  'known area',
-  'catch',
-  'timed catch',
-  'refill',
-  'drain',
-  'nozzle catch',
-  '1/128 acre',
-  'one nozzle',
-  'hose-end',
-] as const
-export type ComputedMethod = (typeof COMPUTED_METHODS)[number]
+type ComputedMethod =
+  | 'known area'
+  | 'catch'
+  | 'timed catch'
+  | 'refill'
+  | 'drain'
+  | 'nozzle catch'
+  | '1/128 acre'
+  | 'one nozzle'
+  | 'hose-end'
 
 /**
  * A calibration as figures. Widths: swath, sprayed width, or nozzle spacing where single nozzles are caught.

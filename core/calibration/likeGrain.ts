@@ -3,7 +3,7 @@ import { fieldReader } from '../quantity/fieldReader'
 import type { Entered } from '../quantity/entered'
 
 /** Grains whose middle sizes differ by no more than this run through a gate alike (house default). */
-export const LIKE_GRAIN = 0.15
+const LIKE_GRAIN = 0.15
 
 export interface Grained {
   readonly name: string

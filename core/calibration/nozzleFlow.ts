@@ -20,7 +20,7 @@ export const WORN_LIMIT = 0.1
 /** Under this share of the mean a nozzle is blocked rather than low. */
 const BLOCKED = 0.5
 
-export interface NozzleState {
+interface NozzleState {
   readonly flow: number
   /** Share off the mean. */
   readonly off: number

@@ -19,7 +19,7 @@ export interface SettingPoint {
 }
 
 /** One distinct setting: its points' weighted mean flow and what spread they had. */
-export interface SettingMean {
+interface SettingMean {
   readonly setting: number
   readonly flow: number
   readonly points: number

@@ -38,7 +38,7 @@ export interface BoomHeld {
 }
 
 /** House limits of what is practical; the nozzle's own range is its maker's. */
-export const BOOM_LIMITS: Readonly<Record<Exclude<BoomUnknown, 'pressure'>, PressureRange>> = {
+const BOOM_LIMITS: Readonly<Record<Exclude<BoomUnknown, 'pressure'>, PressureRange>> = {
   speed: { low: METRES_PER_SECOND_PER.mph, high: 6 * METRES_PER_SECOND_PER.mph },
   flow: { low: (0.05 * CUBIC_METRES_PER.gal) / 60, high: (2 * CUBIC_METRES_PER.gal) / 60 },
   spacing: { low: 10 * METRES_PER.in, high: 40 * METRES_PER.in },

@@ -291,7 +291,7 @@ export function halfRateWidth(
  * Share by which one side gets more than the other: (right - left) / both. From this on it is worth adjusting
  * (house default).
  */
-export const SKEWED = 0.1
+const SKEWED = 0.1
 export function skew({ places, deposits }: DepositProfile): {
   readonly share: number
   readonly side: 'even' | 'left' | 'right'

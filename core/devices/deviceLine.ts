@@ -5,7 +5,7 @@ import { checksum } from './checksum'
 export const DEVICE_UNITS = { weight: 'g', volume: 'mL', distance: 'm', elapsed: 's' } as const
 export type DeviceQuantity = keyof typeof DEVICE_UNITS
 export const DEVICE_STATES = ['steady', 'moving', 'over'] as const
-export type DeviceState = (typeof DEVICE_STATES)[number]
+type DeviceState = (typeof DEVICE_STATES)[number]
 
 /** One reading of an instrument. */
 export interface DeviceReading {

@@ -111,7 +111,7 @@ export const secondOf = (split: Split | undefined): Split =>
   split === 'share' || split === 'repeat' ? `${split}-second` : ''
 
 /** What a piece of the document was copied from; the copy stands until somebody replans. */
-export interface Source {
+interface Source {
   readonly id: string
   readonly version: number
 }

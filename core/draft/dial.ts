@@ -131,7 +131,7 @@ function rateAt(
 }
 
 /** The number that a label prints for the spreader of a draft; undefined where it prints none. */
-export function printedNumber(
+function printedNumber(
   { products: [product], spread }: ApplicationDraft,
   { products }: DialLibrary,
 ): string | undefined {

@@ -23,7 +23,7 @@ export interface LibraryMachine {
   readonly name: string
   readonly document: EquipmentDocument
 }
-export interface LibraryCourse extends LibraryCalibration {
+interface LibraryCourse extends LibraryCalibration {
   readonly equipmentId: string
 }
 

@@ -19,7 +19,7 @@ export type SoilLevel = (typeof SOIL_LEVELS)[number]
 
 /** Whether a disease sits in the roots or on the leaf: what feeding does to it differs. */
 export const DISEASE_SEATS = ['root', 'leaf'] as const
-export interface DiseaseNote {
+interface DiseaseNote {
   readonly id: string
   readonly name: string
   readonly seat: (typeof DISEASE_SEATS)[number]

@@ -6,7 +6,7 @@ import { ringGroups, type Group, type Member } from './ringGroups'
 import { sweepRings, TOUCHING_M } from './ringMeetings'
 
 /** An exclusion that does not lie wholly on the lawn. */
-export interface Stray {
+interface Stray {
   /** Which of the exclusions, counted from 0. */
   readonly index: number
   readonly kind: 'outside' | 'crossing'

@@ -9,7 +9,7 @@ import { METHODS } from './methods/methods'
  * %".
  * Source: trade.md 2, a size simply given has an unknown uncertainty, not none.
  */
-export const KNOWN_SIZE_ERROR = 0.025
+const KNOWN_SIZE_ERROR = 0.025
 
 /** A piece of ground whose size somebody gave, and how sure it is if they said; drawn as a square. */
 export function knownPart(

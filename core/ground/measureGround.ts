@@ -51,7 +51,7 @@ export interface GroundRequest {
 }
 
 /** What is odd about the ground without making it unknown; `at` is in the request's own coordinates. */
-export interface GroundRemark {
+interface GroundRemark {
   readonly part: number
   readonly code: 'outside' | 'overlap' | 'crosses-outline'
   readonly message: string

@@ -14,7 +14,7 @@ export interface PictureScale {
 }
 
 /** One standard deviation of pointing at a place in a picture, pixels (house default). */
-export const PICKING_ERROR_PX = 2
+const PICKING_ERROR_PX = 2
 
 export interface ReadPicture {
   readonly taped: Quantity<LengthUnit>

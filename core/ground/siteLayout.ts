@@ -33,7 +33,7 @@ export interface MapShape {
   readonly place: Place | undefined
 }
 
-export interface MapLabel {
+interface MapLabel {
   readonly lawnId: string
   readonly name: string
   readonly at: Point

@@ -28,7 +28,7 @@ export interface JobLibrary extends Omit<RuleLibrary, 'calibrations' | 'products
   /** Of every saved machine. */
   readonly calibrations: readonly MachineCalibration[]
 }
-export interface MachineCalibration extends LibraryCalibration {
+interface MachineCalibration extends LibraryCalibration {
   readonly equipmentId: string
 }
 

@@ -28,7 +28,7 @@ export const NUTRIENT_NAMES: Readonly<Record<Nutrient, string>> = {
 }
 
 /** Of what the analysis counts as oxide: the element in it, and its share by mass. Source: trade.md 5. */
-export const ELEMENTS = {
+const ELEMENTS = {
   p2o5: { name: 'P', share: 0.4364 },
   k2o: { name: 'K', share: 0.8302 },
 } as const satisfies Partial<Record<Nutrient, { readonly name: string; readonly share: number }>>
@@ -53,7 +53,7 @@ export const FORMS = [
 export type Form = (typeof FORMS)[number]
 
 /** Guaranteed analysis, per cent by mass; `slowN` is the slow-release share of the nitrogen in per cent. */
-export interface Analysis {
+interface Analysis {
   readonly n?: number
   readonly p2o5?: number
   readonly k2o?: number
@@ -61,7 +61,7 @@ export interface Analysis {
   readonly slowN?: number
 }
 
-export interface Active {
+interface Active {
   readonly name: string
   readonly content: Quantity<ContentUnit>
 }

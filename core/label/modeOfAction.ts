@@ -7,12 +7,12 @@ import { INSECTICIDE_GROUPS } from './groups/insecticides'
  * The committees that publish the groups. The rows were read one by one from outside, from memory, and no
  * group was found wrong; a label's own print goes before them.
  */
-export const GROUP_SOURCES = {
+const GROUP_SOURCES = {
   fungicide: 'after the FRAC code list 2024; read row by row in November 2026, no group found wrong',
   insecticide: 'after the IRAC classification 2024; read row by row in November 2026, no group found wrong',
   herbicide: 'after the HRAC classification 2024; read row by row in November 2026, no group found wrong',
 } as const
-export type GroupSource = keyof typeof GROUP_SOURCES
+type GroupSource = keyof typeof GROUP_SOURCES
 
 export interface FoundGroup extends ActiveGroup {
   readonly source: (typeof GROUP_SOURCES)[GroupSource]

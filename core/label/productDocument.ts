@@ -120,7 +120,7 @@ export interface MeasuredTool {
   readonly holds: Entered<AmountUnit>
 }
 
-export interface PrintedDial {
+interface PrintedDial {
   readonly id: string
   readonly spreader: string
   readonly dial: string

@@ -4,8 +4,7 @@ import { RATE_BASIS_NAMES } from './label'
 import type { LineFigure, RateLine } from './productDocument'
 
 /** The parts in which a line of a label is told back, in the order people ask for them. */
-export const LINE_SECTIONS = ['rate', 'timing', 'water', 'weather', 'grasses'] as const
-export type LineSection = (typeof LINE_SECTIONS)[number]
+export type LineSection = 'rate' | 'timing' | 'water' | 'weather' | 'grasses'
 
 /** The figures of a line that stand in each part. */
 export const SECTION_FIGURES = {

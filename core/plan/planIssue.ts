@@ -1,7 +1,7 @@
 import type { LabelNeed } from '../label/label'
 
 /** Why a request cannot be planned; `invalid` is the sender's mistake, the others name what is missing. */
-export type PlanIssueCode = 'invalid' | LabelNeed | 'too-many-loads'
+type PlanIssueCode = 'invalid' | LabelNeed | 'too-many-loads'
 
 export interface PlanIssue {
   readonly code: PlanIssueCode

@@ -41,7 +41,7 @@ export function rateGroups({ areas, products, method }: PlanRequest): readonly R
 }
 
 /** The rate of a product on one area: the area's own, else the product's. */
-export const rateOn = ({ rates }: Pick<PlanArea, 'rates'>, productId: string, usual: Rate): Rate =>
+const rateOn = ({ rates }: Pick<PlanArea, 'rates'>, productId: string, usual: Rate): Rate =>
   rates?.find(({ id }) => id === productId)?.rate ?? usual
 
 const ownRate = ({ rates }: Pick<PlanArea, 'rates'>, productId: string) => {

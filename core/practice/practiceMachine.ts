@@ -28,7 +28,7 @@ export interface PracticeTruth {
 }
 
 /** How far one run differs from the next: pace, a bump, the last grains in the hopper. */
-export const RUN_SPREAD = 0.02
+const RUN_SPREAD = 0.02
 const PRESSURE_RATED = 40 * PASCALS_PER.psi
 
 export function practiceTruth(seed: number): PracticeTruth {

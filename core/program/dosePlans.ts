@@ -10,7 +10,7 @@ import type { Intention } from './intentions'
 import type { StepChange } from './programDocument'
 import { noChange } from './stepChanges'
 
-export type DoseSchool = 'little and often' | 'a few times'
+type DoseSchool = 'little and often' | 'a few times'
 
 /** Most nitrogen of one dose by school. Source: trade.md 13 (0.2-0.5 lb, or 0.7-1 lb a few times). kg/m2 */
 const MOST_OF: Readonly<Record<DoseSchool, number>> = {

@@ -6,17 +6,8 @@ import type { RateUnit } from '../quantity/units'
 import type { ProgramDocument, ProgramStep, StepChange } from './programDocument'
 import { stepDates, workYear, type StepDates, type StepSeason } from './stepDates'
 
-export const INTENTION_STATES = [
-  'ahead',
-  'open',
-  'late',
-  'missed',
-  'planned',
-  'done',
-  'left out',
-  'unknown',
-] as const
-export type IntentionState = (typeof INTENTION_STATES)[number]
+export type IntentionState =
+  'ahead' | 'open' | 'late' | 'missed' | 'planned' | 'done' | 'left out' | 'unknown'
 
 /** A step of a program on one area, dated as the season stands. */
 export interface Intention extends StepDates {

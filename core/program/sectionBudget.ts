@@ -19,7 +19,7 @@ export interface SectionYear {
 }
 
 /** A step that the money does not reach. */
-export interface StepBeyond extends Pick<ProgramRow, 'stepId' | 'occurrence' | 'title' | 'on'> {
+interface StepBeyond extends Pick<ProgramRow, 'stepId' | 'occurrence' | 'title' | 'on'> {
   readonly cost: number
 }
 

@@ -152,7 +152,7 @@ const WARM_OVERSEEDED: readonly UsualStep[] = [
 ]
 
 /** Programs to begin with; every step can be changed. Source: trade.md 10. */
-export const USUAL_PROGRAMS = {
+const USUAL_PROGRAMS = {
   'cool-season lawn': COOL,
   'warm-season lawn, left dormant': WARM_DORMANT,
   'warm-season lawn, overseeded': WARM_OVERSEEDED,

@@ -27,7 +27,7 @@ export interface DayRoom {
 }
 
 /** Getting to a site, unloading, weighing and mixing take about so long (house default). s */
-export const SITE_SECONDS = 30 * 60
+const SITE_SECONDS = 30 * 60
 /** What nobody can tell yet is given so much room. s */
 const UNKNOWN_SECONDS = 45 * 60
 
@@ -80,7 +80,7 @@ export function fits({ seconds, longestMachine }: DayLoad, { hours, people }: Da
 const HOUR = 3600
 
 /** A site on a day with what is done there. */
-export interface WeekVisit {
+interface WeekVisit {
   readonly on: string
   readonly siteId: string
   /** Whose round it is in, from 0. */

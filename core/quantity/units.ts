@@ -93,7 +93,7 @@ export type AreaRateUnit = `${AmountUnit}/${AreaUnit}`
 export type CarrierUnit = `${VolumeUnit}/${AreaUnit}`
 
 /** The units a table holds, in its own order, typed. */
-export const unitsOf = <U extends string>(table: Readonly<Record<U, number>>): readonly U[] =>
+const unitsOf = <U extends string>(table: Readonly<Record<U, number>>): readonly U[] =>
   Object.keys(table) as U[]
 
 export const LENGTH_UNITS = unitsOf(METRES_PER)
@@ -116,8 +116,8 @@ export const CARRIER_UNITS = VOLUME_UNITS.flatMap((amount) =>
 )
 
 /** Amount of product per volume of finished spray: parts by volume, or mass in volume. */
-export const VOLUME_DILUTION_UNITS = ['fl oz/gal', 'mL/L', '%'] as const
-export const MASS_DILUTION_UNITS = ['oz/gal', 'g/L', 'lb/gal'] as const
+const VOLUME_DILUTION_UNITS = ['fl oz/gal', 'mL/L', '%'] as const
+const MASS_DILUTION_UNITS = ['oz/gal', 'g/L', 'lb/gal'] as const
 export type DilutionUnit = (typeof VOLUME_DILUTION_UNITS)[number] | (typeof MASS_DILUTION_UNITS)[number]
 export const DILUTION_UNITS: readonly DilutionUnit[] = [...VOLUME_DILUTION_UNITS, ...MASS_DILUTION_UNITS]
 export type RateUnit = AreaRateUnit | DilutionUnit

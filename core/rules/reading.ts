@@ -40,7 +40,7 @@ export interface HeldByMachine {
 }
 
 /** What lies on the areas of a job, and what else is to go down on them. */
-export interface RuleLedger {
+interface RuleLedger {
   readonly laid: readonly LedgerRow[]
   readonly planned: readonly PlannedRow[]
 }

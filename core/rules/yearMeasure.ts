@@ -16,7 +16,7 @@ import type { LibraryProduct } from '../draft/fromLibrary'
 import { datesOf, perAreaOn, type RuleVisit, type VisitedArea, type VisitedProduct } from './visit'
 
 /** What can be told of a sum, SI on each m2, and what stands outside it, by name. */
-export interface Counted {
+interface Counted {
   readonly known: number
   readonly unknown: readonly string[]
 }

@@ -17,7 +17,7 @@ import type {
 import type { RunEvent } from './runEvent'
 
 /** When and by whom something was written down. */
-export interface Stamped {
+interface Stamped {
   readonly at: string
   readonly by?: string
 }

@@ -84,11 +84,11 @@ export const DETAIL_NAMES = ['by', 'licence', 'target', 'weather', 'remarks'] as
 interface Because {
   readonly reason: string
 }
-export interface DetailCorrection extends Because {
+interface DetailCorrection extends Because {
   readonly field: keyof RunDetails
   readonly now: string
 }
-export interface TreatedCorrection extends Because {
+interface TreatedCorrection extends Because {
   readonly field: 'treated'
   readonly now: Quantity<AreaUnit>
 }

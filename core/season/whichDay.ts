@@ -44,7 +44,7 @@ export interface DayScore {
   readonly hours: { readonly from: number; readonly to: number } | undefined
   readonly factors: readonly DayFactor[]
 }
-export interface DayFactor {
+interface DayFactor {
   readonly name: 'window' | 'water' | 'hours' | 'mowing'
   readonly value: number
   readonly reason: string

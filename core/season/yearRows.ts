@@ -5,7 +5,7 @@ import type { AreaSeason } from './areaSeason'
 import type { WindowName, WindowState } from './windows/seasonWindow'
 
 /** A stretch of the year, as shares of it. */
-export interface YearBar {
+interface YearBar {
   readonly kind: 'laid' | 'gap' | 'window' | 'mark'
   readonly from: number
   readonly to: number

@@ -4,7 +4,7 @@ import { closedWorkingBook, type WorkingBook } from '../working/working'
 import { severalDayMean } from './severalDayMean'
 import type { WeatherSeries } from './weatherSeries'
 
-export type DiseaseIndexName = 'brown patch' | 'dollar spot'
+type DiseaseIndexName = 'brown patch' | 'dollar spot'
 
 export interface DiseaseIndex {
   readonly name: DiseaseIndexName

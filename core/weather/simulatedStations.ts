@@ -15,7 +15,7 @@ export interface SimulatedStation {
 }
 
 /** Its weather begins on this day. */
-export const SIMULATED_FROM = '2023-11-01'
+const SIMULATED_FROM = '2023-11-01'
 /** So far ahead it forecasts. */
 export const FORECAST_DAYS = 10
 /** One question brings at most so many days gone by. */

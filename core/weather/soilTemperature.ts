@@ -38,7 +38,7 @@ export interface SoilSeries {
 }
 
 /** Soil at 2 in makes good what the air is ahead in about so many days (trade.md 10). */
-export const TIME_CONSTANT_DAYS = 6
+const TIME_CONSTANT_DAYS = 6
 /** With so many readings the time constant is fitted too. */
 const ENOUGH_FOR_TIME = 8
 const [SHORTEST_DAYS, LONGEST_DAYS] = [1, 30]
@@ -56,7 +56,7 @@ const MEASURED_SPREAD = 0.5
  * on; begun anew after a hole. Where the station measured its soil, that is taken.
  * @param constant days
  */
-export function laggedAir(
+function laggedAir(
   { mean, soil, length }: Pick<WeatherSeries, 'mean' | 'soil' | 'length'>,
   constant: number,
 ): Float64Array {

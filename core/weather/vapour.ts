@@ -4,7 +4,7 @@
  * Source: Tetens, as in Allen et al. 1998 (FAO 56), equation 11.
  * @example saturationPressure(20) // 2.338
  */
-export const saturationPressure = (celsius: number): number =>
+const saturationPressure = (celsius: number): number =>
   0.6108 * Math.exp((17.27 * celsius) / (celsius + 237.3))
 
 /**

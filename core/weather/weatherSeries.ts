@@ -29,7 +29,7 @@ export interface SeriesError {
 }
 
 /** A hole of so many days is bridged in a straight line, and said; a longer one is not known. */
-export const MOST_BRIDGED = 3
+const MOST_BRIDGED = 3
 
 /**
  * Puts days in their order and bridges short holes.

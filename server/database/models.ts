@@ -66,7 +66,7 @@ export class JobModel extends Model<InferAttributes<JobModel>, InferCreationAttr
   declare deletedAt: CreationOptional<Date | null>
 }
 
-export class ApplicationModel extends Model<
+class ApplicationModel extends Model<
   InferAttributes<ApplicationModel>,
   InferCreationAttributes<ApplicationModel>
 > {

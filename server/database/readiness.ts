@@ -3,13 +3,13 @@ import { openDatabase, type Database } from './connection'
 import { migrate, NewerDatabaseError } from './migrate'
 
 /** Exit code that tells the starter not to try again: the sentence printed says what to do. */
-export const EXIT_WILL_NOT_HELP = 78
+const EXIT_WILL_NOT_HELP = 78
 
 const RETRY_MS = 500
 /** An answer to "are you there" is waited for this long. */
 const PING_MS = 1500
 
-export type Readiness = 'starting' | 'ok'
+type Readiness = 'starting' | 'ok'
 
 /** The one database of this process and how far its preparation has come. */
 export interface PreparedDatabase {

@@ -24,22 +24,6 @@ export const isEncrypted = (event: H3Event): boolean =>
   (event.node.req.socket as { encrypted?: boolean }).encrypted === true ||
   (Boolean(process.env.HECTARUM_HOSTS) && event.node.req.headers['x-forwarded-proto'] === 'https')
 
-/** Addresses of a crew and what asking there does, the first that fits; all else that writes is work. */
-const DEEDS: readonly (readonly [method: RegExp, path: RegExp, deed: Deed])[] = [
-  [/^DELETE$/, /^\/calendars\//, 'work'],
-  [/^(PUT|POST|DELETE)$/, /^\/(settings|people|invitations)\b/, 'govern'],
-  [/^GET$/, /^\/(people|whole)\b/, 'govern'],
-  [/^DELETE$/, /./, 'govern'],
-  [/^POST$/, /\/restore$/, 'govern'],
-  [/^(GET|HEAD|OPTIONS)$/, /./, 'look'],
-  [/^POST$/, /^\/applications\/[^/]+\/events$/, 'run'],
-  [/^PUT$/, /^\/attachments\//, 'run'],
-]
-
-/** What a request does with a crew. @param path below the crew's own address, with its leading slash */
-export const deedOf = (method: string, path: string): Deed =>
-  DEEDS.find(([methods, paths]) => methods.test(method) && paths.test(path))?.[2] ?? 'work'
-
 /** Fails with `not-allowed` when a role does not do that. */
 export function refuseDeed(role: Role, deed: Deed): void {
   if (!mayDo(role, deed))

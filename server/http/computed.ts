@@ -1,21 +1,12 @@
-import type { EventHandler } from 'h3'
-import type * as v from 'valibot'
-import type { ComputeIssue } from '#core/computeIssue'
 import type { Result } from '#core/result'
+import type { ErrorCode, ErrorIssue } from '#shared/errorCodes'
 import { failure } from './failure'
-import { readBodyAs } from './readBody'
 
-/**
- * A route that only computes: what the schema lets through is answered by the core, or refused with its
- * reasons.
- */
-export const computed = <S extends v.GenericSchema, Answer>(
-  schema: S,
-  answer: (request: v.InferOutput<S>) => Result<Answer, readonly ComputeIssue[]>,
-): EventHandler => defineEventHandler(async (event) => answered(answer(await readBodyAs(event, schema))))
+/** What core answers to whoever asks from outside: figures, or why there are none. */
+export type Computed<Answer> = Result<Answer, readonly (ErrorIssue & { readonly code: ErrorCode })[]>
 
 /** The answer of the core, or its reasons as a failure. */
-export function answered<Answer>(result: Result<Answer, readonly ComputeIssue[]>): Answer {
+export function answered<Answer>(result: Computed<Answer>): Answer {
   if (result.ok) return result.value
   throw failure(
     result.error[0]?.code ?? 'impossible',

@@ -7,7 +7,7 @@ declare module '#auth-utils' {
   }
 }
 
-export const SESSION_COOKIE = 'hectarum-session'
+const SESSION_COOKIE = 'hectarum-session'
 
 /** The cookie holds nothing but the id of a session, sealed: ending that session ends it everywhere. */
 export async function sessionIdOf(event: H3Event): Promise<string | undefined> {

@@ -1,6 +1,6 @@
-import { isAttachmentType } from '#shared/schemas/picture'
+import { ATTACHMENT_TYPES } from '#shared/schemas/picture'
 import { isOurName } from '../http/access'
-import { COMPUTING_ROUTES } from '../http/computingRoutes'
+import { COMPUTING_PATHS } from '../endpoints/all'
 import { failure } from '../http/failure'
 
 /**
@@ -10,7 +10,7 @@ import { failure } from '../http/failure'
  */
 export default defineEventHandler((event) => {
   const path = event.path.split('?')[0] ?? ''
-  if (!path.startsWith('/api/') || COMPUTING_ROUTES.has(path)) return
+  if (!path.startsWith('/api/') || COMPUTING_PATHS.has(path)) return
   if (/%00/.test(event.path)) throw failure('invalid', 'An address holds no NUL character.')
   const host = getRequestHeader(event, 'host') ?? ''
   if (!isOurName(host))
@@ -29,7 +29,7 @@ export default defineEventHandler((event) => {
   }
   const type = getRequestHeader(event, 'content-type') ?? ''
   // The own type of a picture or a paper, like JSON's, is one no plain form can send.
-  if (/^\/api\/organizations\/[^/]+\/attachments\//.test(path) && isAttachmentType(type)) return
+  if (/^\/api\/organizations\/[^/]+\/attachments\//.test(path) && ATTACHMENT_TYPES.includes(type)) return
   if (!/^application\/json\b/i.test(type)) throw failure('media-type', 'Writes are sent as application/json.')
 })
 

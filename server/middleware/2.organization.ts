@@ -1,15 +1,15 @@
 import * as v from 'valibot'
 import { Uuid } from '#shared/schemas/texts'
 import { currentDatabase } from '../database/current'
-import { deedOf, isAtHome, refuseDeed } from '../http/access'
-import { COMPUTING_ROUTES } from '../http/computingRoutes'
+import { COMPUTING_PATHS } from '../endpoints/all'
+import { isAtHome } from '../http/access'
 import { failure } from '../http/failure'
 import { dropSession, sessionIdOf } from '../http/session'
 import { organizationsRepository } from '../repositories/organizations'
 import { peopleRepository } from '../repositories/people'
 
 /** What belongs to a crew lies under its id; these words there are not ids. */
-const CREW_PATH = /^\/api\/organizations\/([^/]+)(\/.+)/
+const CREW_PATH = /^\/api\/organizations\/([^/]+)\/./
 /** Whoever is not signed in yet may ask here. */
 const FOR_ANYBODY = /^\/api\/(health|people\/|organizations$|calendar\/)/
 
@@ -24,14 +24,14 @@ const SEEN_EVERY_MS = 10 * 60 * 1000
  */
 export default defineEventHandler(async (event) => {
   const path = event.path.split('?')[0] ?? ''
-  if (!path.startsWith('/api/') || COMPUTING_ROUTES.has(path) || path === '/api/health') return
+  if (!path.startsWith('/api/') || COMPUTING_PATHS.has(path)) return
   const prepared = currentDatabase()
   if (prepared.state() === 'starting')
     throw failure('starting', 'The database is being prepared; try again in a moment.')
   const people = peopleRepository(prepared.database)
   await recognize()
   const { person } = event.context
-  const [, named, below = ''] = CREW_PATH.exec(path) ?? []
+  const [, named] = CREW_PATH.exec(path) ?? []
   if (named === undefined) {
     if (!person && !isAtHome(event) && !FOR_ANYBODY.test(path)) throw failure('sign-in', 'Sign in first.')
     return
@@ -44,7 +44,6 @@ export default defineEventHandler(async (event) => {
   const role = organization && (await roleIn(organization))
   if (!organization || !role)
     throw failure('not-found', 'There is no such crew: it may have been opened afresh, or you left it.')
-  refuseDeed(role, deedOf(event.method, below))
   event.context.organization = organization
   event.context.role = role
 

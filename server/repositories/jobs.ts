@@ -7,12 +7,12 @@ import { noteHistory } from './history'
 import { prefixSearch, type PageWanted, type Scope } from './scope'
 
 /** The columns of a job that a person changes. */
-export type JobFields = Pick<Job, 'site' | 'siteId' | 'purpose' | 'givenTo' | 'plannedFor' | 'state'>
-export interface ApplicationFields {
+type JobFields = Pick<Job, 'site' | 'siteId' | 'purpose' | 'givenTo' | 'plannedFor' | 'state'>
+interface ApplicationFields {
   readonly id: string
   readonly document: ApplicationDraft
 }
-export interface JobFilter {
+interface JobFilter {
   readonly words: string
   readonly states: readonly JobState[]
   readonly siteId: string

@@ -7,7 +7,7 @@ import type { LastLaid } from '#shared/schemas/today'
 import type { Scope } from './scope'
 
 /** One row to append: what was laid down, and whose label it was. */
-export interface LedgerEntry extends LaidDown {
+interface LedgerEntry extends LaidDown {
   readonly id: string
   readonly applicationId: string
   readonly siteId: string | null

@@ -12,14 +12,14 @@ export interface Credentials {
   readonly waitUntil: Date | undefined
 }
 
-export interface NewPersonRow {
+interface NewPersonRow {
   readonly id: string
   readonly name: string
   readonly signIn: string
   readonly hash: string
 }
 
-export interface Session {
+interface Session {
   readonly id: string
   readonly personId: string
   readonly seenAt: Date

@@ -5,8 +5,8 @@ import type { AreaModel, SiteModel } from '../database/libraryModels'
 import { editableRows, type EditableRows } from './editableRows'
 import { prefixSearch, type PageWanted, type Scope } from './scope'
 
-export type SiteFields = Omit<SaveSite, 'version'>
-export interface AreaFields extends Omit<SaveArea, 'version'> {
+type SiteFields = Omit<SaveSite, 'version'>
+interface AreaFields extends Omit<SaveArea, 'version'> {
   readonly sizeM2: number | null
   readonly sdM2: number | null
 }

@@ -25,7 +25,7 @@ export type ProgramsRepository = EditableRows<Program, Omit<SaveProgram, 'versio
 export type AreaProgramsRepository = EditableRows<AreaProgram, Omit<SaveAreaProgram, 'version'>>
 
 /** What a station holds. */
-export interface StationSpan {
+interface StationSpan {
   readonly stationId: string
   readonly firstDay: string
   readonly lastDay: string

@@ -1,8 +1,6 @@
-import * as v from 'valibot'
 import { daysAfter } from '#core/calendar/daysBetween'
 import type { Organization } from '#shared/schemas/organization'
-import { RecordQuerySchema, type RecordPage, type RecordQuery, type RecordRow } from '#shared/schemas/run'
-import { failure } from '../http/failure'
+import type { RecordPage, RecordQuery, RecordRow } from '#shared/schemas/run'
 import type { Repositories } from '../repositories/forOrganization'
 import { recordPlace, type RecordFilter } from '../repositories/records'
 import type { Cursor } from '../repositories/scope'
@@ -13,24 +11,13 @@ const PAGE = 50
 /** An export reads this many at a time, so that a hundred thousand never stand in memory. */
 const EXPORT_PAGE = 500
 
-export function readRecordQuery(query: unknown): RecordQuery {
-  const { after: _, format: __, ...asked } = query as Record<string, unknown>
-  const parsed = v.safeParse(RecordQuerySchema, asked)
-  if (parsed.success) return parsed.output
-  throw failure(
-    'invalid',
-    parsed.issues.map((issue) => ({ path: v.getDotPath(issue) ?? '', message: issue.message })),
-  )
-}
-
 /** A page of what is asked for; `after` is the `next` of the page before. */
 export async function recordPage(
   repositories: Repositories,
   organization: Organization,
-  query: Readonly<Record<string, unknown>>,
+  { after: next, ...asked }: RecordQuery & { readonly after?: string | undefined },
 ): Promise<RecordPage> {
-  const asked = readRecordQuery(query)
-  const after = readCursor(query.after, asked.sort === 'site' ? 'word' : 'instant')
+  const after = readCursor(next, asked.sort === 'site' ? 'word' : 'instant')
   const rows = await repositories.records.page(filterOf(asked, organization), { limit: PAGE + 1, after })
   return pageOf(rows, PAGE, (row) => recordPlace(row, asked.sort))
 }

@@ -1,26 +1,16 @@
-import * as v from 'valibot'
+import type * as v from 'valibot'
 import { SQUARE_METRES_PER } from '#core/quantity/units'
 import { asWritten } from '#core/quantity/format'
 import { useReport } from '#core/run/use/useReport'
-import type { Organization } from '#shared/schemas/organization'
-import { UseQuerySchema, type Use } from '#shared/schemas/use'
+import type { Use, UseQuerySchema } from '#shared/schemas/use'
 import { failure } from '../http/failure'
 import type { Repositories } from '../repositories/forOrganization'
-import { todayFor } from './clock'
 import { csvOf } from './csv'
 
 type Asked = v.InferOutput<typeof UseQuerySchema>
 
 /** Fails with `invalid`; days that are left out are this year's up to today. */
-export function readUseQuery(query: unknown, organization: Organization): Asked {
-  const read = v.safeParse(UseQuerySchema, query)
-  if (!read.success)
-    throw failure(
-      'invalid',
-      read.issues.map((issue) => ({ path: v.getDotPath(issue) ?? '', message: issue.message })),
-    )
-  const today = todayFor(organization)
-  const { from, to, ...asked } = read.output
+export function daysOfUse({ from, to, ...asked }: Asked, today: string): Asked {
   const last = to || today
   const first = from || `${last.slice(0, 4)}-01-01`
   if (first > last) throw failure('invalid', [{ path: 'to', message: 'must not be before the first day' }])

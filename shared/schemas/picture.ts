@@ -2,9 +2,8 @@ export const PICTURE_TYPES = ['image/png', 'image/jpeg'] as const
 export type PictureType = (typeof PICTURE_TYPES)[number]
 export const PAPER_TYPE = 'application/pdf'
 
-const TYPES: readonly string[] = [...PICTURE_TYPES, PAPER_TYPE]
 /** What a file of a crew may be. */
-export const isAttachmentType = (type: string): boolean => TYPES.includes(type)
+export const ATTACHMENT_TYPES: readonly string[] = [...PICTURE_TYPES, PAPER_TYPE]
 
 /** Largest picture or paper that is kept, bytes, and largest side of a picture, pixels. */
 export const LARGEST_PICTURE = 10 * 1024 * 1024

@@ -61,7 +61,7 @@ const ProgramDocumentShape = v.strictObject({
   ),
   notes: Notes,
 })
-export const ProgramDocumentSchema: v.GenericSchema<ProgramDocument> = ProgramDocumentShape
+const ProgramDocumentSchema: v.GenericSchema<ProgramDocument> = ProgramDocumentShape
 
 export const SaveProgramSchema = v.strictObject({
   version: Version,
@@ -93,7 +93,7 @@ const AreaProgramShape = v.strictObject({
   ),
   notes: Notes,
 })
-export const AreaProgramDocumentSchema: v.GenericSchema<AreaProgramDocument> = AreaProgramShape
+const AreaProgramDocumentSchema: v.GenericSchema<AreaProgramDocument> = AreaProgramShape
 
 /** A program applied to one area, with what is changed of it there. */
 export const SaveAreaProgramSchema = v.strictObject({

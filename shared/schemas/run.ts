@@ -70,7 +70,7 @@ const carried = <const K extends keyof typeof CARRIED_PAYLOADS>(kind: K) =>
  * freezes what is stored. A run that began without a network says what it went by; one that is entered once
  * it was done says so.
  */
-export const NewRunEventSchema = v.variant('kind', [
+const NewRunEventSchema = v.variant('kind', [
   v.strictObject({
     ...stamp,
     kind: v.literal('planned'),
@@ -119,8 +119,8 @@ export interface Run {
   readonly record: RunRecord | null
 }
 
-export const RECORD_VERDICTS = ['good', 'acceptable', 'off', 'unknown'] as const
-export const RECORD_SORTS = ['newest', 'oldest', 'site'] as const
+const RECORD_VERDICTS = ['good', 'acceptable', 'off', 'unknown'] as const
+const RECORD_SORTS = ['newest', 'oldest', 'site'] as const
 
 /** What is asked of the records: words, a verdict, a site, days from and to, and the order. */
 export const RecordQuerySchema = v.object({

@@ -1,7 +1,7 @@
 import * as v from 'valibot'
 
 /** The largest that an integer column holds. */
-export const LARGEST_INTEGER = 2_147_483_647
+const LARGEST_INTEGER = 2_147_483_647
 
 export const Uuid = v.pipe(v.string(), v.uuid('must be a UUID'))
 /** A line of text. */

@@ -76,7 +76,7 @@ export interface LookRow {
   /** YYYY-MM-DD */
   readonly due: string
 }
-export type StaleRow = StaleMachine
+type StaleRow = StaleMachine
 export interface LowRow {
   readonly productId: string
   readonly product: string

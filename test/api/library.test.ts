@@ -1,4 +1,3 @@
-import { readdirSync } from 'node:fs'
 import Papa from 'papaparse'
 import { v7 as uuid } from 'uuid'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
@@ -13,6 +12,7 @@ import type { Equipment } from '../../shared/schemas/equipment'
 import type { Stock } from '../../shared/schemas/product'
 import type { MachineOutcome, RecordPage, Run } from '../../shared/schemas/run'
 import type { Found, Today } from '../../shared/schemas/today'
+import { crewRoutes, withId } from '../support/crewRoutes'
 import { clientOf, type Client } from '../support/client'
 import {
   aCalibration,
@@ -488,14 +488,9 @@ test('every route answers another crew with 404 for what is not its own', async 
     return id
   }
   // The four last are the sample's, which is another crew to both.
-  const files = readdirSync('server/api/organizations/[organization]', {
-    recursive: true,
-    encoding: 'utf8',
-  }).filter((file) => file.endsWith('.ts'))
-  expect(files.length).toBeGreaterThan(25)
   const bodies: Readonly<Record<string, unknown>> = {
-    delete: { version: 1 },
-    'stock.post': {
+    DELETE: { version: 1 },
+    'stock.POST': {
       id: uuid(),
       kind: 'received',
       entered: { text: '1', unit: 'lb' },
@@ -503,7 +498,7 @@ test('every route answers another crew with 404 for what is not its own', async 
       remarks: '',
       on: '2026-05-06',
     },
-    'events.post': {
+    'events.POST': {
       events: [
         {
           kind: 'started',
@@ -515,38 +510,34 @@ test('every route answers another crew with 404 for what is not its own', async 
         },
       ],
     },
-    'restore.post': {},
-    'days.post': { days: [{ on: '2026-05-06', least: 4, most: 14, forecast: false }] },
-    'hours.post': { hours: [{ on: '2026-05-06', hour: 9, air: 4, forecast: false }] },
-    'map.post': { areas: [], removed: [] },
-    'copy.post': { id: uuid(), name: 'Theirs' },
-    'calibrations.post': { calibrations: [{ id: uuid(), document: aCalibration('').document }] },
+    'restore.POST': {},
+    'days.POST': { days: [{ on: '2026-05-06', least: 4, most: 14, forecast: false }] },
+    'hours.POST': { hours: [{ on: '2026-05-06', hour: 9, air: 4, forecast: false }] },
+    'map.POST': { areas: [], removed: [] },
+    'copy.POST': { id: uuid(), name: 'Theirs' },
+    'calibrations.POST': { calibrations: [{ id: uuid(), document: aCalibration('').document }] },
   }
   let walked = 0
   // People, invitations and history are walked where people are told apart (people.test).
-  const rows = files.filter((name) => name.includes('[id]') && !/^(people|invitations|history)/.test(name))
-  for (const file of rows) {
-    const [, route = '', method = ''] = /^(.*?)(?:\/index)?\.(get|put|post|delete)\.ts$/.exec(file) ?? []
-    expect(method, file).not.toBe('')
+  const rows = (await crewRoutes(client)).filter(
+    ({ path }) => path.includes('{id}') && !/^\/(people|invitations|history)/.test(path),
+  )
+  for (const { method, path } of rows) {
     // A PUT makes a row of one's own: that it leaves the other's alone is asserted for itself below.
-    if (method === 'put') continue
-    const kinds = route.includes('[kind]') ? LIBRARY.map(([name]) => name) : [route.split('/')[0] ?? '']
-    for (const kind of kinds) {
-      const id = ids[kind]
-      expect(id, `${file} names no row of this test: add one`).toBeDefined()
-      const address =
-        `/crew/${route.replace('[kind]', kind).replace('[id]', id ?? '')}` +
-        (/\/(export|calibrations)$/.test(route) ? '?format=csv' : '')
-      const body = bodies[`${route.split('/').at(-1)}.${method}`] ?? bodies[method]
-      const answer =
-        method === 'get'
-          ? await other.get(address)
-          : method === 'delete'
-            ? await other.delete(address, body)
-            : await other.post(address, body)
-      expect(answer.status, `${method} ${address}`).toBe(404)
-      walked += 1
-    }
+    if (method === 'PUT') continue
+    const kind = path.replace('/library', '').split('/')[1] ?? ''
+    const id = ids[kind]
+    expect(id, `${path} names no row of this test: add one`).toBeDefined()
+    const address = `/crew${withId(path, id)}` + (/\/(export|calibrations)$/.test(path) ? '?format=csv' : '')
+    const body = bodies[`${path.split('/').at(-1)}.${method}`] ?? bodies[method]
+    const answer =
+      method === 'GET'
+        ? await other.get(address)
+        : method === 'DELETE'
+          ? await other.delete(address, body)
+          : await other.post(address, body)
+    expect(answer.status, `${method} ${address}`).toBe(404)
+    walked += 1
   }
   expect(walked).toBeGreaterThan(20)
   // A crew that is gone is told, whatever the cookie remembers: nothing is written into another.

@@ -1,5 +1,5 @@
-import { readdirSync, readFileSync } from 'node:fs'
-import { LIBRARY_KINDS } from '../../shared/schemas/library'
+import { readFileSync } from 'node:fs'
+import { Validator } from '@seriousme/openapi-schema-validator'
 import fc from 'fast-check'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { clientOf, type Client } from '../support/client'
@@ -181,7 +181,7 @@ describe('what is refused, and where', () => {
   })
 })
 
-test('the description names every route and comes from the schemas', async () => {
+test('the description is valid OpenAPI and comes from the schemas', async () => {
   const { body } = await client.get('/api/openapi.json')
   const document = body as {
     openapi: string
@@ -200,21 +200,7 @@ test('the description names every route and comes from the schemas', async () =>
       }
     >
   }
-  const routes = readdirSync('server/api', { recursive: true, encoding: 'utf8' })
-    .filter((file) => /\.(get|put|post|delete)\.ts$/.test(file))
-    .flatMap((file) => {
-      const [, path = '', method = ''] = /^(.*?)(?:\/index)?\.(get|put|post|delete)\.ts$/.exec(file) ?? []
-      const kinds = path.includes('[kind]') ? LIBRARY_KINDS : ['']
-      return kinds.map(
-        (kind) => `${method} /api/${path.replace('[kind]', kind).replaceAll(/\[(\w+)\]/g, '{$1}')}`,
-      )
-    })
-  const named = Object.entries(document.paths).flatMap(([path, methods]) =>
-    Object.keys(methods)
-      .filter((name) => name !== 'parameters')
-      .map((method) => `${method} ${path}`),
-  )
-  expect(named.toSorted()).toEqual(routes.toSorted())
+  expect(await new Validator().validate(structuredClone(body) as never)).toMatchObject({ valid: true })
   expect(document.openapi).toBe('3.1.0')
   const schema = document.paths['/api/plan']?.post?.requestBody?.content['application/json'].schema
   expect(Object.keys(schema?.properties ?? {})).toEqual(['areas', 'products', 'method'])

@@ -8,7 +8,7 @@ import type { FileProblem, FoundGround, FoundShape } from './foundGround'
  * What gathers shapes while a file goes by: told of every element as it opens and closes, with the names of
  * those around it.
  */
-export interface ShapeReader {
+interface ShapeReader {
   readonly open: (name: string, attributes: Readonly<Record<string, string>>) => void
   /**
    * @param text what stood directly in the element

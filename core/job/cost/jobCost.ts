@@ -18,7 +18,7 @@ export interface StockedProduct extends LibraryProduct {
 }
 
 /** What one product of a job costs, in the crew's currency; `pack` is the package it is reckoned from. */
-export interface ProductCost {
+interface ProductCost {
   readonly productId: string
   readonly name: string
   /** Undefined where no package has both a size and a price, or the density between them is missing. */

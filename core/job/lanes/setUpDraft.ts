@@ -31,7 +31,7 @@ export interface SetUpOfJob extends Omit<SetUp, 'pattern' | 'laid' | 'wander' | 
 }
 
 /** How a practised walker wanders, varies the pace and opens the gate, where nobody typed it; a guess. */
-export const USUAL_WALK = { wander: 0.15, speedSd: 0.05, lag: 0.2 } as const
+const USUAL_WALK = { wander: 0.15, speedSd: 0.05, lag: 0.2 } as const
 const MOST_PASSES = 8
 
 /**

@@ -164,7 +164,7 @@ function sprayMethod(
 }
 
 /** The carrier is told in the measure the tank is told in: gallons on 1,000 ft2, litres on 100 m2. */
-export const carrierUnitFor = (tank: VolumeUnit): CarrierUnit =>
+const carrierUnitFor = (tank: VolumeUnit): CarrierUnit =>
   tank === 'L' || tank === 'mL' ? 'L/100 m2' : 'gal/1000 ft2'
 
 const carrierFactor = (unit: CarrierUnit): number =>

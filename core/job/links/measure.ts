@@ -64,7 +64,7 @@ function readArea(lawn: AreaDraft, index: number, day: string) {
  * The treated lawns together. What one instrument measured is wrong the same way on all of them, so its
  * errors add; those of different instruments, and readings, combine as independent ones do.
  */
-export function treatedGround(
+function treatedGround(
   lawns: readonly MeasuredArea[],
   book: WorkingBook,
 ): { readonly size: SquareMetres; readonly sd: SquareMetres } {

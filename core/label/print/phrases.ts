@@ -37,7 +37,7 @@ function wordsOf(phrase: string): readonly (readonly string[])[] {
 }
 
 /** The place after words that follow each other; each may be one of several, apart by a bar. */
-export function afterWords(tokens: Tokens, at: number, phrase: string): number | undefined {
+function afterWords(tokens: Tokens, at: number, phrase: string): number | undefined {
   let place = at
   for (const choice of wordsOf(phrase)) {
     const next = afterWord(tokens, place, ...choice)
@@ -181,7 +181,7 @@ export function groundAt(tokens: Tokens, at: number): Read<Ground> | undefined {
 const GOES_ON = new Set('every each in for per repeat to and or at with of using once twice'.split(' '))
 
 /** Spray or water that a dilution is for: "gallon of water", "100 gal", "10 L". */
-export function sprayBaseAt(
+function sprayBaseAt(
   tokens: Tokens,
   at: number,
 ): Read<{ readonly unit: AmountUnit; readonly count: number }> | undefined {
@@ -236,7 +236,7 @@ const NO_PRODUCT = new Set(
 const MOST_WORDS = 3
 
 /** What an amount is of: a nutrient, the active, or the product under whatever name. */
-export function basisAt(tokens: Tokens, at: number): Read<RateBasis> | undefined {
+function basisAt(tokens: Tokens, at: number): Read<RateBasis> | undefined {
   for (const [phrase, basis] of BASES) {
     const to = afterWords(tokens, at, phrase)
     if (to !== undefined) return { is: basis, to }
@@ -251,7 +251,7 @@ export function basisAt(tokens: Tokens, at: number): Read<RateBasis> | undefined
 }
 
 /** The place after the word that says what an amount is for. */
-export const perAt = (tokens: Tokens, at: number): number | undefined =>
+const perAt = (tokens: Tokens, at: number): number | undefined =>
   afterAny(tokens, at, [
     'in|with enough|sufficient water to cover|treat',
     'per',

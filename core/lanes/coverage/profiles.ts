@@ -1,8 +1,7 @@
 import type { DepositProfile } from '../../calibration/trayPattern'
 
 /** Where a pattern comes from: measured, or told that it is a guess. */
-export const PATTERN_SOURCES = ['trays', 'nozzles', 'drop', 'typical', 'typical boom'] as const
-export type PatternSource = (typeof PATTERN_SOURCES)[number]
+type PatternSource = 'trays' | 'nozzles' | 'drop' | 'typical' | 'typical boom'
 export interface Pattern {
   readonly source: PatternSource
   readonly profile: DepositProfile

@@ -8,8 +8,7 @@ import { closedWorkingBook, type WorkingBook } from '../../working/working'
 import { innerLanes, laneCount } from './innerLanes'
 import { walkedOnce } from './walkedOnce'
 
-export const LANE_AIMS = ['quickest', 'fewest turns', 'longest runs'] as const
-export type LaneAim = (typeof LANE_AIMS)[number]
+export type LaneAim = 'quickest' | 'fewest turns' | 'longest runs'
 
 /** Ground and how it is walked; SI, directions in degrees clockwise from north. */
 export interface LaneQuestion {

@@ -22,8 +22,7 @@ export interface GoneOver {
   readonly skewed: boolean
 }
 
-export const STRIPE_CAUSES = ['throw', 'one side', 'nozzle', 'boom height', 'pace', 'not ours'] as const
-export type StripeCause = (typeof STRIPE_CAUSES)[number]
+type StripeCause = 'throw' | 'one side' | 'nozzle' | 'boom height' | 'pace' | 'not ours'
 export interface NamedCause {
   readonly cause: StripeCause
   readonly words: string

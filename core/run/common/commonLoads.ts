@@ -11,7 +11,7 @@ import { mostOfLabel } from '../corrections/mostOfLabel'
 import type { FrozenPlan } from '../runEvent'
 
 /** A load as it is mixed, and the ground of this site it is for: the rest of it drives on. */
-export interface CommonLoad {
+interface CommonLoad {
   readonly load: LoadPlan
   readonly here: Quantity<'m2'>
 }

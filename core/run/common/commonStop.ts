@@ -4,7 +4,7 @@ import type { Quantity } from '../../quantity/quantity'
 import type { AmountUnit, VolumeUnit } from '../../quantity/units'
 
 /** Another site that is sprayed out of the same tank. */
-export interface CommonSite {
+interface CommonSite {
   readonly applicationId: string
   readonly site: string
 }

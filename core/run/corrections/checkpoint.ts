@@ -33,7 +33,7 @@ export interface CheckpointQuestion {
  * correction on a coarse reading. `correct`: the rest needs another flow. `run out`: nothing is left for
  * ground that still waits. `stop`: the ground behind has more than its label allows.
  */
-export type CheckpointAnswer = 'carry on' | 'weigh first' | 'correct' | 'run out' | 'stop'
+type CheckpointAnswer = 'carry on' | 'weigh first' | 'correct' | 'run out' | 'stop'
 
 export interface CheckpointResult {
   readonly answer: CheckpointAnswer

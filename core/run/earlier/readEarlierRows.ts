@@ -35,7 +35,7 @@ export const EARLIER_COLUMNS = [
   'weather',
   'remarks',
 ] as const
-export type EarlierColumn = (typeof EARLIER_COLUMNS)[number]
+type EarlierColumn = (typeof EARLIER_COLUMNS)[number]
 
 /** Other words people write over the same columns. */
 const ALSO: Readonly<Record<string, EarlierColumn>> = {

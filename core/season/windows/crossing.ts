@@ -4,7 +4,7 @@ import type { HalfYear } from './halfYear'
 import type { SoilDays } from './seasonWindow'
 
 /** A crossing counts when the mean stays beyond for so many days, or to the end of what is known. */
-export const STAYS_DAYS = 3
+const STAYS_DAYS = 3
 
 /** The soil as it is worked out, or so many of its gives (two standard deviations) warmer or colder. */
 export type SoilShift = -1 | 0 | 1

@@ -68,7 +68,3 @@ export function isLeafWet({ air, humidity, rain = 0 }: WeatherHour): boolean | u
   if (humidity === undefined || humidity <= 0) return undefined
   return humidity >= DAMP || air - dewPoint(air, humidity) < DEW_NEAR
 }
-
-/** Hours of a wet leaf, as far as it is known. */
-export const wetHours = (hours: readonly WeatherHour[]): number =>
-  hours.filter((one) => isLeafWet(one) === true).length

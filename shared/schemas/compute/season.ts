@@ -22,8 +22,8 @@ const Degrees = v.pipe(
   v.maxValue(90, 'must be from -90 to 90 degrees'),
 )
 
-export const SEASON_ASKS = ['soil', 'heatUnits', 'windows', 'indices', 'lines'] as const
-export const SEASON_KINDS = [
+const SEASON_ASKS = ['soil', 'heatUnits', 'windows', 'indices', 'lines'] as const
+const SEASON_KINDS = [
   'growth regulator',
   'pre-emergent herbicide',
   'fungicide',

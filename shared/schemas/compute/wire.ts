@@ -1,5 +1,4 @@
 import * as v from 'valibot'
-import { COMPUTE_ISSUE_CODES } from '#core/computeIssue'
 import { LARGEST } from '#core/quantity/entered'
 import { NotNegative, Positive, quantityOf } from '../quantity'
 
@@ -8,10 +7,10 @@ import { NotNegative, Positive, quantityOf } from '../quantity'
  * were promised does not change with it.
  */
 export const WIRE_LENGTHS = ['ft', 'in', 'yd', 'm', 'cm', 'mm'] as const
-export const WIRE_AREAS = ['ft2', '1000 ft2', 'ac', 'm2', '100 m2', 'ha'] as const
-export const WIRE_MASSES = ['lb', 'oz', 'g', 'kg'] as const
-export const WIRE_VOLUMES = ['fl oz', 'tsp', 'tbsp', 'cup', 'pt', 'qt', 'gal', 'mL', 'L'] as const
-export const WIRE_SPEEDS = ['mph', 'km/h', 'm/s', 'ft/min'] as const
+const WIRE_AREAS = ['ft2', '1000 ft2', 'ac', 'm2', '100 m2', 'ha'] as const
+const WIRE_MASSES = ['lb', 'oz', 'g', 'kg'] as const
+const WIRE_VOLUMES = ['fl oz', 'tsp', 'tbsp', 'cup', 'pt', 'qt', 'gal', 'mL', 'L'] as const
+const WIRE_SPEEDS = ['mph', 'km/h', 'm/s', 'ft/min'] as const
 export const WIRE_TIMES = ['s', 'min', 'h', 'd'] as const
 export const WIRE_PRESSURES = ['psi', 'bar', 'kPa'] as const
 export const WIRE_FLOWS = ['kg/s', 'kg/min', 'g/s', 'lb/min'] as const
@@ -53,4 +52,3 @@ export const WorkingSchema = v.array(v.strictObject({ figure: v.string(), lines:
 export const Pair = v.tuple([v.number(), v.number()])
 export const figureIn = <const U extends string>(unit: U) =>
   v.strictObject({ value: v.number(), unit: v.literal(unit) })
-export const ComputeIssueCode = v.picklist(COMPUTE_ISSUE_CODES)

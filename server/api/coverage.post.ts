@@ -1,3 +1,0 @@
-import { computedOnThread } from '../http/computedOnThread'
-
-export default computedOnThread('coverage')

@@ -1,3 +1,0 @@
-import { openApiDocument } from '../http/openApiDocument'
-
-export default defineEventHandler(() => openApiDocument(useRuntimeConfig().version))

@@ -1,4 +1,0 @@
-import { organizationOf, repositoriesOf } from '../../../http/repositoriesOf'
-import { todayPage } from '../../../services/today'
-
-export default defineEventHandler((event) => todayPage(repositoriesOf(event), organizationOf(event)))
