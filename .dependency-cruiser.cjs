@@ -6,6 +6,7 @@ const ORDER = [
   'quantity',
   'working',
   'calendar',
+  'people',
   'ground',
   'calibration',
   'devices',
@@ -22,6 +23,9 @@ const ORDER = [
   'program',
   'run',
 ]
+
+/** Parts of the app that every place uses. */
+const SHARED_PLACES = ['chart', 'field', 'form', 'map', 'shell', 'working']
 
 const coreOrder = ORDER.map((name, index) => ({
   name: `core-${name}-looks-up-only`,
@@ -73,6 +77,33 @@ module.exports = {
       severity: 'error',
       from: { path: '^server/(api|endpoints|services|middleware|http)/' },
       to: { path: 'node_modules/(sequelize|pg)/' },
+    },
+    {
+      name: 'core-ground-floor',
+      comment: 'What lies beside the rooms of core is below all of them, but for quantities.',
+      severity: 'error',
+      from: { path: '^core/[^/]+\\.ts$', pathNot: '\\.test\\.ts$' },
+      to: { path: '^core/(?!quantity/)[^/]+/' },
+    },
+    {
+      name: 'app-places-apart',
+      comment: 'A place of the app knows those that all share, and no other.',
+      severity: 'error',
+      from: { path: '^app/(?:components|composables)/([^/]+)/' },
+      to: {
+        path: '^app/(?:components|composables)/[^/]+/',
+        pathNot: `^app/(?:components|composables)/($1|${SHARED_PLACES.join('|')})/`,
+      },
+    },
+    {
+      name: 'no-orphans',
+      severity: 'error',
+      from: {
+        orphan: true,
+        pathNot:
+          '\\.(test|d)\\.ts$|^app/(pages|layouts|components|composables|app)|^server/http/errorHandler',
+      },
+      to: {},
     },
     ...coreOrder,
   ],

@@ -31,6 +31,20 @@ const OWN_DRAWINGS = [
 ]
 const LIBRARY = 'the component library has it: a field of components/field, UButton, ULink or RowTable.'
 
+/** What the compiler knows of types: no promise is left to itself, no case of a closed list forgotten. */
+const BY_TYPES = {
+  languageOptions: {
+    parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname },
+  },
+  rules: {
+    '@typescript-eslint/no-floating-promises': 'error',
+    '@typescript-eslint/switch-exhaustiveness-check': [
+      'error',
+      { considerDefaultExhaustiveForUnions: true, requireDefaultForNonUnion: false },
+    ],
+  },
+}
+
 export default withNuxt(
   { ignores: ['.output/**', '.nuxt/**', '.data/**', '.cache/**', 'docs/**'] },
   {
@@ -44,6 +58,7 @@ export default withNuxt(
       'vue/require-default-prop': 'off',
     },
   },
+  { files: ['{core,shared,server,demo,app,test,bench}/**/*.ts', 'scripts/*.ts'], ...BY_TYPES },
   {
     files: ['app/**/*.vue', 'app/**/*.ts'],
     ignores: OWN_DRAWINGS,

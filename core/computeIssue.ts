@@ -2,14 +2,7 @@
  * Why a public compute route can't answer what was well formed: no such figure, too little, or a
  * contradiction.
  */
-export const COMPUTE_ISSUE_CODES = [
-  'impossible',
-  'crosses-itself',
-  'too-complex',
-  'not-enough',
-  'contradicts',
-] as const
-type ComputeIssueCode = (typeof COMPUTE_ISSUE_CODES)[number]
+type ComputeIssueCode = 'impossible' | 'crosses-itself' | 'too-complex' | 'not-enough' | 'contradicts'
 
 export interface ComputeIssue {
   readonly code: ComputeIssueCode

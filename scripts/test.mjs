@@ -15,6 +15,7 @@ import { runMain, say } from './setup/say.mjs'
 const CHECKS = [
   ['Dependencies', process.execPath, 'scripts/dependencies.mjs'],
   ['Borders', 'depcruise', '--config', '.dependency-cruiser.cjs', 'core', 'shared', 'server', 'app', 'demo'],
+  ['Unused', 'knip', '--no-progress'],
   ['Format', 'prettier', '--check', '.'],
   ['Types', 'tsc', '-b', 'demo', 'scripts', '.nuxt/tsconfig.server.json', '.nuxt/tsconfig.node.json'],
   ['Types of pages', 'vue-tsc', '--noEmit', '-p', '.nuxt/tsconfig.app.json'],

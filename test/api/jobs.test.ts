@@ -1,3 +1,4 @@
+import { request } from 'node:http'
 import { v7 as uuid } from 'uuid'
 import pg from 'pg'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
@@ -500,12 +501,10 @@ test('foreign pages, rebound names and plain forms can write nothing', async () 
   expect((await client.put(path, job, { 'content-type': 'text/plain' })).status).toBe(415)
   const rebound = await new Promise<number>((resolve) => {
     const { port } = new URL(served.url)
-    import('node:http').then(({ request }) =>
-      request(
-        { host: '127.0.0.1', port, path: '/api/organizations', headers: { host: 'evil.example' } },
-        (answer) => resolve(answer.statusCode ?? 0),
-      ).end(),
-    )
+    request(
+      { host: '127.0.0.1', port, path: '/api/organizations', headers: { host: 'evil.example' } },
+      (answer) => resolve(answer.statusCode ?? 0),
+    ).end()
   })
   expect(rebound).toBe(403)
   expect((await client.get('/crew/jobs/not-an-id')).status).toBe(404)

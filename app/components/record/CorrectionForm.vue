@@ -4,7 +4,7 @@ import type { RunRecord } from '#core/run/foldRun'
 import { DETAIL_NAMES, type Correction, type RunDetails } from '#core/run/runEvent'
 import { AMOUNT_UNITS, AREA_UNITS, type AmountUnit, type AreaUnit } from '#core/quantity/units'
 import type { NewRunEvent } from '#shared/schemas/run'
-import { rateLawns } from '../run/rateLawns'
+import { rateLawns } from '#core/run/rateLawns'
 
 /** A correction: one entry, its new value, and why. What stood there stays. */
 const props = defineProps<{ record: RunRecord; applicationId: string }>()

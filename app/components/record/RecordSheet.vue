@@ -8,7 +8,7 @@ import type { EventPerson, FrozenPlan } from '#core/run/runEvent'
 import { isSpotWork } from '#core/run/aftercare/spotGround'
 import { treatedLawns } from '#core/run/treatedGround'
 import type { CorrectionShown, RunRecord } from '#core/run/foldRun'
-import { rateLawns } from '../run/rateLawns'
+import { rateLawns } from '#core/run/rateLawns'
 
 /**
  * The application record: who, when, where, what, how much, with what, and every correction beside what it

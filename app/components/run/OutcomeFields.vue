@@ -2,7 +2,7 @@
 import type { FrozenPlan } from '#core/run/runEvent'
 import { AREA_UNITS, MASS_UNITS, VOLUME_UNITS, type VolumeUnit } from '#core/quantity/units'
 import { showQuantity } from '#core/quantity/systems'
-import { rateLawns } from './rateLawns'
+import { rateLawns } from '#core/run/rateLawns'
 
 /** What came back, where it went and what had been put in: the figures an outcome is worked out from. */
 const { outcome, frozen, tried } = defineProps<{

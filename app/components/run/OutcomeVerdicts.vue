@@ -5,7 +5,7 @@ import { showQuantity } from '#core/quantity/systems'
 import type { ProductOutcome } from '#core/run/outcome'
 import type { FrozenPlan } from '#core/run/runEvent'
 import type { Verdict } from '#core/run/verdict'
-import { rateLawns } from './rateLawns'
+import { rateLawns } from '#core/run/rateLawns'
 
 /** Actual rate against the planned one, with a verdict in shape, word and colour. */
 const props = defineProps<{ outcomes: readonly ProductOutcome[]; frozen: FrozenPlan }>()

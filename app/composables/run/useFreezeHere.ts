@@ -53,6 +53,6 @@ export function useFreezeHere() {
 
 /** Fetched when a run begins that shares its tank: most never do, and a sheet has no use for a day. */
 async function commonHere(day: string, applicationId: string) {
-  const { commonOfDay } = await import('../job/commonOfDay')
+  const { commonOfDay } = await import('./commonOfDay')
   return commonOfDay(day, applicationId)
 }

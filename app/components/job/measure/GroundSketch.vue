@@ -4,7 +4,7 @@ import { placesOf } from '#core/ground/siteLayout'
 /** The treated lawns of the application, drawn to scale. */
 const { sheet, document } = useSheet()
 let drawnFrom: unknown
-type Lawns = InstanceType<(typeof import('../../site/SiteSketch.vue'))['default']>['$props']['lawns']
+type Lawns = InstanceType<(typeof import('../../map/SiteSketch.vue'))['default']>['$props']['lawns']
 const lawns = computed<Lawns>((before) => {
   if (before && drawnFrom === document.value.lawns) return before
   drawnFrom = document.value.lawns

@@ -1,4 +1,4 @@
-import type { FrozenPlan } from '#core/run/runEvent'
+import type { FrozenPlan } from './runEvent'
 
 /** The lawns of one rate of a frozen plan, by name. */
 export const rateLawns = ({ request: { areas }, plan: { rates = [] } }: FrozenPlan, index: number): string =>

@@ -3,7 +3,7 @@ import { foldRun } from '#core/run/foldRun'
 import type { Quantity } from '#core/quantity/quantity'
 import type { VolumeUnit } from '#core/quantity/units'
 import type { Run } from '#shared/schemas/run'
-import { eventsHere, keptRun } from '../run/keptRuns'
+import { eventsHere, keptRun } from './keptRuns'
 
 /** One application's part in its day's common mix, as it stands here; undefined where it has none. */
 export async function commonOfDay(day: string, applicationId: string): Promise<CommonStop | undefined> {
