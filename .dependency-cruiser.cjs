@@ -5,6 +5,7 @@
 const ORDER = [
   'quantity',
   'working',
+  'shape',
   'calendar',
   'people',
   'ground',
@@ -44,13 +45,13 @@ const coreOrder = ORDER.map((name, index) => ({
 module.exports = {
   forbidden: [
     { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } },
-    // Packages that only compute: cutting polygons, reading XML and the sun are done better there than here
-    // (docs/decisions/008).
+    // Packages that only compute: cutting polygons, reading XML, the sun and checking shapes are done better
+    // there than here (docs/decisions/008).
     {
       name: 'core-stands-alone',
       severity: 'error',
       from: { path: '^core/', pathNot: '\\.test\\.ts$' },
-      to: { pathNot: '^core/|^node_modules/(clipper2-ts|saxes|astronomy-engine|polylabel)/' },
+      to: { pathNot: '^core/|^node_modules/(clipper2-ts|saxes|astronomy-engine|polylabel|valibot)/' },
     },
     {
       name: 'shared-above-core-only',

@@ -1,6 +1,6 @@
 import { blankArea } from '../core/ground/blankArea'
 import { DEFAULT_HOUSE } from '../core/house'
-import type { ApplicationDraft } from '../core/draft/applicationDraft'
+import type { ApplicationDraft } from '../core/draft/applicationShape'
 import { lawnFromArea, noteFromLabel, type LibraryArea, type LibraryProduct } from '../core/draft/fromLibrary'
 import type { JobQuestion } from '../core/job/workOutJob'
 import { blankProductDocument, blankRateLine } from '../core/label/blankProduct'

@@ -1,4 +1,4 @@
-import type { ApplicationDraft } from '../core/draft/applicationDraft'
+import type { ApplicationDraft } from '../core/draft/applicationShape'
 
 /** The document with another rate of its first product. */
 export const withRate = (document: ApplicationDraft, text: string): ApplicationDraft => ({

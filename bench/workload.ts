@@ -1,4 +1,4 @@
-import type { ApplicationDraft } from '../core/draft/applicationDraft'
+import type { ApplicationDraft } from '../core/draft/applicationShape'
 import type { PlanRequest } from '../core/plan/planRequest'
 import { typed } from '../demo/typed'
 import { lawn, part, product, spraying, sprayerCourse } from '../test/support/documents'

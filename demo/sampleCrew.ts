@@ -1,8 +1,9 @@
 import { DEFAULT_HOUSE } from '#core/house'
 import { calibrationInForce } from '#core/calibration/calibrationInForce'
-import type { SpreaderDocument, SprayerDocument, ToolDocument } from '#core/calibration/equipmentDocument'
+import type { SpreaderDocument, SprayerDocument, ToolDocument } from '#core/calibration/equipmentShape'
 import { blankApplication } from '#core/draft/blankApplication'
-import { secondOf, type ApplicationDraft, type Split } from '#core/draft/applicationDraft'
+import type { ApplicationDraft } from '#core/draft/applicationShape'
+import { secondOf, type Split } from '#core/draft/applicationChoices'
 import {
   lawnFromArea,
   methodOf,

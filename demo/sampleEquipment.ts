@@ -1,13 +1,15 @@
 import { blankEquipment } from '#core/calibration/blankEquipment'
-import type { CalibrationDocument } from '#core/calibration/calibrationDocument'
+import type { CalibrationDocument } from '#core/calibration/calibrationShape'
 import type {
   EquipmentDocument,
   SpreaderDocument,
   SprayerDocument,
   ToolDocument,
-} from '#core/calibration/equipmentDocument'
-import { blankNozzles, blankPattern, type BenchTestDocument } from '#core/calibration/benchTest'
-import type { TapedCourse, ToolNote } from '#core/ground/toolCourse'
+} from '#core/calibration/equipmentShape'
+import { blankNozzles, blankPattern } from '#core/calibration/benchTest'
+import type { BenchTestDocument } from '#core/calibration/benchTestShape'
+import type { ToolNote } from '#core/ground/areaShape'
+import type { TapedCourse } from '#core/ground/tapedCourse'
 import type { AmountUnit, MassUnit, VolumeUnit } from '#core/quantity/units'
 import { field, named, typed } from './typed'
 

@@ -1,4 +1,4 @@
-import type { OutlineNote } from '#core/ground/fieldNotes'
+import type { OutlineNote } from '#core/ground/areaShape'
 import type { Anchor } from '#core/ground/geodesy'
 import { toMillimetre } from '#core/ground/editOutline'
 import type { Point, Ring } from '#core/ground/plane'

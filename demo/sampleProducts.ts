@@ -1,6 +1,7 @@
 import { blankProductDocument, blankRateLine } from '#core/label/blankProduct'
 import type { Form, RateBasis } from '#core/label/label'
-import type { ProductDocument, ProductKind, RateLine } from '#core/label/productDocument'
+import type { ProductKind } from '#core/label/productDocument'
+import type { ProductDocument, RateLine } from '#core/label/productShape'
 import type { RateUnit } from '#core/quantity/units'
 import { field, named, typed } from './typed'
 

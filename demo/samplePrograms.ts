@@ -1,5 +1,5 @@
 import type { ProductKind } from '#core/label/productDocument'
-import type { ProgramDocument } from '#core/program/programDocument'
+import type { ProgramDocument } from '#core/program/programShape'
 import { usualProgram, type UsualProgram } from '#core/program/usualPrograms'
 import type { SaveAreaProgram, SaveProgram } from '../shared/schemas/program'
 import { sampleProducts } from './sampleProducts'

@@ -1,6 +1,5 @@
 import { blankArea, blankPart } from '#core/ground/blankArea'
-import type { AreaDocument, GrassShare } from '#core/ground/areaDocument'
-import type { LawnPart, OutlineNote } from '#core/ground/fieldNotes'
+import type { AreaDocument, GrassShare, LawnPart, OutlineNote } from '#core/ground/areaShape'
 import type { SiteDocument } from '../shared/schemas/ground'
 import type { GrassName } from '#core/ground/grasses'
 import type { ReadingName } from '#core/ground/methods/method'

@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia'
-import type { ToolDocument } from '#core/calibration/equipmentDocument'
+import type { ToolDocument } from '#core/calibration/equipmentShape'
 import type { Calibration, Equipment } from '#shared/schemas/equipment'
 import type { HeldByMachine } from '#core/rules/reading'
 import type { PlannedRow } from '#core/season/ledger'

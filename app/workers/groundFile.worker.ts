@@ -5,7 +5,7 @@ import { withoutSmallLoops } from '#core/ground/cutLoops'
 import { simplify, withoutRepeats } from '#core/ground/simplify'
 import { crossings } from '#core/ground/crossings'
 import { ringToMillimetre } from '#core/ground/editOutline'
-import { MOST_CORNERS } from '#shared/schemas/ground'
+import { MOST_CORNERS } from '#core/ground/areaShape'
 import type { FileKind, FoundShape } from '#core/ground/files/foundGround'
 import { readGroundText } from '#core/ground/files/readGroundText'
 

@@ -1,7 +1,8 @@
 import { SYSTEM_UNITS, type UnitSystem } from '../quantity/systems'
 import { blankIn } from '../quantity/entered'
-import type { SpreaderCourse, SprayerCourse } from './courseNote'
-import type { EquipmentDocument, EquipmentKind } from './equipmentDocument'
+import type { SpreaderCourse, SprayerCourse } from './calibrationShape'
+import type { EquipmentKind } from './equipmentKinds'
+import type { EquipmentDocument } from './equipmentShape'
 
 /** Equipment with nothing typed yet, in the units of a system. */
 export function blankEquipment(kind: EquipmentKind, system: UnitSystem): EquipmentDocument {

@@ -1,5 +1,5 @@
-import type { CalibrationDocument } from './calibrationDocument'
-import type { NozzleBenchTest } from './benchTest'
+import type { CalibrationDocument } from './calibrationShape'
+import type { NozzleBenchTest } from './benchTestShape'
 
 /**
  * A nozzle check with a timed course is a calibration by nozzle catch; it takes over what was caught and

@@ -1,4 +1,4 @@
-import type { CalibrationDocument } from './calibrationDocument'
+import type { CalibrationDocument } from './calibrationShape'
 import type { Course } from './readCourse'
 import { calibrationTrust, type TrustReason, type TrustQuestion } from './calibrationTrust'
 

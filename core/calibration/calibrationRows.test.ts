@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest'
 import { sampleCalibrations } from '../../demo/sampleEquipment'
-import type { CalibrationDocument } from './calibrationDocument'
+import type { CalibrationDocument } from './calibrationShape'
 import { calibrationRows } from './calibrationRows'
 import { readCalibrationRows } from './readCalibrationRows'
 

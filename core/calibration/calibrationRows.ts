@@ -3,7 +3,7 @@ import { figureCell as cell } from '../quantity/cells'
 import { formatFigure } from '../quantity/format'
 import { SQUARE_METRES_PER } from '../quantity/units'
 import { spreadMethodOf, sprayMethodOf } from './courseNote'
-import type { CalibrationDocument } from './calibrationDocument'
+import type { CalibrationDocument } from './calibrationShape'
 
 /**
  * The columns of a table of calibrations: a row for each run, what they share repeated. `one_pass` is worked

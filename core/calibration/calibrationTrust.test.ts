@@ -3,10 +3,9 @@ import { field, typed } from '../../demo/typed'
 import { metresPerSecond } from '../quantity/quantity'
 import { repeats, runAdvice } from '../quantity/repeats'
 import { blankSpreaderCourse, blankSprayerCourse } from './blankEquipment'
-import type { CalibrationDocument } from './calibrationDocument'
+import type { CalibrationDocument, SprayerCourse } from './calibrationShape'
 import { calibrationInForce, type LibraryCalibration } from './calibrationInForce'
 import { bySprayMethod } from './chooseMethod'
-import type { SprayerCourse } from './courseNote'
 import { calibrationTrust, type TrustQuestion } from './calibrationTrust'
 
 const spray = (fields: Partial<SprayerCourse>): SprayerCourse => ({

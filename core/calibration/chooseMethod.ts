@@ -2,14 +2,9 @@ import { blankIn, type Entered } from '../quantity/entered'
 import { fieldReader } from '../quantity/fieldReader'
 import { SYSTEM_UNITS, type UnitSystem } from '../quantity/systems'
 import type { LengthUnit } from '../quantity/units'
-import {
-  sprayMethodOf,
-  type SpreaderCourse,
-  type SpreadMethod,
-  type SprayerCourse,
-  type SprayMethod,
-} from './courseNote'
-import type { SprayerDocument } from './equipmentDocument'
+import { sprayMethodOf, type SpreadMethod, type SprayMethod } from './courseNote'
+import type { SpreaderCourse, SprayerCourse } from './calibrationShape'
+import type { SprayerDocument } from './equipmentShape'
 
 /** The note with another method chosen: what it needs stands ready, what was typed for others is kept. */
 export function bySpreadMethod<N extends SpreaderCourse>(note: N, by: SpreadMethod, system: UnitSystem): N {

@@ -2,10 +2,10 @@ import { expect, test } from 'vitest'
 import { typed } from '../../demo/typed'
 import { blankCalibration } from '../../test/support/documents'
 import { blankEquipment } from './blankEquipment'
-import type { CalibrationDocument } from './calibrationDocument'
+import type { CalibrationDocument } from './calibrationShape'
 import type { LibraryCalibration } from './calibrationInForce'
 import { bySprayMethod } from './chooseMethod'
-import type { SpreaderDocument, SprayerDocument } from './equipmentDocument'
+import type { SpreaderDocument, SprayerDocument } from './equipmentShape'
 import { nextCalibration, nextSetting } from './nextCalibration'
 
 const made = (document: CalibrationDocument, on: string): LibraryCalibration => ({

@@ -4,11 +4,10 @@ import type { UnitSystem } from '../quantity/systems'
 import { METRES_PER_SECOND_PER, type SpeedUnit } from '../quantity/units'
 import { closedWorkingBook } from '../working/working'
 import { blankSpreaderCourse, blankSprayerCourse } from './blankEquipment'
-import type { CalibrationDocument } from './calibrationDocument'
+import type { CalibrationDocument, SprayerCourse, TimedCourse } from './calibrationShape'
 import type { LibraryCalibration } from './calibrationInForce'
 import { bySprayMethod, widthFor } from './chooseMethod'
-import type { SprayerCourse, TimedCourse } from './courseNote'
-import type { SpreaderDocument, SprayerDocument } from './equipmentDocument'
+import type { SpreaderDocument, SprayerDocument } from './equipmentShape'
 import { readSpeed } from './readSpeed'
 
 /**

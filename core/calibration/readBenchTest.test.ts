@@ -3,7 +3,8 @@ import { field, typed } from '../../demo/typed'
 import { fieldReader } from '../quantity/fieldReader'
 import { closedWorkingBook, openWorkingBook } from '../working/working'
 import { readNozzles, readPattern } from './readBenchTest'
-import { blankNozzles, blankPattern, type NozzleBenchTest, type PatternBenchTest } from './benchTest'
+import { blankNozzles, blankPattern } from './benchTest'
+import type { NozzleBenchTest, PatternBenchTest } from './benchTestShape'
 
 const pattern = (fields: Partial<PatternBenchTest> = {}): PatternBenchTest => ({
   ...blankPattern('us-1000', 'broadcast'),

@@ -15,7 +15,7 @@ import type { WorkingBook } from '../working/working'
 import { carrierOf, checkNozzles, type NozzleCheck } from './nozzleFlow'
 import { readBoomAsk, readFan, type BoomAsk, type Fan } from './readBoomAsk'
 import { readTimedCourse } from './readSpeed'
-import type { NozzleBenchTest, PatternBenchTest } from './benchTest'
+import type { NozzleBenchTest, PatternBenchTest } from './benchTestShape'
 import {
   depositProfile,
   effectiveSwath,

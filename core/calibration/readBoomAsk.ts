@@ -8,7 +8,7 @@ import type { WorkingBook } from '../working/working'
 import { paceOf } from './anotherSpeed'
 import { nozzleOverlap, pressureForFlow, sprayWidth } from './nozzleFlow'
 import { solveBoom, type BoomAnswer, type BoomError, type BoomUnknown, type KnownNozzle } from './solveBoom'
-import type { NozzleBenchTest } from './benchTest'
+import type { NozzleBenchTest } from './benchTestShape'
 
 export interface BoomAsk {
   readonly unknown: BoomUnknown

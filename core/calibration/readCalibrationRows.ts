@@ -1,6 +1,6 @@
 import { figureIn } from '../quantity/cells'
 import type { Kind, KindUnits } from '../quantity/parseQuantity'
-import type { CalibrationDocument } from './calibrationDocument'
+import type { CalibrationDocument } from './calibrationShape'
 import type { CalibrationColumn, NamedCalibration } from './calibrationRows'
 import { SPRAY_METHODS, SPREAD_METHODS, type SpreadMethod, type SprayMethod } from './courseNote'
 

@@ -5,7 +5,7 @@ import { fieldReader } from '../quantity/fieldReader'
 import type { LengthUnit, StopwatchUnit, VolumeUnit } from '../quantity/units'
 import { closedWorkingBook, openWorkingBook } from '../working/working'
 import { blankSpreaderCourse, blankSprayerCourse } from './blankEquipment'
-import type { SpreaderCourse, SprayerCourse } from './courseNote'
+import type { SpreaderCourse, SprayerCourse } from './calibrationShape'
 import { readCourse, type Course } from './readCourse'
 
 const typed = <U extends string>(text = '', unit = 'ft' as U) => ({ text: text.trim(), unit })

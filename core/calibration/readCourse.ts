@@ -1,6 +1,6 @@
 import type { FieldReader } from '../quantity/fieldReader'
 import type { WorkingBook } from '../working/working'
-import type { SpreaderCourse, SprayerCourse } from './courseNote'
+import type { SpreaderCourse, SprayerCourse } from './calibrationShape'
 import type { MeasuredCourse } from './measuredCourse'
 import { readSpread } from './readSpread'
 import { readSpray } from './readSpray'

@@ -12,7 +12,8 @@ import {
 import type { Entered } from '../quantity/entered'
 import { asEntered, sixDigits } from '../working/figureText'
 import type { WorkingBook } from '../working/working'
-import type { SpreadMethod, SprayMethod, TimedCourse } from './courseNote'
+import type { SpreadMethod, SprayMethod } from './courseNote'
+import type { TimedCourse } from './calibrationShape'
 
 /**
  * Speed of a timed course: length over time, mean and spread of its runs, m/s.

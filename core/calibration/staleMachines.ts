@@ -1,6 +1,6 @@
 import { calibrationAge, newestDay } from './calibrationAge'
-import type { CalibrationDocument } from './calibrationDocument'
-import type { EquipmentDocument } from './equipmentDocument'
+import type { CalibrationDocument } from './calibrationShape'
+import type { EquipmentDocument } from './equipmentShape'
 
 interface Machine {
   readonly id: string

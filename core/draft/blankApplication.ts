@@ -2,7 +2,7 @@ import { SYSTEM_UNITS, type UnitSystem } from '../quantity/systems'
 import { blankIn } from '../quantity/entered'
 import { blankSpreaderCourse, blankSprayerCourse } from '../calibration/blankEquipment'
 import { blankPart } from '../ground/blankArea'
-import type { LanesDraft, ApplicationDraft, AreaDraft, ProductDraft } from './applicationDraft'
+import type { LanesDraft, ApplicationDraft, AreaDraft, ProductDraft } from './applicationShape'
 
 export const blankLawn = (
   ids: { readonly lawn: string; readonly part: string },

@@ -7,7 +7,7 @@ import { likeGrain, type Grained } from '../calibration/likeGrain'
 import { spreaderCurve, type SpreaderCurve } from '../calibration/spreaderCurve'
 import { isRateReached } from '../quantity/tolerance'
 import { closedWorkingBook, type WorkingBook } from '../working/working'
-import type { ApplicationDraft } from './applicationDraft'
+import type { ApplicationDraft } from './applicationShape'
 
 /** Where the dial stands for the work, and where that comes from. */
 export interface DialAnswer {

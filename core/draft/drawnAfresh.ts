@@ -1,4 +1,4 @@
-import type { ApplicationDraft } from './applicationDraft'
+import type { ApplicationDraft } from './applicationShape'
 
 /**
  * An application planned again for another day: lawns, labels and machine stay; the weather, the dial and the

@@ -1,9 +1,9 @@
 import type { LibraryCalibration } from '../calibration/calibrationInForce'
-import type { EquipmentDocument, ToolDocument } from '../calibration/equipmentDocument'
+import type { EquipmentDocument, ToolDocument } from '../calibration/equipmentShape'
 import type { House } from '../house'
 import { fittingLine } from '../label/fittingLine'
 import type { UnitSystem } from '../quantity/systems'
-import type { ApplicationDraft } from './applicationDraft'
+import type { ApplicationDraft } from './applicationShape'
 import {
   inForceFor,
   lawnFromArea,

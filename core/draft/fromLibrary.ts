@@ -1,8 +1,8 @@
 import { calibrationInForce, type LibraryCalibration } from '../calibration/calibrationInForce'
-import type { SpreaderDocument, SprayerDocument, ToolDocument } from '../calibration/equipmentDocument'
+import type { SpreaderDocument, SprayerDocument, ToolDocument } from '../calibration/equipmentShape'
 import { nextSpray, nextSpread } from '../calibration/nextCalibration'
-import type { AreaDocument } from '../ground/areaDocument'
-import type { ProductDocument, RateLine } from '../label/productDocument'
+import type { AreaDocument } from '../ground/areaShape'
+import type { ProductDocument, RateLine } from '../label/productShape'
 import type { Entered } from '../quantity/entered'
 import { fieldReader } from '../quantity/fieldReader'
 import { speedSi } from '../quantity/quantity'
@@ -18,7 +18,7 @@ import type {
   ProductDraft,
   SpreadDraft,
   SprayDraft,
-} from './applicationDraft'
+} from './applicationShape'
 
 /** What the crew keeps in its library, as a job draws on it. */
 export interface LibraryArea {

@@ -1,5 +1,5 @@
 import type { MeasuredGround } from '../ground/readFieldNotes'
-import type { Treated } from './applicationDraft'
+import type { Treated } from './applicationChoices'
 
 /** An area of a draft, measured as far as it can be. */
 export interface MeasuredArea extends MeasuredGround {

@@ -1,7 +1,7 @@
 import { RATE_BASIS_NAMES, type Rate } from '../label/label'
 import { limitAsProduct } from '../label/limitAsProduct'
 import type { PlanProduct } from '../plan/planRequest'
-import type { ProductDraft } from './applicationDraft'
+import type { ProductDraft } from './applicationShape'
 import type { FieldReader } from '../quantity/fieldReader'
 
 /** Reads every label of a document; a product whose rate cannot be read yet is undefined, in its place. */

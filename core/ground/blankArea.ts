@@ -1,7 +1,6 @@
 import { blankIn } from '../quantity/entered'
 import { SYSTEM_UNITS, type UnitSystem } from '../quantity/systems'
-import type { AreaDocument } from './areaDocument'
-import type { LawnPart } from './fieldNotes'
+import type { AreaDocument, LawnPart } from './areaShape'
 import { METHODS } from './methods/methods'
 
 /** A part of a lawn with nothing typed yet, in the units of a system. */

@@ -1,7 +1,8 @@
 import { sumOf } from '../quantity/counting'
 import type { CombinedOutlines, CombineError } from './combineOutlines'
 import type { Crossing } from './crossings'
-import { lapsed, type FieldNotes } from './fieldNotes'
+import { lapsed } from './fieldNotes'
+import type { FieldNotes } from './areaShape'
 import type { Ring } from './plane'
 import type { Result } from '../result'
 

@@ -1,7 +1,7 @@
 import type { FieldReader } from '../quantity/fieldReader'
 import { sixDigits } from '../working/figureText'
 import { closedWorkingBook } from '../working/working'
-import type { MeasuredWith } from './fieldNotes'
+import type { MeasuredWith } from './areaShape'
 import type { GroundPart } from './groundPart'
 import { SCALE_ERROR } from './instruments'
 import { readTapedCourse, toolWords, type ToolReading } from './toolCourse'

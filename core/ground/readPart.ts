@@ -1,7 +1,7 @@
 import { blankIn } from '../quantity/entered'
 import { withoutTrailingBlanks } from '../quantity/readings'
 import type { FieldReader } from '../quantity/fieldReader'
-import type { LawnPart } from './fieldNotes'
+import type { LawnPart } from './areaShape'
 import type { GroundPart } from './groundPart'
 import { knownPart } from './knownPart'
 import { methodPart, spanReading, type SpanReading } from './methodPart'

@@ -1,6 +1,6 @@
 import { fieldReader, type FieldProblem } from '../quantity/fieldReader'
 import { closedWorkingBook, type WorkingBook } from '../working/working'
-import type { AreaDocument } from './areaDocument'
+import type { AreaDocument } from './areaShape'
 import type { WrittenArea } from './files/writeGround'
 import { placesOf, siteLayout, type SiteLayout, type MapShape } from './siteLayout'
 import type { Point } from './plane'

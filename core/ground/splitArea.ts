@@ -1,8 +1,7 @@
 import { err, ok, type Result } from '../result'
-import type { AreaDocument } from './areaDocument'
+import type { AreaDocument, LawnPart, MeasuredWith } from './areaShape'
 import { intersect, subtract, type Polygon } from './clipping'
 import { ringToMillimetre } from './editOutline'
-import type { LawnPart, MeasuredWith } from './fieldNotes'
 import { boundsOf, distance, ringArea, type Point, type Ring } from './plane'
 import type { MapShape } from './siteLayout'
 

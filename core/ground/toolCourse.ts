@@ -1,5 +1,5 @@
+import type { TapedCourse } from './tapedCourse'
 import type { Figure } from '../working/figures'
-import type { Entered } from '../quantity/entered'
 import { formatFigure } from '../quantity/format'
 import type { FieldReader } from '../quantity/fieldReader'
 import { lengthSi, quantity, type Quantity } from '../quantity/quantity'
@@ -8,25 +8,6 @@ import { METRES_PER, type LengthUnit, type SpanUnit } from '../quantity/units'
 import { asEntered, sixDigits } from '../working/figureText'
 import type { WorkingBook } from '../working/working'
 import { paceStep, READING_ERROR_M, SCALE_ERROR } from './instruments'
-
-/** A stride or a wheel tried over a taped length: what was counted or shown on each run. */
-export interface TapedCourse {
-  readonly distance: Entered<LengthUnit>
-  /** YYYY-MM-DD or blank. */
-  readonly on: string
-  readonly runs: readonly { readonly id: string; readonly read: Entered<SpanUnit> }[]
-}
-
-/**
- * A calibrated tool as a measurement used it, frozen: a later calibration changes nothing that was measured
- * before.
- */
-export interface ToolNote {
-  readonly id: string
-  readonly version: number
-  readonly name: string
-  readonly course: TapedCourse
-}
 
 /** Fewer runs than this over the taped length leave the stride or wheel unproven (trade.md 2). */
 export const RUNS_WANTED = 3

@@ -12,7 +12,8 @@ import { withoutSmallLoops } from './cutLoops'
 import { samplePoints } from './samplePoints'
 import { simplify } from './simplify'
 import { simulatedWalk, TRIAL_LAWN } from './simulatedWalk'
-import { readTapedCourse, type TapedCourse, type ToolReading } from './toolCourse'
+import { readTapedCourse, type ToolReading } from './toolCourse'
+import type { TapedCourse } from './tapedCourse'
 import {
   EMPTY_TRACK,
   meanPointError,

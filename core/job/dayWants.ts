@@ -1,4 +1,4 @@
-import type { ApplicationDraft } from '../draft/applicationDraft'
+import type { ApplicationDraft } from '../draft/applicationShape'
 import type { LibraryArea, LibraryProduct } from '../draft/fromLibrary'
 import type { LineFigure } from '../label/productDocument'
 import { lineSays } from '../label/read/readLine'

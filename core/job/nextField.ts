@@ -1,4 +1,4 @@
-import type { ApplicationDraft } from '../draft/applicationDraft'
+import type { ApplicationDraft } from '../draft/applicationShape'
 import type { FieldProblem } from '../quantity/fieldReader'
 
 /**

@@ -12,14 +12,14 @@ import {
   spreaderCourse,
   spreading,
 } from '../../test/support/documents'
-import { ApplicationDraftSchema } from '../../shared/schemas/application'
+import { ApplicationDraftSchema } from '../draft/applicationShape'
 import { labelScale } from '../label/labelScale'
 import { openWorkingBook } from '../working/working'
 import { isReady, workOutApplication } from './workOutJob'
 import { blankApplication } from '../draft/blankApplication'
 import { chainOf, linkAt, opensOn } from './chain'
 import { nextField } from './nextField'
-import type { ApplicationDraft, ProductDraft } from '../draft/applicationDraft'
+import type { ApplicationDraft, ProductDraft } from '../draft/applicationShape'
 
 const TODAY = '2026-05-06'
 const front = lawn('Front', [part('add', 'rectangle', { length: '100', width: '50' })])

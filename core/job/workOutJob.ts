@@ -1,5 +1,5 @@
 import type { LibraryCalibration } from '../calibration/calibrationInForce'
-import type { ApplicationDraft } from '../draft/applicationDraft'
+import type { ApplicationDraft } from '../draft/applicationShape'
 import { DEFAULT_HOUSE, type House } from '../house'
 import { sortChecks } from '../plan/planChecks'
 import { fieldReader, type FieldProblem, type FieldReader } from '../quantity/fieldReader'

@@ -1,6 +1,6 @@
 import { SYSTEM_UNITS, type UnitSystem } from '../quantity/systems'
 import { blankIn } from '../quantity/entered'
-import type { ProductDocument, RateLine } from './productDocument'
+import type { ProductDocument, RateLine } from './productShape'
 
 /** A line of a label with nothing typed yet; a granule is told by mass, anything else by fluid measure. */
 export function blankRateLine(id: string, form: ProductDocument['form'], system: UnitSystem): RateLine {

@@ -5,7 +5,7 @@ import type { RateUnit } from '../quantity/units'
 import { asEntered, sixDigits } from '../working/figureText'
 import { closedWorkingBook, type WorkingBook } from '../working/working'
 import { activePerProduct } from './activeContent'
-import type { ProductDocument } from './productDocument'
+import type { ProductDocument } from './productShape'
 
 /** A product that brings the same, and the rate that brings as much of it. */
 export interface Equivalent {

@@ -1,7 +1,7 @@
 import { expect, test } from 'vitest'
 import { blankRateLine } from './blankProduct'
 import { fittingLine } from './fittingLine'
-import type { RateLine } from './productDocument'
+import type { RateLine } from './productShape'
 
 const line = (id: string, rest: Partial<RateLine> = {}): RateLine => ({
   ...blankRateLine(id, 'solution', 'us-1000'),

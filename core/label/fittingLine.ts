@@ -1,6 +1,7 @@
 import type { GrassName } from '../ground/grasses'
 import type { TurfState } from '../ground/turfStates'
-import type { ApplicationMethod, RateLine } from './productDocument'
+import type { ApplicationMethod } from './productDocument'
+import type { RateLine } from './productShape'
 
 /** What a job knows when it takes a rate off a label. */
 export interface LineWanted {

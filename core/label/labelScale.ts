@@ -2,7 +2,7 @@ import { rateUnitParts } from '../quantity/rateUnit'
 import { formatFigure, formatSteps } from '../quantity/format'
 import { fieldReader } from '../quantity/fieldReader'
 import type { LabelledProduct } from './label'
-import type { RateLine } from './productDocument'
+import type { RateLine } from './productShape'
 
 /** Where the label's range and today's rate lie on a scale from 0 to 1. */
 export interface LabelScale {

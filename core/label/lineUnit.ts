@@ -1,6 +1,6 @@
 import type { Entered } from '../quantity/entered'
 import type { RateUnit } from '../quantity/units'
-import type { RateLine } from './productDocument'
+import type { RateLine } from './productShape'
 
 /** The rates of a line that stand in one unit, unless one of them was typed with another. */
 export const LINE_RATES = ['rate', 'low', 'high', 'most', 'year'] as const

@@ -3,7 +3,7 @@ import { amountFactor, type Quantity } from '../quantity/quantity'
 import { dimensionOf, type Dimension } from '../quantity/rateUnit'
 import type { DensityUnit } from '../quantity/units'
 import { betweenDimensions } from './asProduct'
-import type { Package } from './productDocument'
+import type { Package } from './productShape'
 
 /**
  * What one package holds, kg or m3 of the dimension asked for; undefined where its size can't be read, or the

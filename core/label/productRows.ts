@@ -1,11 +1,6 @@
 import { figureCell } from '../quantity/cells'
-import {
-  LINE_FIGURE_NAMES,
-  NITROGEN_FORMS,
-  type LineFigure,
-  type ProductDocument,
-  type RateLine,
-} from './productDocument'
+import { LINE_FIGURE_NAMES, NITROGEN_FORMS, type LineFigure } from './productDocument'
+import type { ProductDocument, RateLine } from './productShape'
 
 /** The columns of a shelf as a table: a row for each rate line, what a product's lines share repeated. */
 export const PRODUCT_COLUMNS = [

@@ -13,10 +13,8 @@ import {
   LINE_FIGURES,
   NITROGEN_FORMS,
   PRODUCT_KINDS,
-  type LineFigures,
-  type ProductDocument,
-  type RateLine,
 } from './productDocument'
+import type { LineFigures, ProductDocument, RateLine } from './productShape'
 import { FIGURE_COLUMNS, type NamedProduct, type ProductColumn } from './productRows'
 
 /**

@@ -1,5 +1,6 @@
 import type { Entered } from '../quantity/entered'
-import type { ProductDocument, ProductKind } from './productDocument'
+import type { ProductKind } from './productDocument'
+import type { ProductDocument } from './productShape'
 import { enteredWords } from '../quantity/enteredWords'
 import { sentence } from './toldLine'
 

@@ -1,6 +1,6 @@
 import { sumOf } from '../quantity/counting'
 import { ROUNDING, wholeSteps } from '../quantity/tolerance'
-import type { EquipmentDocument } from '../calibration/equipmentDocument'
+import type { EquipmentDocument } from '../calibration/equipmentShape'
 import { readPositive } from '../quantity/entered'
 import { amountFactor, type Quantity } from '../quantity/quantity'
 import { asEntered, figureText } from '../working/figureText'

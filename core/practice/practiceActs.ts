@@ -7,7 +7,7 @@ import { amountFactor, lengthSi } from '../quantity/quantity'
 import type { Entered } from '../quantity/entered'
 import { PASCALS_PER, STOPWATCH_PER, type LengthUnit, type StopwatchUnit } from '../quantity/units'
 import { closedWorkingBook } from '../working/working'
-import type { PracticeAct } from './practiceMachine'
+import type { PracticeAct } from './practiceActShape'
 
 export interface OfferedAct {
   readonly words: string

@@ -1,6 +1,7 @@
 import type { DeviceReading } from '../devices/deviceLine'
 import { drawsFrom, normal } from '../quantity/draws'
-import type { PracticeAct, PracticeStand } from './practiceMachine'
+import type { PracticeStand } from './practiceMachine'
+import type { PracticeAct } from './practiceActShape'
 
 /** A simulated instrument: what it measures, its step, what it can take, and how it settles. */
 export interface PracticeDevice {

@@ -1,20 +1,6 @@
+import type { PracticeAct } from './practiceActShape'
 import { drawsFrom, normal } from '../quantity/draws'
 import { PASCALS_PER } from '../quantity/units'
-
-/** What somebody did with a practice machine, in order; SI. */
-export type PracticeAct =
-  | { readonly act: 'charge'; readonly amount: number }
-  | { readonly act: 'spread'; readonly setting: number; readonly length: number; readonly speed: number }
-  | { readonly act: 'catch'; readonly setting: number; readonly time: number }
-  | {
-      readonly act: 'spray'
-      readonly length: number
-      readonly speed: number
-      readonly nozzles: number
-      readonly pressure: number
-    }
-  | { readonly act: 'jug'; readonly nozzle: number; readonly time: number; readonly pressure: number }
-  | { readonly act: 'walk'; readonly length: number; readonly speed: number }
 
 /**
  * A spreader and a sprayer whose truth nobody is told: calibrating them is the exercise. The same seed is the

@@ -7,7 +7,7 @@ import type { UnitSystem } from '../quantity/systems'
 import { wholeSteps } from '../quantity/tolerance'
 import { sixDigits } from '../working/figureText'
 import type { Intention } from './intentions'
-import type { StepChange } from './programDocument'
+import type { StepChange } from './programShape'
 import { noChange } from './stepChanges'
 
 type DoseSchool = 'little and often' | 'a few times'

@@ -1,5 +1,5 @@
 import { blankApplication } from '../draft/blankApplication'
-import type { ApplicationDraft } from '../draft/applicationDraft'
+import type { ApplicationDraft } from '../draft/applicationShape'
 import { withAreas, withEquipment, withProduct, type FillingLibrary } from '../draft/filledFromLibrary'
 import type { LibraryArea, LibraryProduct } from '../draft/fromLibrary'
 import type { Entered } from '../quantity/entered'

@@ -3,7 +3,7 @@ import { countIn, type ProductKind } from '../label/productDocument'
 import { dayText } from '../calendar/dayText'
 import type { Entered } from '../quantity/entered'
 import type { RateUnit } from '../quantity/units'
-import type { ProgramDocument, ProgramStep, StepChange } from './programDocument'
+import type { ProgramDocument, ProgramStep, StepChange } from './programShape'
 import { stepDates, workYear, type StepDates, type StepSeason } from './stepDates'
 
 export type IntentionState =

@@ -1,4 +1,4 @@
-import type { AreaDocument } from '../ground/areaDocument'
+import type { AreaDocument } from '../ground/areaShape'
 import { pricedPackage } from '../job/cost/pricedPackage'
 import type { StockedProduct } from '../job/cost/jobCost'
 import { sumOf } from '../quantity/counting'

@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest'
 import { typed } from '../../demo/typed'
-import type { StepChange } from './programDocument'
+import type { StepChange } from './programShape'
 import { noChange, withChanges } from './stepChanges'
 
 const blank = (stepId: string, occurrence = 0): StepChange =>

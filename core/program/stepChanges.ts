@@ -1,5 +1,5 @@
 import type { Intention } from './intentions'
-import type { StepChange } from './programDocument'
+import type { StepChange } from './programShape'
 
 /** A change of a step that leaves everything as it is. */
 export const noChange = ({

@@ -12,7 +12,8 @@ import type { SoilDay } from '../season/areaSeason'
 import { crossing, type SoilShift } from '../season/windows/crossing'
 import { halfYearOf } from '../season/windows/halfYear'
 import type { SeasonWindow, TellTemperature } from '../season/windows/seasonWindow'
-import { daysTyped, heatOf, type StepWhen } from './programDocument'
+import { daysTyped, heatOf } from './programDocument'
+import type { StepWhen } from './programShape'
 
 /** What the days of steps are told by: the season of one area as it stands today. */
 export interface StepSeason {

@@ -2,7 +2,7 @@ import type { ProductKind } from '../label/productDocument'
 import { blankIn } from '../quantity/entered'
 import { SYSTEM_UNITS, type UnitSystem } from '../quantity/systems'
 import type { WindowName } from '../season/windows/seasonWindow'
-import type { ProgramDocument, ProgramStep, StepWhen } from './programDocument'
+import type { ProgramDocument, ProgramStep, StepWhen } from './programShape'
 
 /** A way of telling days with nothing typed yet. */
 export const blankWhen = (by: StepWhen['by'], system: UnitSystem): StepWhen => {

@@ -2,7 +2,7 @@ import type { Figure } from '../working/figures'
 import type { CheckLevel, PlanCheckCode } from '../plan/plan'
 import type { JarTest } from './localRule'
 import type { Entered } from '../quantity/entered'
-import type { ApplicationDraft, AreaDraft, OwnRate, ProductDraft } from '../draft/applicationDraft'
+import type { ApplicationDraft, AreaDraft, OwnRate, ProductDraft } from '../draft/applicationShape'
 
 export type CheckCode =
   | PlanCheckCode

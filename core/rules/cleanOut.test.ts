@@ -4,7 +4,7 @@ import { lawn, part, spraying, sprayerCourse, spreading } from '../../test/suppo
 import { readTable } from '../../test/support/readTable'
 import { EMPTY_LIBRARY } from '../../test/support/worked'
 import { lawnFromArea, noteFromLabel, type LibraryArea, type LibraryProduct } from '../draft/fromLibrary'
-import type { ApplicationDraft } from '../draft/applicationDraft'
+import type { ApplicationDraft } from '../draft/applicationShape'
 import { blankArea } from '../ground/blankArea'
 import type { GrassName } from '../ground/grasses'
 import { workOutJob } from '../job/workOutJob'

@@ -1,6 +1,6 @@
 import { dayText } from '../calendar/dayText'
 import { sameContent } from '../sameContent'
-import type { AreaDraft } from '../draft/applicationDraft'
+import type { AreaDraft } from '../draft/applicationShape'
 import { inForceFor, lawnFromArea, noteFromLabel } from '../draft/fromLibrary'
 import type { Check } from './check'
 import type { Rule } from './rule'

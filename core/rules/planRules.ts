@@ -4,7 +4,7 @@ import { PLAN_CHECK_CODES, type PlanCheck, type PlanCheckCode } from '../plan/pl
 import { COARSE_SHARE, QUICK_N_LIMIT, SMALL_LOAD_SHARE } from '../plan/planChecks'
 import type { Entered } from '../quantity/entered'
 import { asEntered } from '../working/figureText'
-import type { ApplicationDraft, ProductDraft } from '../draft/applicationDraft'
+import type { ApplicationDraft, ProductDraft } from '../draft/applicationShape'
 import type { Remedy, Check } from './check'
 import type { Rule } from './rule'
 import type { RuleReading } from './reading'

@@ -1,4 +1,4 @@
-import type { ApplicationDraft } from '../draft/applicationDraft'
+import type { ApplicationDraft } from '../draft/applicationShape'
 import type { Nutrient } from '../label/label'
 import type { Plan } from '../plan/plan'
 import type { PlanRequest } from '../plan/planRequest'

@@ -3,7 +3,7 @@ import { KILOGRAMS_PER, SQUARE_METRES_PER, CUBIC_METRES_PER } from '../quantity/
 import { dimensionOf, rateUnitParts } from '../quantity/rateUnit'
 import { amountFactor } from '../quantity/quantity'
 import type { PlanProduct } from '../plan/planRequest'
-import type { ApplicationDraft, ProductDraft } from '../draft/applicationDraft'
+import type { ApplicationDraft, ProductDraft } from '../draft/applicationShape'
 import type { FieldReader } from '../quantity/fieldReader'
 import type { MeasuredArea } from '../draft/measuredArea'
 import type { Check } from './check'

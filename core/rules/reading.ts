@@ -1,7 +1,7 @@
 import type { CalibrationToday } from '../calibration/calibrationToday'
 import type { LibraryCalibration } from '../calibration/calibrationInForce'
 import type { TrustReason } from '../calibration/calibrationTrust'
-import type { ApplicationDraft } from '../draft/applicationDraft'
+import type { ApplicationDraft } from '../draft/applicationShape'
 import type { DialAnswer } from '../draft/dial'
 import type { LibraryArea, LibraryProduct } from '../draft/fromLibrary'
 import type { MeasuredArea } from '../draft/measuredArea'

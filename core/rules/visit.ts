@@ -1,6 +1,6 @@
 import { dayNumber } from '../calendar/dayNumber'
 import { doseOf, type Carrier, type Dose } from '../label/dose'
-import type { RateLine } from '../label/productDocument'
+import type { RateLine } from '../label/productShape'
 import { lineSays, type LineSays } from '../label/read/readLine'
 import { carrierOf } from '../plan/carrierOf'
 import type { PlanProduct, PlanRequest } from '../plan/planRequest'
@@ -13,7 +13,7 @@ import {
   type IndexedRow,
 } from '../season/ledger'
 import type { Plan } from '../plan/plan'
-import type { AreaDraft, ProductDraft } from '../draft/applicationDraft'
+import type { AreaDraft, ProductDraft } from '../draft/applicationShape'
 import type { RuleLibrary, RuleReading } from './reading'
 import type { LibraryArea, LibraryProduct } from '../draft/fromLibrary'
 import type { Remedy } from './check'

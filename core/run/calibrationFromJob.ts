@@ -1,12 +1,11 @@
 import { isSpaced, sprayedWidth } from '../calibration/chooseMethod'
-import type { SpreaderCourse, SprayerCourse } from '../calibration/courseNote'
-import type { CalibrationDocument } from '../calibration/calibrationDocument'
+import type { SpreaderCourse, SprayerCourse, CalibrationDocument } from '../calibration/calibrationShape'
 import type { Used } from './outcome'
 import { isMassUnit, isVolumeUnit, type AmountUnit } from '../quantity/units'
 import type { Quantity } from '../quantity/quantity'
 import type { Entered } from '../quantity/entered'
 import { withoutTrailingBlanks } from '../quantity/readings'
-import type { ApplicationDraft } from '../draft/applicationDraft'
+import type { ApplicationDraft } from '../draft/applicationShape'
 
 /** What went in and came back on a finished job, as a calibration of the machine that did it. */
 export interface JobCalibration {

@@ -1,7 +1,7 @@
 import { plural } from '../quantity/counting'
 import { spreadMethodOf, sprayMethodOf } from '../calibration/courseNote'
 import { dayText } from '../calendar/dayText'
-import type { ApplicationDraft, ProductDraft } from '../draft/applicationDraft'
+import type { ApplicationDraft, ProductDraft } from '../draft/applicationShape'
 import type { DialAnswer } from '../draft/dial'
 import { DEFAULT_HOUSE, type House } from '../house'
 import type { WorkedApplication } from '../job/workOutJob'

@@ -1,4 +1,4 @@
-import type { ApplicationDraft } from '../draft/applicationDraft'
+import type { ApplicationDraft } from '../draft/applicationShape'
 import type { RunDetails } from './runEvent'
 
 /** What is known of who works here: whoever logged last, and the crew's licence. */

@@ -1,5 +1,5 @@
 import { dayNumber } from '../calendar/dayNumber'
-import type { ProductDocument } from '../label/productDocument'
+import type { ProductDocument } from '../label/productShape'
 import type { Dimension } from '../quantity/rateUnit'
 import { remembered } from '../remembered'
 

@@ -1,6 +1,7 @@
 import { isSameFigure, stepsToCover } from '../quantity/tolerance'
 import { packageSize } from '../label/packageSize'
-import { priceOf, type Package } from '../label/productDocument'
+import { priceOf } from '../label/productDocument'
+import type { Package } from '../label/productShape'
 import type { Quantity } from '../quantity/quantity'
 import type { Dimension } from '../quantity/rateUnit'
 import type { DensityUnit } from '../quantity/units'

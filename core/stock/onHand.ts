@@ -1,4 +1,4 @@
-import type { ProductDocument } from '../label/productDocument'
+import type { ProductDocument } from '../label/productShape'
 import { readNotNegative } from '../quantity/entered'
 import { amountFactor } from '../quantity/quantity'
 import { dimensionOf, type Dimension } from '../quantity/rateUnit'

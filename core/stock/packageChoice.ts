@@ -1,5 +1,6 @@
 import { isOver } from '../quantity/tolerance'
-import { priceOf, type Package, type ProductDocument } from '../label/productDocument'
+import { priceOf } from '../label/productDocument'
+import type { Package, ProductDocument } from '../label/productShape'
 import { packageSize } from '../label/packageSize'
 import { readPositive, type Entered } from '../quantity/entered'
 import { plural } from '../quantity/counting'

@@ -6,12 +6,11 @@ import {
   type InferCreationAttributes,
   type InitOptions,
 } from 'sequelize'
-import type { AreaDocument } from '#core/ground/areaDocument'
-import type { FieldNotes } from '#core/ground/fieldNotes'
-import type { CalibrationDocument } from '#core/calibration/calibrationDocument'
-import type { EquipmentDocument } from '#core/calibration/equipmentDocument'
-import type { BenchTestDocument } from '#core/calibration/benchTest'
-import type { ProductDocument } from '#core/label/productDocument'
+import type { AreaDocument, FieldNotes } from '#core/ground/areaShape'
+import type { CalibrationDocument } from '#core/calibration/calibrationShape'
+import type { EquipmentDocument } from '#core/calibration/equipmentShape'
+import type { BenchTestDocument } from '#core/calibration/benchTestShape'
+import type { ProductDocument } from '#core/label/productShape'
 import type { Dimension } from '#core/quantity/rateUnit'
 import type { MovementKind } from '#core/stock/onHand'
 import type { SaveSite } from '#shared/schemas/ground'

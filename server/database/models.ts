@@ -7,7 +7,7 @@ import {
   type Sequelize,
 } from 'sequelize'
 import type { JobState } from '#core/job/chain'
-import type { ApplicationDraft } from '#core/draft/applicationDraft'
+import type { ApplicationDraft } from '#core/draft/applicationShape'
 import type { EventPerson, RunEventBody } from '#core/run/runEvent'
 import type { RunRecord } from '#core/run/foldRun'
 import type { UnitSystem } from '#core/quantity/systems'

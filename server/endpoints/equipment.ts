@@ -1,7 +1,7 @@
 import * as v from 'valibot'
 import { PRACTICE_DEVICES } from '#core/practice/practiceDevice'
 import { ImportCalibrationsSchema } from '#shared/schemas/calibrationFile'
-import { PracticeActsSchema } from '#shared/schemas/device'
+import { PracticeActsSchema } from '#core/practice/practiceActShape'
 import { asFile, asStream, defineCrewRoute, defineRoute, found, type Route } from '../http/defineRoute'
 import { calibrationFile, importCalibrations } from '../services/calibrationFiles'
 import { deviceLines } from '../services/deviceStream'

@@ -1,7 +1,7 @@
 import * as v from 'valibot'
 import { workDay } from '#core/calendar/workDay'
 import { NewCalendarSchema } from '#shared/schemas/calendar'
-import { BlankOrDay, Day } from '#shared/schemas/texts'
+import { BlankOrDay, Day } from '#core/shape/texts'
 import { SaveHoursSchema, SaveWeatherSchema } from '#shared/schemas/weather'
 import { currentDatabase } from '../database/current'
 import { asFile, defineCrewRoute, defineRoute, found, type Route } from '../http/defineRoute'

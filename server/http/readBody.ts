@@ -1,7 +1,7 @@
 import type { H3Event } from 'h3'
 import * as v from 'valibot'
 import type { ErrorIssue } from '#shared/errorCodes'
-import { Uuid } from '#shared/schemas/texts'
+import { Uuid } from '#core/shape/texts'
 import { failure } from './failure'
 import { readJson } from './readJson'
 

@@ -1,5 +1,5 @@
 import * as v from 'valibot'
-import { Uuid } from '#shared/schemas/texts'
+import { Uuid } from '#core/shape/texts'
 import { currentDatabase } from '../database/current'
 import { COMPUTING_PATHS } from '../endpoints/all'
 import { isAtHome } from '../http/access'

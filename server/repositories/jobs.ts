@@ -1,6 +1,6 @@
 import { literal, Op, QueryTypes } from 'sequelize'
 import type { JobState } from '#core/job/chain'
-import type { ApplicationDraft } from '#core/draft/applicationDraft'
+import type { ApplicationDraft } from '#core/draft/applicationShape'
 import type { Job, JobApplication, JobRow } from '#shared/schemas/job'
 import type { JobModel } from '../database/models'
 import { noteHistory } from './history'

@@ -1,6 +1,6 @@
 import { QueryTypes } from 'sequelize'
 import type { Area, AreaSize, SaveArea, SaveSite, Site, SiteRow } from '#shared/schemas/ground'
-import type { FieldNotes } from '#core/ground/fieldNotes'
+import type { FieldNotes } from '#core/ground/areaShape'
 import type { AreaModel, SiteModel } from '../database/libraryModels'
 import { editableRows, type EditableRows } from './editableRows'
 import { prefixSearch, type PageWanted, type Scope } from './scope'

@@ -1,5 +1,5 @@
 import * as v from 'valibot'
-import { Day, Instant, Uuid } from '#shared/schemas/texts'
+import { Day, Instant, Uuid } from '#core/shape/texts'
 import { failure } from '../http/failure'
 import { isStorable } from '../http/storable'
 import type { Cursor } from '../repositories/scope'

@@ -1,5 +1,5 @@
 import { writeLine } from '#core/devices/deviceLine'
-import type { PracticeAct } from '#core/practice/practiceMachine'
+import type { PracticeAct } from '#core/practice/practiceActShape'
 import { practiceStand } from '#core/practice/practiceMachine'
 import { practiceReadings, type PracticeDevice } from '#core/practice/practiceDevice'
 

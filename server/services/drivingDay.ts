@@ -1,6 +1,6 @@
 import * as v from 'valibot'
 import type { Job } from '#shared/schemas/job'
-import { Day } from '#shared/schemas/texts'
+import { Day } from '#core/shape/texts'
 import { failure } from '../http/failure'
 import type { Repositories } from '../repositories/forOrganization'
 

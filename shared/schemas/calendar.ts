@@ -1,6 +1,6 @@
 import * as v from 'valibot'
 import type { CalendarEntry } from '#core/program/calendarEntries'
-import { Name, Uuid } from './texts'
+import { Name, Uuid } from '#core/shape/texts'
 
 /** A private address of a calendar: of the crew, of whoever asks, or of one site for its client. */
 export const NewCalendarSchema = v.strictObject({

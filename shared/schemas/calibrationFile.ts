@@ -1,6 +1,6 @@
 import * as v from 'valibot'
-import { CalibrationDocumentSchema } from './equipment'
-import { Uuid } from './texts'
+import { CalibrationDocumentSchema } from '#core/calibration/calibrationShape'
+import { Uuid } from '#core/shape/texts'
 
 /** Calibrations of one machine with their own ids, so that a file taken in twice is stored once. */
 const calibrations = v.pipe(

@@ -13,8 +13,8 @@ import {
   TIME_UNITS,
   VOLUME_UNITS,
 } from '#core/quantity/units'
-import { enteredOf, entriesOf, NotNegative, Positive, quantityOf } from './quantity'
-import { Day, Instant, Line, Uuid } from './texts'
+import { enteredOf, entriesOf, NotNegative, Positive, quantityOf } from '#core/shape/figures'
+import { Day, Instant, Line, Uuid } from '#core/shape/texts'
 
 const Words = v.pipe(v.string(), v.maxLength(2000, 'is too long'))
 const Load = v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(1000))

@@ -1,9 +1,9 @@
 import * as v from 'valibot'
-import type { ApplicationDraft } from '#core/draft/applicationDraft'
+import type { ApplicationDraft } from '#core/draft/applicationShape'
 import type { JobState } from '#core/job/chain'
 import type { FrozenPlan } from '#core/run/runEvent'
-import { ApplicationDraftSchema } from './application'
-import { Day, Line, Uuid, Version } from './texts'
+import { ApplicationDraftSchema } from '../../core/draft/applicationShape'
+import { Day, Line, Uuid, Version } from '#core/shape/texts'
 
 const MOST_APPLICATIONS = 12
 

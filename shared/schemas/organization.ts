@@ -9,7 +9,7 @@ import {
 } from '#core/rules/localRule'
 import type { Role } from '#core/people/roles'
 import { UNIT_SYSTEMS, type UnitSystem } from '#core/quantity/systems'
-import { Line, Notes, Uuid, Version } from './texts'
+import { Line, Notes, Uuid, Version } from '#core/shape/texts'
 
 const CrewName = v.pipe(v.string(), v.trim(), v.minLength(1, 'A crew needs a name.'), v.maxLength(120))
 

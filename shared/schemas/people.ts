@@ -1,7 +1,7 @@
 import * as v from 'valibot'
 import { LONGEST_PASSPHRASE } from '#core/people/passphrase'
 import { ROLES, type Role } from '#core/people/roles'
-import { BlankOrDay, Line, Name, Uuid, Version } from './texts'
+import { BlankOrDay, Line, Name, Uuid, Version } from '#core/shape/texts'
 
 /** What a person signs in with: letters, digits and a few signs; an address will do. */
 const SignInName = v.pipe(

@@ -11,7 +11,7 @@ import {
   RATE_UNITS,
   VOLUME_UNITS,
 } from '#core/quantity/units'
-import { NotNegative, Percent, Positive, quantityOf } from './quantity'
+import { NotNegative, Percent, Positive, quantityOf } from '#core/shape/figures'
 
 const MOST_AREAS = 500
 const MOST_PRODUCTS = 50

@@ -1,6 +1,6 @@
 import * as v from 'valibot'
-import { ProductDocumentSchema } from './product'
-import { Name, Uuid } from './texts'
+import { ProductDocumentSchema } from '../../core/label/productShape'
+import { Name, Uuid } from '#core/shape/texts'
 
 /** Products with their own ids, so that a file taken in twice is stored once. */
 const products = v.pipe(

@@ -1,67 +1,11 @@
 import * as v from 'valibot'
-import { PRODUCT_KINDS } from '#core/label/productDocument'
-import type { AreaProgramDocument, ProgramDocument } from '#core/program/programDocument'
-import { STEP_WHENS } from '#core/program/programDocument'
+import { AreaProgramDocumentSchema, ProgramDocumentSchema } from '#core/program/programShape'
 import type { Intention } from '#core/program/intentions'
 import type { ProgramOutlook } from '#core/program/programOutlook'
 import type { SectionBudget } from '#core/program/sectionBudget'
 import type { PurchaseLine } from '#core/program/purchaseList'
 import type { NextOnLawn } from '#core/season/nextOnLawn'
-import { CUE_KINDS } from '#core/season/cues/cue'
-import { WINDOW_NAMES } from '#core/season/windows/seasonWindow'
-import { RATE_UNITS, TEMPERATURE_UNITS } from '#core/quantity/units'
-import { enteredOf } from './quantity'
-import { BlankOrDay, Line, Name, Notes, Uuid, Version } from './texts'
-
-const YearDay = v.pipe(
-  v.string(),
-  v.regex(/^(|(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01]))$/, 'must be month and day, such as 06-01'),
-)
-const Degrees = enteredOf(TEMPERATURE_UNITS)
-const BlankOrUuid = v.union([v.literal(''), Uuid])
-const MOST_STEPS = 60
-const MOST_CHANGES = 400
-
-const When = v.strictObject({
-  by: v.picklist(STEP_WHENS),
-  window: v.picklist(['', ...WINDOW_NAMES]),
-  half: v.picklist(['warming', 'cooling']),
-  soilFrom: Degrees,
-  soilTo: Degrees,
-  from: YearDay,
-  to: YearDay,
-  base: Line,
-  units: Line,
-  since: YearDay,
-  cue: v.optional(v.picklist(['', ...CUE_KINDS])),
-  step: BlankOrUuid,
-  daysFrom: Line,
-  daysTo: Line,
-})
-
-const ProgramDocumentShape = v.strictObject({
-  schema: v.literal(1),
-  lawn: Line,
-  steps: v.pipe(
-    v.array(
-      v.strictObject({
-        id: Uuid,
-        title: Line,
-        kind: v.picklist(['', ...PRODUCT_KINDS]),
-        productId: BlankOrUuid,
-        nitrogen: enteredOf(RATE_UNITS),
-        when: When,
-        times: Line,
-        every: Line,
-        notes: Notes,
-      }),
-    ),
-    v.maxLength(MOST_STEPS, `must have at most ${MOST_STEPS} steps`),
-    v.check((steps) => new Set(steps.map(({ id }) => id)).size === steps.length, 'must have ids that differ'),
-  ),
-  notes: Notes,
-})
-const ProgramDocumentSchema: v.GenericSchema<ProgramDocument> = ProgramDocumentShape
+import { Name, Uuid, Version } from '#core/shape/texts'
 
 export const SaveProgramSchema = v.strictObject({
   version: Version,
@@ -73,27 +17,6 @@ export interface Program extends SaveProgram {
   readonly id: string
   readonly updatedAt: string
 }
-
-const AreaProgramShape = v.strictObject({
-  schema: v.literal(1),
-  changes: v.pipe(
-    v.array(
-      v.strictObject({
-        stepId: Uuid,
-        occurrence: v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(25)),
-        leaveOut: v.boolean(),
-        doneOn: BlankOrDay,
-        productId: BlankOrUuid,
-        nitrogen: enteredOf(RATE_UNITS),
-        times: v.optional(Line),
-        every: v.optional(Line),
-      }),
-    ),
-    v.maxLength(MOST_CHANGES),
-  ),
-  notes: Notes,
-})
-const AreaProgramDocumentSchema: v.GenericSchema<AreaProgramDocument> = AreaProgramShape
 
 /** A program applied to one area, with what is changed of it there. */
 export const SaveAreaProgramSchema = v.strictObject({

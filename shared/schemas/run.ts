@@ -5,8 +5,8 @@ import type { Verdict } from '#core/run/verdict'
 import type { Quantity } from '#core/quantity/quantity'
 import { AMOUNT_UNITS, AREA_UNITS, MASS_UNITS, VOLUME_UNITS, type RateUnit } from '#core/quantity/units'
 import { CARRIED_PAYLOADS, SeenSchema } from './carried'
-import { BlankOrDay, Instant, Uuid } from './texts'
-import { NotNegative, Positive, quantityOf } from './quantity'
+import { BlankOrDay, Instant, Uuid } from '#core/shape/texts'
+import { NotNegative, Positive, quantityOf } from '#core/shape/figures'
 
 const Text = v.pipe(v.string(), v.maxLength(2000, 'is too long'))
 const Reason = v.pipe(

@@ -1,4 +1,4 @@
-import type { Split } from '#core/draft/applicationDraft'
+import type { Split } from '#core/draft/applicationChoices'
 import type { StaleMachine } from '#core/calibration/staleMachines'
 import type { CrewDue } from '#core/season/seasonDue'
 import type { DueVisit, LastOnArea } from '#core/season/repeatDue'

@@ -1,6 +1,6 @@
 import * as v from 'valibot'
 import { USE_KEYS, type UseHeading, type UseKey } from '#core/run/use/useReport'
-import { BlankOrDay } from './texts'
+import { BlankOrDay } from '#core/shape/texts'
 
 /** What a report of use is asked for; blank days: from the year's beginning, up to today. */
 export const UseQuerySchema = v.object({

@@ -1,8 +1,8 @@
 import * as v from 'valibot'
 import type { WeatherHour } from '#core/weather/hours/weatherHour'
 import { LENGTH_UNITS, TEMPERATURE_UNITS } from '#core/quantity/units'
-import { enteredOf } from './quantity'
-import { BlankOrDay, Day, Line, Name, Notes, Uuid, Version } from './texts'
+import { enteredOf } from '#core/shape/figures'
+import { BlankOrDay, Day, Line, Name, Notes, Uuid, Version } from '#core/shape/texts'
 
 /** A weather station of the crew's, or one whose file it takes. */
 export const SaveStationSchema = v.strictObject({

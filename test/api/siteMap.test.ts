@@ -1,7 +1,7 @@
 import { v7 as uuid } from 'uuid'
 import { afterAll, beforeAll, expect, test } from 'vitest'
 import { blankPart } from '../../core/ground/blankArea'
-import type { LawnPart } from '../../core/ground/fieldNotes'
+import type { LawnPart } from '../../core/ground/areaShape'
 import type { Point } from '../../core/ground/plane'
 import { CEMETERY_PNG } from '../../demo/cemeteryPicture'
 import { CEMETERY_PICTURE } from '../../demo/sampleGround'

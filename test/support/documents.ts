@@ -1,5 +1,5 @@
 import { blankPart } from '#core/ground/blankArea'
-import type { LawnPart } from '#core/ground/fieldNotes'
+import type { LawnPart } from '#core/ground/areaShape'
 import { blankApplication, blankProduct } from '#core/draft/blankApplication'
 import type {
   ApplicationDraft,
@@ -7,10 +7,10 @@ import type {
   ProductDraft,
   SpreadDraft,
   SprayDraft,
-} from '#core/draft/applicationDraft'
+} from '#core/draft/applicationShape'
 import { sampleId, typed } from '../../demo/typed'
 import { blankSpreaderCourse, blankSprayerCourse } from '#core/calibration/blankEquipment'
-import type { CalibrationDocument } from '#core/calibration/calibrationDocument'
+import type { CalibrationDocument } from '#core/calibration/calibrationShape'
 import type { UnitSystem } from '#core/quantity/systems'
 import type { ReadingName } from '#core/ground/methods/method'
 import type { MethodName } from '#core/ground/methods/methods'

@@ -1,6 +1,6 @@
 import { v7 as uuid } from 'uuid'
 import { sampleCrew } from '../../demo/sampleCrew'
-import type { ApplicationDraft } from '../../core/draft/applicationDraft'
+import type { ApplicationDraft } from '../../core/draft/applicationShape'
 import type { SaveJob } from '../../shared/schemas/job'
 import type { NewRunEvent } from '../../shared/schemas/run'
 

@@ -1,5 +1,5 @@
 import type { LibraryCalibration } from '#core/calibration/calibrationInForce'
-import type { ApplicationDraft } from '#core/draft/applicationDraft'
+import type { ApplicationDraft } from '#core/draft/applicationShape'
 import { workOutJob, type JobLibrary, type JobQuestion, type WorkedApplication } from '#core/job/workOutJob'
 import type { Check } from '#core/rules/check'
 import { RULES } from '#core/rules/registry'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { LEAST_OVERLAP, type BoomAsk, type Fan } from '#core/calibration/readBoomAsk'
 import type { BoomUnknown } from '#core/calibration/solveBoom'
-import type { NozzleBenchTest } from '#core/calibration/benchTest'
+import type { NozzleBenchTest } from '#core/calibration/benchTestShape'
 import { formatFigure } from '#core/quantity/format'
 import type { Shown } from '#core/quantity/systems'
 import { CUBIC_METRES_PER, PASCALS_PER } from '#core/quantity/units'

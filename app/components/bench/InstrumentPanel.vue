@@ -3,7 +3,7 @@ import { plural } from '#core/quantity/counting'
 import { DEVICE_UNITS, type DeviceReading } from '#core/devices/deviceLine'
 import { instrumentFor, practiceSeed } from '#core/practice/practiceDevice'
 import type { OfferedAct } from '#core/practice/practiceActs'
-import type { PracticeAct } from '#core/practice/practiceMachine'
+import type { PracticeAct } from '#core/practice/practiceActShape'
 import type { Kind } from '#core/quantity/parseQuantity'
 import type { Device } from '#shared/schemas/device'
 

@@ -3,7 +3,7 @@ import { NOZZLE_LIMIT } from '#core/calibration/nozzleFlow'
 import type { ReadNozzles } from '#core/calibration/readBenchTest'
 import { formatFigure } from '#core/quantity/format'
 import { CUBIC_METRES_PER } from '#core/quantity/units'
-import type { NozzleBenchTest } from '#core/calibration/benchTest'
+import type { NozzleBenchTest } from '#core/calibration/benchTestShape'
 
 /**
  * What a nozzle check says: which to clean or replace, the carrier at this speed, and what reaches the one

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { BOOM_UNKNOWNS, type BoomUnknown } from '#core/calibration/solveBoom'
-import type { NozzleBenchTest } from '#core/calibration/benchTest'
+import type { NozzleBenchTest } from '#core/calibration/benchTestShape'
 import { LENGTH_UNITS, PRESSURE_UNITS, SPEED_UNITS } from '#core/quantity/units'
 
 /** What is asked of a boom: one unknown, the others as they were measured unless something else is typed. */

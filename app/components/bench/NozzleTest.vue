@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { NozzleBenchTest } from '#core/calibration/benchTest'
+import type { NozzleBenchTest } from '#core/calibration/benchTestShape'
 import type { ReadNozzles } from '#core/calibration/readBenchTest'
 import { LENGTH_UNITS, STOPWATCH_UNITS, VOLUME_UNITS } from '#core/quantity/units'
 

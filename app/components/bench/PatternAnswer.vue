@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { ReadPattern } from '#core/calibration/readBenchTest'
-import type { PatternBenchTest } from '#core/calibration/benchTest'
+import type { PatternBenchTest } from '#core/calibration/benchTestShape'
 import { depositAt, groundRateAt, TRAVELS, variationCurve } from '#core/calibration/trayPattern'
 
 /**

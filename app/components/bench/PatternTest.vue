@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { PatternBenchTest } from '#core/calibration/benchTest'
+import type { PatternBenchTest } from '#core/calibration/benchTestShape'
 import { AMOUNT_UNITS, LENGTH_UNITS } from '#core/quantity/units'
 
 /** A tray test, step by step as it is done at the tailgate. */

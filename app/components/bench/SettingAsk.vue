@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { SpreaderDocument } from '#core/calibration/equipmentDocument'
+import type { SpreaderDocument } from '#core/calibration/equipmentShape'
 import { formatFigure } from '#core/quantity/format'
 import { AREA_RATE_UNITS, isMassUnit, METRES_PER_SECOND_PER, SPEED_UNITS } from '#core/quantity/units'
 import { closedWorkingBook } from '#core/working/working'

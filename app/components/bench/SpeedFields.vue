@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { TimedCourse } from '#core/calibration/courseNote'
+import type { TimedCourse } from '#core/calibration/calibrationShape'
 import { readTimedCourse } from '#core/calibration/readSpeed'
 import type { Entered } from '#core/quantity/entered'
 import { fieldReader } from '#core/quantity/fieldReader'

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { bySprayMethod, type NozzleFacts } from '#core/calibration/chooseMethod'
-import { SPRAY_METHODS, sprayMethodOf, type SprayerCourse } from '#core/calibration/courseNote'
+import { SPRAY_METHODS, sprayMethodOf } from '#core/calibration/courseNote'
+import type { SprayerCourse } from '#core/calibration/calibrationShape'
 import { hundredTwentyEighthCourse } from '#core/calibration/nozzleFlow'
 import { fieldReader } from '#core/quantity/fieldReader'
 import { lengthSi } from '#core/quantity/quantity'

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { bySpreadMethod } from '#core/calibration/chooseMethod'
-import { SPREAD_METHODS, spreadMethodOf, type SpreaderCourse } from '#core/calibration/courseNote'
+import { SPREAD_METHODS, spreadMethodOf } from '#core/calibration/courseNote'
+import type { SpreaderCourse } from '#core/calibration/calibrationShape'
 import { AREA_UNITS, LENGTH_UNITS, MASS_UNITS } from '#core/quantity/units'
 
 /** A spreader's calibration as it is done: by whichever method, step by step. */

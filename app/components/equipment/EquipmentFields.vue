@@ -1,12 +1,7 @@
 <script setup lang="ts">
-import {
-  SPRAYER_TYPES,
-  SPREADER_TYPES,
-  TOOL_TYPES,
-  nozzleWidth,
-  walkedTool,
-  type EquipmentDocument,
-} from '#core/calibration/equipmentDocument'
+import { nozzleWidth, walkedTool } from '#core/calibration/equipmentDocument'
+import { SPRAYER_TYPES, SPREADER_TYPES, TOOL_TYPES } from '#core/calibration/equipmentKinds'
+import type { EquipmentDocument } from '#core/calibration/equipmentShape'
 import type { ToolReading } from '#core/ground/toolCourse'
 import { fieldReader } from '#core/quantity/fieldReader'
 import { AMOUNT_UNITS, LENGTH_UNITS, MASS_UNITS, VOLUME_UNITS } from '#core/quantity/units'

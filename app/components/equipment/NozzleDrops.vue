@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { v7 as uuid } from 'uuid'
 import { DROP_SIZES, type DropRow } from '#core/calibration/dropSize'
-import type { SprayerDocument } from '#core/calibration/equipmentDocument'
+import type { SprayerDocument } from '#core/calibration/equipmentShape'
 import { SYSTEM_UNITS } from '#core/quantity/systems'
 import { PRESSURE_UNITS } from '#core/quantity/units'
 

@@ -1,8 +1,10 @@
 <script setup lang="ts">
 import { plural } from '#core/quantity/counting'
 import { v7 as uuid } from 'uuid'
-import { walkedTool, type ToolDocument } from '#core/calibration/equipmentDocument'
-import { RUNS_WANTED, toolWords, type TapedCourse, type ToolReading } from '#core/ground/toolCourse'
+import { walkedTool } from '#core/calibration/equipmentDocument'
+import type { ToolDocument } from '#core/calibration/equipmentShape'
+import { RUNS_WANTED, toolWords, type ToolReading } from '#core/ground/toolCourse'
+import type { TapedCourse } from '#core/ground/tapedCourse'
 import { SYSTEM_UNITS } from '#core/quantity/systems'
 import { LENGTH_UNITS, type SpanUnit } from '#core/quantity/units'
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { v7 as uuid } from 'uuid'
 import { blankPart } from '#core/ground/blankArea'
-import type { FieldNotes, LawnPart } from '#core/ground/fieldNotes'
+import type { FieldNotes, LawnPart } from '#core/ground/areaShape'
 import type { GroundStray } from '#core/ground/readFieldNotes'
 
 /**

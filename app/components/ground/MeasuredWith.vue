@@ -2,7 +2,7 @@
 import { dayText } from '#core/calendar/dayText'
 import { walkedTool } from '#core/calibration/equipmentDocument'
 import { INSTRUMENTS } from '#core/ground/instruments'
-import type { FieldNotes, MeasuredWith } from '#core/ground/fieldNotes'
+import type { FieldNotes, MeasuredWith } from '#core/ground/areaShape'
 import { readTapedCourse, toolWords } from '#core/ground/toolCourse'
 import { fieldReader } from '#core/quantity/fieldReader'
 import { closedWorkingBook } from '#core/working/working'

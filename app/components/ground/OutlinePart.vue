@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { LawnPart, OutlineNote } from '#core/ground/fieldNotes'
+import type { LawnPart, OutlineNote } from '#core/ground/areaShape'
 
 /**
  * An outline in field notes: how it came, how many corners it has, and what can be done to it on the plan.

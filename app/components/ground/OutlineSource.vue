@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { LawnPart, OutlineNote } from '#core/ground/fieldNotes'
+import type { LawnPart, OutlineNote } from '#core/ground/areaShape'
 import { LENGTH_UNITS } from '#core/quantity/units'
 
 /** How an outline came onto the plan, and how far a position may be off where positions made it. */

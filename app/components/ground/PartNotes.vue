@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { blankReadings } from '#core/ground/blankArea'
-import type { LawnPart } from '#core/ground/fieldNotes'
+import type { LawnPart } from '#core/ground/areaShape'
 import { METHODS } from '#core/ground/methods/methods'
 import type { GroundStray } from '#core/ground/readFieldNotes'
 import { SYSTEM_UNITS } from '#core/quantity/systems'

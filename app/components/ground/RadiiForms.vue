@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { LawnPart } from '#core/ground/fieldNotes'
+import type { LawnPart } from '#core/ground/areaShape'
 import { radiiForms } from '#core/ground/methods/listMethods'
 import { readInstrument } from '#core/ground/readInstrument'
 import { readPart } from '#core/ground/readPart'

@@ -1,4 +1,4 @@
-import type { LawnPart } from '#core/ground/fieldNotes'
+import type { LawnPart } from '#core/ground/areaShape'
 import type { ReadingName } from '#core/ground/methods/method'
 
 type Shape = LawnPart['shape']

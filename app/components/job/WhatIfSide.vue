@@ -2,7 +2,7 @@
 import type { JobQuestion } from '#core/job/workOutJob'
 import type { FrozenPlan } from '#core/run/runEvent'
 import type { Variant } from '#core/job/compare/compareVariants'
-import type { ApplicationDraft } from '#core/draft/applicationDraft'
+import type { ApplicationDraft } from '#core/draft/applicationShape'
 
 /**
  * One variant of an application, worked out with the same checks as its sheet; what stands inside can change

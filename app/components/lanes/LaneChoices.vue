@@ -1,10 +1,6 @@
 <script setup lang="ts">
-import {
-  AIM_CHOICES,
-  HEADER_CHOICES,
-  type LanesDraft,
-  type LawnLanesDraft,
-} from '#core/draft/applicationDraft'
+import type { LanesDraft, LawnLanesDraft } from '#core/draft/applicationShape'
+import { AIM_CHOICES, HEADER_CHOICES } from '#core/draft/applicationChoices'
 import { COMPASS_POINTS, compassWords, sideOf, type CompassPoint } from '#core/ground/compass'
 import type { Bounds, Point } from '#core/ground/plane'
 import { enteredLength, SYSTEM_UNITS } from '#core/quantity/systems'

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { HEADER_CHOICES } from '#core/draft/applicationDraft'
+import { HEADER_CHOICES } from '#core/draft/applicationChoices'
 import { PATTERN_CHOICES, type SetUpDraft } from '#core/job/lanes/setUpDraft'
 import type { FieldProblem } from '#core/quantity/fieldReader'
 import { SYSTEM_UNITS } from '#core/quantity/systems'

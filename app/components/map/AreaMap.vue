@@ -2,7 +2,7 @@
 import { crossings } from '#core/ground/crossings'
 import { v7 as uuid } from 'uuid'
 import { blankPart } from '#core/ground/blankArea'
-import type { LawnPart, OutlineNote } from '#core/ground/fieldNotes'
+import type { LawnPart, OutlineNote } from '#core/ground/areaShape'
 import { formatFigure } from '#core/quantity/format'
 import { METRES_PER } from '#core/quantity/units'
 import { SYSTEM_UNITS } from '#core/quantity/systems'

@@ -3,7 +3,7 @@ import { plural } from '#core/quantity/counting'
 import type { Anchor } from '#core/ground/geodesy'
 import type { Ring } from '#core/ground/plane'
 import { formatDeviation } from '#core/quantity/format'
-import { MOST_CORNERS } from '#shared/schemas/ground'
+import { MOST_CORNERS } from '#core/ground/areaShape'
 import { TOLERANCES } from '~/composables/site/useGroundFile'
 
 /** Outlines brought from a GeoJSON, KML or GPX file: read, looked at on the plan, chosen, smoothed, named. */

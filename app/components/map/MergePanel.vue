@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { readSiteMap } from '#core/ground/siteMap'
 import { mergedArea } from '#core/ground/splitArea'
-import type { AreaDocument } from '#core/ground/areaDocument'
+import type { AreaDocument } from '#core/ground/areaShape'
 import type { Area } from '#shared/schemas/ground'
 
 /** Two areas as one: pieces and notes of both, ground they share counted once. */

@@ -2,7 +2,7 @@
 import { FEWEST_SAMPLES, MOST_SAMPLES } from '#core/ground/samplePoints'
 import type { MappedArea } from '#core/ground/siteMap'
 import type { Area } from '#shared/schemas/ground'
-import type { AreaDocument } from '#core/ground/areaDocument'
+import type { AreaDocument } from '#core/ground/areaShape'
 
 /** Places for soil samples: random within equal pieces of the area, the same ones whenever it is opened. */
 const props = defineProps<{ areas: readonly MappedArea[]; stored: readonly Area[] }>()

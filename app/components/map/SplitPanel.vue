@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { v7 as uuid } from 'uuid'
-import type { LawnPart } from '#core/ground/fieldNotes'
+import type { LawnPart } from '#core/ground/areaShape'
 import { boundsOf, type Point } from '#core/ground/plane'
 import type { MappedArea } from '#core/ground/siteMap'
 import { splitArea } from '#core/ground/splitArea'

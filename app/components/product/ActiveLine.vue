@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ACTIVE_GROUPS, groupOf } from '#core/label/modeOfAction'
-import type { ProductDocument } from '#core/label/productDocument'
+import type { ProductDocument } from '#core/label/productShape'
 import { CONTENT_UNITS } from '#core/quantity/units'
 
 /**

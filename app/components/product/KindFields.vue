@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { FORMS } from '#core/label/label'
-import { PRODUCT_KINDS, type ProductDocument } from '#core/label/productDocument'
+import { PRODUCT_KINDS } from '#core/label/productDocument'
+import type { ProductDocument } from '#core/label/productShape'
 
 /** What a product is, asked first: the rest of its label follows from it. */
 defineProps<{ document: ProductDocument }>()

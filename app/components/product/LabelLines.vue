@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { v7 as uuid } from 'uuid'
 import { blankRateLine } from '#core/label/blankProduct'
-import type { ProductDocument, RateLine } from '#core/label/productDocument'
+import type { ProductDocument, RateLine } from '#core/label/productShape'
 import { enteredWords } from '#core/quantity/enteredWords'
 import type { RowColumn } from '~/components/field/RowTable.vue'
 import { rateUnitsFor } from '~/components/job/rate/rateUnits'

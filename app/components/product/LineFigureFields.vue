@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { LINE_FIGURES, type LineFigure, type RateLine } from '#core/label/productDocument'
+import { LINE_FIGURES, type LineFigure } from '#core/label/productDocument'
+import type { RateLine } from '#core/label/productShape'
 import type { Entered } from '#core/quantity/entered'
 import type { KindUnits } from '#core/quantity/parseQuantity'
 import { CARRIER_UNITS, LENGTH_UNITS, SPEED_UNITS, TEMPERATURE_UNITS, TIME_UNITS } from '#core/quantity/units'

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { RATE_BASES, RATE_BASIS_NAMES } from '#core/label/label'
 import { inLineUnit, withUsualRate } from '#core/label/lineUnit'
-import { APPLICATION_METHODS, YEAR_PERIODS, type RateLine } from '#core/label/productDocument'
+import { APPLICATION_METHODS, YEAR_PERIODS } from '#core/label/productDocument'
+import type { RateLine } from '#core/label/productShape'
 import { unitText } from '#core/quantity/systems'
 import type { RateUnit } from '#core/quantity/units'
 

@@ -2,7 +2,7 @@
 import { DROP_SIZES } from '#core/calibration/dropSize'
 import { TURF_STATES } from '#core/ground/turfStates'
 import { LINE_RATES } from '#core/label/lineUnit'
-import type { RateLine } from '#core/label/productDocument'
+import type { RateLine } from '#core/label/productShape'
 import { SECTION_FIGURES, toldLine, type LineSection } from '#core/label/toldLine'
 import { TIME_UNITS, type RateUnit } from '#core/quantity/units'
 

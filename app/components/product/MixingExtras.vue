@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { v7 as uuid } from 'uuid'
-import type { ProductDocument } from '#core/label/productDocument'
+import type { ProductDocument } from '#core/label/productShape'
 import { blankIn } from '#core/quantity/entered'
 import { AMOUNT_UNITS } from '#core/quantity/units'
 

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { NITROGEN_FORMS, type ProductDocument } from '#core/label/productDocument'
+import { NITROGEN_FORMS } from '#core/label/productDocument'
+import type { ProductDocument } from '#core/label/productShape'
 import { blankIn } from '#core/quantity/entered'
 import { TIME_UNITS } from '#core/quantity/units'
 

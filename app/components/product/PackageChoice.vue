@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { bestSet, onSale, packageSetWords } from '#core/stock/bestSet'
-import type { ProductDocument } from '#core/label/productDocument'
+import type { ProductDocument } from '#core/label/productShape'
 import type { Entered } from '#core/quantity/entered'
 import { dimensionOf } from '#core/quantity/rateUnit'
 import { SYSTEM_UNITS } from '#core/quantity/systems'

@@ -2,7 +2,7 @@
 import { v7 as uuid } from 'uuid'
 import { lineCost } from '#core/job/cost/lineCost'
 import type { LibraryProduct } from '#core/draft/fromLibrary'
-import type { Package } from '#core/label/productDocument'
+import type { Package } from '#core/label/productShape'
 import { AMOUNT_UNITS } from '#core/quantity/units'
 import { showCost, SYSTEM_UNITS } from '#core/quantity/systems'
 

@@ -4,7 +4,7 @@ import { blankRateLine } from '#core/label/blankProduct'
 import { asRateLine, printedWords } from '#core/label/print/asRateLine'
 import { markedText } from '#core/label/print/markedText'
 import { readLabel } from '#core/label/print/readLabel'
-import type { ProductDocument } from '#core/label/productDocument'
+import type { ProductDocument } from '#core/label/productShape'
 import { prettyUnits } from '#core/quantity/systems'
 
 /** Directions pasted as the label prints them: told back, marked, and put into rate lines at a press. */

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { v7 as uuid } from 'uuid'
-import { PAPER_KINDS, type ProductPaper } from '#core/label/productDocument'
+import { PAPER_KINDS } from '#core/label/productDocument'
+import type { ProductPaper } from '#core/label/productShape'
 import { LARGEST_PICTURE } from '#shared/schemas/picture'
 
 /** The label and the safety sheet themselves: brought as PDF or picture, at hand without a network. */

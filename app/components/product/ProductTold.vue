@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { v7 as uuid } from 'uuid'
-import { ANALYSIS_PARTS, type ProductDocument } from '#core/label/productDocument'
+import { ANALYSIS_PARTS } from '#core/label/productDocument'
+import type { ProductDocument } from '#core/label/productShape'
 import { PRODUCT_SECTIONS, printsNutrients, toldProduct, type ProductSection } from '#core/label/toldProduct'
 import { AMOUNT_UNITS, DENSITY_UNITS, TIME_UNITS } from '#core/quantity/units'
 

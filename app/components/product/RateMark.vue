@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { lineScale } from '#core/label/labelScale'
 import { unitText } from '#core/quantity/systems'
-import type { RateLine } from '#core/label/productDocument'
+import type { RateLine } from '#core/label/productShape'
 
 /** A label's usual range as a small ruled line, its usual rate a mark on it. */
 const props = defineProps<{ line: RateLine; dry?: boolean }>()

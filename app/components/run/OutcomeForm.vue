@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { ApplicationDraft } from '#core/draft/applicationDraft'
+import type { ApplicationDraft } from '#core/draft/applicationShape'
 import type { Quantity } from '#core/quantity/quantity'
 import type { VolumeUnit } from '#core/quantity/units'
 import type { RunRecord } from '#core/run/foldRun'

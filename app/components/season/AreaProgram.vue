@@ -3,7 +3,7 @@ import { v7 as uuid } from 'uuid'
 import type { ConflictOffer } from '#core/program/programOutlook'
 import { leavingOut, noChange, withChanges } from '#core/program/stepChanges'
 import type { Intention } from '#core/program/intentions'
-import type { StepChange } from '#core/program/programDocument'
+import type { StepChange } from '#core/program/programShape'
 import type { AreaProgram, AreaProgramPage, Program } from '#shared/schemas/program'
 
 /** The program of one lawn: its steps dated, conflicts with what clears them, nitrogen of the year. */

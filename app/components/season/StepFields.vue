@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { PRODUCT_KINDS } from '#core/label/productDocument'
-import { STEP_WHENS, type ProgramStep, type StepWhen } from '#core/program/programDocument'
+import { STEP_WHENS } from '#core/program/stepWhens'
+import type { ProgramStep, StepWhen } from '#core/program/programShape'
 import { TEMPERATURE_UNITS } from '#core/quantity/units'
 import { CUE_KINDS } from '#core/season/cues/cue'
 import { WINDOW_NAMES } from '#core/season/windows/seasonWindow'

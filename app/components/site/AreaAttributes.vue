@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { v7 as uuid } from 'uuid'
-import { AREA_USES, CLIPPINGS, PRIORITIES, SUNS, type AreaDocument } from '#core/ground/areaDocument'
+import { AREA_USES, CLIPPINGS, PRIORITIES, SUNS } from '#core/ground/areaChoices'
+import type { AreaDocument } from '#core/ground/areaShape'
 import { GRASSES, GRASS_NAMES, nitrogenWanted } from '#core/ground/grasses'
 import { nutrientRangeText } from '#core/quantity/nutrientText'
 import { prettyUnits } from '#core/quantity/systems'

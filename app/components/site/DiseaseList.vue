@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { v7 as uuid } from 'uuid'
-import { DISEASE_SEATS, type AreaDocument } from '#core/ground/areaDocument'
+import { DISEASE_SEATS } from '#core/ground/areaChoices'
+import type { AreaDocument } from '#core/ground/areaShape'
 
 /** Diseases seen on an area: the same spot sickens again, and feeding follows from it. */
 const props = defineProps<{ document: AreaDocument }>()

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { SOIL_LEVELS, type AreaDocument } from '#core/ground/areaDocument'
+import { SOIL_LEVELS } from '#core/ground/areaChoices'
+import type { AreaDocument } from '#core/ground/areaShape'
 import { blankIn } from '#core/quantity/entered'
 
 /** The last soil test: what phosphorus, potassium and lime are held against. Nitrogen is never on it. */

@@ -1,5 +1,5 @@
 import { beforeEach, expect, test } from 'vitest'
-import type { SpreaderDocument } from '#core/calibration/equipmentDocument'
+import type { SpreaderDocument } from '#core/calibration/equipmentShape'
 import { openWorkingBook } from '#core/working/working'
 import type { Calibration } from '#shared/schemas/equipment'
 import { spreaderCourse } from '../../../test/support/documents'

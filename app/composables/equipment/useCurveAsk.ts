@@ -1,7 +1,7 @@
 import { dayText } from '#core/calendar/dayText'
 import { daysBetween } from '#core/calendar/daysBetween'
 import { askCurve, type CurveQuestion, type CurveReply } from '#core/calibration/askCurve'
-import type { SpreaderDocument } from '#core/calibration/equipmentDocument'
+import type { SpreaderDocument } from '#core/calibration/equipmentShape'
 import { likeGrain } from '#core/calibration/likeGrain'
 import { MARGIN, type CurveError } from '#core/calibration/settingCurve'
 import { spreaderCurve } from '#core/calibration/spreaderCurve'

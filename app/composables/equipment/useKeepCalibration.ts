@@ -1,5 +1,5 @@
 import { v7 as uuid } from 'uuid'
-import type { CalibrationDocument } from '#core/calibration/calibrationDocument'
+import type { CalibrationDocument } from '#core/calibration/calibrationShape'
 import type { Calibration } from '#shared/schemas/equipment'
 
 /** Keeps a calibration that came from elsewhere (a nozzle check, a finished job) at once, and opens it. */

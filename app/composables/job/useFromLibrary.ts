@@ -1,6 +1,6 @@
 import { v7 as uuid } from 'uuid'
 import { DEFAULT_HOUSE } from '#core/house'
-import type { ApplicationDraft } from '#core/draft/applicationDraft'
+import type { ApplicationDraft } from '#core/draft/applicationShape'
 import * as filled from '#core/draft/filledFromLibrary'
 import type { Calibration, Equipment } from '#shared/schemas/equipment'
 import type { Product } from '#shared/schemas/product'

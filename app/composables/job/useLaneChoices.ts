@@ -1,5 +1,5 @@
 import { blankLanes } from '#core/draft/blankApplication'
-import type { LanesDraft, LawnLanesDraft } from '#core/draft/applicationDraft'
+import type { LanesDraft, LawnLanesDraft } from '#core/draft/applicationShape'
 
 /** What of the lanes was overruled, and how to change it; what was never touched is not written down. */
 export function useLaneChoices() {

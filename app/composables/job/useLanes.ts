@@ -1,5 +1,5 @@
 import { watchDebounced } from '@vueuse/core'
-import type { ApplicationDraft } from '#core/draft/applicationDraft'
+import type { ApplicationDraft } from '#core/draft/applicationShape'
 import type { SiteLayout } from '#core/ground/siteLayout'
 import { lanesAsked, lawnLayout } from '#core/job/lanes/lanesAsked'
 import { askedBuffers, type AskedBuffers } from '#core/job/lanes/askedBuffers'

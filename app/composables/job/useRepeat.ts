@@ -1,4 +1,4 @@
-import { secondOf } from '#core/draft/applicationDraft'
+import { secondOf } from '#core/draft/applicationChoices'
 import type { Job } from '#shared/schemas/job'
 import type { Run } from '#shared/schemas/run'
 

@@ -1,5 +1,5 @@
 import { calibrationFromJob, hasPace } from '#core/run/calibrationFromJob'
-import type { ApplicationDraft } from '#core/draft/applicationDraft'
+import type { ApplicationDraft } from '#core/draft/applicationShape'
 import { isSpotWork } from '#core/run/aftercare/spotGround'
 import type { Used } from '#core/run/outcome'
 import type { FrozenPlan } from '#core/run/runEvent'

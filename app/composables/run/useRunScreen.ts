@@ -1,5 +1,5 @@
 import type { InjectionKey } from 'vue'
-import type { ApplicationDraft } from '#core/draft/applicationDraft'
+import type { ApplicationDraft } from '#core/draft/applicationShape'
 import type { RunRecord } from '#core/run/foldRun'
 import type { RunProgress } from '#core/run/progress'
 import type { FrozenPlan } from '#core/run/runEvent'

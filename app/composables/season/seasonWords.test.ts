@@ -1,5 +1,5 @@
 import { beforeEach, expect, test } from 'vitest'
-import type { ProgramStep } from '#core/program/programDocument'
+import type { ProgramStep } from '#core/program/programShape'
 import type { Intention } from '#core/program/intentions'
 import { withVue } from '../../../test/support/vueGlobals'
 import { stepDays, whenWords } from './stepWords'

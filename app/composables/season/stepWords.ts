@@ -1,6 +1,6 @@
 import { dayText } from '#core/calendar/dayText'
 import { yearDayText } from '#core/calendar/yearDay'
-import type { ProgramStep } from '#core/program/programDocument'
+import type { ProgramStep } from '#core/program/programShape'
 import type { Intention, IntentionState } from '#core/program/intentions'
 
 /** How a step stands, as a mark and a word. */

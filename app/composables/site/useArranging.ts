@@ -1,4 +1,4 @@
-import type { LawnPart } from '#core/ground/fieldNotes'
+import type { LawnPart } from '#core/ground/areaShape'
 import type { Place } from '#core/ground/plane'
 import { placesNow, type MapShape } from '#core/ground/siteLayout'
 import type { SiteMapReading } from '#core/ground/siteMap'

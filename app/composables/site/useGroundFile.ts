@@ -1,7 +1,7 @@
 import * as Comlink from 'comlink'
 import type { Anchor } from '#core/ground/geodesy'
 import { MOST_BYTES } from '#core/ground/files/foundGround'
-import { MOST_CORNERS } from '#shared/schemas/ground'
+import { MOST_CORNERS } from '#core/ground/areaShape'
 import type { GroundFileWork, OpenedFile, PreparedOutline } from '../../workers/groundFile.worker'
 
 type Opened = Extract<OpenedFile, { ok: true }>

@@ -1,4 +1,4 @@
-import type { AreaDocument } from '#core/ground/areaDocument'
+import type { AreaDocument } from '#core/ground/areaShape'
 import type { Area, SaveSiteMap } from '#shared/schemas/ground'
 
 type Changed = Pick<Area, 'id' | 'name'> & { readonly document: AreaDocument }

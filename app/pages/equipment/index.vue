@@ -5,12 +5,9 @@ import { closedWorkingBook } from '#core/working/working'
 import { dayText } from '#core/calendar/dayText'
 import { calibrationAge, newestDay } from '#core/calibration/calibrationAge'
 import { blankEquipment } from '#core/calibration/blankEquipment'
-import {
-  EQUIPMENT_KINDS,
-  walkedTool,
-  type EquipmentKind,
-  type ToolDocument,
-} from '#core/calibration/equipmentDocument'
+import { walkedTool } from '#core/calibration/equipmentDocument'
+import { EQUIPMENT_KINDS, type EquipmentKind } from '#core/calibration/equipmentKinds'
+import type { ToolDocument } from '#core/calibration/equipmentShape'
 import { DEFAULT_HOUSE } from '#core/house'
 import type { BenchTest } from '#shared/schemas/benchTest'
 import type { Equipment } from '#shared/schemas/equipment'

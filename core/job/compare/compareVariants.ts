@@ -4,7 +4,7 @@ import { isSameFigure } from '../../quantity/tolerance'
 import type { Quantity } from '../../quantity/quantity'
 import type { AmountUnit } from '../../quantity/units'
 import type { WorkedApplication } from '../workOutJob'
-import type { ApplicationDraft } from '../../draft/applicationDraft'
+import type { ApplicationDraft } from '../../draft/applicationShape'
 import type { JobLanes } from '../../lanes/lawns/workOutLanes'
 
 /** One figure of a sheet beside the same of another. */

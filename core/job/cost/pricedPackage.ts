@@ -1,5 +1,6 @@
 import { packageSize } from '../../label/packageSize'
-import { priceOf, type Package } from '../../label/productDocument'
+import { priceOf } from '../../label/productDocument'
+import type { Package } from '../../label/productShape'
 import type { Quantity } from '../../quantity/quantity'
 import type { Dimension } from '../../quantity/rateUnit'
 import type { DensityUnit } from '../../quantity/units'

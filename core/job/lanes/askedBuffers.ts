@@ -1,4 +1,4 @@
-import type { ApplicationDraft } from '../../draft/applicationDraft'
+import type { ApplicationDraft } from '../../draft/applicationShape'
 import type { LibraryProduct } from '../../draft/fromLibrary'
 import { enteredWords } from '../../quantity/enteredWords'
 import { fieldReader } from '../../quantity/fieldReader'

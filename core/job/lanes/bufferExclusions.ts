@@ -1,5 +1,5 @@
 import { blankPart } from '../../ground/blankArea'
-import type { LawnPart } from '../../ground/fieldNotes'
+import type { LawnPart } from '../../ground/areaShape'
 import type { KeptOut } from '../../lanes/lawns/buffers'
 import type { UnitSystem } from '../../quantity/systems'
 

@@ -1,4 +1,4 @@
-import type { ApplicationDraft, LanesDraft } from '../../draft/applicationDraft'
+import type { ApplicationDraft, LanesDraft } from '../../draft/applicationShape'
 import { degreesOf } from '../../ground/compass'
 import { placesOf, siteLayout, type SiteLayout } from '../../ground/siteLayout'
 import {

@@ -1,4 +1,4 @@
-import type { LanesDraft } from '../../draft/applicationDraft'
+import type { LanesDraft } from '../../draft/applicationShape'
 import type { FieldReader } from '../../quantity/fieldReader'
 
 /** Degrees from what was typed or dragged; undefined for what is no direction. */

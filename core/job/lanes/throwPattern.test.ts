@@ -1,8 +1,9 @@
 import { expect, test } from 'vitest'
 import { field, typed } from '../../../demo/typed'
-import { blankNozzles, blankPattern, type BenchTestDocument } from '../../calibration/benchTest'
+import { blankNozzles, blankPattern } from '../../calibration/benchTest'
+import type { BenchTestDocument } from '../../calibration/benchTestShape'
 import { blankEquipment } from '../../calibration/blankEquipment'
-import type { EquipmentDocument } from '../../calibration/equipmentDocument'
+import type { EquipmentDocument } from '../../calibration/equipmentShape'
 import { throwPattern } from './throwPattern'
 
 const trays = (on: string, caught: readonly string[]): BenchTestDocument => ({

@@ -1,5 +1,5 @@
-import type { BenchTestDocument, NozzleBenchTest, PatternBenchTest } from '../../calibration/benchTest'
-import type { EquipmentDocument } from '../../calibration/equipmentDocument'
+import type { BenchTestDocument, NozzleBenchTest, PatternBenchTest } from '../../calibration/benchTestShape'
+import type { EquipmentDocument } from '../../calibration/equipmentShape'
 import { readFan } from '../../calibration/readBoomAsk'
 import { readPattern } from '../../calibration/readBenchTest'
 import { skew } from '../../calibration/trayPattern'

@@ -5,7 +5,7 @@ import { fieldReader, type FieldReader } from '../../quantity/fieldReader'
 import { remembered } from '../../remembered'
 import { figureText, sixDigits } from '../../working/figureText'
 import { deferredWorkingBook, type WorkingBook } from '../../working/working'
-import type { ApplicationDraft, AreaDraft } from '../../draft/applicationDraft'
+import type { ApplicationDraft, AreaDraft } from '../../draft/applicationShape'
 import type { MeasuredArea } from '../../draft/measuredArea'
 import { refuseImpossibleAreas } from '../../rules/plausibilityRules'
 

@@ -1,4 +1,4 @@
-import type { ApplicationDraft } from '../../draft/applicationDraft'
+import type { ApplicationDraft } from '../../draft/applicationShape'
 import { definedOnly, partOf, readLimit, readProducts } from '../../draft/readProducts'
 import { doseOf } from '../../label/dose'
 import type { AreaRate, PlanProduct } from '../../plan/planRequest'

@@ -1,5 +1,5 @@
 import type { CalibrationToday } from '../../calibration/calibrationToday'
-import type { ApplicationDraft } from '../../draft/applicationDraft'
+import type { ApplicationDraft } from '../../draft/applicationShape'
 import { dialFor, type DialAnswer, type DialLibrary } from '../../draft/dial'
 import { walkOf, type Walk } from '../../lanes/walk'
 import type { WorkingBook } from '../../working/working'

@@ -8,7 +8,7 @@ import { rateUnitParts } from '../../quantity/rateUnit'
 import { amountFactor } from '../../quantity/quantity'
 import { sixDigits } from '../../working/figureText'
 import { closedWorkingBook, type WorkingBook } from '../../working/working'
-import type { ApplicationDraft } from '../../draft/applicationDraft'
+import type { ApplicationDraft } from '../../draft/applicationShape'
 
 /** One application of the day that takes its spray from a common mix. */
 export interface RouteApplication {

@@ -12,7 +12,7 @@ import { familyChecks } from '../../../test/support/worked'
 import { workOutApplication, workOutJob } from '../workOutJob'
 import { compareVariants } from '../compare/compareVariants'
 import { routeNeeds, routeSpray } from './routeNeeds'
-import type { ApplicationDraft } from '../../draft/applicationDraft'
+import type { ApplicationDraft } from '../../draft/applicationShape'
 import { jobCost } from '../cost/jobCost'
 import { mixKey, commonMixes } from './commonMix'
 

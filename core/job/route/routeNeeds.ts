@@ -1,5 +1,5 @@
 import { packageSize } from '../../label/packageSize'
-import type { Package } from '../../label/productDocument'
+import type { Package } from '../../label/productShape'
 import { readDensity } from '../../label/read/readDensity'
 import { amountFactor, type Quantity } from '../../quantity/quantity'
 import { dimensionOf, type Dimension } from '../../quantity/rateUnit'

@@ -3,7 +3,7 @@ import type { Entered } from '../../quantity/entered'
 import type { Quantity } from '../../quantity/quantity'
 import { isMassUnit, SQUARE_METRES_PER, type AreaUnit, type RateUnit } from '../../quantity/units'
 import { RATE_BASIS_NAMES } from '../label'
-import type { LineFigures, RateLine } from '../productDocument'
+import type { LineFigures, RateLine } from '../productShape'
 import type { PrintedLine } from './labelLine'
 
 const typed = <U extends string>({ value, unit }: Quantity<U>): Entered<U> => ({

@@ -6,7 +6,8 @@ import { rateUnitParts } from '../../quantity/rateUnit'
 import { isOver } from '../../quantity/tolerance'
 import { SECONDS_PER, type RateUnit, type TimeUnit } from '../../quantity/units'
 import { remembered } from '../../remembered'
-import { countIn, LINE_FIGURE_NAMES, LINE_FIGURES, type LineFigure, type RateLine } from '../productDocument'
+import { countIn, LINE_FIGURE_NAMES, LINE_FIGURES, type LineFigure } from '../productDocument'
+import type { RateLine } from '../productShape'
 
 /** What a line of a label says in figures; undefined is what is blank or not to be read. */
 export interface LineSays {

@@ -1,6 +1,7 @@
 import type { FieldReader } from '../../quantity/fieldReader'
 import { isOver } from '../../quantity/tolerance'
-import { ANALYSIS_PARTS, countIn, NITROGEN_FORMS, priceOf, type ProductDocument } from '../productDocument'
+import { ANALYSIS_PARTS, countIn, NITROGEN_FORMS, priceOf } from '../productDocument'
+import type { ProductDocument } from '../productShape'
 import { readLine } from './readLine'
 
 /** Reads every figure of a label; what is wrong lands in the reader's problems, at its field. */

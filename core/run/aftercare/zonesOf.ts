@@ -1,4 +1,4 @@
-import type { ApplicationDraft } from '../../draft/applicationDraft'
+import type { ApplicationDraft } from '../../draft/applicationShape'
 import type { LibraryArea } from '../../draft/fromLibrary'
 import { fieldReader } from '../../quantity/fieldReader'
 import { lengthSi } from '../../quantity/quantity'

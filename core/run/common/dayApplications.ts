@@ -1,6 +1,6 @@
 import type { RouteApplication } from '../../job/route/commonMix'
 import type { WorkedApplication } from '../../job/workOutJob'
-import type { ApplicationDraft } from '../../draft/applicationDraft'
+import type { ApplicationDraft } from '../../draft/applicationShape'
 import { frozenApplication } from '../freezePlan'
 import type { FrozenPlan } from '../runEvent'
 

@@ -1,6 +1,6 @@
 import { blankApplication, blankLawn, blankProduct } from '../../draft/blankApplication'
 import { lawnFromArea, noteFromLabel, type LibraryArea, type LibraryProduct } from '../../draft/fromLibrary'
-import type { ApplicationDraft, AreaDraft, ProductDraft } from '../../draft/applicationDraft'
+import type { ApplicationDraft, AreaDraft, ProductDraft } from '../../draft/applicationShape'
 import { asPlanProduct } from '../../draft/readProducts'
 import type { Rate } from '../../label/label'
 import { planApplication } from '../../plan/planApplication'

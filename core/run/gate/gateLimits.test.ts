@@ -4,7 +4,8 @@ import { lawn, part, product, spraying } from '../../../test/support/documents'
 import type { LibraryArea, LibraryProduct } from '../../draft/fromLibrary'
 import { blankArea } from '../../ground/blankArea'
 import { blankProductDocument } from '../../label/blankProduct'
-import type { LineFigures, ProductKind } from '../../label/productDocument'
+import type { ProductKind } from '../../label/productDocument'
+import type { LineFigures } from '../../label/productShape'
 import { gateLimits } from './gateLimits'
 
 /** A label with one line, and what that line prints of the hour. */

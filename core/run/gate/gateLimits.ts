@@ -1,4 +1,4 @@
-import type { ApplicationDraft } from '../../draft/applicationDraft'
+import type { ApplicationDraft } from '../../draft/applicationShape'
 import type { LibraryArea, LibraryProduct } from '../../draft/fromLibrary'
 import { dayWants } from '../../job/dayWants'
 import type { ProductKind } from '../../label/productDocument'

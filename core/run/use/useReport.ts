@@ -1,5 +1,5 @@
 import { betweenDimensions } from '../../label/asProduct'
-import type { ProductDocument } from '../../label/productDocument'
+import type { ProductDocument } from '../../label/productShape'
 import { readDensity } from '../../label/read/readDensity'
 import { readPositive } from '../../quantity/entered'
 import { DENSITY_SI_PER } from '../../quantity/units'

@@ -1,7 +1,7 @@
 import * as v from 'valibot'
 import { BOOM_UNKNOWNS } from '#core/calibration/solveBoom'
 import { TRAVELS } from '#core/calibration/trayPattern'
-import { NotNegative, Percent, Positive, quantityOf } from '../quantity'
+import { NotNegative, Percent, Positive, quantityOf } from '#core/shape/figures'
 import {
   Figure,
   figureIn,

@@ -1,6 +1,6 @@
 import * as v from 'valibot'
 import { TRUST_CODES } from '#core/calibration/calibrateRuns'
-import { Day } from '../texts'
+import { Day } from '#core/shape/texts'
 import {
   Area,
   Figure,

@@ -1,5 +1,5 @@
 import * as v from 'valibot'
-import { NotNegative, Positive, quantityOf } from '../quantity'
+import { NotNegative, Positive, quantityOf } from '#core/shape/figures'
 import {
   Area,
   Figure,

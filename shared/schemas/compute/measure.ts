@@ -1,6 +1,6 @@
 import * as v from 'valibot'
 import { INSTRUMENTS } from '#core/ground/instruments'
-import { NotNegative, Positive, quantityOf } from '../quantity'
+import { NotNegative, Positive, quantityOf } from '#core/shape/figures'
 import { Area, Figure, figureIn, Length, listOf, Pair, WIRE_LENGTHS, WorkingSchema } from './wire'
 
 const MOST_PARTS = 100

@@ -1,8 +1,8 @@
 import * as v from 'valibot'
 import { GRASS_NAMES } from '#core/ground/grasses'
 import { WINDOW_STATES } from '#core/season/windows/seasonWindow'
-import { NotNegative, Percent, Positive, quantityOf } from '../quantity'
-import { Day } from '../texts'
+import { NotNegative, Percent, Positive, quantityOf } from '#core/shape/figures'
+import { Day } from '#core/shape/texts'
 import { Figure, Length, listOf, WIRE_LENGTHS, WorkingSchema } from './wire'
 
 const MOST_DAYS = 4000

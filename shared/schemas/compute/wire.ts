@@ -1,6 +1,6 @@
 import * as v from 'valibot'
 import { LARGEST } from '#core/quantity/entered'
-import { NotNegative, Positive, quantityOf } from '../quantity'
+import { NotNegative, Positive, quantityOf } from '#core/shape/figures'
 
 /**
  * The units of the public routes. They stand here by name: what screens accept may grow, what other programs

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { dayText } from '#core/calendar/dayText'
 import type { WorkedApplication } from '#core/job/workOutJob'
-import type { ApplicationDraft } from '#core/draft/applicationDraft'
+import type { ApplicationDraft } from '#core/draft/applicationShape'
 import type { JobState } from '#core/job/chain'
 import { enteredWords } from '#core/quantity/enteredWords'
 import { loadGroups } from '#core/plan/loadGroups'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { WorkedApplication } from '#core/job/workOutJob'
-import type { ApplicationDraft, ProductDraft } from '#core/draft/applicationDraft'
+import type { ApplicationDraft, ProductDraft } from '#core/draft/applicationShape'
 import type { LoadGroup } from '#core/plan/loadGroups'
 import { inMeasures } from '#core/plan/inMeasures'
 import { mixingSteps, phText, waterToStart } from '#core/plan/mixingOrder'

@@ -2,7 +2,7 @@
 import { isShared } from '#core/job/route/commonMix'
 import { loadGroups } from '#core/plan/loadGroups'
 import { mixingSteps } from '#core/plan/mixingOrder'
-import type { ProductDraft } from '#core/draft/applicationDraft'
+import type { ProductDraft } from '#core/draft/applicationShape'
 import type { MixedProduct } from './mixedProduct'
 import { tankIn } from '#core/plan/tankIn'
 

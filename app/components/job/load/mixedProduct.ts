@@ -1,4 +1,4 @@
-import type { MeasuredTool } from '#core/label/productDocument'
+import type { MeasuredTool } from '#core/label/productShape'
 import type { Quantity } from '#core/quantity/quantity'
 import type { DensityUnit } from '#core/quantity/units'
 

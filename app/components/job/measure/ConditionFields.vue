@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { TURF_STATES } from '#core/ground/turfStates'
-import { FATES, type ConditionsDraft, type AftercareDraft } from '#core/draft/applicationDraft'
+import type { ConditionsDraft, AftercareDraft } from '#core/draft/applicationShape'
+import { FATES } from '#core/draft/applicationChoices'
 import { SYSTEM_UNITS } from '#core/quantity/systems'
 import { toldDepth } from '#core/quantity/toldDepth'
 import { temperatureSpanIn, toldTemperature } from '#core/quantity/toldTemperature'

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { AreaDraft } from '#core/draft/applicationDraft'
+import type { AreaDraft } from '#core/draft/applicationShape'
 
 /**
  * One lawn of the list. It hangs on its own figures alone, so that a change of the rate does not draw forty

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { AreaDraft, OwnRate, ProductDraft } from '#core/draft/applicationDraft'
+import type { AreaDraft, OwnRate, ProductDraft } from '#core/draft/applicationShape'
 import { ownFromLine } from '#core/draft/fromLibrary'
 import { blankIn, type Entered } from '#core/quantity/entered'
 import type { RateUnit } from '#core/quantity/units'

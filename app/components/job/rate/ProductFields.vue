@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { ProductDraft } from '#core/draft/applicationDraft'
+import type { ProductDraft } from '#core/draft/applicationShape'
 import { FORMS, RATE_BASES, RATE_BASIS_NAMES } from '#core/label/label'
 import { ANALYSIS_PARTS } from '#core/label/productDocument'
 import { AMOUNT_UNITS, CONTENT_UNITS, DENSITY_UNITS } from '#core/quantity/units'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import type { ProductDraft } from '#core/draft/applicationDraft'
-import type { RateLine } from '#core/label/productDocument'
+import type { ProductDraft } from '#core/draft/applicationShape'
+import type { RateLine } from '#core/label/productShape'
 import type { KnownName } from '~/components/field/NameField.vue'
 import { rateUnitsFor } from './rateUnits'
 

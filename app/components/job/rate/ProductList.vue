@@ -2,7 +2,7 @@
 import { v7 as uuid } from 'uuid'
 import { blankProduct } from '#core/draft/blankApplication'
 import { methodOf } from '#core/draft/fromLibrary'
-import type { RateLine } from '#core/label/productDocument'
+import type { RateLine } from '#core/label/productShape'
 
 /** The products of the application, each with its rate on the label's own scale. */
 const { document, set, locked, day, go, whenLoaded } = useSheet()

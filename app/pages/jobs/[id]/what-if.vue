@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { compareVariants, type Side, type Variant } from '#core/job/compare/compareVariants'
-import type { ApplicationDraft } from '#core/draft/applicationDraft'
+import type { ApplicationDraft } from '#core/draft/applicationShape'
 import { prettyUnits } from '#core/quantity/systems'
 import { formatMinutes } from '#core/quantity/format'
 

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { v7 as uuid } from 'uuid'
-import { readProgram, type ProgramStep } from '#core/program/programDocument'
+import { readProgram } from '#core/program/programDocument'
+import type { ProgramStep } from '#core/program/programShape'
 import { blankStep } from '#core/program/usualPrograms'
 import type { AreaProgram, Program, SaveProgram } from '#shared/schemas/program'
 import type { SeasonPlace } from '#shared/schemas/season'

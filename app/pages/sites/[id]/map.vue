@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import { v7 as uuid } from 'uuid'
 import { blankArea, blankPart } from '#core/ground/blankArea'
-import type { AreaDocument } from '#core/ground/areaDocument'
-import type { LawnPart } from '#core/ground/fieldNotes'
+import type { AreaDocument, LawnPart } from '#core/ground/areaShape'
 import type { Anchor } from '#core/ground/geodesy'
 import type { Point, Ring } from '#core/ground/plane'
 import { arranged } from '#core/ground/siteLayout'

@@ -1,7 +1,6 @@
 import * as v from 'valibot'
-import type { Entered } from '#core/quantity/entered'
-import { LARGEST } from '#core/quantity/entered'
-import type { Quantity } from '#core/quantity/quantity'
+import { LARGEST, type Entered } from '../quantity/entered'
+import type { Quantity } from '../quantity/quantity'
 
 export const Positive = v.pipe(
   v.number('must be a number'),
