@@ -1,4 +1,4 @@
-import { sumOf } from '../quantity/counting'
+import { meanOf } from '../quantity/counting'
 import { isOver } from '../quantity/tolerance'
 import type { ComputeIssue } from '../computeIssue'
 import { amountFactor, areaSi, lengthSi, speedSi, type Quantity } from '../quantity/quantity'
@@ -243,7 +243,6 @@ function byMethod(
 const si = ({ value, unit }: Amount): number => value * amountFactor(unit)
 const seconds = ({ value, unit }: Time): number => value * WATCH_SECONDS_PER[unit]
 const told = (length: Length | undefined): string => (length ? asEntered(length) : '')
-const meanOf = (values: readonly number[]): number => sumOf(values, (one) => one) / values.length
 const scaled = ({ values }: Repeats, factor: number): Repeats =>
   repeats(values.map((value) => value * factor))
 

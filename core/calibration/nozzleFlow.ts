@@ -1,4 +1,4 @@
-import { sumOf } from '../quantity/counting'
+import { sumOf, meanOf } from '../quantity/counting'
 import type { Figure } from '../working/figures'
 import { isOver, isUnder } from '../quantity/tolerance'
 import { sixDigits } from '../working/figureText'
@@ -47,7 +47,7 @@ export function checkNozzles({ flows, rated }: NozzleSet): NozzleCheck | undefin
   const most = Math.max(0, ...flows)
   const open = flows.filter((flow) => flow >= most * BLOCKED)
   if (!(most > 0)) return undefined
-  const mean = sumOf(open, (flow) => flow) / open.length
+  const mean = meanOf(open)
   const nozzles = flows.map((flow): NozzleState => {
     const off = flow / mean - 1
     const overRated = rated === undefined ? undefined : flow / rated - 1

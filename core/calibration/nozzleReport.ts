@@ -1,4 +1,4 @@
-import { sumOf } from '../quantity/counting'
+import { meanOf } from '../quantity/counting'
 import { isOver } from '../quantity/tolerance'
 import { sixDigits } from '../working/figureText'
 import { closedWorkingBook, type WorkingBook } from '../working/working'
@@ -27,7 +27,7 @@ export function nozzleReport(
   rated: number | undefined,
   book: WorkingBook = closedWorkingBook,
 ): NozzleReport {
-  const mean = sumOf(flows, (flow) => flow) / flows.length
+  const mean = meanOf(flows)
   const off = flows.map((flow) => flow / mean - 1)
   book.note('mean', () => [
     ...flows.map(

@@ -1,3 +1,4 @@
+import { textOrder } from '../quantity/textOrder'
 import { daysAfter, daysBetween } from '../calendar/daysBetween'
 import { countIn, type ProductKind } from '../label/productDocument'
 import { dayText } from '../calendar/dayText'
@@ -62,7 +63,7 @@ export function intentions(
     work
       .filter(({ on }) => on >= year.from && on <= year.to)
       .toSorted(
-        (a, b) => Number(a.jobId !== undefined) - Number(b.jobId !== undefined) || compare(a.on, b.on),
+        (a, b) => Number(a.jobId !== undefined) - Number(b.jobId !== undefined) || textOrder(a.on, b.on),
       ),
   )
   const dated = new Map<string, readonly Intention[]>()
@@ -124,8 +125,6 @@ export function intentions(
     return found
   }
 }
-
-const compare = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0)
 
 /** The day that what waits for it counts from. */
 const dayOf = (one: Intention | undefined): string | undefined => one?.on ?? one?.from

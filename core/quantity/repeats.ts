@@ -1,4 +1,4 @@
-import { sumOf } from './counting'
+import { sumOf, meanOf } from './counting'
 import { NORMAL_95, studentT } from './studentT'
 
 /** Repeated runs of one measurement, in whatever SI unit they came. */
@@ -18,7 +18,7 @@ export interface Repeats {
  */
 export function repeats(values: readonly number[]): Repeats {
   const count = values.length
-  const mean = sumOf(values, (value) => value) / count
+  const mean = meanOf(values)
   if (count < 2) return { mean, sd: undefined, count, values }
   const squares = sumOf(values, (value) => (value - mean) ** 2)
   return { mean, sd: Math.sqrt(squares / (count - 1)), count, values }

@@ -1,7 +1,8 @@
+import { tenthsText } from '../quantity/tenths'
 import { TRADE_UNITS } from '../quantity/nutrientText'
 import { showCarrier } from '../quantity/systems'
 import { fieldReader } from '../quantity/fieldReader'
-import { celsius } from '../quantity/temperature'
+import { celsius, fromFahrenheit } from '../quantity/temperature'
 import { toldTemperature } from '../quantity/toldTemperature'
 import { rateUnitParts } from '../quantity/rateUnit'
 import { ROUNDING, isUnder } from '../quantity/tolerance'
@@ -47,12 +48,9 @@ const readDay = ({ draft: { day } }: RuleVisit): DayRead => ({
 
 function reading(entered: Entered<TemperatureUnit> | undefined): Reading | undefined {
   const read = entered && fieldReader().optional('', entered, 'temperature', 'Temperature', 'any-sign')
-  return read && { degrees: celsius(read), unit: read.unit, told: `${tenths(read.value)} ${read.unit}` }
+  return read && { degrees: celsius(read), unit: read.unit, told: `${tenthsText(read.value)} ${read.unit}` }
 }
 
-/** A temperature is told to the tenth, and whole where it is whole. */
-const tenths = (value: number) => String(Number(value.toFixed(1)))
-const fahrenheit = (value: number): Quantity<TemperatureUnit> => ({ value, unit: '°F' })
 const told = (limit: Quantity<TemperatureUnit>, unit: TemperatureUnit) =>
   toldTemperature(celsius(limit), unit)
 
@@ -127,8 +125,7 @@ function soilWindow(line: VisitedProduct, { soil }: DayRead): readonly Check[] {
 }
 
 const isHot = ({ draft }: RuleVisit, { air }: DayRead) =>
-  draft.day?.turf === 'heat-stressed' ||
-  (air !== undefined && air.degrees >= celsius(fahrenheit(HEAT)) - ROUNDING)
+  draft.day?.turf === 'heat-stressed' || (air !== undefined && air.degrees >= fromFahrenheit(HEAT) - ROUNDING)
 
 /** Chloride potassium or much salt, in heat or where nothing waters it in. */
 function saltChecks(
@@ -189,7 +186,7 @@ function formChecks({ lines, draft, lawns }: RuleVisit, { soil }: DayRead): read
   if (!soil) return []
   return lines.flatMap(({ note, product }): readonly Check[] => {
     if (shareOf(product.document, 'urea') <= 50) return []
-    if (soil.degrees < celsius(fahrenheit(UREA_COLD)) - ROUNDING)
+    if (soil.degrees < fromFahrenheit(UREA_COLD) - ROUNDING)
       return [
         {
           level: 'note',
@@ -203,8 +200,7 @@ function formChecks({ lines, draft, lawns }: RuleVisit, { soil }: DayRead): read
         },
       ]
     const sweet = lawns.filter(({ area }) => Number(area.document.soilTest?.ph ?? '') >= SWEET)
-    if (soil.degrees < celsius(fahrenheit(UREA_WARM)) || sweet.length === 0 || draft.fate?.water.trim())
-      return []
+    if (soil.degrees < fromFahrenheit(UREA_WARM) || sweet.length === 0 || draft.fate?.water.trim()) return []
     return [
       {
         level: 'warn',

@@ -1,17 +1,16 @@
+import { fromMph } from '../quantity/speed'
 import { dropsAt, isFiner, pressureFor } from '../calibration/dropSize'
 import { enteredWords } from '../quantity/enteredWords'
 import { fieldReader } from '../quantity/fieldReader'
 import { formatFigure } from '../quantity/format'
 import { speedSi } from '../quantity/quantity'
 import { ROUNDING } from '../quantity/tolerance'
-import { METRES_PER_SECOND_PER } from '../quantity/units'
 import type { Check } from './check'
 import type { Rule } from './rule'
 import type { RuleVisit, VisitedProduct } from './visit'
 
 /** House limits of wind, mph: stop above, note above, and too still. Source: trade.md 7. */
 const WIND = { stop: 10, note: 7, still: 3 } as const
-const mph = (figure: number) => figure * METRES_PER_SECOND_PER.mph
 
 /** Wind as it was typed for the work, m/s. */
 function typedWind({
@@ -53,14 +52,14 @@ function ofHouse(visit: RuleVisit): readonly Check[] {
     },
   ]
   const least = `${WIND.stop} mph`
-  if (wind.speed > mph(WIND.stop) + ROUNDING)
+  if (wind.speed > fromMph(WIND.stop) + ROUNDING)
     return check(
       'stop',
       `Wind of ${wind.told} is over the ${least} at which spraying stops: wait for less, or another day.`,
     )
-  if (wind.speed > mph(WIND.note) + ROUNDING)
+  if (wind.speed > fromMph(WIND.note) + ROUNDING)
     return check('note', `Wind of ${wind.told}: keep the boom low, coarse drops, and off the downwind edge.`)
-  return wind.speed < mph(WIND.still) - ROUNDING
+  return wind.speed < fromMph(WIND.still) - ROUNDING
     ? check(
         'warn',
         `Wind of ${wind.told} near sunrise or sunset is still air: fine spray hangs in it and drifts far. ` +

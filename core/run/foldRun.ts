@@ -1,3 +1,4 @@
+import { textOrder } from '../quantity/textOrder'
 import { judgingOf } from './freezePlan'
 import { needsCounterSign } from '../people/roles'
 import { closedWorkingBook, type WorkingBook } from '../working/working'
@@ -160,11 +161,9 @@ function asJudged(outcome: JudgedOutcome, { earlier }: FrozenPlan): ProductOutco
 function inOrder(events: readonly RunEvent[]): readonly RunEvent[] {
   const once = [...new Map(events.map((event) => [event.id, event])).values()]
   return once.toSorted(
-    (a, b) => a.counter - b.counter || compare(a.deviceId, b.deviceId) || a.sequence - b.sequence,
+    (a, b) => a.counter - b.counter || textOrder(a.deviceId, b.deviceId) || a.sequence - b.sequence,
   )
 }
-
-const compare = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0)
 
 function gapsOf(events: readonly RunEvent[]): readonly string[] {
   const byDevice = new Map<string, number[]>()

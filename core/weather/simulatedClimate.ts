@@ -1,3 +1,4 @@
+import { roundedToTenths } from '../quantity/tenths'
 import { dayNumber, dayOfNumber } from '../calendar/dayNumber'
 import { drawsFrom, normal } from '../quantity/draws'
 import type { WeatherDay } from './weatherDay'
@@ -57,8 +58,8 @@ export function simulatedClimate(
     const humidity = Math.min(99, Math.max(25, climate.humidity + (rains ? 18 : 0) + normal(draw, 7)))
     return {
       on: dayOfNumber(first + i),
-      least: tenths(mean - range / 2),
-      most: tenths(mean + range / 2),
+      least: roundedToTenths(mean - range / 2),
+      most: roundedToTenths(mean + range / 2),
       humidity: Math.round(humidity),
       rain: rains ? Math.round(-Math.log(1 - draw()) * climate.rainDepth * 1e4) / 1e4 : 0,
       forecast: false,
@@ -71,5 +72,3 @@ export function usualMean({ mean, swing, coldest }: Climate, day: number): numbe
   const newYear = dayNumber(`${dayOfNumber(day).slice(0, 4)}-01-01`)
   return mean - swing * Math.cos((2 * Math.PI * (day - newYear - coldest)) / YEAR_DAYS)
 }
-
-const tenths = (value: number): number => Math.round(value * 10) / 10

@@ -1,9 +1,9 @@
+import { meanOf } from '../../quantity/counting'
 import { betweenVariance } from './betweenReadings'
 import { boundsOf, type Point, type Ring } from '../plane'
 import { closes, heron, openTriangle, triangleRing, type Method, type Readings } from './method'
 
 const sum = (values: readonly number[]) => values.reduce((total, value) => total + value, 0)
-const mean = (values: readonly number[]) => sum(values) / values.length
 const six = (value: number) => String(Number(value.toPrecision(6)))
 
 /** Widths across a baseline at equal steps, by the rule that fits how they were taken. */
@@ -36,9 +36,9 @@ const neighbours = (list: readonly number[]) =>
 
 /** What each reading of the same radii comes to, m2. The last is never used: it stands beside old notes. */
 export const radiiForms = (list: readonly number[]) => ({
-  rounded: Math.PI * mean(list.map((radius) => radius * radius)),
+  rounded: Math.PI * meanOf(list.map((radius) => radius * radius)),
   straight: (Math.sin(step(list)) / 2) * neighbours(list),
-  'old notes': Math.PI * mean(list) ** 2,
+  'old notes': Math.PI * meanOf(list) ** 2,
 })
 
 const radiiRing = (list: readonly number[]): Ring =>

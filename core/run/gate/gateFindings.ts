@@ -1,3 +1,4 @@
+import { fromMph } from '../../quantity/speed'
 import { enteredWords } from '../../quantity/enteredWords'
 import { fieldReader, type FieldProblem } from '../../quantity/fieldReader'
 import { formatGive } from '../../quantity/format'
@@ -40,8 +41,6 @@ export const HOUSE_WIND = { stop: 10, gust: 15, note: 7, still: 3 } as const
 const NEAR_DUSK_HOURS = 1.5
 /** Rain of so much in the day before leaves the ground full, m (house default). */
 const MUCH_RAIN = 0.025
-
-const mph = (figure: number) => figure * METRES_PER_SECOND_PER.mph
 
 /** Reads what was typed; what is wrong is told at its field. */
 export function readGate(readings: GateReadings): GateRead {
@@ -109,18 +108,18 @@ function windFindings(
   const { windMost } = limits
   if (windMost !== undefined && speed > windMost + ROUNDING)
     return finding('stop', 'label', `Wind ${told}: the label allows up to ${speedWords(windMost, limits)}.`)
-  if (speed > mph(HOUSE_WIND.stop) + ROUNDING)
+  if (speed > fromMph(HOUSE_WIND.stop) + ROUNDING)
     return limits.method === 'spray'
       ? finding('stop', 'house', `Wind ${told}: spraying stops above ${mphWords(HOUSE_WIND.stop, limits)}.`)
       : finding('warn', 'house', `Wind ${told} carries light granules: deflector down, off the far edge.`)
   if (limits.method !== 'spray') return []
-  if (speed > mph(HOUSE_WIND.note) + ROUNDING)
+  if (speed > fromMph(HOUSE_WIND.note) + ROUNDING)
     return finding('note', 'house', `Wind ${told}: boom low, coarse drops, off the downwind edge.`)
   const dusk =
     daylight &&
     Math.min(Math.abs(daylight.now - daylight.rises), Math.abs(daylight.now - daylight.sets)) <=
       NEAR_DUSK_HOURS
-  return speed < mph(HOUSE_WIND.still) - ROUNDING && dusk !== false
+  return speed < fromMph(HOUSE_WIND.still) - ROUNDING && dusk !== false
     ? finding(
         'warn',
         'house',
@@ -131,7 +130,7 @@ function windFindings(
 }
 
 function gustFindings({ gust }: GateReadings, read: GateRead, limits: GateLimits): readonly GateFinding[] {
-  if (read.gust === undefined || read.gust <= mph(HOUSE_WIND.gust) + ROUNDING) return []
+  if (read.gust === undefined || read.gust <= fromMph(HOUSE_WIND.gust) + ROUNDING) return []
   return [
     {
       subject: 'gust',
@@ -322,5 +321,5 @@ const speedWords = (speed: number, { units }: GateLimits): string => {
   const { speed: unit } = SYSTEM_UNITS[units]
   return `${formatGive(speed / METRES_PER_SECOND_PER[unit])} ${unit}`
 }
-const mphWords = (figure: number, limits: GateLimits): string => speedWords(mph(figure), limits)
+const mphWords = (figure: number, limits: GateLimits): string => speedWords(fromMph(figure), limits)
 const hoursWords = (hours: number): string => `${formatGive(hours)} h`

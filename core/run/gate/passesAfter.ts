@@ -1,5 +1,5 @@
+import { fromMph } from '../../quantity/speed'
 import { isLeafWet, type WeatherHour } from '../../weather/hours/weatherHour'
-import { METRES_PER_SECOND_PER } from '../../quantity/units'
 import { HOUSE_WIND, type GateSubject } from './gateFindings'
 import type { GateLimits } from './gateLimits'
 
@@ -37,15 +37,13 @@ export function goesAfter(
 
 type Passes = (hour: WeatherHour, limits: GateLimits, day: readonly WeatherHour[]) => boolean | undefined
 
-const mph = (figure: number) => figure * METRES_PER_SECOND_PER.mph
-
 const PASSES: Readonly<Partial<Record<GateSubject, Passes>>> = {
   wind: ({ wind }, { windMost, method }) =>
     wind === undefined
       ? undefined
-      : wind <= (windMost ?? mph(HOUSE_WIND.stop)) &&
-        (method === 'spread' || (wind <= mph(HOUSE_WIND.stop) && wind >= mph(HOUSE_WIND.still))),
-  gust: ({ gust }) => (gust === undefined ? undefined : gust <= mph(HOUSE_WIND.gust)),
+      : wind <= (windMost ?? fromMph(HOUSE_WIND.stop)) &&
+        (method === 'spread' || (wind <= fromMph(HOUSE_WIND.stop) && wind >= fromMph(HOUSE_WIND.still))),
+  gust: ({ gust }) => (gust === undefined ? undefined : gust <= fromMph(HOUSE_WIND.gust)),
   air: ({ air }, { airMost }) => airMost === undefined || air <= airMost,
   leaf: (hour) => isLeafWet(hour) === false,
   rainIn: ({ hour }, { rainfastHours = 0 }, day) =>

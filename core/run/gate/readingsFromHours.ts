@@ -1,3 +1,4 @@
+import { tenthsText } from '../../quantity/tenths'
 import { sumOf } from '../../quantity/counting'
 import { formatFigure } from '../../quantity/format'
 import { SYSTEM_UNITS, type UnitSystem } from '../../quantity/systems'
@@ -30,7 +31,7 @@ export function readingsFromHours(
   if (!hour) return typed
   const speedUnit = SYSTEM_UNITS[units].speed
   const speed = (value: number | undefined, as: GateReadings['wind']): GateReadings['wind'] =>
-    value === undefined ? as : { text: tenths(value / METRES_PER_SECOND_PER[speedUnit]), unit: speedUnit }
+    value === undefined ? as : { text: tenthsText(value / METRES_PER_SECOND_PER[speedUnit]), unit: speedUnit }
   const degrees = temperatureUnitOf(units)
   const ahead = hours
     .slice(index)
@@ -41,7 +42,7 @@ export function readingsFromHours(
     ...typed,
     wind: speed(hour.wind, typed.wind),
     gust: speed(hour.gust, typed.gust),
-    air: { text: tenths(temperatureIn(hour.air, degrees)), unit: degrees },
+    air: { text: tenthsText(temperatureIn(hour.air, degrees)), unit: degrees },
     rainIn: ahead < 0 ? { text: '', unit: 'h' } : { text: String(ahead), unit: 'h' },
     rained: {
       text: formatFigure(
@@ -56,5 +57,3 @@ export function readingsFromHours(
     from: station,
   }
 }
-
-const tenths = (value: number): string => String(Number(value.toFixed(1)))

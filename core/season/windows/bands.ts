@@ -1,4 +1,4 @@
-import { celsius } from '../../quantity/temperature'
+import { fromFahrenheit } from '../../quantity/temperature'
 import type { Grass } from '../../ground/grasses'
 import type { Half } from './halfYear'
 
@@ -31,8 +31,6 @@ export interface Band {
   readonly late?: string
 }
 
-const fahrenheit = (value: number): number => celsius({ value, unit: '°F' })
-
 /**
  * Every window and its soil temperatures.
  * Source: trade.md 10; those of potassium are ours (decision 024).
@@ -42,23 +40,23 @@ export const BANDS: readonly Band[] = [
     name: 'cool feed',
     half: 'warming',
     season: 'cool',
-    opens: fahrenheit(50),
-    closes: fahrenheit(65),
+    opens: fromFahrenheit(50),
+    closes: fromFahrenheit(65),
     why: 'a light feed once it grows and was mown; the main one comes in autumn',
   },
   {
     name: 'cool feed',
     half: 'cooling',
     season: 'cool',
-    opens: fahrenheit(65),
-    closes: fahrenheit(50),
+    opens: fromFahrenheit(65),
+    closes: fromFahrenheit(50),
     why: 'the main feed of the year',
   },
   {
     name: 'warm feed',
     half: 'warming',
     season: 'warm',
-    opens: fahrenheit(65),
+    opens: fromFahrenheit(65),
     closes: 'autumn',
     why: 'a light start at half green, the whole when it is fully green',
   },
@@ -67,15 +65,15 @@ export const BANDS: readonly Band[] = [
     half: 'cooling',
     season: 'warm',
     opens: 'spring',
-    closes: fahrenheit(65),
+    closes: fromFahrenheit(65),
     why: 'no quick nitrogen on turf that goes dormant',
   },
   {
     name: 'spring pre-emergent',
     half: 'warming',
-    opens: fahrenheit(50),
-    closes: fahrenheit(55),
-    lateTo: fahrenheit(70),
+    opens: fromFahrenheit(50),
+    closes: fromFahrenheit(55),
+    lateTo: fromFahrenheit(70),
     barrier: true,
     why: 'a barrier against summer annual grasses',
     late: 'it still stops what has not sprouted; use an active that reaches young seedlings',
@@ -83,9 +81,9 @@ export const BANDS: readonly Band[] = [
   {
     name: 'autumn pre-emergent',
     half: 'cooling',
-    opens: fahrenheit(70),
-    closes: fahrenheit(55),
-    lateTo: fahrenheit(45),
+    opens: fromFahrenheit(70),
+    closes: fromFahrenheit(55),
+    lateTo: fromFahrenheit(45),
     barrier: true,
     why: 'a barrier against winter annuals',
     late: 'it still stops what has not sprouted; what has is left to a post-emergent',
@@ -94,40 +92,40 @@ export const BANDS: readonly Band[] = [
     name: 'root disease',
     half: 'warming',
     season: 'cool',
-    opens: fahrenheit(55),
-    closes: fahrenheit(65),
+    opens: fromFahrenheit(55),
+    closes: fromFahrenheit(65),
     why: 'necrotic ring spot as it opens, summer patch later in it, where they were seen',
   },
   {
     name: 'spring dead spot',
     half: 'cooling',
     season: 'warm',
-    opens: fahrenheit(70),
-    closes: fahrenheit(60),
+    opens: fromFahrenheit(70),
+    closes: fromFahrenheit(60),
     why: 'two applications in autumn where it was seen',
   },
   {
     name: 'potassium',
     half: 'warming',
     season: 'cool',
-    opens: fahrenheit(60),
-    closes: fahrenheit(70),
+    opens: fromFahrenheit(60),
+    closes: fromFahrenheit(70),
     why: 'before heat',
   },
   {
     name: 'potassium',
     half: 'cooling',
     season: 'cool',
-    opens: fahrenheit(60),
-    closes: fahrenheit(50),
+    opens: fromFahrenheit(60),
+    closes: fromFahrenheit(50),
     why: 'before winter',
   },
   {
     name: 'potassium',
     half: 'cooling',
     season: 'warm',
-    opens: fahrenheit(75),
-    closes: fahrenheit(65),
+    opens: fromFahrenheit(75),
+    closes: fromFahrenheit(65),
     why: 'before it goes dormant',
   },
 ]

@@ -1,3 +1,4 @@
+import { roundedToTenths } from '../../quantity/tenths'
 import { daysBetween } from '../../calendar/daysBetween'
 import { drawsFrom, normal } from '../../quantity/draws'
 import type { Climate } from '../simulatedClimate'
@@ -38,8 +39,8 @@ export function simulatedForecast(
       const depth = known * (day.rain ?? 0) + (1 - known) * climate.rainDepth
       return {
         ...day,
-        least: tenths(day.least + off),
-        most: tenths(day.most + off),
+        least: roundedToTenths(day.least + off),
+        most: roundedToTenths(day.most + off),
         rain: chance >= 0.5 ? Math.round(depth * 1e4) / 1e4 : 0,
         chance: Math.round(chance * 100) / 100,
         forecast: true,
@@ -55,5 +56,3 @@ export const forecastHours = (days: readonly ForecastDay[], seed: number): reado
       chance: (hour.rain ?? 0) > 0 ? day.chance : Math.round(day.chance * 30) / 100,
     })),
   )
-
-const tenths = (value: number): number => Math.round(value * 10) / 10

@@ -1,3 +1,4 @@
+import { roundedToTenths } from '../../quantity/tenths'
 import { dayNumber } from '../../calendar/dayNumber'
 import { drawsFrom, normal } from '../../quantity/draws'
 import { dewPoint, humidityAt } from '../vapour'
@@ -38,8 +39,10 @@ export function simulatedHours(day: WeatherDay, seed: number): readonly WeatherH
   const rainsFrom = Math.floor(draw() * (24 - rainsFor))
   const dew = day.humidity === undefined ? undefined : dewPoint(meanOfDay(day), day.humidity)
   return Array.from({ length: 24 }, (_, hour): WeatherHour => {
-    const air = tenths(day.least + (day.most - day.least) * warmth(hour))
-    const wind = tenths(blows * (NIGHT_WIND + (1 - NIGHT_WIND) * warmth(hour)) * (0.85 + 0.3 * draw()))
+    const air = roundedToTenths(day.least + (day.most - day.least) * warmth(hour))
+    const wind = roundedToTenths(
+      blows * (NIGHT_WIND + (1 - NIGHT_WIND) * warmth(hour)) * (0.85 + 0.3 * draw()),
+    )
     const falls = wet && hour >= rainsFrom && hour < rainsFrom + rainsFor
     return {
       on: day.on,
@@ -47,11 +50,9 @@ export function simulatedHours(day: WeatherDay, seed: number): readonly WeatherH
       air,
       ...(dew !== undefined && { humidity: Math.round(falls ? 95 : humidityAt(air, dew)) }),
       wind,
-      gust: tenths(wind * GUST),
+      gust: roundedToTenths(wind * GUST),
       rain: falls ? Math.round((rain / rainsFor) * 1e5) / 1e5 : 0,
       forecast: day.forecast,
     }
   })
 }
-
-const tenths = (value: number): number => Math.round(value * 10) / 10
