@@ -136,7 +136,7 @@ export const WAYS: readonly Way[] = [
     until: '',
     values: [18, 24],
     go: (high) => {
-      const days = YEAR.map((day) => (day.on === TODAY ? { ...day, high } : day))
+      const days = YEAR.map((day) => (day.on === TODAY ? { ...day, most: high } : day))
       const ground = { grasses: ['creeping bentgrass' as const], latitude: 41, overseeding: undefined }
       const season = areaSeason(days, [], ground, [], TODAY, '°F')
       if (!season.ok) throw new Error('the days are not in order')

@@ -31,8 +31,8 @@ const took = []
 const results = mkdtempSync(join(tmpdir(), 'hectarum-results-'))
 
 /**
- * Everything that must hold, with its own set-up, in two lanes: what is written, and what is built of it. The
- * last line counts it.
+ * Everything that must hold, with its own set-up, in two lanes: what is written, and what is built of it;
+ * whichever is free takes what still waits. The last line counts it.
  */
 await runMain(async () => {
   checkNode()
@@ -46,18 +46,24 @@ await runMain(async () => {
 
   // The build has a folder of its own: the checks read the types that were prepared.
   const built = timed('Build', () => ensureBuilt({ HECTARUM_BUILD_DIR: '.cache/nuxt' }))
-  await Promise.all([
-    (async () => {
-      for (const step of CHECKS) await check(...step)
-      await suite('Unit tests', 'core', 'app')
+  const waiting = [
+    ...CHECKS.map((step) => () => check(...step)),
+    () => suite('Unit tests', 'core', 'app'),
+    async () => {
       await built
       await suite('Starting for real', 'start')
-    })(),
-    (async () => {
-      await built
-      await suite('API and journeys', 'served')
-    })(),
-  ])
+    },
+  ]
+  /** One after the other for as long as something waits. */
+  const lane = async () => {
+    for (let next = waiting.shift(); next; next = waiting.shift()) await next()
+  }
+  const application = async () => {
+    await built
+    await suite('API and journeys', 'served')
+    await lane()
+  }
+  await Promise.all([lane(), application()])
 
   rmSync(results, { recursive: true, force: true })
   for (const [what, seconds] of took) say(`${seconds.toFixed(0).padStart(5)} s  ${what}`)

@@ -63,6 +63,8 @@ async function joined(role: Role, signIn: string): Promise<Client> {
 }
 
 describe('every route under a crew', () => {
+  /** The kinds of the library are declared by one function: one stands for all. */
+  const isWalked = ({ path }: DeclaredRoute) => !/^\/library\/(?!sites)/.test(path)
   const ask = (client: Client, { method, path: declared }: DeclaredRoute) => {
     const path = withId(declared)
     return method === 'GET'
@@ -87,7 +89,7 @@ describe('every route under a crew', () => {
       organizationId: (mine.body as Organization).id,
       code: CODE,
     })
-    const routes = await crewRoutes(stranger)
+    const routes = (await crewRoutes(stranger)).filter(isWalked)
     expect(routes.length).toBeGreaterThan(35)
     for (const route of routes) {
       const told = `${route.method} ${route.path}`
@@ -100,7 +102,7 @@ describe('every route under a crew', () => {
   })
 
   test.each(ROLES)('lets the %s as far as the role goes', async (role) => {
-    for (const route of await crewRoutes(clientOf(home.url))) {
+    for (const route of (await crewRoutes(clientOf(home.url))).filter(isWalked)) {
       const { status } = await ask(clients.get(role)!, route)
       const may = mayDo(role, route.deed ?? 'govern')
       expect(status === 403, `${role} ${route.method} ${route.path} answered ${status}`).toBe(!may)
