@@ -6,7 +6,7 @@ import { asFile, asStream, defineCrewRoute, defineRoute, found, type Route } fro
 import { calibrationFile, importCalibrations } from '../services/calibrationFiles'
 import { deviceLines } from '../services/deviceStream'
 import { machineOutcomes } from '../services/machineOutcomes'
-import { choiceOf } from './queries'
+import { choiceOf, wholeNumber } from './queries'
 
 const LARGEST_SEED = 1e9
 
@@ -22,16 +22,7 @@ const Acts = v.pipe(
     }
   }),
 )
-const Seed = v.optional(
-  v.pipe(
-    v.string(),
-    v.transform(Number),
-    v.integer('must be a whole number from 1'),
-    v.minValue(1, 'must be a whole number from 1'),
-    v.maxValue(LARGEST_SEED, 'must be a whole number from 1'),
-  ),
-  '1',
-)
+const Seed = wholeNumber(1, 1, LARGEST_SEED, 'must be a whole number from 1')
 
 /** Machines beside their rows in the library, and instruments that can be read. */
 export const EQUIPMENT_ROUTES: readonly Route[] = [

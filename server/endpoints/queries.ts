@@ -24,3 +24,13 @@ export const choiceOf = <const Choice extends readonly string[]>(choices: Choice
 
 /** The units an answer is to be read in; the crew's, where no system of units is named. */
 export const Units = v.fallback(v.optional(v.picklist(UNIT_SYSTEMS)), undefined)
+
+/**
+ * A whole number between bounds, the usual one where none is said.
+ * @param must what it must be, in words for a refusal
+ */
+export const wholeNumber = (usual: number, least: number, most: number, must: string) =>
+  v.optional(
+    v.pipe(v.string(), v.transform(Number), v.integer(must), v.minValue(least, must), v.maxValue(most, must)),
+    String(usual),
+  )

@@ -24,30 +24,15 @@ import { siteHours } from '../services/season/siteHours'
 import { stationFile, stationRows, stationWeather } from '../services/season/stationFiles'
 import { refreshWeather, saveHours, WEATHER_SERVICES } from '../services/season/weatherService'
 import { seasonWeek } from '../services/season/week'
-import { Units } from './queries'
+import { Units, wholeNumber } from './queries'
 
 const SECRET = /^([\w-]{32})\.ics$/
 const LAST_HOUR = 23
 
 /** A whole number up to the most there may be; the usual one where nobody says, or says what can't be. */
 const countOf = (usual: number, most: number) =>
-  v.fallback(
-    v.optional(
-      v.pipe(v.string(), v.transform(Number), v.integer(), v.minValue(1), v.maxValue(most)),
-      String(usual),
-    ),
-    usual,
-  )
-const Hour = v.optional(
-  v.pipe(
-    v.string(),
-    v.transform(Number),
-    v.integer('must be an hour from 0 to 23'),
-    v.minValue(0, 'must be an hour from 0 to 23'),
-    v.maxValue(LAST_HOUR, 'must be an hour from 0 to 23'),
-  ),
-  '0',
-)
+  v.fallback(wholeNumber(usual, 1, most, 'must be a whole number from 1'), usual)
+const Hour = wholeNumber(0, 0, LAST_HOUR, 'must be an hour from 0 to 23')
 const UNITS = v.object({ units: Units })
 
 /** Weather, seasons, programs, and the calendars they are told in. */
