@@ -105,6 +105,7 @@ export function workOutJob(
       calibration: links.calibration,
       trust: links.trust,
       request: links.request,
+      groups: links.groups,
       plan: links.plan,
       wantedPerPass: links.wantedPerPass,
       light: links.light,

@@ -1,7 +1,8 @@
 import { expect, test } from 'vitest'
 import type { AmountUnit, RateUnit } from '../quantity/units'
 import { withEverydaySteps } from './everydaySteps'
-import { planApplication } from './planApplication'
+import { workOutPlan } from './planApplication'
+import { planQuestion } from './planQuestion'
 import type { PlanRequest } from './planRequest'
 
 const dry = (
@@ -28,7 +29,7 @@ test.each([
   ['2.5 g/m2 on 4,305.564 ft2 (400 m2) is 1 kg: 0.01 kg', dry(2.5, 'g/m2', 4305.564174), 0.01, 'kg'],
   ['0.5 qt/ac on a tenth of an acre is 1.6 fl oz: 0.016 allows 0.01', dry(0.5, 'qt/ac', 4356), 0.01, 'fl oz'],
 ] as const)('%s', (_, request, value, unit) => {
-  expect(withEverydaySteps(request).products[0]?.measureStep).toEqual({ value, unit })
+  expect(withEverydaySteps(planQuestion(request)).products[0]?.measureStep).toEqual({ value, unit })
 })
 
 test('of a sprayed product a full load decides, and what was chosen stays', () => {
@@ -42,16 +43,21 @@ test('of a sprayed product a full load decides, and what was chosen stays', () =
       loads: 'equal',
     },
   }
-  expect(withEverydaySteps(sprayed).products[0]?.measureStep).toEqual({ value: 0.05, unit: 'fl oz' })
-  const chosen = dry(3, 'lb/1000 ft2', 4000, { value: 1, unit: 'oz' })
+  expect(withEverydaySteps(planQuestion(sprayed)).products[0]?.measureStep).toEqual({
+    value: 0.05,
+    unit: 'fl oz',
+  })
+  const chosen = planQuestion(dry(3, 'lb/1000 ft2', 4000, { value: 1, unit: 'oz' }))
   expect(withEverydaySteps(chosen)).toEqual(chosen)
   // Dry work is told by weight: a spray's 0.00530 gal is what a cup shows as 0.68 fl oz.
-  const little = planApplication(
-    withEverydaySteps({
-      ...sprayed,
-      areas: [{ id: 'a', size: { value: 53, unit: 'ft2' } }],
-      products: [{ id: 'p', rate: { value: 0.1, unit: 'gal/1000 ft2' }, basis: 'product' }],
-    }),
+  const little = workOutPlan(
+    withEverydaySteps(
+      planQuestion({
+        ...sprayed,
+        areas: [{ id: 'a', size: { value: 53, unit: 'ft2' } }],
+        products: [{ id: 'p', rate: { value: 0.1, unit: 'gal/1000 ft2' }, basis: 'product' }],
+      }),
+    ),
   )
-  expect(little.ok && little.value.totals.products[0]?.measured).toMatchObject({ unit: 'fl oz' })
+  expect(little.ok && little.value.plan.totals.products[0]?.measured).toMatchObject({ unit: 'fl oz' })
 })

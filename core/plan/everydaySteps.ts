@@ -1,9 +1,9 @@
 import { sumOf } from '../quantity/counting'
 import { doseOf } from '../label/dose'
-import { amountFactor, areaSi, type Quantity } from '../quantity/quantity'
+import { amountFactor, type Quantity } from '../quantity/quantity'
 import type { AmountUnit } from '../quantity/units'
-import { carrierOf } from './carrierOf'
-import type { PlanProduct, PlanRequest } from './planRequest'
+import type { PlanQuestion } from './planQuestion'
+import type { PlanProduct } from './planRequest'
 
 /**
  * The units a scale or a cup shows: the larger from one of it on, the smaller below; and what is told in
@@ -28,28 +28,21 @@ const FINE_SHARE = 0.01
  * A measuring step for every product that names none, so that its amounts come as a scale or a cup shows
  * them: ounces below a pound, fluid ounces below a gallon, grams and millilitres below a kilogram and a
  * litre.
- * @returns the request, with the widest usual step of at most 1 % of a full load; a product whose dose can't
+ * @returns the question, with the widest usual step of at most 1 % of a full load; a product whose dose can't
  *   be told stays as it is
  * Source: trade.md 5, amounts in what the tool shows.
  * @example 0.00530 gal for the whole lawn: 0.68 fl oz, in steps of 0.005 fl oz
  */
-export function withEverydaySteps(request: PlanRequest): PlanRequest {
-  const ground = sumOf(request.areas, ({ size }) => areaSi(size))
-  const carrier = carrierOf(request.method)
-  const load =
-    request.method.kind === 'spray' && carrier
-      ? Math.min(
-          ground,
-          (request.method.tank.value * amountFactor(request.method.tank.unit)) / carrier.perArea,
-        )
-      : ground
-  return { ...request, products: request.products.map(withStep) }
-
-  function withStep(product: PlanProduct): PlanProduct {
+export function withEverydaySteps(question: PlanQuestion): PlanQuestion {
+  const { areas, products, water } = question
+  const ground = sumOf(areas, ({ size }) => size)
+  const load = water ? Math.min(ground, water.tank / water.carrier.perArea) : ground
+  const withStep = (product: PlanProduct): PlanProduct => {
     if (product.measureStep) return product
-    const dose = doseOf(product, carrier)
+    const dose = doseOf(product, water?.carrier)
     return dose.ok ? { ...product, measureStep: stepOf(dose.value.perArea * load, dose.value.unit) } : product
   }
+  return { ...question, products: products.map(withStep) }
 }
 
 function stepOf(amount: number, told: AmountUnit): Quantity<AmountUnit> {

@@ -1,50 +1,43 @@
 import { sumOf } from '../quantity/counting'
-import type { Carrier } from '../label/dose'
-import { amountFactor, areaSi } from '../quantity/quantity'
 import { err, ok, type Result } from '../result'
 import { loadCount, loadsByArea, MOST_LOADS, splitLoads, type Load } from './loads'
 import type { PlanIssue } from './planIssue'
-import type { PlanArea, PlanRequest } from './planRequest'
+import type { AskedArea, PlanQuestion } from './planQuestion'
 
-/** Ground and water of one application, in SI: m2 and m3. */
+/** Ground and water of areas that take one mix, in SI: m2 and m3. */
 export interface Groundwork {
-  readonly areas: readonly { readonly area: PlanArea; readonly size: number }[]
   readonly size: number
-  readonly carrier: Carrier | undefined
   /** m3 on the lawn and m3 to mix; zero for dry work. */
   readonly spray: number
   readonly mix: number
   readonly loads: readonly Load[]
 }
 
-/** Sizes, water and loads of a request; error `too-many-loads`. */
+/** Sizes, water and loads of some areas of a question; error `too-many-loads`. */
 export function groundwork(
-  request: PlanRequest,
-  carrier: Carrier | undefined,
+  areas: readonly AskedArea[],
+  { method, water }: Pick<PlanQuestion, 'method' | 'water'>,
 ): Result<Groundwork, readonly PlanIssue[]> {
-  const areas = request.areas.map((area) => ({ area, size: areaSi(area.size) }))
   const size = sumOf(areas, (area) => area.size)
-  const { method } = request
-  if (method.kind === 'spread' || !carrier) return ok({ areas, size, carrier, spray: 0, mix: 0, loads: [] })
-  const tank = method.tank.value * amountFactor(method.tank.unit)
-  const dead = method.dead ? method.dead.value * amountFactor(method.dead.unit) : 0
+  if (method.kind === 'spread' || !water) return ok({ size, spray: 0, mix: 0, loads: [] })
+  const { tank, dead, carrier } = water
   const spray = size * carrier.perArea
   const mix = spray + dead
   const count = loadCount(mix, tank)
-  if (count > MOST_LOADS && Number.isFinite(count)) {
+  // Beyond every number: the plan as a whole is refused.
+  if (!Number.isFinite(count)) return ok({ size, spray, mix: Infinity, loads: [] })
+  if (count > MOST_LOADS)
     return err([
       {
         code: 'too-many-loads',
-        path: 'method.tank',
+        place: { method: 'tank' },
         message:
           `This takes ${count} tank loads; the most is ${MOST_LOADS}. Check the carrier's and the tank's ` +
           'units.',
       },
     ])
-  }
-  const loads = !Number.isFinite(count)
-    ? []
-    : method.loads === 'by-area'
+  const loads =
+    method.loads === 'by-area'
       ? loadsByArea(
           areas.map((area) => area.size * carrier.perArea),
           tank,
@@ -56,11 +49,11 @@ export function groundwork(
     return err([
       {
         code: 'too-many-loads',
-        path: 'method.loads',
+        place: { method: 'loads' },
         message:
           `This takes ${loads.length} tank loads; the most is ${MOST_LOADS}. Let loads reach over the ` +
           `areas' bounds.`,
       },
     ])
-  return ok({ areas, size, carrier, spray, mix: Number.isFinite(count) ? mix : Infinity, loads })
+  return ok({ size, spray, mix, loads })
 }

@@ -1,23 +1,24 @@
 import { elementOf, NUTRIENT_NAMES, NUTRIENTS, type Nutrient } from '../label/label'
 import { densitySi } from '../quantity/quantity'
-import { NUTRIENT_UNIT, nutrientText } from '../quantity/nutrientText'
+import { nutrientText } from '../quantity/nutrientText'
 import type { UnitSystem } from '../quantity/systems'
 import { asEntered, sixDigits } from '../working/figureText'
 import type { WorkingBook } from '../working/working'
-import type { NutrientsLaid } from './plan'
 import type { ResolvedProduct } from './resolveProducts'
 
 export interface NutrientsSum {
-  /** Null where a product poured by volume has an analysis but no density: not known, so not told. */
-  readonly laid: NutrientsLaid | null
+  /**
+   * Kg on each m2; null where a product poured by volume has an analysis but no density: not known, so not
+   * told.
+   */
+  readonly laid: Readonly<Record<Nutrient, number>> | null
   /** Nitrogen that is not slow release, kg on each m2, of the products whose mass is known. */
   readonly quickN: number
   readonly unknown: readonly ResolvedProduct[]
 }
 
 /**
- * Nutrients on the lawn from unrounded amounts; dead volume is not on the lawn. What is laid is told in the
- * unit of the contract.
+ * Nutrients on the lawn from unrounded amounts; dead volume is not on the lawn.
  * Source: mass of product x per cent of the analysis.
  */
 export function nutrientsLaid(
@@ -38,11 +39,9 @@ export function nutrientsLaid(
     0,
   )
   if (unknown.length > 0) return { laid: null, quickN, unknown }
-  const laid = Object.fromEntries(
-    NUTRIENTS.map((nutrient) => [nutrient, { value: sum(nutrient) / NUTRIENT_UNIT, unit: 'lb/1000 ft2' }]),
-  ) as NutrientsLaid
+  const laid = { n: sum('n'), p2o5: sum('p2o5'), k2o: sum('k2o'), fe: sum('fe') }
   for (const nutrient of NUTRIENTS)
-    book.note(`nutrients.${nutrient}`, () => nutrientLines(known, nutrient, sum(nutrient), units))
+    book.note(`nutrients.${nutrient}`, () => nutrientLines(known, nutrient, laid[nutrient], units))
   return { laid, quickN, unknown }
 }
 

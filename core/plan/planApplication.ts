@@ -1,34 +1,56 @@
 import { sumOf } from '../quantity/counting'
-import type { Carrier } from '../label/dose'
-import { carrierOf } from './carrierOf'
+import { NUTRIENTS } from '../label/label'
 import { amountFactor, type Quantity } from '../quantity/quantity'
+import { NUTRIENT_UNIT } from '../quantity/nutrientText'
+import { rateUnitParts } from '../quantity/rateUnit'
 import { err, ok, type Result } from '../result'
 import { closedWorkingBook, type WorkingBook } from '../working/working'
-import { groundwork, type Groundwork } from './groundwork'
-import { MOST_LOADS, type Load } from './loads'
-import { measuredAmount } from './measuredAmount'
-import { mergePlans, type GroupPlan } from './mergePlans'
-import { nutrientsLaid } from './nutrientsLaid'
-import type { AreaPlan, LoadPlan, Plan, ProductTotal } from './plan'
-import {
-  coarseCheck,
-  limitChecks,
-  measuredPairs,
-  nutrientChecks,
-  partLoadCheck,
-  sortChecks,
-} from './planChecks'
-import type { PlanIssue } from './planIssue'
-import type { PlanRequest, SpreadMethod, SprayMethod } from './planRequest'
-import { noteProduct, noteSpray } from './planWorking'
-import { hasOwnRates, rateGroups } from './rateGroups'
-import { requestProblems } from './requestProblems'
-import { resolveProducts, type ResolvedProduct } from './resolveProducts'
+import { MOST_LOADS } from './loads'
+import type { AreaPlan, LoadPlan, NutrientsLaid, Plan, ProductTotal, RateGroup } from './plan'
+import { planGroup, inDoseUnit, type GroupProduct, type PlannedGroup } from './planGroup'
+import { checksOf } from './planChecks'
+import { pathOf, type PlanIssue } from './planIssue'
+import { planQuestion, type AskedArea, type PlanQuestion } from './planQuestion'
+import type { PlanProduct, PlanRequest } from './planRequest'
+import { notePlan } from './planWorking'
+import { questionProblems } from './questionProblems'
+import { isByRates, rateGroups } from './rateGroups'
+
+/** Why a request of the public contract cannot be planned, and where in it. */
+export interface RequestIssue extends Pick<PlanIssue, 'code' | 'message'> {
+  /** Dotted; empty for the whole. */
+  readonly path: string
+}
 
 /**
- * Plans one application: a dry product, or one tank mix, on its areas.
+ * Plans one request of the public contract.
  * @param request quantities as entered, in any unit of the tables; single numbers already in range
  *   (positive, at most 1e9)
+ * @returns as `workOutPlan`, issues with their path in the request
+ * @example 5,870 ft2 at 3.4 lb/1000 ft2: 19.958 lb, 9.979 lb in each of two passes
+ */
+export function planApplication(
+  request: PlanRequest,
+  book: WorkingBook = closedWorkingBook,
+): Result<Plan, readonly RequestIssue[]> {
+  const planned = workOutPlan(planQuestion(request), book)
+  return planned.ok
+    ? ok(planned.value.plan)
+    : err(planned.error.map(({ code, place, message }) => ({ code, path: pathOf(place), message })))
+}
+
+/** A plan, and the groups it was made of: every product resolved at the rate each area takes. */
+export interface WorkedPlan {
+  readonly plan: Plan
+  readonly groups: readonly PlannedGroup[]
+}
+
+/** Nobody mixes or weighs one application more often than this. */
+const MOST_RATES = 100
+
+/**
+ * Plans one application: a dry product, or one tank mix, on its areas; apart for each set of rates its areas
+ * take.
  * @param book where the working is kept; by default none is
  * @returns amounts in the unit of the rate, sizes in m2, spray in the carrier's volume unit, nothing
  *   rounded but `measured`.
@@ -36,212 +58,198 @@ import { resolveProducts, type ResolvedProduct } from './resolveProducts'
  * `needs-analysis`, `needs-active`,
  *   `needs-carrier`, `needs-density`, then `too-many-loads`. Never throws.
  * Source: the public plan contract; trade.md 4 to 6.
- * @example 5,870 ft2 at 3.4 lb/1000 ft2: 19.958 lb, 9.979 lb in each of two passes
  */
-export function planApplication(
-  request: PlanRequest,
+export function workOutPlan(
+  question: PlanQuestion,
   book: WorkingBook = closedWorkingBook,
-): Result<Plan, readonly PlanIssue[]> {
-  const carrier = carrierOf(request.method)
-  const problems = requestProblems(request, carrier)
+): Result<WorkedPlan, readonly PlanIssue[]> {
+  const problems = questionProblems(question)
   if (problems.length > 0) return err(problems)
-  return hasOwnRates(request) ? planByRates(request, carrier, book) : planAlike(request, carrier, book)
-}
-
-/** Nobody mixes or weighs one application more often than this. */
-const MOST_RATES = 100
-
-/** Areas with rates of their own: a plan for each rate, then one of all. */
-function planByRates(
-  request: PlanRequest,
-  carrier: Carrier | undefined,
-  book: WorkingBook,
-): Result<Plan, readonly PlanIssue[]> {
-  const groups: GroupPlan[] = []
-  const apart = rateGroups(request)
-  if (apart.length > MOST_RATES)
-    return err([
-      {
-        code: 'invalid',
-        path: 'areas',
-        message:
-          `These areas take ${apart.length} different sets of rates; the most that one application is ` +
-          `mixed or weighed apart for is ${MOST_RATES}.`,
-      },
-    ])
-  for (const group of apart) {
-    const planned = planAlike(group.request, carrier, book.another())
+  const asked = rateGroups(question)
+  if (asked.length > MOST_RATES)
+    return refused(
+      'invalid',
+      { whole: 'areas' },
+      `These areas take ${asked.length} different sets of rates; the most that one application is ` +
+        `mixed or weighed apart for is ${MOST_RATES}.`,
+    )
+  const books = asked.map(() => (isByRates(question) ? book.another() : book))
+  const groups: PlannedGroup[] = []
+  for (const [index, one] of asked.entries()) {
+    const planned = planGroup(one, question, books[index] ?? book)
     if (!planned.ok) return planned
-    groups.push({ ...group, plan: planned.value })
-    if (sumOf(groups, ({ plan: { loads } }) => loads.length) > MOST_LOADS)
-      return err([
-        {
-          code: 'too-many-loads',
-          path: 'method.tank',
-          message:
-            `Mixed apart for each rate this takes over ${MOST_LOADS} tank loads. Check the carrier's and ` +
-            `the tank's units.`,
-        },
-      ])
+    groups.push(planned.value)
+    if (sumOf(groups, ({ loads }) => loads.length) > MOST_LOADS)
+      return refused(
+        'too-many-loads',
+        { method: 'tank' },
+        `Mixed apart for each rate this takes over ${MOST_LOADS} tank loads. Check the carrier's and ` +
+          `the tank's units.`,
+      )
   }
-  const plan = mergePlans(request, groups)
-  for (const { figure, lines } of plan.working) book.note(figure, () => lines)
-  return ok(plan)
-}
-
-function planAlike(
-  request: PlanRequest,
-  carrier: Carrier | undefined,
-  book: WorkingBook,
-): Result<Plan, readonly PlanIssue[]> {
-  const resolved = resolveProducts(request.products, carrier)
-  if (!resolved.ok) return resolved
-  const ground = groundwork(request, carrier)
-  if (!ground.ok) return ground
-  const plan = composePlan(resolved.value, ground.value, request, book)
+  const plan = composePlan(question, groups)
+  notePlan(question, groups, plan, books, book)
   return isFiniteThroughout(plan)
-    ? ok(plan)
-    : err([
-        {
-          code: 'invalid',
-          path: '',
-          message: 'These figures come to a result too large or too small to be a number: check the units.',
-        },
-      ])
+    ? ok({ plan: { ...plan, working: book.pages() }, groups })
+    : refused(
+        'invalid',
+        { whole: '' },
+        'These figures come to a result too large or too small to be a number: check the units.',
+      )
 }
 
-function composePlan(
-  products: readonly ResolvedProduct[],
-  ground: Groundwork,
-  { method, units }: PlanRequest,
-  book: WorkingBook,
-): Plan {
-  const wet =
-    method.kind === 'spray' && ground.carrier
-      ? { method, carrier: ground.carrier, litre: amountFactor(ground.carrier.unit) }
-      : undefined
-  const volume = (si: number) => (wet ? { value: si / wet.litre, unit: wet.carrier.unit } : null)
-  const loads = ground.loads.map((load, index): LoadPlan => ({
-    number: index + 1,
-    size: { value: load.size, unit: 'm2' },
-    carrier: { value: load.carrier / (wet?.litre ?? 1), unit: wet?.carrier.unit ?? 'L' },
-    products: products.map((resolved) => loadProduct(resolved, load)),
-    ...(load.areas && { areas: load.areas.flatMap((place) => ground.areas[place]?.area.id ?? []) }),
-  }))
-  const totals = products.map((resolved, index) => productTotal(resolved, index, ground, method, loads))
-  const nutrients = nutrientsLaid(products, book, units)
-  totals.forEach((total, index) => {
-    const resolved = products[index]
-    if (resolved) noteProduct(resolved, total, ground, method, loads, book)
-  })
-  if (wet) noteSpray(ground, wet.method, wet.litre, book)
-  const checks = [
-    ...products.flatMap(limitChecks),
-    ...products.flatMap((resolved, index) => {
-      const total = totals[index]
-      const toMeasure = amountFactor(resolved.dose.unit) / resolved.measure.siPerUnit
-      return total
-        ? coarseCheck(
-            resolved,
-            measuredPairs(total, loads, (amount) => amount * toMeasure),
-          )
-        : []
-    }),
-    ...nutrientChecks(nutrients, units),
-    ...(wet ? partLoadCheck(ground.loads, wet.method) : []),
-  ]
+const refused = (code: PlanIssue['code'], place: PlanIssue['place'], message: string) =>
+  err([{ code, place, message }])
+
+function composePlan(question: PlanQuestion, groups: readonly PlannedGroup[]): Plan {
+  const { products, water } = question
+  const size = sumOf(groups, (group) => group.size)
+  const volume = (si: (group: PlannedGroup) => number) =>
+    water ? { value: sumOf(groups, si) / amountFactor(water.carrier.unit), unit: water.carrier.unit } : null
   return {
-    areas: ground.areas.map(({ area, size }) => areaPlan(area.id, size, products, ground, method)),
+    areas: areaPlans(question, groups),
     totals: {
-      size: { value: ground.size, unit: 'm2' },
-      carrier: volume(ground.spray),
-      mix: volume(ground.mix),
-      products: totals,
+      size: { value: size, unit: 'm2' },
+      carrier: volume(({ spray }) => spray),
+      mix: volume(({ mix }) => mix),
+      products: products.flatMap((product, index) => productTotal(product, index, groups, question) ?? []),
     },
-    loads,
-    nutrients: nutrients.laid,
-    checks: sortChecks(
-      checks,
-      products.map(({ product }) => product.id),
-    ),
-    working: book.pages(),
+    loads: groups
+      .flatMap((group) => loadPlans(group, question))
+      .map((load, index) => ({ number: index + 1, ...load })),
+    nutrients: nutrientsOf(groups, size),
+    checks: checksOf(groups, question),
+    working: [],
+    ...(isByRates(question) && { rates: groups.map(rateGroupOf) }),
   }
 }
 
-function areaPlan(
-  id: string,
-  size: number,
-  products: readonly ResolvedProduct[],
-  { carrier }: Groundwork,
-  method: SpreadMethod | SprayMethod,
-): AreaPlan {
-  return {
+/** Areas in the order in which they were asked. */
+function areaPlans(
+  { areas, water, method }: PlanQuestion,
+  groups: readonly PlannedGroup[],
+): readonly AreaPlan[] {
+  const passes = method.kind === 'spread' ? method.passes : undefined
+  const planOf = ({ entered: { id }, size }: AskedArea, { products }: PlannedGroup): AreaPlan => ({
     id,
     size: { value: size, unit: 'm2' },
-    carrier: carrier
-      ? { value: (size * carrier.perArea) / amountFactor(carrier.unit), unit: carrier.unit }
+    carrier: water
+      ? {
+          value: (size * water.carrier.perArea) / amountFactor(water.carrier.unit),
+          unit: water.carrier.unit,
+        }
       : null,
-    products: products.map(({ product, dose }) => {
-      const value = (size * dose.perArea) / amountFactor(dose.unit)
+    products: products.map(({ resolved }) => {
+      const amount = inDoseUnit(resolved, size * resolved.dose.perArea)
       return {
-        id: product.id,
-        amount: { value, unit: dose.unit },
-        perPass: method.kind === 'spread' ? { value: value / method.passes, unit: dose.unit } : null,
+        id: resolved.product.id,
+        amount,
+        perPass: passes ? { value: amount.value / passes, unit: amount.unit } : null,
       }
     }),
-  }
+  })
+  const planned = new Map(groups.flatMap((group) => group.areas.map((area) => [area, planOf(area, group)])))
+  return areas.flatMap((area) => planned.get(area) ?? [])
 }
 
-function loadProduct(
-  { product, dose, limits, measure }: ResolvedProduct,
-  load: Load,
-): LoadPlan['products'][number] {
-  const si = load.covers * dose.perArea
-  return {
-    id: product.id,
-    amount: { value: si / amountFactor(dose.unit), unit: dose.unit },
-    measured: { value: measured(si, measure, limits, load.covers), unit: measure.unit },
-  }
+/** Loads of one group; they say whom they are for where that is not everybody. */
+function loadPlans(
+  { areas, loads, products }: PlannedGroup,
+  question: PlanQuestion,
+): readonly Omit<LoadPlan, 'number'>[] {
+  const { water } = question
+  if (!water) return []
+  const { unit } = water.carrier
+  return loads.map((load, index) => {
+    const own =
+      load.areas?.flatMap((place) => areas[place] ?? []) ?? (isByRates(question) ? areas : undefined)
+    return {
+      size: { value: load.size, unit: 'm2' },
+      carrier: { value: load.carrier / amountFactor(unit), unit },
+      products: products.map(({ resolved, loads: held }) => ({
+        id: resolved.product.id,
+        amount: inDoseUnit(resolved, held[index]?.amount ?? 0),
+        measured: { value: held[index]?.measured ?? 0, unit: resolved.measure.unit },
+      })),
+      ...(own && { areas: own.map(({ entered }) => entered.id) }),
+    }
+  })
 }
 
-/** An SI amount for so many m2, as the measuring tool will give it, in the tool's unit. */
-function measured(
-  si: number,
-  measure: ResolvedProduct['measure'],
-  limits: ResolvedProduct['limits'],
-  covers: number,
-): number {
-  if (measure.step === undefined) return si / measure.siPerUnit
-  const cap = Math.min(limits.high ?? Infinity, limits.maxPerApplication ?? Infinity) * covers
-  return measuredAmount(si / measure.siPerUnit, measure.step, cap / measure.siPerUnit)
-}
-
+/** One product over some groups, in the units of the first; the reserve is charged once. */
 function productTotal(
-  { product, dose, limits, measure }: ResolvedProduct,
+  { id, rate }: PlanProduct,
   index: number,
-  ground: Groundwork,
-  method: SpreadMethod | SprayMethod,
-  loads: readonly LoadPlan[],
-): ProductTotal {
-  const unitSi = amountFactor(dose.unit)
-  const si = ground.size * dose.perArea
-  const wet = method.kind === 'spray'
-  const total = wet
-    ? sumOf(loads, (load) => load.products[index]?.measured.value ?? 0)
-    : measured(si, measure, limits, ground.size)
-  const onLawn = wet ? (total * ground.spray) / ground.mix : total
-  const measuredPerArea = (onLawn * measure.siPerUnit) / ground.size
+  groups: readonly PlannedGroup[],
+  { method }: PlanQuestion,
+): ProductTotal | undefined {
+  const shares = groups.flatMap(({ size, products }) => {
+    const product = products[index]
+    return product ? [{ size, ...product }] : []
+  })
+  const [first] = shares
+  if (!first) return undefined
+  const { resolved } = first
+  const size = sumOf(shares, (share) => share.size)
+  const amount = sumOf(shares, (share) => share.amount)
+  const rateFactor = rateUnitParts(rate.unit).factor
   const reserve =
     method.kind === 'spread' && method.reserve ? method.reserve.value * amountFactor(method.reserve.unit) : 0
   return {
-    id: product.id,
-    amount: { value: si / unitSi, unit: dose.unit },
-    mix: wet ? { value: (si * ground.mix) / ground.spray / unitSi, unit: dose.unit } : null,
-    measured: { value: total, unit: measure.unit },
-    measuredRate: { value: (product.rate.value * measuredPerArea) / dose.perArea, unit: product.rate.unit },
-    charge: wet ? null : { value: (si + reserve) / unitSi, unit: dose.unit },
+    id,
+    amount: inDoseUnit(resolved, amount),
+    mix:
+      method.kind === 'spray'
+        ? inDoseUnit(
+            resolved,
+            sumOf(shares, ({ mix }) => mix),
+          )
+        : null,
+    measured: {
+      value: sumOf(shares, (share) => share.measured * (siOf(share) / siOf(first))),
+      unit: resolved.measure.unit,
+    },
+    measuredRate: {
+      value: sumOf(
+        shares,
+        (share) => measuredRate(share) * (rateFactorOf(share) / rateFactor) * (share.size / size),
+      ),
+      unit: rate.unit,
+    },
+    charge: method.kind === 'spread' ? inDoseUnit(resolved, amount + reserve) : null,
   }
 }
+
+const siOf = ({ resolved }: GroupProduct): number => resolved.measure.siPerUnit
+const rateFactorOf = ({ resolved }: GroupProduct): number => rateUnitParts(resolved.product.rate.unit).factor
+/** In the unit of the group's own rate. */
+const measuredRate = ({ resolved: { product, dose }, measuredPerArea }: GroupProduct): number =>
+  (product.rate.value * measuredPerArea) / dose.perArea
+
+/** What lies on the whole ground on average; what lies on one area follows from its own amounts. */
+function nutrientsOf(groups: readonly PlannedGroup[], size: number): NutrientsLaid | null {
+  const laid = groups.flatMap(({ nutrients, size: own }) =>
+    nutrients.laid ? [{ ...nutrients.laid, share: own / size }] : [],
+  )
+  if (laid.length < groups.length) return null
+  return Object.fromEntries(
+    NUTRIENTS.map((nutrient) => [
+      nutrient,
+      { value: sumOf(laid, (one) => one[nutrient] * one.share) / NUTRIENT_UNIT, unit: 'lb/1000 ft2' },
+    ]),
+  ) as NutrientsLaid
+}
+
+const rateGroupOf = ({ areas, size, products }: PlannedGroup): RateGroup => ({
+  areas: areas.map(({ entered }) => entered.id),
+  size: { value: size, unit: 'm2' },
+  products: products.map(({ resolved, amount, measured }) => ({
+    id: resolved.product.id,
+    rate: resolved.product.rate,
+    amount: inDoseUnit(resolved, amount),
+    measured: { value: measured, unit: resolved.measure.unit },
+  })),
+})
 
 /** Whether every figure in the plan is a number; written out by hand, because it runs with every replan. */
 function isFiniteThroughout({ areas, totals, loads, nutrients }: Plan): boolean {

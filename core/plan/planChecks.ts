@@ -7,8 +7,10 @@ import { amountFactor } from '../quantity/quantity'
 import { NUTRIENT_NAMES, type LabelLimits } from '../label/label'
 import type { Load } from './loads'
 import type { NutrientsSum } from './nutrientsLaid'
-import { CHECK_LEVELS, type LoadPlan, type PlanCheck, type ProductTotal } from './plan'
-import type { SprayMethod } from './planRequest'
+import { CHECK_LEVELS, type PlanCheck } from './plan'
+import type { GroupProduct, PlannedGroup } from './planGroup'
+import { calledAreas, type PlanQuestion } from './planQuestion'
+import { isByRates } from './rateGroups'
 import type { ResolvedProduct } from './resolveProducts'
 
 /** Most quick-release nitrogen in one go, kg on each m2: one unit (trade.md 6, house default). */
@@ -35,8 +37,31 @@ export function sortChecks<C extends { readonly level: PlanCheck['level']; reado
   )
 }
 
+/** What stands against a plan; where areas are planned apart each check says where it holds. */
+export function checksOf(groups: readonly PlannedGroup[], question: PlanQuestion): readonly PlanCheck[] {
+  const [first] = groups
+  let before = 0
+  const told = groups.flatMap((group) => {
+    const { products, nutrients, loads } = group
+    const checks = [
+      ...products.flatMap(({ resolved }) => limitChecks(resolved)),
+      ...products.flatMap(coarseCheck),
+      ...quickNitrogenCheck(nutrients, question.units),
+      ...partLoadCheck(loads, before, question),
+    ]
+    before += loads.length
+    const where = isByRates(question) ? `${calledAreas(group.areas)}: ` : ''
+    return checks.map((check) => ({ ...check, message: where + check.message }))
+  })
+  return sortChecks(
+    // A density that is missing is missing everywhere.
+    [...(first?.nutrients.unknown ?? []).map(unknownNutrients), ...told],
+    question.products.map(({ id }) => id),
+  )
+}
+
 /** The label's limits against the unrounded rate, all passes together. */
-export function limitChecks({ product, dose, limits }: ResolvedProduct): readonly PlanCheck[] {
+function limitChecks({ product, dose, limits }: ResolvedProduct): readonly PlanCheck[] {
   const name = product.name ?? product.id
   const basis =
     product.basis && product.basis !== 'product'
@@ -76,13 +101,13 @@ export function limitChecks({ product, dose, limits }: ResolvedProduct): readonl
 }
 
 /** The worst of the loads and the total, where the measuring step is too coarse for the amount. */
-export function coarseCheck(
-  { product, measure }: ResolvedProduct,
-  amounts: readonly { readonly exact: number; readonly measured: number }[],
-): readonly PlanCheck[] {
-  const worst = amounts.reduce(
-    (most, { exact, measured }) => Math.max(most, Math.abs(measured - exact) / exact),
-    0,
+function coarseCheck({ resolved, mix, measured, loads }: GroupProduct): readonly PlanCheck[] {
+  const { product, measure } = resolved
+  const worst = Math.max(
+    ...[...loads, { amount: mix, measured }].map((one) => {
+      const exact = one.amount / measure.siPerUnit
+      return Math.abs(one.measured - exact) / exact
+    }),
   )
   if (measure.step === undefined || !isOver(worst, COARSE_SHARE)) return []
   return [
@@ -98,36 +123,42 @@ export function coarseCheck(
   ]
 }
 
-/** Sums: quick nitrogen over the house limit, and nutrients that cannot be known. */
-export function nutrientChecks({ quickN, unknown }: NutrientsSum, units?: UnitSystem): readonly PlanCheck[] {
-  const checks: PlanCheck[] = unknown.map(({ product }) => ({
-    level: 'note',
-    code: 'nutrients-unknown',
-    productId: product.id,
-    message:
-      `${product.name ?? product.id} is measured by volume and its density is not given: the nutrients ` +
-      'laid down are not known.',
-  }))
-  if (isOver(quickN, QUICK_N_LIMIT)) {
-    checks.push({
+/** Quick nitrogen over the house limit. */
+function quickNitrogenCheck({ quickN }: NutrientsSum, units?: UnitSystem): readonly PlanCheck[] {
+  if (!isOver(quickN, QUICK_N_LIMIT)) return []
+  return [
+    {
       level: 'warn',
       code: 'quick-nitrogen-high',
       message:
         `${nutrientText(quickN, '', units)} of quick nitrogen in one go; the usual limit is ` +
         `${nutrientText(QUICK_N_LIMIT, '', units)}, often ${nutrientText(LOCAL_QUICK_N, '', units)} by ` +
         'local rule.',
-    })
-  }
-  return checks
+    },
+  ]
 }
 
+const unknownNutrients = ({ product }: ResolvedProduct): PlanCheck => ({
+  level: 'note',
+  code: 'nutrients-unknown',
+  productId: product.id,
+  message:
+    `${product.name ?? product.id} is measured by volume and its density is not given: the nutrients ` +
+    'laid down are not known.',
+})
+
 /** One note where any load is too small to agitate well. */
-export function partLoadCheck(loads: readonly Load[], { tank, agitate }: SprayMethod): readonly PlanCheck[] {
-  const unitSi = amountFactor(tank.unit)
-  const limit = agitate ? agitate.value * amountFactor(agitate.unit) : tank.value * unitSi * SMALL_LOAD_SHARE
+function partLoadCheck(
+  loads: readonly Load[],
+  before: number,
+  { method, water }: PlanQuestion,
+): readonly PlanCheck[] {
+  if (method.kind !== 'spray' || !water) return []
+  const limit = water.agitate ?? water.tank * SMALL_LOAD_SHARE
   const small = loads.findIndex((load) => isUnder(load.carrier, limit))
   const load = loads[small]
   if (!load) return []
+  const { tank, agitate } = method
   const source = agitate
     ? `the pump agitates from ${asEntered(agitate)}`
     : `that is under 10 % of the ${asEntered(tank)} tank`
@@ -135,19 +166,9 @@ export function partLoadCheck(loads: readonly Load[], { tank, agitate }: SprayMe
     {
       level: 'note',
       code: 'part-load-small',
-      message: `Load ${small + 1} is ${formatFigure(load.carrier / unitSi)} ${tank.unit}; ${source}.`,
+      message:
+        `Load ${before + small + 1} is ${formatFigure(load.carrier / amountFactor(tank.unit))} ` +
+        `${tank.unit}; ${source}.`,
     },
   ]
-}
-
-/** The pairs of exact and measured figures that the coarse check looks at. */
-export function measuredPairs(
-  total: ProductTotal,
-  loads: readonly LoadPlan[],
-  exactIn: (amount: number) => number,
-) {
-  const ofLoads = loads
-    .flatMap(({ products }) => products.filter(({ id }) => id === total.id))
-    .map(({ amount, measured }) => ({ exact: exactIn(amount.value), measured: measured.value }))
-  return [...ofLoads, { exact: exactIn((total.mix ?? total.amount).value), measured: total.measured.value }]
 }

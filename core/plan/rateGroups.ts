@@ -1,93 +1,75 @@
-import type { Rate } from '../label/label'
 import { rateUnitParts } from '../quantity/rateUnit'
+import type { Rate } from '../label/label'
 import type { PlanIssue } from './planIssue'
-import type { PlanArea, PlanRequest } from './planRequest'
+import type { AskedArea, PlanQuestion } from './planQuestion'
+import type { AreaRate, PlanArea, PlanProduct, PlanRequest } from './planRequest'
 
-/** Areas of one application that take the same rates, as a request of their own. */
-export interface RateRequest {
-  readonly areas: readonly PlanArea[]
-  readonly request: PlanRequest
+/** Areas of one application that take the same rates, and the products at those rates. */
+export interface AskedGroup {
+  readonly areas: readonly AskedArea[]
+  readonly products: readonly PlanProduct[]
 }
 
 /** Whether any area of a request has a rate of its own. */
-export const hasOwnRates = ({ areas }: PlanRequest): boolean =>
-  areas.some(({ rates }) => rates !== undefined && rates.length > 0)
+export const hasOwnRates = ({ areas }: Pick<PlanRequest, 'areas'>): boolean =>
+  areas.some(({ rates = [] }) => rates.length > 0)
+
+/** Whether areas are planned by their rates, each group for itself. */
+export const isByRates = ({ areas }: Pick<PlanQuestion, 'areas'>): boolean =>
+  hasOwnRates({ areas: areas.map(({ entered }) => entered) })
 
 /**
  * The areas of one application by the rates they take, in the order in which each rate first stands; one load
- * or charge is never shared between rates, for everything in it has one strength.
+ * or charge is never shared between rates, for everything in it has one strength. One group where no area has
+ * a rate of its own.
  */
-export function rateGroups({ areas, products, method }: PlanRequest): readonly RateRequest[] {
-  const groups = new Map<string, PlanArea[]>()
+export function rateGroups(question: PlanQuestion): readonly AskedGroup[] {
+  const { areas, products } = question
+  if (!isByRates(question)) return [{ areas, products }]
+  const groups = new Map<string, { areas: AskedArea[]; products: readonly PlanProduct[] }>()
   for (const area of areas) {
-    const key = products
-      .map(({ id, rate }) => `${rateKey(rateOn(area, id, rate))} ${limitKey(area, id)}`)
+    const own = products.map((product) => ({ product, at: ownRate(area.entered, product.id) }))
+    const key = own
+      .map(({ product, at }) => `${rateKey(at?.rate ?? product.rate)} ${JSON.stringify(at?.limits ?? '')}`)
       .join(', ')
     const group = groups.get(key)
-    if (group) group.push(area)
-    else groups.set(key, [area])
+    if (group) group.areas.push(area)
+    else groups.set(key, { areas: [area], products: own.map(atOwnRate) })
   }
-  return [...groups.values()].map((own): RateRequest => {
-    const [first] = own
-    return {
-      areas: own,
-      request: {
-        areas: own.map(({ rates: _, ...area }) => area),
-        products: products.map((product) => ({ ...product, ...(first && ownRate(first, product.id)) })),
-        method,
-      },
-    }
-  })
+  return [...groups.values()]
 }
 
-/** The rate of a product on one area: the area's own, else the product's. */
-const rateOn = ({ rates }: Pick<PlanArea, 'rates'>, productId: string, usual: Rate): Rate =>
-  rates?.find(({ id }) => id === productId)?.rate ?? usual
+const ownRate = ({ rates }: PlanArea, productId: string): AreaRate | undefined =>
+  rates?.find(({ id }) => id === productId)
 
-const ownRate = ({ rates }: Pick<PlanArea, 'rates'>, productId: string) => {
-  const own = rates?.find(({ id }) => id === productId)
-  return own && { rate: own.rate, ...(own.limits && { limits: own.limits }) }
-}
-
-const limitKey = ({ rates }: Pick<PlanArea, 'rates'>, productId: string) =>
-  JSON.stringify(rates?.find(({ id }) => id === productId)?.limits ?? '')
+const atOwnRate = ({ product, at }: { product: PlanProduct; at: AreaRate | undefined }): PlanProduct =>
+  at ? { ...product, rate: at.rate, ...(at.limits && { limits: at.limits }) } : product
 
 const rateKey = ({ value, unit }: Rate) => `${value * rateUnitParts(unit).factor} ${rateUnitParts(unit).per}`
 
 /**
- * An own rate belongs to a product of the request and counts what that product's rate counts: mass or volume,
- * on the ground or in the spray.
+ * An own rate belongs to a product of the question and counts what that product's rate counts: mass or
+ * volume, on the ground or in the spray.
  */
-export function ownRateProblems({ areas, products }: PlanRequest): readonly PlanIssue[] {
-  return areas.flatMap(({ rates = [] }, i) =>
-    rates.flatMap(({ id, rate }, k): PlanIssue[] => {
-      const path = `areas.${i}.rates.${k}`
+export function ownRateProblems({ areas, products }: PlanQuestion): readonly PlanIssue[] {
+  return areas.flatMap(({ entered: { rates = [] } }, area) =>
+    rates.flatMap(({ id, rate: { unit } }, rate): PlanIssue[] => {
       const product = products.find((one) => one.id === id)
-      if (!product)
-        return [
-          { code: 'invalid', path: `${path}.id`, message: `No product of this request has the id ${id}.` },
-        ]
-      if (rates.findIndex((other) => other.id === id) !== k)
-        return [
-          {
-            code: 'invalid',
-            path: `${path}.id`,
-            message: `The rate of ${id} stands twice on this area; it has one.`,
-          },
-        ]
-      const [own, usual] = [rateUnitParts(rate.unit), rateUnitParts(product.rate.unit)]
+      const issue = (field: string, message: string): PlanIssue[] => [
+        { code: 'invalid', place: { area, rate, field }, message },
+      ]
+      if (!product) return issue('id', `No product of this request has the id ${id}.`)
+      if (rates.findIndex((other) => other.id === id) !== rate)
+        return issue('id', `The rate of ${id} stands twice on this area; it has one.`)
+      const [own, usual] = [rateUnitParts(unit), rateUnitParts(product.rate.unit)]
       return own.dimension === usual.dimension && own.per === usual.per
         ? []
-        : [
-            {
-              code: 'invalid',
-              path: `${path}.rate.unit`,
-              message:
-                `This area's own rate must be told like the product's, ${product.rate.unit}: ` +
-                `${usual.dimension === 'mass' ? 'a weight' : 'a volume'} ` +
-                `${usual.per === 'area' ? 'on the ground' : 'in the spray'}.`,
-            },
-          ]
+        : issue(
+            'rate.unit',
+            `This area's own rate must be told like the product's, ${product.rate.unit}: ` +
+              `${usual.dimension === 'mass' ? 'a weight' : 'a volume'} ` +
+              `${usual.per === 'area' ? 'on the ground' : 'in the spray'}.`,
+          )
     }),
   )
 }

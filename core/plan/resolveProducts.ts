@@ -5,6 +5,7 @@ import { amountFactor } from '../quantity/quantity'
 import { dimensionOf } from '../quantity/rateUnit'
 import type { AmountUnit } from '../quantity/units'
 import { err, ok, type Result } from '../result'
+import type { PlanIssue } from './planIssue'
 import type { PlanProduct } from './planRequest'
 
 /**
@@ -30,18 +31,19 @@ export interface ResolvedProduct {
 const LIMIT_NAMES = ['low', 'high', 'maxPerApplication'] as const
 
 /**
- * @returns every product resolved, or the issues of the first kind of need there is, each with its path in
- * the request
+ * @returns every product resolved, or the issues of the first kind of need there is, each with its place in
+ * the question
  */
 export function resolveProducts(
   products: readonly PlanProduct[],
   carrier: Carrier | undefined,
-): Result<readonly ResolvedProduct[], readonly LabelIssue[]> {
-  const issues: LabelIssue[] = []
+): Result<readonly ResolvedProduct[], readonly PlanIssue[]> {
+  const issues: PlanIssue[] = []
   const resolved = products.flatMap((product, index) => {
     const found: LabelIssue[] = []
     const one = resolveProduct(product, carrier, found)
-    issues.push(...found.map((issue) => ({ ...issue, path: `products.${index}.${issue.path}` })))
+    for (const { code, path, message } of found)
+      issues.push({ code, place: { product: index, field: path }, message })
     return one ? [one] : []
   })
   const firstNeed = LABEL_NEEDS.find((need) => issues.some((issue) => issue.code === need))

@@ -1,3 +1,4 @@
+import type { PlannedGroup } from '../plan/planGroup'
 import type { CalibrationToday } from '../calibration/calibrationToday'
 import type { LibraryCalibration } from '../calibration/calibrationInForce'
 import type { TrustReason } from '../calibration/calibrationTrust'
@@ -56,6 +57,8 @@ export interface RuleReading {
   readonly calibration: CalibrationToday | undefined
   readonly trust: readonly TrustReason[]
   readonly request: PlanRequest | undefined
+  /** Its areas by the rates they take. */
+  readonly groups: readonly PlannedGroup[]
   readonly plan: Plan | undefined
   readonly wantedPerPass: number | undefined
   readonly light: LightPasses | undefined

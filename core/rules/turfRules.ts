@@ -33,7 +33,7 @@ function grassChecks(line: VisitedProduct, { lawns }: RuleVisit): readonly Check
       : lawns.filter(
           (lawn) =>
             !harmed.includes(lawn) &&
-            !lawn.own.has(line.note.id) &&
+            !lawn.own.some(({ id }) => id === line.note.id) &&
             grassesOf(lawn).some((grass) => !named.includes(grass)),
         )
   const [one, other] = [

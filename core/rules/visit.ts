@@ -1,9 +1,10 @@
 import { dayNumber } from '../calendar/dayNumber'
-import { doseOf, type Carrier, type Dose } from '../label/dose'
+import { doseOf, type Dose } from '../label/dose'
 import type { RateLine } from '../label/productShape'
 import { lineSays, type LineSays } from '../label/read/readLine'
 import { carrierOf } from '../plan/carrierOf'
-import type { PlanProduct, PlanRequest } from '../plan/planRequest'
+import type { PlannedGroup } from '../plan/planGroup'
+import type { AreaRate, PlanProduct, PlanRequest } from '../plan/planRequest'
 import {
   inTwelveMonths,
   inYear,
@@ -36,8 +37,10 @@ export interface VisitedArea {
   readonly lawn: AreaDraft
   readonly area: LibraryArea
   readonly ledger: AreaLedger
-  /** Doses of this lawn's own, by product. */
-  readonly own: ReadonlyMap<string, Dose>
+  /** Rates of its own. */
+  readonly own: readonly AreaRate[]
+  /** What of each product goes down here, SI on each m2. */
+  readonly doses: ReadonlyMap<string, number>
 }
 
 /** An application whose amounts are known, with its labels and what lies on its areas brought together. */
@@ -58,7 +61,7 @@ export interface RuleVisit extends RuleReading {
  * @returns undefined until the amounts are known and the library has come
  */
 export function ruleVisit(reading: RuleReading): RuleVisit | undefined {
-  const { draft, request, plan, library, ledger, day } = reading
+  const { draft, request, plan, groups, library, ledger, day } = reading
   if (!request || !plan || !library) return undefined
   const carrier = carrierOf(request.method)
   const lines = draft.products.flatMap((note, index): VisitedProduct[] => {
@@ -77,7 +80,8 @@ export function ruleVisit(reading: RuleReading): RuleVisit | undefined {
         : undefined
     if (!area) return []
     const laid = withPlanned(ledgerOf(ledger.laid, area.id), ledger.planned, area.id)
-    return [{ index, lawn, area, ledger: laid, own: ownDoses(request, lawn.id, carrier) }]
+    const own = request.areas.find(({ id }) => id === lawn.id)?.rates ?? []
+    return [{ index, lawn, area, ledger: laid, own, doses: dosesOn(lawn.id, groups) }]
   })
   return {
     ...reading,
@@ -91,27 +95,17 @@ export function ruleVisit(reading: RuleReading): RuleVisit | undefined {
   }
 }
 
-const NONE: ReadonlyMap<string, Dose> = new Map()
-
-function ownDoses(
-  { areas, products }: PlanRequest,
-  lawnId: string,
-  carrier: Carrier | undefined,
-): ReadonlyMap<string, Dose> {
-  const rates = areas.find(({ id }) => id === lawnId)?.rates
-  if (!rates) return NONE
-  return new Map(
-    rates.flatMap(({ id, rate }) => {
-      const product = products.find((one) => one.id === id)
-      const dose = product && doseOf({ ...product, rate }, carrier)
-      return dose?.ok ? [[id, dose.value] as const] : []
-    }),
+/** Products at the rates of the group that a lawn is planned in. */
+const dosesOn = (lawnId: string, groups: readonly PlannedGroup[]): ReadonlyMap<string, number> =>
+  new Map(
+    groups
+      .find(({ areas }) => areas.some(({ entered }) => entered.id === lawnId))
+      ?.products.map(({ resolved }) => [resolved.product.id, resolved.dose.perArea]),
   )
-}
 
 /** Product on the ground of one lawn, SI on each m2 in the line's dimension. */
-export const perAreaOn = ({ own }: Pick<VisitedArea, 'own'>, { note, dose }: VisitedProduct): number =>
-  own.get(note.id)?.perArea ?? dose.perArea
+export const perAreaOn = ({ doses }: Pick<VisitedArea, 'doses'>, { note, dose }: VisitedProduct): number =>
+  doses.get(note.id) ?? dose.perArea
 
 /** Dates that this job still stands for: on the first of two the sum of both is tested against the year. */
 export const datesOf = ({ note }: VisitedProduct): number =>

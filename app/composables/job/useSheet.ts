@@ -6,7 +6,7 @@ import { curveDial } from '#core/draft/dial'
 import type { ApplicationDraft } from '#core/draft/applicationShape'
 import { workOutJob, type JobQuestion, type WorkedApplication } from '#core/job/workOutJob'
 import { inMeasures } from '#core/plan/inMeasures'
-import { perPassOf } from '#core/plan/mergePlans'
+import { groupPerPass } from '#core/plan/groupPerPass'
 import { tubFillsOf } from '#core/plan/tubFills'
 import { frozenApplication } from '#core/run/freezePlan'
 import type { FrozenPlan } from '#core/run/runEvent'
@@ -118,7 +118,7 @@ export function provideSheet(options: SheetOptions): SheetContext {
       if (request?.method.kind === 'spread') {
         for (const [i, group] of (worked.plan?.rates ?? []).entries())
           dialFor(
-            perPassOf(group, request.method.passes, `rates.${i}.pass`, book) ?? 0,
+            groupPerPass(group, request.method.passes, `rates.${i}.pass`, book) ?? 0,
             `rates.${i}.dial`,
             book,
           )

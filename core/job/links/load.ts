@@ -8,10 +8,12 @@ import { checkpoints, type Checkpoint } from '../../plan/checkpoints'
 import { withEverydaySteps } from '../../plan/everydaySteps'
 import { hopperCharge, type HopperCharge } from '../../plan/hopperCharge'
 import { lightPasses, type LightPasses } from '../../plan/lightPasses'
-import { planApplication } from '../../plan/planApplication'
+import { workOutPlan } from '../../plan/planApplication'
 import type { Plan } from '../../plan/plan'
-import type { PlanIssue } from '../../plan/planIssue'
-import type { PlanRequest } from '../../plan/planRequest'
+import type { PlannedGroup } from '../../plan/planGroup'
+import type { PlanIssue, PlanPlace } from '../../plan/planIssue'
+import { requestOf, waterOf, type AskedArea, type PlanQuestion } from '../../plan/planQuestion'
+import type { PlanRequest, SprayMethod } from '../../plan/planRequest'
 import type { FieldReader } from '../../quantity/fieldReader'
 import { amountFactor, areaIn } from '../../quantity/quantity'
 import { SQUARE_METRES_PER, type AreaUnit, type CarrierUnit, type VolumeUnit } from '../../quantity/units'
@@ -24,6 +26,8 @@ export interface LoadLink {
   /** What was planned, in the public contract's terms; kept with the plan. */
   readonly request: PlanRequest | undefined
   readonly plan: Plan | undefined
+  /** The areas by the rates they take, every product resolved at its rate. */
+  readonly groups: readonly PlannedGroup[]
   /** What a dry job weighs in, in the steps of its scale. */
   readonly hopper: HopperCharge | undefined
   /**
@@ -60,14 +64,17 @@ export function loadLink(
     draft.method === 'spread'
       ? spreadMethod(draft, light?.passes ?? draft.spread.passes, fields)
       : sprayMethod(draft, heavy?.carrier ?? calibration?.perPass, fields)
-  const asked = method && requestOf(lawns, rate, method, units)
-  const request = asked && withEverydaySteps(asked)
+  const asked = method && questionOf(lawns, rate, method, units)
+  const question = asked && withEverydaySteps(asked)
   const planned =
-    request && !fields.problems.some(({ kind }) => kind === 'wrong')
-      ? planApplication(request, book)
+    question && !fields.problems.some(({ kind }) => kind === 'wrong')
+      ? workOutPlan(question, book)
       : undefined
-  if (planned && !planned.ok) planned.error.forEach((issue) => placeIssue(issue, draft, fields))
-  const plan = planned?.ok ? planned.value : undefined
+  if (question && planned && !planned.ok)
+    for (const { code, place, message } of planned.error)
+      fields.wrong(placeInDraft(code, place, question, draft), message)
+  const request = question && requestOf(question)
+  const plan = planned?.ok ? planned.value.plan : undefined
   const hopper = request && plan && hopperCharge(request, plan, book)
   const passes = draft.method === 'spread' ? (light?.passes ?? draft.spread.passes) : 1
   const treated = lawns.flatMap(({ name, treated: yes, size }) =>
@@ -79,7 +86,8 @@ export function loadLink(
       : []
   return {
     request,
-    plan: plan && { ...plan, working: book.pages() },
+    plan,
+    groups: planned?.ok ? planned.value.groups : [],
     hopper,
     checkpoints: points,
     wantedPerPass: draft.method === 'spread' ? perPassOf(first, passes) : undefined,
@@ -89,36 +97,39 @@ export function loadLink(
   }
 }
 
-function requestOf(
+type AskedMethod = Pick<PlanQuestion, 'method' | 'water'>
+
+function questionOf(
   lawns: MeasureLink['lawns'],
   { products, ownRates }: RateLink,
-  method: PlanRequest['method'],
+  method: AskedMethod,
   units: UnitSystem | undefined,
-): PlanRequest | undefined {
-  const areas = lawns.flatMap(({ id, name, treated, size, parts }, index) => {
+): PlanQuestion | undefined {
+  const areas = lawns.flatMap(({ id, name, treated, size, parts }, index): AskedArea[] => {
     const rates = ownRates[index] ?? []
     return treated === 'yes' && size !== undefined
-      ? [{ id, name, size: areaIn(size, sizeUnitOf(parts)), ...(rates.length > 0 && { rates }) }]
+      ? [
+          {
+            entered: { id, name, size: areaIn(size, sizeUnitOf(parts)), ...(rates.length > 0 && { rates }) },
+            size,
+          },
+        ]
       : []
   })
   const read = products.filter((product) => product !== undefined)
   const measured =
     areas.length === lawns.filter(({ treated }) => treated === 'yes').length && areas.length > 0
   return measured && read.length === products.length
-    ? { areas, products: read, method, ...(units && { units }) }
+    ? { areas, products: read, ...method, ...(units && { units }) }
     : undefined
 }
 
 /** An area's size is quoted in the measure it was taken in. */
 const sizeUnitOf = ([first]: readonly GroundPart[]): AreaUnit => first?.unit ?? 'm2'
 
-function spreadMethod(
-  { spread }: ApplicationDraft,
-  passes: number,
-  fields: FieldReader,
-): PlanRequest['method'] {
+function spreadMethod({ spread }: ApplicationDraft, passes: number, fields: FieldReader): AskedMethod {
   const reserve = fields.optional('spread.reserve', spread.reserve, 'mass', 'Reserve', 'zero-too')
-  return { kind: 'spread', passes, ...(reserve && { reserve }) }
+  return { method: { kind: 'spread', passes, ...(reserve && { reserve }) }, water: undefined }
 }
 
 /**
@@ -141,7 +152,7 @@ function sprayMethod(
   /** M3 on each m2. */
   carrier: number | undefined,
   fields: FieldReader,
-): PlanRequest['method'] | undefined {
+): AskedMethod | undefined {
   const tank = fields.positive('spray.tank', spray.tank, 'volume', 'Tank')
   const dead = fields.optional('spray.dead', spray.dead, 'volume', 'Dead volume', 'zero-too')
   const agitate = fields.optional(
@@ -153,13 +164,17 @@ function sprayMethod(
   )
   if (!tank || carrier === undefined) return undefined
   const unit = carrierUnitFor(tank.unit)
-  return {
+  const method: SprayMethod = {
     kind: 'spray',
     tank,
     loads: spray.loads,
     ...(dead && { dead }),
     ...(agitate && { agitate }),
     carrier: { value: carrier / carrierFactor(unit), unit },
+  }
+  return {
+    method,
+    water: waterOf(method, { perArea: carrier, unit: unit === 'L/100 m2' ? 'L' : 'gal' }),
   }
 }
 
@@ -172,21 +187,36 @@ const carrierFactor = (unit: CarrierUnit): number =>
     ? amountFactor('L') / SQUARE_METRES_PER['100 m2']
     : amountFactor('gal') / SQUARE_METRES_PER['1000 ft2']
 
-/** Paths of the public request, in the draft's own words. */
-function placeIssue(
-  { code, path, message }: PlanIssue,
-  { method }: ApplicationDraft,
-  fields: FieldReader,
-): void {
-  const place = path
-    .replace(/^areas\.(\d+)\.rates\.(\d+)\.rate/, 'lawns.$1.own.$2.rate')
-    .replace(/^method\./, `${method}.`)
-    .replace('.limits.maxPerApplication', '.most')
-    .replace(/\.limits\.(low|high)/, '.$1')
-    .replace(/^(products\.\d+)\.actives$/, '$1.active.content')
-    .replace(/\.unit$/, '')
-  fields.wrong(
-    code === 'needs-density' ? place.replace(/^(products\.\d+)\..*/, '$1.density') : place,
-    message,
-  )
+/** The field of the draft behind a place in what was asked. */
+function placeInDraft(
+  code: PlanIssue['code'],
+  place: PlanPlace,
+  { areas, products }: PlanQuestion,
+  { lawns, method }: ApplicationDraft,
+): string {
+  if ('whole' in place) return place.whole === 'areas' ? 'lawns' : place.whole
+  if ('method' in place) return `${method}.${place.method}`
+  if ('product' in place)
+    return `products.${place.product}.${code === 'needs-density' ? 'density' : fieldInDraft(place.field)}`
+  const entered = areas[place.area]?.entered
+  const lawn = lawns.findIndex(({ id }) => id === entered?.id)
+  if (!('rate' in place)) return `lawns.${lawn}.${place.field}`
+  const id = entered?.rates?.[place.rate]?.id
+  if (code === 'needs-density')
+    return `products.${products.findIndex((product) => product.id === id)}.density`
+  const own = lawns[lawn]?.own?.findIndex(({ product }) => product === id)
+  return `lawns.${lawn}.own.${own}.${fieldInDraft(place.field)}`
+}
+
+/** What a label's field is called in a draft, where that is another name. */
+const IN_DRAFT: Readonly<Record<string, string>> = {
+  actives: 'active.content',
+  'limits.low': 'low',
+  'limits.high': 'high',
+  'limits.maxPerApplication': 'most',
+}
+
+function fieldInDraft(field: string): string {
+  const name = field.endsWith('.unit') ? field.slice(0, -'.unit'.length) : field
+  return IN_DRAFT[name] ?? name
 }

@@ -1,10 +1,11 @@
 import { doseOf } from '../../label/dose'
 import { carrierOf } from '../../plan/carrierOf'
 import type { LoadPlan } from '../../plan/plan'
-import { planApplication } from '../../plan/planApplication'
+import { workOutPlan } from '../../plan/planApplication'
+import { planQuestion } from '../../plan/planQuestion'
 import type { PlanRequest } from '../../plan/planRequest'
 import { sumOf } from '../../quantity/counting'
-import { amountFactor, areaIn, areaSi, squareMetres, type Quantity } from '../../quantity/quantity'
+import { amountFactor, areaSi, type Quantity } from '../../quantity/quantity'
 import { isOver } from '../../quantity/tolerance'
 import type { VolumeUnit } from '../../quantity/units'
 import { sixDigits } from '../../working/figureText'
@@ -89,18 +90,16 @@ const LEFT_ALONE = 0.02
 
 /** The planner again, for what is left of the ground at the carrier as it came. */
 function loadsFor(request: PlanRequest, rest: number, carrierOver: number): readonly LoadPlan[] {
-  const { method, areas } = request
-  if (method.kind !== 'spray') return []
+  const question = planQuestion(request)
+  const { areas, method, water } = question
   const [first] = areas
-  if (!first) return []
-  const plan = planApplication({
-    ...request,
-    areas: [{ id: first.id, size: areaIn(squareMetres(rest), first.size.unit) }],
-    method: {
-      ...method,
-      loads: method.loads === 'by-area' ? 'full-then-part' : method.loads,
-      carrier: { ...method.carrier, value: method.carrier.value * carrierOver },
-    },
+  if (method.kind !== 'spray' || !water || !first) return []
+  const { carrier } = water
+  const planned = workOutPlan({
+    ...question,
+    areas: [{ entered: { id: first.entered.id, size: first.entered.size }, size: rest }],
+    method: { ...method, loads: method.loads === 'by-area' ? 'full-then-part' : method.loads },
+    water: { ...water, carrier: { ...carrier, perArea: carrier.perArea * carrierOver } },
   })
-  return plan.ok ? plan.value.loads : []
+  return planned.ok ? planned.value.plan.loads : []
 }

@@ -76,8 +76,7 @@ export function earlierPlan(
         ? { kind: 'spray', carrier: work.carrier, tank: made, loads: 'full-then-part' }
         : { kind: 'spread', passes: 1 },
   }
-  const book = openWorkingBook()
-  const plan = planApplication(request, book)
+  const plan = planApplication(request, openWorkingBook())
   if (!plan.ok) return err(plan.error[0]?.message ?? 'It contradicts itself.')
   const blank = blankApplication(
     { lawn: newId(), part: newId(), product: newId(), run: newId() },
@@ -101,7 +100,7 @@ export function earlierPlan(
       calibration: work.calibration,
       labels: document.products.map(frozenLabel),
       request,
-      plan: { ...plan.value, working: book.pages() },
+      plan: plan.value,
       earlier: work.products.every(({ planned: told }) => told) ? 'planned' : 'as used',
     },
     used: {

@@ -6,7 +6,7 @@ import type { JobState } from '#core/job/chain'
 import { enteredWords } from '#core/quantity/enteredWords'
 import { loadGroups } from '#core/plan/loadGroups'
 import type { RateGroup } from '#core/plan/plan'
-import { perPassOf } from '#core/plan/mergePlans'
+import { groupPerPass } from '#core/plan/groupPerPass'
 import { prettyUnits, showMeasured, showQuantity } from '#core/quantity/systems'
 import { checkpointWords } from './checkpointWords'
 import { tankIn } from '#core/plan/tankIn'
@@ -38,7 +38,7 @@ const passes = computed(() =>
     ? props.sheet.request.method.passes
     : document.value.spread.passes,
 )
-const onePass = (group: RateGroup) => perPassOf(group, passes.value) ?? 0
+const onePass = (group: RateGroup) => groupPerPass(group, passes.value) ?? 0
 const fate = computed(() => {
   const { where = '', wait, water = '' } = document.value.fate ?? {}
   return [

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { RateGroup } from '#core/plan/plan'
-import { perPassOf } from '#core/plan/mergePlans'
+import { groupPerPass } from '#core/plan/groupPerPass'
 import { showQuantity, showMeasured } from '#core/quantity/systems'
 
 /** Lawns that take rates of their own: what each group gets, weighed or mixed apart from the others. */
@@ -17,7 +17,7 @@ const passes = computed(() =>
 /** One pass over each group, and where the dial stands for it. */
 const each = computed(() =>
   groups.value.map((group) => {
-    const rate = dry.value ? perPassOf(group, passes.value) : undefined
+    const rate = dry.value ? groupPerPass(group, passes.value) : undefined
     return rate === undefined ? undefined : { shown: shown.rate(rate, 'mass'), dial: dialFor(rate) }
   }),
 )
