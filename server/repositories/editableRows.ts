@@ -92,17 +92,23 @@ export function editableRows<M extends Model & EditableAttributes, Row, Fields e
   }
 }
 
-/** A row that has a name and a document, and nothing else of its own, as plain data. */
-export const namedRow = <Document>({
-  id,
-  version,
-  name,
-  document,
-  updatedAt,
-}: {
+interface Versioned {
   readonly id: string
   readonly version: number
-  readonly name: string
-  readonly document: Document
   readonly updatedAt: Date
-}) => ({ id, version, name, document, updatedAt: updatedAt.toISOString() })
+}
+
+/** A model's row as plain data: its id, version and last change, and some columns of its own. */
+export const plainRow =
+  <const Column extends string>(...columns: readonly Column[]) =>
+  <M extends Versioned & { readonly [name in Column]: unknown }>(
+    row: M,
+  ): Pick<M, Column | 'id' | 'version'> & { readonly updatedAt: string } => ({
+    ...(Object.fromEntries(
+      [...(['id', 'version'] as const), ...columns].map((name) => [name, row[name]]),
+    ) as Pick<M, Column | 'id' | 'version'>),
+    updatedAt: row.updatedAt.toISOString(),
+  })
+
+/** A row that has a name and a document, and nothing else of its own. */
+export const namedRow = plainRow('name', 'document')

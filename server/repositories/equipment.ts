@@ -1,7 +1,7 @@
 import type { Calibration, Equipment, SaveCalibration, SaveEquipment } from '#shared/schemas/equipment'
 import type { SaveBenchTest, BenchTest } from '#shared/schemas/benchTest'
 import type { CalibrationModel, EquipmentModel, BenchTestModel } from '../database/libraryModels'
-import { editableRows, namedRow, type EditableRows } from './editableRows'
+import { editableRows, namedRow, plainRow, type EditableRows } from './editableRows'
 import type { Scope } from './scope'
 
 export interface EquipmentFields extends Omit<SaveEquipment, 'version'> {
@@ -32,14 +32,7 @@ export const calibrationsRepository = (scope: Scope): CalibrationsRepository =>
   editableRows<CalibrationModel, Calibration, CalibrationFields>(
     scope,
     scope.database.models.calibrations,
-    ({ id, version, equipmentId, perPass, document, updatedAt }) => ({
-      id,
-      version,
-      equipmentId,
-      perPass,
-      document,
-      updatedAt: updatedAt.toISOString(),
-    }),
+    plainRow('equipmentId', 'perPass', 'document'),
     ['onDay'],
   )
 
@@ -47,12 +40,6 @@ export const benchTestsRepository = (scope: Scope): BenchTestsRepository =>
   editableRows<BenchTestModel, BenchTest, BenchTestFields>(
     scope,
     scope.database.models.benchTests,
-    ({ id, version, equipmentId, document, updatedAt }) => ({
-      id,
-      version,
-      equipmentId,
-      document,
-      updatedAt: updatedAt.toISOString(),
-    }),
+    plainRow('equipmentId', 'document'),
     ['onDay'],
   )

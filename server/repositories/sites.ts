@@ -2,7 +2,7 @@ import { QueryTypes } from 'sequelize'
 import type { Area, AreaSize, SaveArea, SaveSite, Site, SiteRow } from '#shared/schemas/ground'
 import type { FieldNotes } from '#core/ground/areaShape'
 import type { AreaModel, SiteModel } from '../database/libraryModels'
-import { editableRows, type EditableRows } from './editableRows'
+import { editableRows, plainRow, type EditableRows } from './editableRows'
 import { prefixSearch, type PageWanted, type Scope } from './scope'
 
 type SiteFields = Omit<SaveSite, 'version'>
@@ -31,7 +31,12 @@ export interface AreasRepository extends EditableRows<Area, AreaFields> {
 export function sitesRepository(scope: Scope): SitesRepository {
   const { database, organizationId, options } = scope
   return {
-    ...editableRows<SiteModel, Site, SiteFields>(scope, database.models.sites, plainSite, ['name']),
+    ...editableRows<SiteModel, Site, SiteFields>(
+      scope,
+      database.models.sites,
+      plainRow('name', 'place', 'document'),
+      ['name'],
+    ),
     page: async (words, { limit, after }) => {
       const search = prefixSearch(words)
       // Written out: Sequelize has no words for a keyset over an expression, nor for the sums beside it.
@@ -86,7 +91,12 @@ export function areasRepository(scope: Scope): AreasRepository {
     options,
   } = scope
   return {
-    ...editableRows<AreaModel, Area, AreaFields>(scope, models.areas, plainArea, ['position']),
+    ...editableRows<AreaModel, Area, AreaFields>(
+      scope,
+      models.areas,
+      plainRow('siteId', 'name', 'position', 'sizeM2', 'sdM2', 'document'),
+      ['position'],
+    ),
     sizes: async (areaId) =>
       (
         await models.areaSizes.findAll({
@@ -100,34 +110,3 @@ export function areasRepository(scope: Scope): AreasRepository {
     },
   }
 }
-
-const plainSite = ({ id, version, name, place, document, updatedAt }: SiteModel): Site => ({
-  id,
-  version,
-  name,
-  place,
-  document,
-  updatedAt: updatedAt.toISOString(),
-})
-
-const plainArea = ({
-  id,
-  version,
-  siteId,
-  name,
-  position,
-  sizeM2,
-  sdM2,
-  document,
-  updatedAt,
-}: AreaModel): Area => ({
-  id,
-  version,
-  siteId,
-  name,
-  position,
-  sizeM2,
-  sdM2,
-  document,
-  updatedAt: updatedAt.toISOString(),
-})

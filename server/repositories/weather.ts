@@ -5,7 +5,7 @@ import type { WeatherHour } from '#core/weather/hours/weatherHour'
 import type { AreaProgram, Program, SaveAreaProgram, SaveProgram } from '#shared/schemas/program'
 import type { Probe, SaveProbe, SaveStation, Station } from '#shared/schemas/weather'
 import type { AreaProgramModel, ProbeModel, ProgramModel, StationModel } from '../database/weatherModels'
-import { editableRows, namedRow, type EditableRows } from './editableRows'
+import { editableRows, namedRow, plainRow, type EditableRows } from './editableRows'
 import { noteHistory } from './history'
 import type { Scope } from './scope'
 
@@ -68,14 +68,7 @@ export const areaProgramsRepository = (scope: Scope): AreaProgramsRepository =>
   editableRows<AreaProgramModel, AreaProgram, Omit<SaveAreaProgram, 'version'>>(
     scope,
     scope.database.models.areaPrograms,
-    ({ id, version, areaId, programId, document, updatedAt }) => ({
-      id,
-      version,
-      areaId,
-      programId,
-      document,
-      updatedAt: updatedAt.toISOString(),
-    }),
+    plainRow('areaId', 'programId', 'document'),
     ['areaId'],
   )
 
@@ -83,13 +76,7 @@ export const probesRepository = (scope: Scope): ProbesRepository => ({
   ...editableRows<ProbeModel, Probe, ProbeFields>(
     scope,
     scope.database.models.probes,
-    ({ id, version, areaId, document, updatedAt }) => ({
-      id,
-      version,
-      areaId,
-      document,
-      updatedAt: updatedAt.toISOString(),
-    }),
+    plainRow('areaId', 'document'),
     ['onDay'],
   ),
   ofArea: async (areaId) => readings(scope, { areaId }),

@@ -3,7 +3,7 @@ import { failure } from '../http/failure'
 import type { EditableRows } from '../repositories/editableRows'
 
 /** What a stored row tells of itself; the rest is what a person entered. */
-interface Stored {
+export interface StoredRow {
   readonly id: string
   readonly version: number
   readonly updatedAt: string
@@ -14,7 +14,7 @@ interface Stored {
  * stale version fails with `changed-elsewhere` and the row that is there. Run it inside a transaction.
  * @param input as sent, with its version; @param derived columns computed from it
  */
-export async function saveRow<Row extends Stored, Fields extends object>(
+export async function saveRow<Row extends StoredRow, Fields extends object>(
   rows: EditableRows<Row, Fields>,
   id: string,
   input: { readonly version: number } & object,
@@ -39,7 +39,7 @@ export async function saveRow<Row extends Stored, Fields extends object>(
 /**
  * Deletes so that it can be brought back; the version guards against deleting what somebody has just changed.
  */
-export async function removeRow<Row extends Stored>(
+export async function removeRow<Row extends StoredRow>(
   rows: Pick<EditableRows<Row, never>, 'find' | 'remove'>,
   id: string,
   version: number,
