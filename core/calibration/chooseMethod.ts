@@ -1,5 +1,5 @@
+import { typedFigure } from '../quantity/entered'
 import { blankIn, type Entered } from '../quantity/entered'
-import { fieldReader } from '../quantity/fieldReader'
 import { SYSTEM_UNITS, type UnitSystem } from '../quantity/systems'
 import type { LengthUnit } from '../quantity/units'
 import { sprayMethodOf, type SpreadMethod, type SprayMethod } from './courseNote'
@@ -65,7 +65,7 @@ export const isSpaced = (by: SprayMethod): boolean => by === 'nozzle catch' || b
 
 /** Width of all nozzles together, in the unit of their spacing; undefined where the machine does not say. */
 export function sprayedWidth({ count, spacing }: NozzleFacts): Entered<LengthUnit> | undefined {
-  const read = fieldReader().optional('', spacing, 'length', 'Nozzle spacing', 'above-zero')
+  const read = typedFigure(spacing, 'length')
   const many = Number(count)
   return read && Number.isInteger(many) && many > 0
     ? { text: String(Number((read.value * many).toPrecision(12))), unit: read.unit }

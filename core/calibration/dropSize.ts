@@ -1,5 +1,5 @@
+import { typedFigure } from '../quantity/entered'
 import type { Entered } from '../quantity/entered'
-import { fieldReader } from '../quantity/fieldReader'
 import { PASCALS_PER, type PressureUnit } from '../quantity/units'
 
 /** Published drop-size classes, the finest first. */
@@ -39,7 +39,7 @@ export function dropsAt(
   pressure: Entered<PressureUnit> | undefined,
 ): DropSize | undefined {
   const read = (entered: Entered<PressureUnit> | undefined) => {
-    const figure = entered && fieldReader().optional('', entered, 'pressure', 'Pressure', 'above-zero')
+    const figure = typedFigure(entered, 'pressure')
     return figure && figure.value * PASCALS_PER[figure.unit]
   }
   const asked = read(pressure)
@@ -56,7 +56,7 @@ export function dropsAt(
 /** The highest pressure of the sheet at which drops are no finer than a class; undefined where none is. */
 export function pressureFor(rows: readonly DropRow[], size: DropSize): DropRow | undefined {
   const read = ({ pressure }: DropRow) => {
-    const figure = fieldReader().optional('', pressure, 'pressure', 'Pressure', 'above-zero')
+    const figure = typedFigure(pressure, 'pressure')
     return figure ? figure.value * PASCALS_PER[figure.unit] : 0
   }
   return rows

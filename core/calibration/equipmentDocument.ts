@@ -1,3 +1,4 @@
+import { EQUIPMENT_FIELDS } from './equipmentFields'
 import type { EquipmentDocument, SprayerDocument, ToolDocument } from './equipmentShape'
 import { isOver } from '../quantity/tolerance'
 import { readTapedCourse, type ToolReading } from '../ground/toolCourse'
@@ -16,11 +17,12 @@ export function readEquipment(
   fields: FieldReader,
   book: WorkingBook,
 ): ToolReading | undefined {
+  const at = fields.of(EQUIPMENT_FIELDS, 'document')
   switch (document.kind) {
     case 'spreader':
-      fields.optional('document.hopper', document.hopper, 'mass', 'Hopper', 'above-zero')
-      fields.optional('document.reserve', document.reserve, 'mass', 'Reserve', 'zero-too')
-      fields.optional('document.swath', document.swath, 'length', 'Swath', 'above-zero')
+      at.optional('hopper', document.hopper)
+      at.optional('reserve', document.reserve)
+      at.optional('swath', document.swath)
       return undefined
     case 'sprayer':
       readSprayer(document, fields)
@@ -33,25 +35,27 @@ export function readEquipment(
 }
 
 function readTool(document: ToolDocument, fields: FieldReader, book: WorkingBook): ToolReading | undefined {
+  const at = fields.of(EQUIPMENT_FIELDS, 'document')
   const walked = walkedTool(document.type)
   if (walked)
     return document.course && document.course.runs.length > 0
       ? readTapedCourse(document.course, walked, 'document.course', fields, 'tool', book)
       : undefined
-  fields.optional('document.step', document.step, 'amount', 'Smallest step', 'above-zero')
-  fields.optional('document.capacity', document.capacity, 'amount', 'Capacity', 'above-zero')
-  fields.optional('document.tare', document.tare, 'mass', 'Tare', 'zero-too')
+  at.optional('step', document.step)
+  at.optional('capacity', document.capacity)
+  at.optional('tare', document.tare)
   return undefined
 }
 
 function readSprayer({ tank, fillTo, dead, agitate, nozzles }: SprayerDocument, fields: FieldReader): void {
-  const whole = fields.optional('document.tank', tank, 'volume', 'Tank', 'above-zero')
-  const filled = fields.optional('document.fillTo', fillTo, 'volume', 'Filled to', 'above-zero')
-  const still = fields.optional('document.dead', dead, 'volume', 'Dead volume', 'zero-too')
-  fields.optional('document.agitate', agitate, 'volume', 'Least the pump agitates', 'zero-too')
-  fields.optional('document.nozzles.spacing', nozzles.spacing, 'length', 'Nozzle spacing', 'above-zero')
+  const at = fields.of(EQUIPMENT_FIELDS, 'document')
+  const whole = at.optional('tank', tank)
+  const filled = at.optional('fillTo', fillTo)
+  const still = at.optional('dead', dead)
+  at.optional('agitate', agitate)
+  at.optional('nozzles.spacing', nozzles.spacing)
   for (const [i, { pressure }] of (nozzles.drops ?? []).entries())
-    fields.optional(`document.nozzles.drops.${i}.pressure`, pressure, 'pressure', 'Pressure', 'above-zero')
+    at.optional('nozzles.drops.*.pressure', pressure, i)
   const si = (q: Quantity<AmountUnit>) => q.value * amountFactor(q.unit)
   const most = filled ?? whole
   if (whole && filled && isOver(si(filled), si(whole)))
@@ -62,13 +66,8 @@ function readSprayer({ tank, fillTo, dead, agitate, nozzles }: SprayerDocument, 
 
 /** Width the nozzles cover together, m; undefined unless count and spacing are known. Source: trade.md 4. */
 export function nozzleWidth({ nozzles }: SprayerDocument, fields: FieldReader): number | undefined {
-  const spacing = fields.optional(
-    'document.nozzles.spacing',
-    nozzles.spacing,
-    'length',
-    'Nozzle spacing',
-    'above-zero',
-  )
+  const at = fields.of(EQUIPMENT_FIELDS, 'document')
+  const spacing = at.optional('nozzles.spacing', nozzles.spacing)
   const count = Number(nozzles.count)
   return spacing && Number.isInteger(count) && count > 0 ? count * lengthSi(spacing) : undefined
 }

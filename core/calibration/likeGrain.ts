@@ -1,5 +1,5 @@
+import { typedFigure } from '../quantity/entered'
 import { isOver } from '../quantity/tolerance'
-import { fieldReader } from '../quantity/fieldReader'
 import type { Entered } from '../quantity/entered'
 
 /** Grains whose middle sizes differ by no more than this run through a gate alike (house default). */
@@ -13,8 +13,7 @@ export interface Grained {
   }
 }
 
-const sizeOf = ({ document: { grain } }: Grained): number | undefined =>
-  grain && fieldReader().optional('', grain, 'grain', 'Grain size', 'above-zero')?.value
+const sizeOf = ({ document: { grain } }: Grained): number | undefined => typedFigure(grain, 'grain')?.value
 
 /**
  * Products whose grain is like that of the one named, itself left out; none while a size is not known.

@@ -1,3 +1,4 @@
+import { NOZZLE_FIELDS, PATTERN_FIELDS } from './benchTestFields'
 import { amountFactor, lengthSi, type Quantity } from '../quantity/quantity'
 import type { FieldReader } from '../quantity/fieldReader'
 import { withoutTrailingBlanks } from '../quantity/readings'
@@ -53,11 +54,12 @@ export function readPattern(
   fields: FieldReader,
   book: WorkingBook,
 ): ReadPattern | undefined {
-  const spacing = fields.positive('document.spacing', trial.spacing, 'length', 'Tray spacing')
-  const limit = fields.positive('document.limit', trial.limit, 'percent', 'CV limit')
-  const lane = fields.optional('document.lane', trial.lane, 'length', 'Lane spacing', 'above-zero')
+  const at = fields.of(PATTERN_FIELDS, 'document')
+  const spacing = at.needed('spacing', trial.spacing)
+  const limit = at.needed('limit', trial.limit)
+  const lane = at.optional('lane', trial.lane)
   const catches = withoutTrailingBlanks(trial.catches, FEWEST_TRAYS).map((entered, i) =>
-    fields.notNegative(`document.catches.${i}`, entered, 'amount', `Tray ${i + 1}`),
+    at.needed('catches.*', entered, i, `Tray ${i + 1}`),
   )
   if (catches.length < FEWEST_TRAYS)
     fields.missing('document.catches', `At least ${FEWEST_TRAYS} trays show a pattern.`)
@@ -104,8 +106,9 @@ function rateOf(
   fields: FieldReader,
   book: WorkingBook,
 ): ReadPattern['rate'] {
-  const width = fields.optional('document.tray.width', tray.width, 'length', 'Tray width', 'above-zero')
-  const length = fields.optional('document.tray.length', tray.length, 'length', 'Tray length', 'above-zero')
+  const at = fields.of(PATTERN_FIELDS, 'document')
+  const width = at.optional('tray.width', tray.width)
+  const length = at.optional('tray.length', tray.length)
   const count = passes.trim() === '' ? undefined : Number(passes)
   if (count !== undefined && !(Number.isInteger(count) && count > 0))
     fields.wrong('document.passes', 'Passes are a whole number: 3.')
@@ -144,12 +147,13 @@ export function readNozzles(
   fields: FieldReader,
   book: WorkingBook,
 ): ReadNozzles | undefined {
-  const time = fields.positive('document.time', trial.time, 'stopwatch', 'Time')
+  const at = fields.of(NOZZLE_FIELDS, 'document')
+  const time = at.needed('time', trial.time)
   const catches = withoutTrailingBlanks(trial.catches, 1).map((entered, i) =>
-    fields.notNegative(`document.catches.${i}`, entered, 'volume', `Nozzle ${i + 1}`),
+    at.needed('catches.*', entered, i, `Nozzle ${i + 1}`),
   )
-  const rated = fields.optional('document.rated', trial.rated, 'volume', 'A new one gives', 'above-zero')
-  const spacing = fields.optional('document.spacing', trial.spacing, 'length', 'Nozzle spacing', 'above-zero')
+  const rated = at.optional('rated', trial.rated)
+  const spacing = at.optional('spacing', trial.spacing)
   const speed = readTimedCourse(trial.course, 'document.course', 'speed', fields, book)
   const read = catches.filter((one) => one !== undefined)
   if (!time || read.length < catches.length) return undefined

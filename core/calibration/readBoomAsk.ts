@@ -1,6 +1,6 @@
+import { NOZZLE_FIELDS } from './benchTestFields'
 import { lengthSi, speedSi } from '../quantity/quantity'
 import type { FieldReader } from '../quantity/fieldReader'
-import { blankIn } from '../quantity/entered'
 import { CUBIC_METRES_PER, PASCALS_PER, RADIANS_PER, SQUARE_METRES_PER } from '../quantity/units'
 import type { Result } from '../result'
 import { asEntered, sixDigits } from '../working/figureText'
@@ -38,38 +38,15 @@ export function readBoomAsk(
   fields: FieldReader,
   book: WorkingBook,
 ): BoomAsk | undefined {
-  const carrierWanted = fields.optional('document.wanted', wanted, 'carrier', 'Carrier wanted', 'above-zero')
+  const asked = fields.of(NOZZLE_FIELDS, 'document')
+  const carrierWanted = asked.optional('wanted', wanted)
   const [now, low, high] = (['now', 'low', 'high'] as const).map((name) => {
-    const read = fields.optional(
-      `document.pressure.${name}`,
-      pressure[name],
-      'pressure',
-      { now: 'Pressure', low: 'Least pressure', high: 'Highest pressure' }[name],
-      'above-zero',
-    )
+    const read = asked.optional(`pressure.${name}`, pressure[name])
     return read && read.value * PASCALS_PER[read.unit]
   })
-  const otherSpeed = fields.optional(
-    'document.ask.speed',
-    ask?.speed ?? blankIn('mph'),
-    'speed',
-    'Speed',
-    'above-zero',
-  )
-  const otherSpacing = fields.optional(
-    'document.ask.spacing',
-    ask?.spacing ?? blankIn('in'),
-    'length',
-    'Spacing',
-    'above-zero',
-  )
-  const otherPressure = fields.optional(
-    'document.ask.pressure',
-    ask?.pressure ?? blankIn('psi'),
-    'pressure',
-    'Pressure',
-    'above-zero',
-  )
+  const otherSpeed = asked.optional('ask.speed', ask?.speed)
+  const otherSpacing = asked.optional('ask.spacing', ask?.spacing)
+  const otherPressure = asked.optional('ask.pressure', ask?.pressure)
   const gravity = gravityOf(ask?.gravity ?? '', fields)
   const unknown = ask?.unknown ?? 'speed'
   if (gravity === undefined || (unknown !== 'carrier' && !carrierWanted)) return undefined
@@ -136,20 +113,9 @@ export function readFan(
   fields: FieldReader,
   book: WorkingBook,
 ): Fan | undefined {
-  const height = fields.optional(
-    'document.fan.height',
-    fan?.height ?? blankIn('in'),
-    'length',
-    'Height',
-    'above-zero',
-  )
-  const angle = fields.optional(
-    'document.fan.angle',
-    fan?.angle ?? blankIn('°'),
-    'angle',
-    'Fan angle',
-    'above-zero',
-  )
+  const at = fields.of(NOZZLE_FIELDS, 'document')
+  const height = at.optional('fan.height', fan?.height)
+  const angle = at.optional('fan.angle', fan?.angle)
   if (!height || !angle) return undefined
   if (angle.value >= 180) {
     fields.wrong('document.fan.angle', 'A fan opens less than 180°: 80° or 110°.')

@@ -1,3 +1,4 @@
+import { TIMED_FIELDS } from './courseFields'
 import type { Figure } from '../working/figures'
 import { lengthSi, metresPerSecond, speedSi, type MetresPerSecond } from '../quantity/quantity'
 import { fieldReader, type FieldReader } from '../quantity/fieldReader'
@@ -27,11 +28,10 @@ export function readTimedCourse(
   fields: FieldReader,
   book: WorkingBook,
 ): Repeats | undefined {
-  const over = fields.optional(`${path}.length`, length, 'length', 'Course length', 'above-zero')
+  const at = fields.of(TIMED_FIELDS, path)
+  const over = at.optional('length', length)
   const read = times
-    .map((entered, i) =>
-      fields.optional(`${path}.times.${i}`, entered, 'stopwatch', `Time ${i + 1}`, 'above-zero'),
-    )
+    .map((entered, i) => at.optional('times.*', entered, i, `Time ${i + 1}`))
     .filter((time) => time !== undefined)
   if (!over || read.length === 0) return undefined
   const speeds = repeats(read.map((time) => lengthSi(over) / (time.value * STOPWATCH_PER[time.unit])))
@@ -70,10 +70,11 @@ export function readSpeed(
   fields: FieldReader,
   book: WorkingBook,
 ): MetresPerSecond | undefined {
+  const at = fields.of(TIMED_FIELDS, path)
   const own = note.timed && readTimedCourse(note.timed, `${path}.timed`, 'calibration.speed', fields, book)
   const byRuns = own ? undefined : timedByRuns(note)
   // What is wrong with its runs is told by their own reading.
   const timed = own ?? (byRuns && readTimedCourse(byRuns, '', 'calibration.speed', fieldReader(), book))
-  const typed = fields.optional(`${path}.speed`, note.speed, 'speed', 'Speed', 'above-zero')
+  const typed = at.optional('speed', note.speed)
   return timed ? metresPerSecond(timed.mean) : typed && speedSi(typed)
 }

@@ -1,5 +1,5 @@
+import { SPRAY_FIELDS, SPRAY_RUN_FIELDS } from './courseFields'
 import { sumOf } from '../quantity/counting'
-import { blankIn } from '../quantity/entered'
 import {
   amountFactor,
   areaSi,
@@ -56,31 +56,16 @@ export function readSpray(
   fields: FieldReader,
   book: WorkingBook,
 ): MeasuredCourse | undefined {
+  const at = fields.of(SPRAY_FIELDS, path)
   const method = sprayMethodOf(note)
   const spaced = isSpaced(method)
   const length =
     spaced || method === 'hose-end' || method === 'job'
       ? undefined
-      : fields.positive(
-          `${path}.length`,
-          note.length,
-          'length',
-          method === 'one nozzle' ? 'Distance' : 'Course length',
-        )
-  const width = fields.positive(
-    `${path}.width`,
-    note.width,
-    'length',
-    spaced ? 'Nozzle spacing' : 'Sprayed width',
-  )
-  fields.optional(`${path}.pressure`, note.pressure ?? blankIn('psi'), 'pressure', 'Pressure', 'above-zero')
-  const step = fields.optional(
-    `${path}.step`,
-    note.step ?? blankIn('fl oz'),
-    'volume',
-    'Smallest step',
-    'above-zero',
-  )
+      : at.needed('length', note.length, undefined, method === 'one nozzle' ? 'Distance' : 'Course length')
+  const width = at.needed('width', note.width, undefined, spaced ? 'Nozzle spacing' : 'Sprayed width')
+  at.optional('pressure', note.pressure)
+  const step = at.optional('step', note.step)
   const reading: Reading = {
     step: step && litres(step),
     note,
@@ -113,6 +98,7 @@ function knownArea(
   { note, path, length, width, speed, step, fields, book }: Reading,
   by: 'refill' | 'drain' | 'job',
 ): MeasuredCourse | undefined {
+  const at = fields.of(SPRAY_FIELDS, path)
   const runs = whole(
     note.runs.map((run, i) =>
       by === 'refill'
@@ -120,10 +106,7 @@ function knownArea(
         : drained(run, `${path}.runs.${i}`, fields),
     ),
   )
-  const size =
-    by === 'job'
-      ? fields.positive(`${path}.ground`, note.ground ?? blankIn('ft2'), 'area', 'Ground treated')
-      : undefined
+  const size = by === 'job' ? at.needed('ground', note.ground) : undefined
   const ground = size ? { ground: size, passes: 1 } : length && width && { length, width, passes: 1 }
   if (!ground || !width || !runs) return undefined
   const measured = knownAreaRate(runs, ground, 'calibration', book)
@@ -147,28 +130,28 @@ function knownArea(
 }
 
 function refilled(run: SprayRun, path: string, fields: FieldReader): CourseRun<AmountUnit> | undefined {
-  const used = fields.positive(`${path}.used`, run.used, 'volume', 'Water used')
+  const used = fields.of(SPRAY_RUN_FIELDS, path).needed('used', run.used, undefined, 'Water used')
   return used && { used }
 }
 
 function drained(run: SprayRun, path: string, fields: FieldReader): CourseRun<AmountUnit> | undefined {
-  const start = fields.positive(`${path}.start`, run.start ?? blankIn('gal'), 'volume', 'Filled in')
-  const left = fields.notNegative(`${path}.left`, run.left ?? blankIn('gal'), 'volume', 'Drained')
+  const at = fields.of(SPRAY_RUN_FIELDS, path)
+  const start = at.needed('start', run.start)
+  const left = at.needed('left', run.left)
   return start && left && { start, left }
 }
 
 /** Flow of every nozzle together over the ground that they cover. */
 function nozzleCatch({ note, path, width, speed, step, fields, book }: Reading): MeasuredCourse | undefined {
+  const at = fields.of(SPRAY_FIELDS, path)
   const { time, catches } = note.catching ?? { time: { text: '', unit: 's' as const }, catches: [] }
   if (speed === undefined) fields.missing(`${path}.speed`, 'A flow needs the speed it is carried at.')
   const filled = withoutTrailingBlanks(catches, 1)
   if (filled.length === 0)
     fields.missing(`${path}.catching.catches`, 'What each nozzle gave is still missing.')
-  const lasted = fields.positive(`${path}.catching.time`, time, 'stopwatch', 'Caught for')
+  const lasted = at.needed('catching.time', time)
   const read = whole(
-    filled.map((entered, i) =>
-      fields.notNegative(`${path}.catching.catches.${i}`, entered, 'volume', `Nozzle ${i + 1}`),
-    ),
+    filled.map((entered, i) => at.needed('catching.catches.*', entered, i, `Nozzle ${i + 1}`)),
   )
   if (!lasted || !read || !width || speed === undefined) return undefined
   const total = sumOf(read, litres)
@@ -201,19 +184,9 @@ function partOfAcre({ note, path, width, speed, step, fields, book }: Reading): 
   const count = countOf(note, path, fields)
   const runs = whole(
     note.runs.map((run, i) => {
-      const used = fields.positive(`${path}.runs.${i}.used`, run.used, 'volume', 'Caught')
-      return (
-        used && {
-          used,
-          time: fields.optional(
-            `${path}.runs.${i}.time`,
-            run.time ?? blankIn('s'),
-            'stopwatch',
-            'Time on the course',
-            'above-zero',
-          ),
-        }
-      )
+      const at = fields.of(SPRAY_RUN_FIELDS, `${path}.runs.${i}`)
+      const used = at.needed('used', run.used)
+      return used && { used, time: at.optional('time', run.time) }
     }),
   )
   if (!width || !runs || !count) return undefined
@@ -250,23 +223,14 @@ function oneNozzle({
   fields,
   book,
 }: Reading): MeasuredCourse | undefined {
+  const at = fields.of(SPRAY_FIELDS, path)
   const count = countOf(note, path, fields)
-  const other = fields.optional(
-    `${path}.catching.time`,
-    note.catching?.time ?? blankIn('s'),
-    'stopwatch',
-    'Caught for',
-    'above-zero',
-  )
+  const other = at.optional('catching.time', note.catching?.time)
   const runs = whole(
     note.runs.map((run, i) => {
-      const used = fields.positive(`${path}.runs.${i}.used`, run.used, 'volume', 'Caught')
-      const time = fields.positive(
-        `${path}.runs.${i}.time`,
-        run.time ?? blankIn('s'),
-        'stopwatch',
-        'Time for the distance',
-      )
+      const at = fields.of(SPRAY_RUN_FIELDS, `${path}.runs.${i}`)
+      const used = at.needed('used', run.used)
+      const time = at.needed('time', run.time, undefined, 'Time for the distance')
       return used && time && { used, time, caughtFor: other ?? time }
     }),
   )
@@ -292,27 +256,14 @@ function oneNozzle({
  * the water of the hose.
  */
 function hoseEnd({ note, path, width, speed, step, fields, book }: Reading): MeasuredCourse | undefined {
-  const ground = fields.positive(
-    `${path}.covered.ground`,
-    note.covered?.ground ?? blankIn('ft2'),
-    'area',
-    'Ground covered',
-  )
-  const taken = fields.positive(
-    `${path}.covered.time`,
-    note.covered?.time ?? blankIn('s'),
-    'stopwatch',
-    'Time for that ground',
-  )
+  const at = fields.of(SPRAY_FIELDS, path)
+  const ground = at.needed('covered.ground', note.covered?.ground)
+  const taken = at.needed('covered.time', note.covered?.time)
   const runs = whole(
-    note.runs.map((run, i) => {
-      const used = fields.positive(`${path}.runs.${i}.used`, run.used, 'volume', 'Drawn from the bottle')
-      const time = fields.positive(
-        `${path}.runs.${i}.time`,
-        run.time ?? blankIn('s'),
-        'stopwatch',
-        'Sprayed for',
-      )
+    note.runs.map((entered, i) => {
+      const run = fields.of(SPRAY_RUN_FIELDS, `${path}.runs.${i}`)
+      const used = run.needed('used', entered.used, undefined, 'Drawn from the bottle')
+      const time = run.needed('time', entered.time, undefined, 'Sprayed for')
       return used && time && { used, time }
     }),
   )

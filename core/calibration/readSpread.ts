@@ -1,4 +1,4 @@
-import { blankIn } from '../quantity/entered'
+import { SPREAD_FIELDS, SPREAD_RUN_FIELDS } from './courseFields'
 import { sumOf } from '../quantity/counting'
 import { amountFactor, lengthSi, type MetresPerSecond, type Quantity } from '../quantity/quantity'
 import { fieldReader, type FieldReader } from '../quantity/fieldReader'
@@ -21,21 +21,13 @@ export function readSpread(
   fields: FieldReader,
   book: WorkingBook,
 ): MeasuredCourse | undefined {
+  const at = fields.of(SPREAD_FIELDS, path)
   const method = spreadMethodOf(note)
-  const length =
-    method === 'known area' || method === 'catch'
-      ? fields.positive(`${path}.length`, note.length, 'length', 'Course length')
-      : undefined
-  const swath = fields.positive(`${path}.width`, note.width, 'length', 'Swath')
+  const length = method === 'known area' || method === 'catch' ? at.needed('length', note.length) : undefined
+  const swath = at.needed('width', note.width)
   const width = swath && lengthSi(swath)
   const speed = readSpeed(note, path, fields, book)
-  const step = fields.optional(
-    `${path}.step`,
-    note.step ?? blankIn('g'),
-    'mass',
-    'Smallest step',
-    'above-zero',
-  )
+  const step = at.optional('step', note.step)
   const stepSi = step && step.value * amountFactor(step.unit)
   if (method === 'timed catch') return timedCatch(note, path, swath, stepSi, speed, fields, book)
   const ground =
@@ -70,7 +62,8 @@ function jobGround(
   path: string,
   fields: FieldReader,
 ): Ground | undefined {
-  const size = fields.positive(`${path}.ground`, ground ?? blankIn('ft2'), 'area', 'Ground treated')
+  const at = fields.of(SPREAD_FIELDS, path)
+  const size = at.needed('ground', ground)
   const count = Number(passes.trim() === '' ? '1' : passes)
   if (Number.isInteger(count) && count > 0 && count <= 10) return size && { ground: size, passes: count }
   fields.wrong(`${path}.passes`, 'Passes are a whole number: 2.')
@@ -78,13 +71,14 @@ function jobGround(
 }
 
 function weighedRun(run: SpreadRun, path: string, fields: FieldReader): CourseRun<MassUnit> | undefined {
-  const start = fields.positive(`${path}.start`, run.start, 'mass', 'Weighed in')
-  const left = fields.notNegative(`${path}.left`, run.left, 'mass', 'Weighed back')
+  const at = fields.of(SPREAD_RUN_FIELDS, path)
+  const start = at.needed('start', run.start)
+  const left = at.needed('left', run.left)
   return start && left && { start, left }
 }
 
 function caughtRun(run: SpreadRun, path: string, fields: FieldReader): CourseRun<MassUnit> | undefined {
-  const used = fields.positive(`${path}.caught`, run.caught ?? blankIn('g'), 'mass', 'Caught')
+  const used = fields.of(SPREAD_RUN_FIELDS, path).needed('caught', run.caught)
   return used && { used }
 }
 
@@ -103,13 +97,9 @@ function timedCatch(
   const catches = whole(
     note.runs.map(
       (run, i): (CaughtFlow & { readonly unit: MassUnit; readonly amount: number }) | undefined => {
-        const caught = fields.positive(
-          `${path}.runs.${i}.caught`,
-          run.caught ?? blankIn('g'),
-          'mass',
-          'Caught',
-        )
-        const time = fields.positive(`${path}.runs.${i}.time`, run.time ?? blankIn('s'), 'stopwatch', 'Time')
+        const at = fields.of(SPREAD_RUN_FIELDS, `${path}.runs.${i}`)
+        const caught = at.needed('caught', run.caught)
+        const time = at.needed('time', run.time)
         if (!caught || !time || !width || speed === undefined) return undefined
         const amount = caught.value * amountFactor(caught.unit)
         return {

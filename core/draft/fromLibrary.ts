@@ -1,10 +1,10 @@
+import { typedFigure } from '../quantity/entered'
 import { calibrationInForce, type LibraryCalibration } from '../calibration/calibrationInForce'
 import type { SpreaderDocument, SprayerDocument, ToolDocument } from '../calibration/equipmentShape'
 import { nextSpray, nextSpread } from '../calibration/nextCalibration'
 import type { AreaDocument } from '../ground/areaShape'
 import type { ProductDocument, RateLine } from '../label/productShape'
 import type { Entered } from '../quantity/entered'
-import { fieldReader } from '../quantity/fieldReader'
 import { speedSi } from '../quantity/quantity'
 import type { TrustQuestion } from '../calibration/calibrationTrust'
 import type { House } from '../house'
@@ -204,13 +204,7 @@ export function trustQuestion(
   day: string,
   { calibrationDays }: House,
 ): TrustQuestion {
-  const typed = fieldReader().optional(
-    '',
-    (method === 'spread' ? spread : spray).speedToday,
-    'speed',
-    'Speed',
-    'above-zero',
-  )
+  const typed = typedFigure((method === 'spread' ? spread : spray).speedToday, 'speed')
   return {
     day,
     days: calibrationDays,

@@ -1,3 +1,4 @@
+import { PRODUCT_NOTE_FIELDS } from './applicationFields'
 import { RATE_BASIS_NAMES, type Rate } from '../label/label'
 import { limitAsProduct } from '../label/limitAsProduct'
 import type { PlanProduct } from '../plan/planRequest'
@@ -18,11 +19,12 @@ export function asPlanProduct(
   path: string,
   fields: FieldReader,
 ): PlanProduct | undefined {
+  const at = fields.of(PRODUCT_NOTE_FIELDS, path)
   const before = fields.problems.length
-  const rate = fields.positive(`${path}.rate`, note.rate, 'rate', 'Rate')
-  const density = fields.optional(`${path}.density`, note.density, 'density', 'Density', 'above-zero')
+  const rate = at.needed('rate', note.rate)
+  const density = at.optional('density', note.density)
   const percent = (name: keyof ProductDraft['analysis'], what: string) =>
-    fields.optional(`${path}.analysis.${name}`, note.analysis[name], 'percent', what, 'zero-too')?.value
+    at.optional('analysis.*', note.analysis[name], name, what)?.value
   const analysis = {
     n: percent('n', 'N'),
     p2o5: percent('p2o5', 'P2O5'),
@@ -30,21 +32,12 @@ export function asPlanProduct(
     fe: percent('fe', 'Fe'),
     slowN: percent('slowN', 'Slow share of N'),
   }
-  const content = fields.optional(
-    `${path}.active.content`,
-    note.active.content,
-    'content',
-    'Active content',
-    'above-zero',
-  )
+  const content = at.optional('active.content', note.active.content)
   const actives = content && [{ name: note.active.name.trim() || 'active ingredient', content }]
   const held = { id: note.id, ...(actives && { actives }), analysis: definedOnly(analysis) }
-  const limit = (name: 'low' | 'high' | 'most', what: string) =>
-    readLimit(note, held, { path: `${path}.${name}`, name, what }, fields)
-  const low = limit('low', 'Lowest rate')
-  const high = limit('high', 'Highest rate')
-  const maxPerApplication = limit('most', 'Most per application')
-  const measureStep = fields.optional(`${path}.step`, note.step, 'amount', 'Measuring step', 'above-zero')
+  const limit = (name: LimitName) => readLimit(note, held, name, `${path}.${name}`, fields)
+  const [low, high, maxPerApplication] = [limit('low'), limit('high'), limit('most')]
+  const measureStep = at.optional('step', note.step)
   if (!rate || fields.problems.slice(before).some((problem) => problem.kind === 'wrong')) return undefined
   return {
     id: note.id,
@@ -59,21 +52,17 @@ export function asPlanProduct(
   }
 }
 
-/** Where a limit stands and what it is called. */
-interface LimitField {
-  readonly path: string
-  readonly name: 'low' | 'high' | 'most'
-  readonly what: string
-}
+type LimitName = 'low' | 'high' | 'most'
 
 /** A limit as product, whatever the label prints it in. */
 export function readLimit(
   { limitBasis = 'product', ...note }: Pick<ProductDraft, 'low' | 'high' | 'most' | 'limitBasis'>,
   held: Pick<PlanProduct, 'id' | 'analysis' | 'actives'>,
-  { path, name, what }: LimitField,
+  name: LimitName,
+  path: string,
   fields: FieldReader,
 ): Rate | undefined {
-  const read = fields.optional(path, note[name], 'rate', what, 'above-zero')
+  const read = fields.optional(path, note[name], PRODUCT_NOTE_FIELDS[name])
   const product = read && limitAsProduct(held, read, limitBasis)
   if (read && !product)
     fields.wrong(

@@ -1,3 +1,4 @@
+import { AREA_FIELDS } from './areaFields'
 import { isOver } from '../quantity/tolerance'
 import type { FieldReader } from '../quantity/fieldReader'
 import type { WorkingBook } from '../working/working'
@@ -12,33 +13,24 @@ export function readArea(
   fields: FieldReader,
   book: WorkingBook,
 ): MeasuredGround {
+  const at = fields.of(AREA_FIELDS, 'document')
   const ground = readFieldNotes(
     document,
     { path: 'document', name: name.trim() || 'this area', figure: 'area.size', day },
     fields,
     book,
   )
-  fields.optional('document.cover', document.cover, 'percent', 'Cover', 'zero-too')
-  fields.optional('document.cut', document.cut, 'length', 'Height of cut', 'above-zero')
-  fields.optional('document.thatch', document.thatch, 'length', 'Thatch depth', 'zero-too')
-  if (document.irrigation.kind === 'zone')
-    fields.optional(
-      'document.irrigation.output',
-      document.irrigation.output,
-      'length',
-      'Output in an hour',
-      'above-zero',
-    )
+  at.optional('cover', document.cover)
+  at.optional('cut', document.cut)
+  at.optional('thatch', document.thatch)
+  if (document.irrigation.kind === 'zone') at.optional('irrigation.output', document.irrigation.output)
   const { soilTest } = document
   if (soilTest) {
-    fields.optional('document.soilTest.organic', soilTest.organic, 'percent', 'Organic matter', 'zero-too')
+    at.optional('soilTest.organic', soilTest.organic)
     if (soilTest.ph.trim() && !(Number(soilTest.ph) > 2 && Number(soilTest.ph) < 11))
       fields.wrong('document.soilTest.ph', 'A soil’s pH lies between 2 and 11, such as 6.4.')
   }
-  const shares = document.grass.map(
-    ({ share }, i) =>
-      fields.optional(`document.grass.${i}.share`, share, 'percent', 'Share', 'above-zero')?.value ?? 0,
-  )
+  const shares = document.grass.map(({ share }, i) => at.optional('grass.*.share', share, i)?.value ?? 0)
   const sum = shares.reduce((total, share) => total + share, 0)
   if (isOver(sum, 100))
     fields.wrong(

@@ -1,3 +1,4 @@
+import { PICTURE_FIELDS } from './areaFields'
 import type { Entered } from '../quantity/entered'
 import type { FieldReader } from '../quantity/fieldReader'
 import { lengthSi, type Quantity } from '../quantity/quantity'
@@ -35,7 +36,8 @@ export function readPictureScale(
   path: string,
   fields: FieldReader,
 ): ReadPicture | undefined {
-  const taped = fields.positive(`${path}.distance`, distance, 'length', 'Distance between the two points')
+  const at = fields.of(PICTURE_FIELDS, path)
+  const taped = at.needed('distance', distance)
   const pixels = Math.hypot(to[0] - from[0], to[1] - from[1])
   if (!taped) return undefined
   if (pixels < 10) {

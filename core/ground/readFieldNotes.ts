@@ -1,3 +1,4 @@
+import { NOTES_FIELDS } from './areaFields'
 import type { Figure } from '../working/figures'
 import { areaIn, type SquareMetres } from '../quantity/quantity'
 import { formatArea } from '../quantity/format'
@@ -61,6 +62,7 @@ export function readFieldNotes(
   fields: FieldReader,
   book: WorkingBook,
 ): MeasuredGround {
+  const at = fields.of(NOTES_FIELDS, path)
   if (isAwaited(notes, day)) {
     fields.missing(`${path}.parts`, `The outlines of ${name} are being measured.`)
     return { ...UNKNOWN, awaited: true }
@@ -76,7 +78,7 @@ export function readFieldNotes(
       fields,
     )
   })
-  const slope = notes.slope && fields.optional(`${path}.slope`, notes.slope, 'percent', 'Slope', 'zero-too')
+  const slope = notes.slope && at.optional('slope', notes.slope)
   const parts = read.filter((part) => part !== undefined && part !== 'lapsed')
   const bare: MeasuredGround = { ...UNKNOWN, parts }
   if (read.includes(undefined)) return bare

@@ -1,3 +1,4 @@
+import { PART_FIELDS } from './areaFields'
 import { lengthSi } from '../quantity/quantity'
 import type { FieldReader } from '../quantity/fieldReader'
 import { asEntered, sixDigits } from '../working/figureText'
@@ -73,6 +74,7 @@ function errorOf(
   instrument: ReadInstrument,
   fields: FieldReader,
 ): OutlineError | undefined {
+  const at = fields.of(PART_FIELDS, path)
   const outline = part.outline!
   if (outline.from === 'drawn') {
     const sd = READING_ERROR_M.ft
@@ -98,12 +100,7 @@ function errorOf(
       },
     }
   }
-  const pointError = fields.positive(
-    `${path}.outline.pointError`,
-    outline.pointError,
-    'length',
-    'Error of one position',
-  )
+  const pointError = at.needed('outline.pointError', outline.pointError)
   if (!pointError) return undefined
   const round = perimeter(ring)
   const fixes = Math.max(Math.min(ring.length, FEWEST_INDEPENDENT), Math.round(round / INDEPENDENT_M))

@@ -1,4 +1,4 @@
-import { blankIn } from '../quantity/entered'
+import { PART_FIELDS } from './areaFields'
 import { withoutTrailingBlanks } from '../quantity/readings'
 import type { FieldReader } from '../quantity/fieldReader'
 import type { LawnPart } from './areaShape'
@@ -17,15 +17,10 @@ export function readPart(
   instrument: ReadInstrument,
   fields: FieldReader,
 ): GroundPart | undefined {
+  const at = fields.of(PART_FIELDS, path)
   if (part.shape === 'known') {
-    const size = fields.positive(`${path}.size`, part.size, 'area', 'Size')
-    const give = fields.optional(
-      `${path}.give`,
-      part.give ?? blankIn('%'),
-      'percent',
-      'Give or take',
-      'above-zero',
-    )
+    const size = at.needed('size', part.size)
+    const give = at.optional('give', part.give)
     return size && knownPart(part, size, give)
   }
   return part.shape === 'outline'
@@ -40,15 +35,14 @@ function readMethod(
   instrument: ReadInstrument,
   fields: FieldReader,
 ): GroundPart | undefined {
+  const at = fields.of(PART_FIELDS, path)
   const method = METHODS[name]
   const span = spanReader(instrument, fields)
   const fixed = method.fixed.map((reading) =>
     span(`${path}.lengths.${reading}`, part.lengths[reading], capital(reading), 'above-zero'),
   )
   const angle =
-    method.angle === undefined
-      ? undefined
-      : fields.positive(`${path}.angle`, part.angle, 'angle', method.angle)
+    method.angle === undefined ? undefined : at.needed('angle', part.angle, undefined, method.angle)
   const { list: wanted } = method
   const typed = wanted ? withoutTrailingBlanks(part.list ?? [], wanted.least) : []
   const list = wanted
@@ -87,10 +81,7 @@ type TypedSpan = LawnPart['lengths'][ReadingName]
 /** Reads one length as typed; paces without a stride are told at their field. */
 function spanReader({ tool }: ReadInstrument, fields: FieldReader) {
   return (place: string, entered: TypedSpan, what: string, zero: 'zero-too' | 'above-zero') => {
-    const read =
-      zero === 'zero-too'
-        ? fields.notNegative(place, entered, 'span', what)
-        : fields.positive(place, entered, 'span', what)
+    const read = fields.needed(place, entered, { ...PART_FIELDS['list.*'], name: what, sign: zero })
     const reading = read && spanReading(read, tool)
     if (read && !reading)
       fields.wrong(place, 'Paces need a stride: name your calibrated stride above, or type a length.')

@@ -1,3 +1,4 @@
+import { COURSE_FIELDS } from './areaFields'
 import type { TapedCourse } from './tapedCourse'
 import type { Figure } from '../working/figures'
 import { formatFigure } from '../quantity/format'
@@ -38,14 +39,10 @@ export function readTapedCourse(
   figure: Figure,
   book: WorkingBook,
 ): ToolReading | undefined {
-  const taped = fields.positive(`${path}.distance`, course.distance, 'length', 'Taped length')
+  const at = fields.of(COURSE_FIELDS, path)
+  const taped = at.needed('distance', course.distance)
   const reads = course.runs.map(({ read }, i) =>
-    fields.positive(
-      `${path}.runs.${i}.read`,
-      read,
-      'span',
-      kind === 'stride' ? 'Paces counted' : 'Length shown',
-    ),
+    at.needed('runs.*.read', read, i, kind === 'stride' ? 'Paces counted' : 'Length shown'),
   )
   if (course.runs.length === 0) fields.missing(`${path}.runs`, 'Walk the taped length three times or more.')
   const runs = reads.filter((read) => read !== undefined)

@@ -1,6 +1,6 @@
 import type { ApplicationDraft } from '../draft/applicationShape'
 import type { LibraryArea, LibraryProduct } from '../draft/fromLibrary'
-import type { LineFigure } from '../label/productDocument'
+import type { LineFigure } from '../label/productFields'
 import { lineSays } from '../label/read/readLine'
 import { lengthSi, speedSi, timeSi } from '../quantity/quantity'
 import type { UnitSystem } from '../quantity/systems'

@@ -1,3 +1,4 @@
+import { APPLICATION_FIELDS } from '../draft/applicationFields'
 import type { LibraryCalibration } from '../calibration/calibrationInForce'
 import type { ApplicationDraft } from '../draft/applicationShape'
 import { DEFAULT_HOUSE, type House } from '../house'
@@ -230,10 +231,11 @@ function linksOf(
 
 /** What was noted of the day is read for its errors here; the rules ask it again. */
 function readConditions({ day, fate, lanes }: ApplicationDraft, fields: FieldReader): void {
+  const at = fields.of(APPLICATION_FIELDS, '')
   if (day) {
-    fields.optional('day.air', day.air, 'temperature', 'Air', 'any-sign')
-    fields.optional('day.soil', day.soil, 'temperature', 'Soil', 'any-sign')
+    at.optional('day.air', day.air)
+    at.optional('day.soil', day.soil)
   }
-  if (fate) fields.optional('fate.wait', fate.wait, 'time', 'Wait', 'zero-too')
+  if (fate) at.optional('fate.wait', fate.wait)
   if (lanes) readLanes(lanes, fields)
 }

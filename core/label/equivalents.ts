@@ -1,5 +1,5 @@
+import { typedFigure } from '../quantity/entered'
 import type { Quantity } from '../quantity/quantity'
-import { fieldReader } from '../quantity/fieldReader'
 import { rateUnitParts } from '../quantity/rateUnit'
 import type { RateUnit } from '../quantity/units'
 import { asEntered, sixDigits } from '../working/figureText'
@@ -29,9 +29,7 @@ export interface Shelved {
  */
 export function comparedRate({ lines: [line] }: ProductDocument): Quantity<RateUnit> | undefined {
   const printed = [line?.rate, line?.low, line?.high].find((entered) => entered?.text.trim())
-  return line?.basis === 'product' && printed
-    ? fieldReader().optional('', printed, 'rate', 'Rate', 'above-zero')
-    : undefined
+  return line?.basis === 'product' && printed ? typedFigure(printed, 'rate') : undefined
 }
 
 const activesOf = ({ actives }: ProductDocument) =>
@@ -101,11 +99,10 @@ function contentIn(
   { actives, analysis, density }: ProductDocument,
   dimension: 'mass' | 'volume',
 ): number | undefined {
-  const fields = fieldReader()
-  const weighs = fields.optional('', density, 'density', 'Density', 'above-zero')
+  const weighs = typedFigure(density, 'density')
   const [active] = actives
   const content = active?.name.trim()
-    ? fields.optional('', active.content, 'content', 'Content', 'above-zero')
-    : fields.optional('', analysis.n, 'percent', 'N', 'above-zero')
+    ? typedFigure(active.content, 'content')
+    : typedFigure(analysis.n, 'percent')
   return content && activePerProduct(content, dimension, weighs)
 }

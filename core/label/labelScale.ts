@@ -1,6 +1,6 @@
+import { typedFigure } from '../quantity/entered'
 import { rateUnitParts } from '../quantity/rateUnit'
 import { formatFigure, formatSteps } from '../quantity/format'
-import { fieldReader } from '../quantity/fieldReader'
 import type { LabelledProduct } from './label'
 import type { RateLine } from './productShape'
 
@@ -48,8 +48,7 @@ export function labelScale({ rate, basis, limits }: LabelledProduct): LabelScale
 
 /** The scale of a label's line, its usual rate standing for today's; undefined where it prints no range. */
 export function lineScale({ id, basis, rate, low, high, most }: RateLine): LabelScale | undefined {
-  const fields = fieldReader()
-  const read = (entered: RateLine['rate']) => fields.optional('', entered, 'rate', 'Rate', 'above-zero')
+  const read = (entered: RateLine['rate']) => typedFigure(entered, 'rate')
   const usual = read(rate) ?? read(low)
   const top = read(high) ?? read(most)
   if (!usual || !top) return undefined

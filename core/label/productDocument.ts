@@ -1,5 +1,3 @@
-import type { Kind } from '../quantity/parseQuantity'
-
 export const PRODUCT_KINDS = [
   'fertilizer',
   'iron',
@@ -25,33 +23,6 @@ export type ApplicationMethod = (typeof APPLICATION_METHODS)[number]
 export const YEAR_PERIODS = ['', 'calendar year', 'twelve months'] as const
 export type YearPeriod = (typeof YEAR_PERIODS)[number]
 
-/**
- * The figures a line may print beside its rate, each with what it measures and its name; a table, so that
- * form, schema and reader agree.
- */
-export const LINE_FIGURES = {
-  carrierFrom: { kind: 'carrier', unit: 'gal/1000 ft2', what: 'Spray from' },
-  carrierTo: { kind: 'carrier', unit: 'gal/1000 ft2', what: 'Spray to' },
-  lead: { kind: 'time', unit: 'd', what: 'Works after' },
-  lasts: { kind: 'time', unit: 'd', what: 'Lasts' },
-  seedAfter: { kind: 'time', unit: 'd', what: 'Wait after seeding' },
-  seedBefore: { kind: 'time', unit: 'd', what: 'No seeding for' },
-  rainfast: { kind: 'time', unit: 'h', what: 'Rainfast after' },
-  waterDepth: { kind: 'length', unit: 'in', what: 'Water in by' },
-  waterWithin: { kind: 'time', unit: 'h', what: 'within' },
-  mowBefore: { kind: 'time', unit: 'h', what: 'No mowing before' },
-  mowAfter: { kind: 'time', unit: 'h', what: 'No mowing after' },
-  rakeAfter: { kind: 'time', unit: 'd', what: 'No raking, coring for' },
-  windMost: { kind: 'speed', unit: 'mph', what: 'Wind up to' },
-  buffer: { kind: 'length', unit: 'ft', what: 'Buffer to water' },
-  soilFrom: { kind: 'temperature', unit: '°F', what: 'Soil from' },
-  soilTo: { kind: 'temperature', unit: '°F', what: 'Soil up to' },
-  airMost: { kind: 'temperature', unit: '°F', what: 'Air up to' },
-} as const satisfies Readonly<
-  Record<string, { readonly kind: Kind; readonly unit: string; readonly what: string }>
->
-export type LineFigure = keyof typeof LINE_FIGURES
-export const LINE_FIGURE_NAMES = Object.keys(LINE_FIGURES) as readonly LineFigure[]
 /** The shares of an analysis, with their names as a label prints them. */
 export const ANALYSIS_PARTS = [
   ['n', 'N'],

@@ -1,7 +1,7 @@
 import { expect, test } from 'vitest'
 import { sampleProducts } from '../../demo/sampleProducts'
 import { typed } from '../../demo/typed'
-import { LINE_FIGURE_NAMES, LINE_FIGURES } from './productDocument'
+import { LINE_FIGURE_NAMES, LINE_FIGURES } from './productFields'
 import type { RateLine } from './productShape'
 import type { NamedProduct } from './productRows'
 import { productRows } from './productRows'

@@ -1,5 +1,6 @@
 import { figureCell } from '../quantity/cells'
-import { LINE_FIGURE_NAMES, NITROGEN_FORMS, type LineFigure } from './productDocument'
+import { NITROGEN_FORMS } from './productDocument'
+import { LINE_FIGURE_NAMES, type LineFigure } from './productFields'
 import type { ProductDocument, RateLine } from './productShape'
 
 /** The columns of a shelf as a table: a row for each rate line, what a product's lines share repeated. */

@@ -17,15 +17,8 @@ import { enteredOf, entriesOf } from '../shape/figures'
 import { held, type Held } from '../shape/held'
 import { Line, Notes, Uuid } from '../shape/texts'
 import { FORMS, RATE_BASES } from './label'
-import {
-  APPLICATION_METHODS,
-  LINE_FIGURE_NAMES,
-  LINE_FIGURES,
-  PAPER_KINDS,
-  PRODUCT_KINDS,
-  YEAR_PERIODS,
-  type LineFigure,
-} from './productDocument'
+import { APPLICATION_METHODS, PAPER_KINDS, PRODUCT_KINDS, YEAR_PERIODS } from './productDocument'
+import { LINE_FIGURE_NAMES, LINE_FIGURES, type LineFigure } from './productFields'
 
 const Rate = enteredOf(RATE_UNITS)
 const Amount = enteredOf(AMOUNT_UNITS)

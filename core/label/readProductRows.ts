@@ -6,14 +6,8 @@ import type { Kind, KindUnits } from '../quantity/parseQuantity'
 import type { UnitSystem } from '../quantity/systems'
 import { blankProductDocument, blankRateLine } from './blankProduct'
 import { FORMS, RATE_BASES } from './label'
-import {
-  YEAR_PERIODS,
-  APPLICATION_METHODS,
-  LINE_FIGURE_NAMES,
-  LINE_FIGURES,
-  NITROGEN_FORMS,
-  PRODUCT_KINDS,
-} from './productDocument'
+import { YEAR_PERIODS, APPLICATION_METHODS, NITROGEN_FORMS, PRODUCT_KINDS } from './productDocument'
+import { LINE_FIGURE_NAMES, LINE_FIGURES } from './productFields'
 import type { LineFigures, ProductDocument, RateLine } from './productShape'
 import { FIGURE_COLUMNS, type NamedProduct, type ProductColumn } from './productRows'
 

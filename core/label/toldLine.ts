@@ -1,7 +1,7 @@
 import type { Entered } from '../quantity/entered'
 import { enteredWords } from '../quantity/enteredWords'
 import { RATE_BASIS_NAMES } from './label'
-import type { LineFigure } from './productDocument'
+import type { LineFigure } from './productFields'
 import type { RateLine } from './productShape'
 
 /** The parts in which a line of a label is told back, in the order people ask for them. */

@@ -12,8 +12,7 @@ import { splitLoads } from './loads'
 import { measuredAmount } from './measuredAmount'
 import { mixingOrder } from './mixingOrder'
 import type { Plan } from './plan'
-import { planApplication } from './planApplication'
-import type { PlanIssue } from './planIssue'
+import { planApplication, type RequestIssue } from './planApplication'
 import type { LoadStyle, PlanProduct, PlanRequest, SprayMethod } from './planRequest'
 
 const read = <K extends 'area' | 'rate' | 'content' | 'carrier' | 'volume'>(
@@ -50,7 +49,7 @@ function plan(request: PlanRequest): Plan {
   if (!result.ok) throw new Error(JSON.stringify(result.error))
   return result.value
 }
-function issues(request: PlanRequest): readonly PlanIssue[] {
+function issues(request: PlanRequest): readonly RequestIssue[] {
   const result = planApplication(request)
   return result.ok ? [] : result.error
 }

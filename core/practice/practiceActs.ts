@@ -1,3 +1,4 @@
+import { typedFigure } from '../quantity/entered'
 import { spreadMethodOf, sprayMethodOf } from '../calibration/courseNote'
 import { hundredTwentyEighthCourse } from '../calibration/nozzleFlow'
 import type { Course } from '../calibration/readCourse'
@@ -36,13 +37,7 @@ export function practiceActs(course: Course): readonly OfferedAct[] {
   const dial = Number(course.note.setting)
   const setting =
     course.note.setting.trim() !== '' && Number.isFinite(dial) && dial > 0 ? dial : USUAL.setting
-  const start = fieldReader().optional(
-    '',
-    course.note.runs.at(-1)?.start ?? { text: '', unit: 'lb' },
-    'mass',
-    'Weighed in',
-    'above-zero',
-  )
+  const start = typedFigure(course.note.runs.at(-1)?.start ?? { text: '', unit: 'lb' }, 'mass')
   const method = spreadMethodOf(course.note)
   switch (method) {
     case 'known area':
@@ -81,8 +76,7 @@ function sprayActs(
   length: number,
   speed: number,
 ): readonly OfferedAct[] {
-  const pressed =
-    note.pressure && fieldReader().optional('', note.pressure, 'pressure', 'Pressure', 'above-zero')
+  const pressed = typedFigure(note.pressure, 'pressure')
   const pressure = pressed ? pressed.value * PASCALS_PER[pressed.unit] : USUAL.pressure
   const jug = (nozzle: number, time: number): OfferedAct => ({
     words: `Catch nozzle ${nozzle} for ${Number(time.toFixed(1))} s`,
@@ -124,10 +118,10 @@ function sprayActs(
 }
 
 const lengthOf = (entered: Entered<LengthUnit>): number | undefined => {
-  const read = fieldReader().optional('', entered, 'length', 'Length', 'above-zero')
+  const read = typedFigure(entered, 'length')
   return read && lengthSi(read)
 }
 const secondsOf = (entered: Entered<StopwatchUnit> | undefined): number | undefined => {
-  const read = entered && fieldReader().optional('', entered, 'stopwatch', 'Time', 'above-zero')
+  const read = typedFigure(entered, 'stopwatch')
   return read && read.value * STOPWATCH_PER[read.unit]
 }

@@ -1,3 +1,4 @@
+import { STEP_FIELDS, WHEN_FIELDS } from './programFields'
 import { countIn } from '../label/productDocument'
 import type { FieldReader } from '../quantity/fieldReader'
 import type { ProgramDocument, ProgramStep, StepWhen } from './programShape'
@@ -23,7 +24,7 @@ export function readProgram({ steps }: ProgramDocument, fields: FieldReader): vo
   for (const [i, step] of steps.entries()) {
     const path = `document.steps.${i}`
     if (step.title.trim() === '') fields.wrong(`${path}.title`, 'A step needs a name, such as “First half”.')
-    fields.optional(`${path}.nitrogen`, step.nitrogen, 'rate', 'Nitrogen', 'above-zero')
+    fields.of(STEP_FIELDS, path).optional('nitrogen', step.nitrogen)
     if (step.times.trim() && countIn(step.times) === undefined)
       fields.wrong(`${path}.times`, 'How often is a whole number: 3.')
     if (step.times.trim() && countIn(step.times) !== 1 && countIn(step.every) === undefined)
@@ -39,11 +40,12 @@ function readWhen(
   own: string,
   fields: FieldReader,
 ): void {
+  const at = fields.of(WHEN_FIELDS, path)
   if (when.by === 'window' && when.window === '')
     fields.wrong(`${path}.window`, 'Choose the window of the season it belongs to.')
   if (when.by === 'soil') {
-    const from = fields.optional(`${path}.soilFrom`, when.soilFrom, 'temperature', 'Soil from', 'any-sign')
-    const to = fields.optional(`${path}.soilTo`, when.soilTo, 'temperature', 'Soil to', 'any-sign')
+    const from = at.optional('soilFrom', when.soilFrom)
+    const to = at.optional('soilTo', when.soilTo)
     if (!from) fields.wrong(`${path}.soilFrom`, 'The soil temperature at which it begins.')
     const turned =
       from && to && (when.half === 'warming' ? celsius(to) < celsius(from) : celsius(to) > celsius(from))

@@ -99,3 +99,26 @@ function readFigure<K extends Kind>(
     return err({ kind: 'tooMuchPercent', message: `${what} can't be over 100 %.` })
   return ok(read.value)
 }
+
+/**
+ * A figure that is read where no form stands to say what is wrong with it: undefined where it is blank, or
+ * none that the field could take.
+ */
+export function typedFigure<K extends Kind>(
+  entered: Entered<KindUnits[K]> | undefined,
+  kind: K,
+  sign: Sign = 'above-zero',
+): Quantity<KindUnits[K]> | undefined {
+  const read = entered && BY_SIGN[sign](entered, kind, '')
+  return read?.ok ? read.value : undefined
+}
+
+/** Which figures a field takes. */
+export type Sign = 'above-zero' | 'zero-too' | 'any-sign'
+
+/** How a field of each sign is read. */
+export const BY_SIGN = {
+  'zero-too': readNotNegative,
+  'above-zero': readPositive,
+  'any-sign': readSigned,
+} as const

@@ -1,5 +1,6 @@
-import { readNotNegative, readPositive, readSigned, type Entered, type EnteredProblem } from './entered'
-import type { Kind, KindUnits } from './parseQuantity'
+import { BY_SIGN, type EnteredProblem } from './entered'
+import type { EnteredIn, FieldTable, FigureField } from './figureField'
+import type { KindUnits } from './parseQuantity'
 import type { Quantity } from './quantity'
 
 /** What is wrong with, or missing from, one field of a document; the path is the field's, dotted. */
@@ -9,35 +10,44 @@ export interface FieldProblem {
   readonly message: string
 }
 
+type QuantityIn<F extends FigureField> = Quantity<KindUnits[F['kind']]>
+
+/** Reads one field; nothing there reads as undefined. */
+type ReadRow<T extends FieldTable> = <Row extends keyof T & string>(
+  row: Row,
+  entered: EnteredIn<T[Row]> | undefined,
+  /** What stands at the row's star. */
+  place?: number | string,
+  /** In a sentence about it, where the row's name is too general. */
+  name?: string,
+) => QuantityIn<T[Row]> | undefined
+
+/** Reads the figures of one document, or of a part of it. */
+interface TableReader<T extends FieldTable> {
+  /** A blank one is missing. */
+  readonly needed: ReadRow<T>
+  /** A blank one is fine. */
+  readonly optional: ReadRow<T>
+}
+
 /** Reads fields of a document and gathers their problems, so that one bad field does not hide the next. */
 export interface FieldReader {
   readonly problems: FieldProblem[]
-  positive: <K extends Kind>(
+  /** @param path of the part that the table is of, blank for the whole */
+  readonly of: <T extends FieldTable>(table: T, path: string) => TableReader<T>
+  readonly needed: <F extends FigureField>(
     path: string,
-    entered: Entered<KindUnits[K]> | undefined,
-    kind: K,
-    what: string,
-  ) => Quantity<KindUnits[K]> | undefined
-  /** As positive, but nought may be typed. */
-  notNegative: <K extends Kind>(
+    entered: EnteredIn<F> | undefined,
+    field: F,
+  ) => QuantityIn<F> | undefined
+  readonly optional: <F extends FigureField>(
     path: string,
-    entered: Entered<KindUnits[K]> | undefined,
-    kind: K,
-    what: string,
-  ) => Quantity<KindUnits[K]> | undefined
-  /** Blank is fine and reads as undefined; `sign` says whether nought, or less, may be typed. */
-  optional: <K extends Kind>(
-    path: string,
-    entered: Entered<KindUnits[K]>,
-    kind: K,
-    what: string,
-    sign: keyof typeof READERS,
-  ) => Quantity<KindUnits[K]> | undefined
+    entered: EnteredIn<F> | undefined,
+    field: F,
+  ) => QuantityIn<F> | undefined
   wrong: (path: string, message: string) => void
   missing: (path: string, message: string) => void
 }
-
-const READERS = { 'zero-too': readNotNegative, 'above-zero': readPositive, 'any-sign': readSigned } as const
 
 export function fieldReader(): FieldReader {
   const problems: FieldProblem[] = []
@@ -45,26 +55,34 @@ export function fieldReader(): FieldReader {
     problems.push({ path, kind: kind === 'missing' ? 'missing' : 'wrong', message })
     return undefined
   }
-  const needed = <K extends Kind>(
-    path: string,
-    entered: Entered<KindUnits[K]> | undefined,
-    kind: K,
-    what: string,
-    reader: typeof readPositive,
-  ) => {
-    if (!entered) return complain(path, { kind: 'missing', message: `${what} is still missing.` })
-    const read = reader(entered, kind, what)
-    return read.ok ? read.value : complain(path, read.error)
+  const optional: FieldReader['optional'] = (path, entered, { kind, name, sign }) => {
+    if (!entered || entered.text.trim() === '') return undefined
+    const read = BY_SIGN[sign](entered, kind, name)
+    return read.ok ? (read.value as never) : complain(path, read.error)
+  }
+  const needed: FieldReader['needed'] = (path, entered, field) =>
+    !entered || entered.text.trim() === ''
+      ? complain(path, { kind: 'missing', message: `${field.name} is still missing.` })
+      : optional(path, entered, field)
+  const of: FieldReader['of'] = (table, prefix) => {
+    const by =
+      (read: FieldReader['needed']): ReadRow<typeof table> =>
+      (row, entered, place, name) => {
+        const field = table[row] as (typeof table)[typeof row]
+        const own = place === undefined ? row : row.replace('*', String(place))
+        return read(
+          prefix === '' ? own : `${prefix}.${own}`,
+          entered,
+          name === undefined ? field : { ...field, name },
+        )
+      }
+    return { needed: by(needed), optional: by(optional) }
   }
   return {
     problems,
-    positive: (path, entered, kind, what) => needed(path, entered, kind, what, readPositive),
-    notNegative: (path, entered, kind, what) => needed(path, entered, kind, what, readNotNegative),
-    optional: (path, entered, kind, what, sign) => {
-      if (entered.text.trim() === '') return undefined
-      const read = READERS[sign](entered, kind, what)
-      return read.ok ? read.value : complain(path, read.error)
-    },
+    of,
+    needed,
+    optional,
     wrong: (path, message) => {
       problems.push({ path, kind: 'wrong', message })
     },

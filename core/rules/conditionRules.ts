@@ -1,7 +1,7 @@
+import { typedFigure } from '../quantity/entered'
 import { tenthsText } from '../quantity/tenths'
 import { TRADE_UNITS } from '../quantity/nutrientText'
 import { showCarrier } from '../quantity/systems'
-import { fieldReader } from '../quantity/fieldReader'
 import { celsius, fromFahrenheit } from '../quantity/temperature'
 import { toldTemperature } from '../quantity/toldTemperature'
 import { rateUnitParts } from '../quantity/rateUnit'
@@ -47,7 +47,7 @@ const readDay = ({ draft: { day } }: RuleVisit): DayRead => ({
 })
 
 function reading(entered: Entered<TemperatureUnit> | undefined): Reading | undefined {
-  const read = entered && fieldReader().optional('', entered, 'temperature', 'Temperature', 'any-sign')
+  const read = typedFigure(entered, 'temperature', 'any-sign')
   return read && { degrees: celsius(read), unit: read.unit, told: `${tenthsText(read.value)} ${read.unit}` }
 }
 
@@ -218,7 +218,7 @@ function formChecks({ lines, draft, lawns }: RuleVisit, { soil }: DayRead): read
 
 function shareOf({ nForms, analysis }: ProductDocument, form: NitrogenForm): number {
   if (!nForms || analysis.n.text.trim() === '') return 0
-  return fieldReader().optional('', nForms[form], 'percent', form, 'zero-too')?.value ?? 0
+  return typedFigure(nForms[form], 'percent', 'zero-too')?.value ?? 0
 }
 
 /** Feed for the leaf in too little water. */

@@ -1,7 +1,7 @@
+import { typedFigure } from '../quantity/entered'
 import { fromMph } from '../quantity/speed'
 import { dropsAt, isFiner, pressureFor } from '../calibration/dropSize'
 import { enteredWords } from '../quantity/enteredWords'
-import { fieldReader } from '../quantity/fieldReader'
 import { formatFigure } from '../quantity/format'
 import { speedSi } from '../quantity/quantity'
 import { ROUNDING } from '../quantity/tolerance'
@@ -16,7 +16,7 @@ const WIND = { stop: 10, note: 7, still: 3 } as const
 function typedWind({
   draft: { lanes },
 }: RuleVisit): { readonly speed: number; readonly told: string } | undefined {
-  const read = lanes && fieldReader().optional('', lanes.wind, 'speed', 'Wind', 'zero-too')
+  const read = lanes && typedFigure(lanes.wind, 'speed', 'zero-too')
   return read && { speed: speedSi(read), told: `${formatFigure(read.value)} ${read.unit}` }
 }
 

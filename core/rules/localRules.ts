@@ -1,3 +1,4 @@
+import { typedFigure } from '../quantity/entered'
 import { nutrientText } from '../quantity/nutrientText'
 import { dayText } from '../calendar/dayText'
 import { withinYearly } from '../calendar/dayOfYear'
@@ -5,7 +6,6 @@ import { yearDayText } from '../calendar/yearDay'
 import { daysAfter } from '../calendar/daysBetween'
 import { elementOf, NUTRIENT_NAMES, type Nutrient } from '../label/label'
 import { isPresent, nutrientOn, nutrientWords, slowNitrogenOn } from '../plan/areaNutrients'
-import { fieldReader } from '../quantity/fieldReader'
 import { rateUnitParts } from '../quantity/rateUnit'
 import { isOver } from '../quantity/tolerance'
 import {
@@ -64,7 +64,7 @@ function limitOf({
 }: LocalRule): { readonly si: number; readonly words: string } | undefined {
   const written = unit ?? localLimitUnits(kind)[0]
   const rate = LOCAL_RATE_UNITS.find((one) => one === written)
-  const read = rate && fieldReader().optional('', { text: limit, unit: rate }, 'rate', 'Limit', 'above-zero')
+  const read = rate && typedFigure({ text: limit, unit: rate }, 'rate')
   return read && { si: read.value * rateUnitParts(read.unit).factor, words: `${read.value} ${read.unit}` }
 }
 

@@ -1,10 +1,10 @@
+import { typedFigure } from '../quantity/entered'
 import { nutrientRangeText, nutrientText } from '../quantity/nutrientText'
 import { dayText } from '../calendar/dayText'
 import { nitrogenWanted } from '../ground/grasses'
 import type { Nutrient } from '../label/label'
 import { nutrientOn, slowNitrogenOn } from '../plan/areaNutrients'
 import { KILOGRAMS_PER } from '../quantity/units'
-import { fieldReader } from '../quantity/fieldReader'
 import { remembered } from '../remembered'
 import { nitrogenPerArea, nutrientPerArea, type IndexedRow } from '../season/ledger'
 import { overWanted } from '../season/nitrogenLaid'
@@ -131,8 +131,7 @@ const slowShares = remembered((products: readonly LibraryProduct[]) => {
   const shares = new Map(
     products.map(({ id, document: { analysis } }) => [
       id,
-      (fieldReader().optional('', analysis.slowN, 'percent', 'Slow share of N', 'zero-too')?.value ?? 0) /
-        100,
+      (typedFigure(analysis.slowN, 'percent', 'zero-too')?.value ?? 0) / 100,
     ]),
   )
   return remembered((rows: readonly IndexedRow[]): number | undefined =>

@@ -1,3 +1,4 @@
+import { typedFigure } from '../quantity/entered'
 import { activePerProduct } from '../label/activeContent'
 import { limitPerArea } from '../label/asProduct'
 import { limitAsProduct } from '../label/limitAsProduct'
@@ -6,7 +7,6 @@ import type { ProductDocument } from '../label/productShape'
 import { readDensity } from '../label/read/readDensity'
 import { nutrientOn } from '../plan/areaNutrients'
 import { carrierOf } from '../plan/carrierOf'
-import { fieldReader } from '../quantity/fieldReader'
 import type { Quantity } from '../quantity/quantity'
 import { rateUnitParts, type Dimension } from '../quantity/rateUnit'
 import type { RateUnit } from '../quantity/units'
@@ -184,7 +184,7 @@ function contentIn(
   density: VisitedProduct['planned']['density'],
 ): number | undefined {
   const active = actives.find((one) => nameOf(one.name) === name)
-  const content = active && fieldReader().optional('', active.content, 'content', 'Content', 'above-zero')
+  const content = active && typedFigure(active.content, 'content')
   return content && activePerProduct(content, dimension, density)
 }
 

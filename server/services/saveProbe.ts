@@ -1,3 +1,4 @@
+import { typedFigure } from '#core/quantity/entered'
 import { fieldReader } from '#core/quantity/fieldReader'
 import { celsius } from '#core/quantity/temperature'
 import type { Probe, SaveProbe } from '#shared/schemas/weather'
@@ -13,7 +14,7 @@ export async function saveProbe(
 ): Promise<Probe> {
   if (!(await areas.find(input.areaId))) throw failure('not-found', 'There is no such area.')
   const { on, soil } = input.document
-  const read = fieldReader().optional('soil', soil, 'temperature', 'Soil', 'any-sign')
+  const read = typedFigure(soil, 'temperature', 'any-sign')
   const derived = { onDay: on || null, soil: read ? celsius(read) : null }
   return (await saveRow(probes, id, input, derived, 'reading')).row
 }

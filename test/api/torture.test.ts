@@ -12,7 +12,7 @@ import { aSite } from '../support/rows'
 
 /** `npm run torture` goes round this many times oftener than `npm test` does. */
 const TIMES = Number(process.env.HECTARUM_TORTURE ?? 1)
-vi.setConfig({ testTimeout: 60_000 * TIMES })
+vi.setConfig({ testTimeout: 180_000 * TIMES })
 
 let served: Served
 let client: Client

@@ -3,7 +3,6 @@ import { v7 as uuid } from 'uuid'
 import type { Entered } from '#core/quantity/entered'
 import type { KindUnits } from '#core/quantity/parseQuantity'
 import { SYSTEM_UNITS } from '#core/quantity/systems'
-import { MASS_UNITS, STOPWATCH_UNITS, VOLUME_UNITS } from '#core/quantity/units'
 
 /** The runs of a calibration, each with the figures its method asks for. */
 const props = defineProps<{
@@ -14,7 +13,6 @@ const props = defineProps<{
 const { set, locked, go } = useForm()
 const crew = useCrewStore()
 type Run = Readonly<Partial<Record<RunField['name'], Entered<KindUnits[RunField['kind']]>>>>
-const UNITS = { mass: MASS_UNITS, volume: VOLUME_UNITS, stopwatch: STOPWATCH_UNITS }
 const system = computed(() => SYSTEM_UNITS[crew.units])
 /** A jug is read finer than a tank. */
 const jug = computed(() => (system.value.length === 'm' ? ('mL' as const) : ('fl oz' as const)))
@@ -23,8 +21,6 @@ const usual = computed(() => ({
   volume: props.fields.some(({ name }) => name === 'time') ? jug.value : system.value.tank,
   stopwatch: 's' as const,
 }))
-const entered = (i: number, { name, kind }: RunField) =>
-  (props.runs[i] as Run | undefined)?.[name] ?? { text: '', unit: usual.value[kind] }
 
 /** Another run stands in the units of the last; a hopper weighed back is weighed in again. */
 function add() {
@@ -48,14 +44,12 @@ function add() {
 <template>
   <div class="fields">
     <template v-for="(run, i) in runs" :key="run.id">
-      <FormQuantity
+      <QuantityField
         v-for="field in fields"
         :key="field.name"
         :path="`${path}.${i}.${field.name}`"
         :label="`Run ${i + 1}: ${field.label}`"
-        :kind="field.kind"
-        :entered="entered(i, field)"
-        :units="UNITS[field.kind]"
+        :unit="usual[field.kind]"
       />
     </template>
   </div>

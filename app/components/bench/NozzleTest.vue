@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { NozzleBenchTest } from '#core/calibration/benchTestShape'
 import type { ReadNozzles } from '#core/calibration/readBenchTest'
-import { LENGTH_UNITS, STOPWATCH_UNITS, VOLUME_UNITS } from '#core/quantity/units'
+import { VOLUME_UNITS } from '#core/quantity/units'
 
 /** Catching nozzles and timing a course, step by step. */
 const props = defineProps<{ trial: NozzleBenchTest; read: ReadNozzles | undefined }>()
@@ -17,28 +17,9 @@ const addTime = () => set('document.course.times', [...props.trial.course.times,
     <li>
       <h3>Fill with water, run at working pressure, catch every nozzle for the same time</h3>
       <div class="fields">
-        <FormQuantity
-          path="document.time"
-          label="Caught for"
-          kind="stopwatch"
-          :entered="trial.time"
-          :units="STOPWATCH_UNITS"
-        />
-        <FormQuantity
-          path="document.spacing"
-          label="Nozzle spacing"
-          kind="length"
-          :entered="trial.spacing"
-          :units="LENGTH_UNITS"
-          hint="one nozzle: its width"
-        />
-        <FormQuantity
-          path="document.rated"
-          label="A new one gives, a minute"
-          kind="volume"
-          :entered="trial.rated"
-          :units="VOLUME_UNITS"
-        />
+        <QuantityField path="document.time" />
+        <QuantityField path="document.spacing" />
+        <QuantityField path="document.rated" />
       </div>
       <StopWatch class="mt-2" @stop="set('document.time', { text: $event, unit: 's' })" />
       <NozzleVerdict v-if="read" :read="read" :dripping="trial.dripping ?? ''" class="verdict" />
@@ -54,28 +35,14 @@ const addTime = () => set('document.course.times', [...props.trial.course.times,
     <li>
       <h3>Time a taped course at working speed, tank half full</h3>
       <div class="fields">
-        <FormQuantity
-          path="document.course.length"
-          label="Course length"
-          kind="length"
-          :entered="trial.course.length"
-          :units="LENGTH_UNITS"
-        />
-        <FormQuantity
+        <QuantityField path="document.course.length" label="Course length" />
+        <QuantityField
           v-for="(time, i) in trial.course.times"
           :key="i"
           :path="`document.course.times.${i}`"
           :label="`Time ${i + 1}`"
-          kind="stopwatch"
-          :entered="time"
-          :units="STOPWATCH_UNITS"
         />
-        <FormText
-          path="document.heldBy"
-          label="What held the speed"
-          :text="trial.heldBy"
-          placeholder="gear, throttle"
-        />
+        <TextField path="document.heldBy" label="What held the speed" placeholder="gear, throttle" />
       </div>
       <p v-if="!locked" class="small">
         <UButton variant="link" size="sm" @click="addTime">Another run</UButton>
@@ -87,14 +54,9 @@ const addTime = () => set('document.course.times', [...props.trial.course.times,
     </li>
   </ol>
   <div class="fields">
-    <FormDay path="document.on" label="Day" :day="trial.on" />
-    <FormText path="document.by" label="Done by" :text="trial.by" />
-    <FormText
-      path="document.dripping"
-      label="Valves that drip"
-      :text="trial.dripping ?? ''"
-      placeholder="2, 5"
-    />
+    <DayField path="document.on" label="Day" />
+    <TextField path="document.by" label="Done by" />
+    <TextField path="document.dripping" label="Valves that drip" placeholder="2, 5" />
   </div>
   <FormNotes path="document.notes" label="Notes" :text="trial.notes" class="mt-2" />
 </template>

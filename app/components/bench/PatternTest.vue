@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { PatternBenchTest } from '#core/calibration/benchTestShape'
-import { AMOUNT_UNITS, LENGTH_UNITS } from '#core/quantity/units'
+import { AMOUNT_UNITS } from '#core/quantity/units'
 
 /** A tray test, step by step as it is done at the tailgate. */
 defineProps<{ trial: PatternBenchTest }>()
@@ -15,35 +15,17 @@ const travels = [
     <li>
       <h3>Lay equal trays across the throw, the middle one on your line</h3>
       <div class="fields">
-        <FormQuantity
-          path="document.spacing"
-          label="Tray to tray, middles"
-          kind="length"
-          :entered="trial.spacing"
-          :units="LENGTH_UNITS"
-        />
-        <FormQuantity
-          path="document.tray.width"
-          label="Tray across"
-          kind="length"
-          :entered="trial.tray.width"
-          :units="LENGTH_UNITS"
-        />
-        <FormQuantity
-          path="document.tray.length"
-          label="Tray along"
-          kind="length"
-          :entered="trial.tray.length"
-          :units="LENGTH_UNITS"
-        />
+        <QuantityField path="document.spacing" />
+        <QuantityField path="document.tray.width" />
+        <QuantityField path="document.tray.length" />
       </div>
     </li>
     <li>
       <h3>Load, set and walk over them at your pace, always the same way</h3>
       <div class="fields">
-        <FormText class="wide" path="document.product" label="Product" :text="trial.product" />
-        <FormText path="document.setting" label="Setting" :text="trial.setting" />
-        <FormText path="document.passes" label="Passes over the trays" :text="trial.passes" placeholder="3" />
+        <TextField class="wide" path="document.product" label="Product" />
+        <TextField path="document.setting" label="Setting" />
+        <TextField path="document.passes" label="Passes over the trays" placeholder="3" />
       </div>
       <p class="soft small">
         Start and stop well before and after the trays; wind still; gloves and eye cover as the label says.
@@ -62,27 +44,15 @@ const travels = [
     <li>
       <h3>How the lanes are driven</h3>
       <div class="fields">
-        <FormChoice path="document.travel" label="Lanes" :value="trial.travel" :choices="travels" />
-        <FormQuantity
-          path="document.limit"
-          label="Even enough up to a CV of"
-          kind="percent"
-          :entered="trial.limit"
-        />
-        <FormQuantity
-          path="document.lane"
-          label="Lane spacing in mind"
-          kind="length"
-          :entered="trial.lane"
-          :units="LENGTH_UNITS"
-          hint="blank: the effective swath"
-        />
+        <ChoiceField path="document.travel" label="Lanes" :choices="travels" />
+        <QuantityField path="document.limit" />
+        <QuantityField path="document.lane" />
       </div>
     </li>
   </ol>
   <div class="fields mt-3">
-    <FormDay path="document.on" label="Day" :day="trial.on" />
-    <FormText path="document.by" label="Done by" :text="trial.by" />
+    <DayField path="document.on" label="Day" />
+    <TextField path="document.by" label="Done by" />
   </div>
   <FormNotes path="document.notes" label="Notes" :text="trial.notes" class="mt-2" />
 </template>

@@ -4,13 +4,7 @@ import { readTimedCourse } from '#core/calibration/readSpeed'
 import type { Entered } from '#core/quantity/entered'
 import { fieldReader } from '#core/quantity/fieldReader'
 import { runAdvice } from '#core/quantity/repeats'
-import {
-  LENGTH_UNITS,
-  SPEED_UNITS,
-  STOPWATCH_UNITS,
-  type LengthUnit,
-  type SpeedUnit,
-} from '#core/quantity/units'
+import type { LengthUnit, SpeedUnit } from '#core/quantity/units'
 import { closedWorkingBook } from '#core/working/working'
 
 /** The speed of a calibration: typed, or timed over a taped length. */
@@ -52,21 +46,12 @@ function stopped(text: string) {
 <template>
   <div v-if="note.timed" class="space-y-2">
     <div class="fields">
-      <FormQuantity
-        :path="`${path}.timed.length`"
-        label="Timed over"
-        kind="length"
-        :entered="note.timed.length"
-        :units="LENGTH_UNITS"
-      />
-      <FormQuantity
+      <QuantityField :path="`${path}.timed.length`" />
+      <QuantityField
         v-for="(time, i) in note.timed.times"
         :key="i"
         :path="`${path}.timed.times.${i}`"
         :label="`Time ${i + 1}`"
-        kind="stopwatch"
-        :entered="time"
-        :units="STOPWATCH_UNITS"
       />
     </div>
     <StopWatch v-if="!locked" @stop="stopped" />
@@ -86,13 +71,7 @@ function stopped(text: string) {
     </p>
   </div>
   <div v-else class="fields items-end">
-    <FormQuantity
-      :path="`${path}.speed`"
-      label="Speed"
-      kind="speed"
-      :entered="note.speed"
-      :units="SPEED_UNITS"
-    />
+    <QuantityField :path="`${path}.speed`" />
     <p v-if="!locked" class="pb-1">
       <UButton variant="link" size="sm" @click="begin">Time it on a course</UButton>
     </p>

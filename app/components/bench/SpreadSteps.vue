@@ -2,7 +2,6 @@
 import { bySpreadMethod } from '#core/calibration/chooseMethod'
 import { SPREAD_METHODS, spreadMethodOf } from '#core/calibration/courseNote'
 import type { SpreaderCourse } from '#core/calibration/calibrationShape'
-import { AREA_UNITS, LENGTH_UNITS, MASS_UNITS } from '#core/quantity/units'
 
 /** A spreader's calibration as it is done: by whichever method, step by step. */
 const props = defineProps<{ note: SpreaderCourse; path: string; product?: string }>()
@@ -26,36 +25,22 @@ const methods = SPREAD_METHODS.map((value) => ({ value, text: SPREAD_WORDS[value
     <li>
       <h3>{{ words.ready }}</h3>
       <div class="fields">
-        <FormQuantity
+        <QuantityField
           v-if="method === 'known area' || method === 'catch'"
           :path="`${path}.length`"
           :label="words.length"
-          kind="length"
-          :entered="note.length"
-          :units="LENGTH_UNITS"
         />
-        <FormQuantity
-          v-if="method === 'job' && note.ground"
-          :path="`${path}.ground`"
-          label="Ground treated"
-          kind="area"
-          :entered="note.ground"
-          :units="AREA_UNITS"
-        />
-        <FormQuantity
-          :path="`${path}.width`"
-          :label="words.width"
-          kind="length"
-          :entered="note.width"
-          :units="LENGTH_UNITS"
-        />
-        <FormText
+        <QuantityField v-if="method === 'job' && note.ground" :path="`${path}.ground`" />
+        <QuantityField :path="`${path}.width`" :label="words.width" />
+        <TextField
           v-if="method === 'job'"
           :path="`${path}.passes`"
           label="Passes over it"
           :text="note.passes ?? '1'"
+          :locked="locked"
+          @change="set(`${path}.passes`, $event)"
         />
-        <FormText :path="`${path}.setting`" label="Setting" :text="note.setting" />
+        <TextField :path="`${path}.setting`" label="Setting" />
         <NameField
           class="wide"
           :path="`${path}.product`"
@@ -72,13 +57,7 @@ const methods = SPREAD_METHODS.map((value) => ({ value, text: SPREAD_WORDS[value
       <h3>{{ words.run }}</h3>
       <CourseRuns :runs="note.runs" :fields="words.fields" :path="`${path}.runs`" />
       <div class="fields">
-        <FormQuantity
-          :path="`${path}.step`"
-          label="Smallest step of the scale"
-          kind="mass"
-          :entered="note.step ?? { text: '', unit: 'oz' }"
-          :units="MASS_UNITS"
-        />
+        <QuantityField :path="`${path}.step`" />
       </div>
     </li>
     <li>

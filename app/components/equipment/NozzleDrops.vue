@@ -3,7 +3,6 @@ import { v7 as uuid } from 'uuid'
 import { DROP_SIZES, type DropRow } from '#core/calibration/dropSize'
 import type { SprayerDocument } from '#core/calibration/equipmentShape'
 import { SYSTEM_UNITS } from '#core/quantity/systems'
-import { PRESSURE_UNITS } from '#core/quantity/units'
 
 /** Drop sizes of the nozzles that are on, as their own sheet prints them, pressure by pressure. */
 const props = defineProps<{ nozzles: SprayerDocument['nozzles'] }>()
@@ -26,19 +25,8 @@ const add = () =>
 <template>
   <div class="col-span-full space-y-2">
     <div v-for="(row, i) in rows" :key="row.id" class="fields items-end">
-      <FormQuantity
-        :path="`document.nozzles.drops.${i}.pressure`"
-        :label="`Pressure ${i + 1}`"
-        kind="pressure"
-        :entered="row.pressure"
-        :units="PRESSURE_UNITS"
-      />
-      <FormChoice
-        :path="`document.nozzles.drops.${i}.size`"
-        label="gives drops that are"
-        :value="row.size"
-        :choices="sizes"
-      />
+      <QuantityField :path="`document.nozzles.drops.${i}.pressure`" :label="`Pressure ${i + 1}`" />
+      <ChoiceField :path="`document.nozzles.drops.${i}.size`" label="gives drops that are" :choices="sizes" />
       <RemoveButton path="document.nozzles.drops" :list="rows" :id="row.id" :what="`pressure ${i + 1}`" />
     </div>
     <p v-if="!locked">

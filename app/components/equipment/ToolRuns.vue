@@ -6,7 +6,7 @@ import type { ToolDocument } from '#core/calibration/equipmentShape'
 import { RUNS_WANTED, toolWords, type ToolReading } from '#core/ground/toolCourse'
 import type { TapedCourse } from '#core/ground/tapedCourse'
 import { SYSTEM_UNITS } from '#core/quantity/systems'
-import { LENGTH_UNITS, type SpanUnit } from '#core/quantity/units'
+import type { SpanUnit } from '#core/quantity/units'
 
 /**
  * Calibrating a stride or a wheel: a taped length walked three times or more, with what it comes to as the
@@ -50,10 +50,7 @@ const add = () =>
     <div class="fields">
       <QuantityField
         path="document.course.distance"
-        label="Taped length"
-        kind="length"
         :entered="course.distance"
-        :units="LENGTH_UNITS"
         :locked="locked"
         @change="put({ distance: $event })"
       />
@@ -66,13 +63,11 @@ const add = () =>
       />
     </div>
     <div class="fields">
-      <FormQuantity
+      <QuantityField
         v-for="(run, i) in course.runs"
         :key="run.id"
         :path="`document.course.runs.${i}.read`"
         :label="`Run ${i + 1}`"
-        kind="span"
-        :entered="run.read"
       />
     </div>
     <p v-if="!locked" class="small flex flex-wrap gap-4">

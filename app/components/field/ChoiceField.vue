@@ -1,12 +1,12 @@
 <script setup lang="ts" generic="V extends string | number">
 import type { Choice } from '~/composables/form/useChoices'
 
-/** A choice among a few words. */
+/** A choice among a few words: the form's at its path, unless it is handed in. */
 defineOptions({ inheritAttrs: false })
 const { whole, inner } = useFieldAttrs()
 const props = defineProps<{
   label: string
-  value: V
+  value?: V
   choices: readonly Choice<V>[]
   path?: string
   locked?: boolean
@@ -14,10 +14,15 @@ const props = defineProps<{
   hint?: string
 }>()
 const emit = defineEmits<{ change: [value: V] }>()
+const bound = useBound<V>(
+  () => ({ path: props.path, locked: props.locked, own: props.value }),
+  () => '' as V,
+  (value) => emit('change', value),
+)
 const { items, chosen, take } = useChoices<V>(
   () => props.choices,
-  () => props.value,
-  (value) => emit('change', value),
+  () => bound.value.value,
+  bound.change,
 )
 </script>
 
@@ -27,7 +32,7 @@ const { items, chosen, take } = useChoices<V>(
       :model-value="chosen"
       :items="items"
       :data-path="path"
-      :disabled="locked"
+      :disabled="bound.locked.value"
       class="w-full"
       v-bind="inner"
       @update:model-value="take"

@@ -3,13 +3,22 @@ import { dayText } from '#core/calendar/dayText'
 import { parseDay } from '#core/calendar/parseDay'
 
 /** A calendar day: typed as it is said (6 May, tomorrow), or pressed on the calendar beside it. */
-const props = defineProps<{ label: string; day: string; path?: string; locked?: boolean; bare?: boolean }>()
+const props = defineProps<{ label: string; day?: string; path?: string; locked?: boolean; bare?: boolean }>()
 const emit = defineEmits<{ change: [day: string] }>()
+const {
+  value: set,
+  locked,
+  change,
+} = useBound(
+  () => ({ path: props.path, locked: props.locked, own: props.day }),
+  () => '',
+  (day) => emit('change', day),
+)
 const crew = useCrewStore()
 const typed = ref<string>()
 const problem = ref<string>()
 const open = ref(false)
-const text = computed(() => typed.value ?? (props.day === '' ? '' : dayText(props.day)))
+const text = computed(() => typed.value ?? (set.value === '' ? '' : dayText(set.value)))
 
 function settle() {
   if (typed.value === undefined) return
@@ -22,7 +31,7 @@ function take(day: string) {
   typed.value = undefined
   problem.value = undefined
   open.value = false
-  emit('change', day)
+  change(day)
 }
 </script>
 
@@ -43,7 +52,7 @@ function take(day: string) {
       <UPopover v-if="!locked" v-model:open="open">
         <UButton icon="i-lucide-calendar" :aria-label="`Calendar for ${label}`" />
         <template #content>
-          <LazyDayCalendar :day="day" :today="crew.today()" @change="take" />
+          <LazyDayCalendar :day="set" :today="crew.today()" @change="take" />
         </template>
       </UPopover>
     </UFieldGroup>

@@ -1,10 +1,10 @@
 <script setup lang="ts">
-/** Words under their label. */
+/** Words under their label: of the form at their path, unless they are handed in. */
 defineOptions({ inheritAttrs: false })
 const { whole, inner } = useFieldAttrs()
-defineProps<{
+const props = defineProps<{
   label: string
-  text: string
+  text?: string
   path?: string
   placeholder?: string
   problem?: string
@@ -14,12 +14,17 @@ defineProps<{
   maxlength?: number
 }>()
 const emit = defineEmits<{ change: [text: string] }>()
+const { value, locked, change } = useBound(
+  () => ({ path: props.path, locked: props.locked, own: props.text }),
+  () => '',
+  (text) => emit('change', text),
+)
 </script>
 
 <template>
   <LabelledField :label="label" :problem="problem" :hint="hint" :bare="bare" v-bind="whole">
     <UInput
-      :model-value="text"
+      :model-value="value"
       :data-path="path"
       :placeholder="placeholder"
       :disabled="locked"
@@ -27,7 +32,7 @@ const emit = defineEmits<{ change: [text: string] }>()
       autocomplete="off"
       class="w-full"
       v-bind="inner"
-      @update:model-value="emit('change', $event)"
+      @update:model-value="change"
     />
   </LabelledField>
 </template>

@@ -59,12 +59,7 @@ const changeTool = (id: string) =>
 
 <template>
   <div class="fields">
-    <FormQuantity
-      :path="`${path}.slope`"
-      label="Slope"
-      kind="percent"
-      :entered="notes.slope ?? { text: '', unit: '%' }"
-    />
+    <QuantityField :path="`${path}.slope`" />
     <ChoiceField
       label="Measured with"
       :path="`${path}.instrument`"

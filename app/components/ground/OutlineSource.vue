@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import type { LawnPart, OutlineNote } from '#core/ground/areaShape'
-import { LENGTH_UNITS } from '#core/quantity/units'
 
 /** How an outline came onto the plan, and how far a position may be off where positions made it. */
 const props = defineProps<{ part: LawnPart; path: string }>()
@@ -40,12 +39,8 @@ function change(next: OutlineNote['from']) {
 
 <template>
   <ChoiceField label="The outline was" :value="from" :choices="ways" :locked="locked" @change="change" />
-  <FormQuantity
+  <QuantityField
     v-if="part.outline && (from === 'walked' || from === 'imported')"
     :path="`${path}.outline.pointError`"
-    label="A position is off by"
-    kind="length"
-    :entered="part.outline.pointError"
-    :units="LENGTH_UNITS"
   />
 </template>

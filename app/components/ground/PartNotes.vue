@@ -4,7 +4,6 @@ import type { LawnPart } from '#core/ground/areaShape'
 import { METHODS } from '#core/ground/methods/methods'
 import type { GroundStray } from '#core/ground/readFieldNotes'
 import { SYSTEM_UNITS } from '#core/quantity/systems'
-import { AREA_UNITS, SPAN_UNITS } from '#core/quantity/units'
 import { METHOD_GROUPS, METHOD_HINTS, READING_WORDS } from './methodWords'
 
 /** One piece of a lawn: what it is, how it was measured, its readings. */
@@ -64,13 +63,7 @@ function changeShape(shape: LawnPart['shape']) {
 <template>
   <div class="part" :class="part.sign">
     <div class="fields">
-      <FormChoice
-        v-if="index > 0"
-        :path="`${path}.sign`"
-        label="This shape"
-        :value="part.sign"
-        :choices="signs"
-      />
+      <ChoiceField v-if="index > 0" :path="`${path}.sign`" label="This shape" :choices="signs" />
       <LabelledField label="Measured as" class="method">
         <USelect
           :model-value="part.shape"
@@ -81,49 +74,21 @@ function changeShape(shape: LawnPart['shape']) {
           @update:model-value="changeShape($event as LawnPart['shape'])"
         />
       </LabelledField>
-      <FormQuantity
-        v-if="part.shape === 'known'"
-        :path="`${path}.size`"
-        label="Size"
-        kind="area"
-        :entered="part.size"
-        :units="AREA_UNITS"
-      />
-      <FormQuantity
-        v-if="part.shape === 'known'"
-        :path="`${path}.give`"
-        label="Give or take"
-        kind="percent"
-        :entered="part.give ?? { text: '', unit: '%' }"
-        :units="['%']"
-        hint="how sure it is; else 5 % is taken"
-      />
+      <QuantityField v-if="part.shape === 'known'" :path="`${path}.size`" />
+      <QuantityField v-if="part.shape === 'known'" :path="`${path}.give`" />
       <template v-if="method">
-        <FormQuantity
+        <QuantityField
           v-for="name in method.fixed"
           :key="name"
           :path="`${path}.lengths.${name}`"
+          :unit="blank.unit"
           :label="READING_WORDS[name]"
-          kind="span"
-          :entered="part.lengths[name] ?? blank"
-          :units="SPAN_UNITS"
         />
-        <FormQuantity
-          v-if="method.angle"
-          :path="`${path}.angle`"
-          :label="method.angle"
-          kind="angle"
-          :entered="part.angle ?? { text: '', unit: '°' }"
-        />
+        <QuantityField v-if="method.angle" :path="`${path}.angle`" :label="method.angle" />
       </template>
       <OutlineSource v-if="part.shape === 'outline'" :part="part" :path="path" />
       <template v-if="part.sign === 'subtract'">
-        <FormText
-          :path="`${path}.what`"
-          label="What it is"
-          :text="part.what ?? ''"
-          placeholder="bed, house, seeded"
-        />
+        <TextField :path="`${path}.what`" label="What it is" placeholder="bed, house, seeded" />
         <DayField
           label="Taken away until"
           :day="part.until ?? ''"
@@ -141,10 +106,12 @@ function changeShape(shape: LawnPart['shape']) {
         :one="method.list.one"
         :group="part.shape === 'triangles' ? 3 : undefined"
       />
-      <FormChoice
+      <ChoiceField
         v-if="rules.length > 0"
         :path="`${path}.rule`"
         label="Worked by"
+        :locked="locked"
+        @change="set(`${path}.rule`, $event)"
         :value="asksRule ? '' : part.rule || rules[0]!.value"
         :choices="rules"
       />

@@ -4,7 +4,7 @@ import { AIM_CHOICES, HEADER_CHOICES } from '#core/draft/applicationChoices'
 import { COMPASS_POINTS, compassWords, sideOf, type CompassPoint } from '#core/ground/compass'
 import type { Bounds, Point } from '#core/ground/plane'
 import { enteredLength, SYSTEM_UNITS } from '#core/quantity/systems'
-import { STOPWATCH_UNITS, type LengthUnit } from '#core/quantity/units'
+import type { LengthUnit } from '#core/quantity/units'
 import type { LawnLanes } from '#core/lanes/lawns/workOutLanes'
 
 /** What a hand can change about the lanes; blank, each is the tool's own choice. */
@@ -118,25 +118,17 @@ function begin(point: '' | CompassPoint) {
         @change="emit('change', { shutSide: $event })"
       />
       <QuantityField
-        label="Lanes apart, if other"
         path="lanes.apart"
-        kind="length"
         :entered="choices.apart"
         :units="lengths"
         :locked="locked"
-        :problem="problemAt('lanes.apart')?.message"
         :hint="calibrated === undefined ? undefined : `tested: ${told(calibrated)}`"
         @change="emit('change', { apart: $event })"
       />
       <QuantityField
-        label="A turn takes"
         path="lanes.turn"
-        kind="stopwatch"
         :entered="choices.turn"
-        :units="STOPWATCH_UNITS"
         :locked="locked"
-        :problem="problemAt('lanes.turn')?.message"
-        hint="5 s where nobody timed one"
         @change="emit('change', { turn: $event })"
       />
       <ChoiceField label="Begin" :value="''" :choices="begins" :locked="locked" @change="begin" />

@@ -1,8 +1,10 @@
 <script setup lang="ts">
+import { typedFigure } from '#core/quantity/entered'
 import { fromNorth } from '#core/lanes/plan/lanePlan'
 import { typedDirection } from '#core/job/lanes/readLanes'
 import { stripeCause } from '#core/lanes/stripes/stripeCause'
 import { fieldReader } from '#core/quantity/fieldReader'
+import { figureField } from '#core/quantity/figureField'
 import { lengthSi } from '#core/quantity/quantity'
 import type { Entered } from '#core/quantity/entered'
 import { SYSTEM_UNITS } from '#core/quantity/systems'
@@ -30,18 +32,17 @@ const lawn = computed(
 )
 const nozzles = computed(() => {
   const own = machine.value
-  const read =
-    own?.kind === 'sprayer' &&
-    fieldReader().optional('', own.nozzles.spacing, 'length', 'Nozzle spacing', 'above-zero')
+  const read = own?.kind === 'sprayer' && typedFigure(own.nozzles.spacing, 'length')
   return read ? lengthSi(read) : undefined
 })
 const bearing = computed(() => library.anchor?.bearing ?? 0)
 const directions = computed(() =>
   (lawn.value?.plan?.passes ?? []).map(({ direction }) => fromNorth(direction, bearing.value)),
 )
+const SPACING = figureField('length', 'above-zero', 'Spacing of the stripes')
 const answer = computed(() => {
   const fields = fieldReader()
-  const read = fields.optional('spacing', spacing.value, 'length', 'Spacing of the stripes', 'above-zero')
+  const read = fields.optional('spacing', spacing.value, SPACING)
   if (!read) return { problems: fields.problems, cause: undefined, lines: [] }
   const book = openWorkingBook()
   const { method } = document.value

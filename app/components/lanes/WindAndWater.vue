@@ -6,12 +6,12 @@ import { bufferExclusions } from '#core/job/lanes/bufferExclusions'
 import { downwind } from '#core/lanes/lawns/downwind'
 import type { LawnLanes } from '#core/lanes/lawns/workOutLanes'
 import { SYSTEM_UNITS } from '#core/quantity/systems'
-import { SPEED_UNITS, type LengthUnit } from '#core/quantity/units'
+import type { LengthUnit } from '#core/quantity/units'
 import type { SheetLanes } from '~/composables/job/useLanes'
 
 /** What is kept from water and beds and what that leaves untreated; where the wind carries. */
 const props = defineProps<{ worked: SheetLanes }>()
-const { document, set, locked, problemAt } = useSheet()
+const { document, set, locked } = useSheet()
 const { choices, change } = useLaneChoices()
 const crew = useCrewStore()
 const shown = useShown()
@@ -64,34 +64,24 @@ const located = (id: string) =>
         @change="change({ windFrom: $event })"
       />
       <QuantityField
-        label="Wind"
         path="lanes.wind"
-        kind="speed"
         :entered="choices.wind"
-        :units="SPEED_UNITS"
         :locked="locked"
-        :problem="problemAt('lanes.wind')?.message"
         @change="change({ wind: $event })"
       />
       <QuantityField
-        label="Kept from open water"
         path="lanes.buffer"
-        kind="length"
         :entered="choices.buffer"
         :units="lengths"
         :locked="locked"
-        :problem="problemAt('lanes.buffer')?.message"
         :hint="hint(buffers.water)"
         @change="change({ buffer: $event })"
       />
       <QuantityField
-        label="Kept from beds"
         path="lanes.bedBuffer"
-        kind="length"
         :entered="choices.bedBuffer ?? { text: '', unit: choices.buffer.unit }"
         :units="lengths"
         :locked="locked"
-        :problem="problemAt('lanes.bedBuffer')?.message"
         :hint="hint(buffers.beds)"
         @change="change({ bedBuffer: $event })"
       />

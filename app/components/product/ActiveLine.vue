@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { ACTIVE_GROUPS, groupOf } from '#core/label/modeOfAction'
 import type { ProductDocument } from '#core/label/productShape'
-import { CONTENT_UNITS } from '#core/quantity/units'
 
 /**
  * One active with its content and mode-of-action group; the published group comes with the name, the label's
@@ -42,14 +41,8 @@ function name(text: string) {
         :locked="locked"
         @change="name"
       />
-      <FormQuantity
-        :path="`${path}.content`"
-        label="Content"
-        kind="content"
-        :entered="active.content"
-        :units="CONTENT_UNITS"
-      />
-      <FormText :path="`${path}.group`" label="Group" :text="active.group" />
+      <QuantityField :path="`${path}.content`" />
+      <TextField :path="`${path}.group`" label="Group" />
       <RemoveButton path="document.actives" :list="actives" :id="active.id" :what="active.name" />
     </div>
     <p v-if="words" class="soft small">{{ words }}</p>

@@ -11,7 +11,7 @@ const forms = FORMS.map((value) => ({ value, text: value }))
 
 <template>
   <div class="fields">
-    <FormChoice path="document.kind" label="Kind" :value="document.kind" :choices="kinds" />
-    <FormChoice path="document.form" label="Form" :value="document.form" :choices="forms" />
+    <ChoiceField path="document.kind" label="Kind" :choices="kinds" />
+    <ChoiceField path="document.form" label="Form" :choices="forms" />
   </div>
 </template>

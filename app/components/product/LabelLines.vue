@@ -102,10 +102,9 @@ const dropLine = (id: string) =>
       :class="{ 'open-line': document.lines.length > 1 }"
     >
       <div class="fields">
-        <FormText
+        <TextField
           :path="`document.lines.${i}.use`"
           label="Use: target, grass"
-          :text="line.use"
           placeholder="as on the label"
           class="wide"
         />

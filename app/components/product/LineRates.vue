@@ -14,17 +14,11 @@ const props = defineProps<{
   /** Whether the product names actives: a label may limit them by themselves. */
   hasActives: boolean
 }>()
-const { set, locked, problemAt } = useForm()
+const { set, locked } = useForm()
 const bases = RATE_BASES.map((basis) => ({ value: basis, text: RATE_BASIS_NAMES[basis] }))
 const unitChoices = computed(() =>
   [...new Set([props.line.rate.unit, ...props.units])].map((value) => ({ value, text: unitText(value) })),
 )
-const limits = [
-  ['low', 'Lowest'],
-  ['high', 'Highest'],
-  ['most', 'Most in one go'],
-  ['year', 'Most in a year'],
-] as const
 const methods = APPLICATION_METHODS.map((value) => ({
   value,
   text:
@@ -37,18 +31,14 @@ const PERIOD_WORDS = {
   'twelve months': 'any twelve months',
 } as const
 const periods = YEAR_PERIODS.map((value) => ({ value, text: PERIOD_WORDS[value] }))
-const usualProblem = computed(() => problemAt(`${props.path}.rate`))
 </script>
 
 <template>
   <div class="fields">
     <QuantityField
       :path="`${path}.rate`"
-      label="Usual rate"
-      kind="rate"
       :entered="line.rate"
       :locked="locked"
-      :problem="usualProblem?.kind === 'wrong' ? usualProblem.message : undefined"
       @change="set(path, withUsualRate(line, $event))"
     />
     <ChoiceField
@@ -58,24 +48,14 @@ const usualProblem = computed(() => problemAt(`${props.path}.rate`))
       :locked="locked"
       @change="set(path, inLineUnit(line, $event))"
     />
-    <FormQuantity
-      v-for="[name, label] in limits"
-      :key="name"
-      :path="`${path}.${name}`"
-      :label="label"
-      kind="rate"
-      :entered="line[name]"
-    />
-    <FormChoice :path="`${path}.period`" label="Its year is" :value="line.period ?? ''" :choices="periods" />
-    <FormChoice :path="`${path}.basis`" label="The rate counts" :value="line.basis" :choices="bases" />
-    <FormQuantity
+    <QuantityField v-for="name in ['low', 'high', 'most', 'year']" :key="name" :path="`${path}.${name}`" />
+    <ChoiceField :path="`${path}.period`" label="Its year is" :choices="periods" />
+    <ChoiceField :path="`${path}.basis`" label="The rate counts" :choices="bases" />
+    <QuantityField
       v-if="hasActives || line.yearActive?.text"
       :path="`${path}.yearActive`"
-      label="Most of the active, a year"
-      kind="rate"
-      :entered="line.yearActive ?? { text: '', unit: 'lb/ac' }"
       :units="activeUnits"
     />
-    <FormChoice :path="`${path}.method`" label="Applied by" :value="line.method ?? ''" :choices="methods" />
+    <ChoiceField :path="`${path}.method`" label="Applied by" :choices="methods" />
   </div>
 </template>

@@ -4,7 +4,7 @@ import { TURF_STATES } from '#core/ground/turfStates'
 import { LINE_RATES } from '#core/label/lineUnit'
 import type { RateLine } from '#core/label/productShape'
 import { SECTION_FIGURES, toldLine, type LineSection } from '#core/label/toldLine'
-import { TIME_UNITS, type RateUnit } from '#core/quantity/units'
+import type { RateUnit } from '#core/quantity/units'
 
 /** A line of a label told back by its parts; each opens its few fields. */
 const props = defineProps<{
@@ -64,52 +64,23 @@ const pathsOf = (section: LineSection) => [
       />
       <div v-else class="fields">
         <template v-if="section === 'timing'">
-          <FormQuantity
-            :path="`${path}.repeatFrom`"
-            label="Repeat from"
-            kind="time"
-            :entered="line.repeatFrom"
-            :units="TIME_UNITS"
-          />
-          <FormQuantity
-            :path="`${path}.repeatTo`"
-            label="at the latest"
-            kind="time"
-            :entered="line.repeatTo"
-            :units="TIME_UNITS"
-          />
-          <FormText
-            :path="`${path}.perYear`"
-            label="Times a year"
-            :text="line.perYear ?? ''"
-            placeholder="as many as needed"
-          />
-          <FormText
-            :path="`${path}.inRow`"
-            label="Times in a row"
-            :text="line.inRow ?? ''"
-            placeholder="house rule"
-          />
-          <FormText
-            :path="`${path}.heatUnits`"
-            label="Lasts, heat units"
-            :text="line.heatUnits ?? ''"
-            placeholder="°C days"
-          />
+          <QuantityField :path="`${path}.repeatFrom`" />
+          <QuantityField :path="`${path}.repeatTo`" />
+          <TextField :path="`${path}.perYear`" label="Times a year" placeholder="as many as needed" />
+          <TextField :path="`${path}.inRow`" label="Times in a row" placeholder="house rule" />
+          <TextField :path="`${path}.heatUnits`" label="Lasts, heat units" placeholder="°C days" />
         </template>
-        <LineFigureFields :line="line" :path="path" :names="SECTION_FIGURES[section]" />
-        <FormChoice
+        <LineFigureFields :path="path" :names="SECTION_FIGURES[section]" />
+        <ChoiceField
           v-if="section === 'water'"
           :path="`${path}.drops`"
           label="Drops no finer than"
-          :value="line.drops ?? ''"
           :choices="drops"
         />
-        <FormChoice
+        <ChoiceField
           v-if="section === 'weather'"
           :path="`${path}.growth`"
           label="For turf that is"
-          :value="line.growth ?? ''"
           :choices="states"
         />
       </div>

@@ -2,7 +2,6 @@
 import { v7 as uuid } from 'uuid'
 import type { ProductDocument } from '#core/label/productShape'
 import { blankIn } from '#core/quantity/entered'
-import { AMOUNT_UNITS } from '#core/quantity/units'
 
 /** What a mix and a machine need to know of a product: pH, cups weighed once, dial numbers of the package. */
 const props = defineProps<{ document: ProductDocument }>()
@@ -54,24 +53,14 @@ const addDial = () => set('document.dials', [...dials.value, { id: uuid(), sprea
       />
     </div>
     <div v-for="(measure, i) in measures" :key="measure.id" class="fields items-end">
-      <FormText :path="`document.measures.${i}.tool`" label="One level" :text="measure.tool" />
-      <FormQuantity
-        :path="`document.measures.${i}.holds`"
-        label="holds of it"
-        kind="amount"
-        :entered="measure.holds"
-        :units="AMOUNT_UNITS"
-      />
-      <FormText :path="`document.measures.${i}.marks`" label="Marks" :text="measure.marks" />
+      <TextField :path="`document.measures.${i}.tool`" label="One level" />
+      <QuantityField :path="`document.measures.${i}.holds`" />
+      <TextField :path="`document.measures.${i}.marks`" label="Marks" />
       <RemoveButton path="document.measures" :list="measures" :id="measure.id" :what="measure.tool" />
     </div>
     <div v-for="(dial, i) in dials" :key="dial.id" class="fields items-end">
-      <FormText
-        :path="`document.dials.${i}.spreader`"
-        label="Printed for this spreader"
-        :text="dial.spreader"
-      />
-      <FormText :path="`document.dials.${i}.dial`" label="dial, a guess" :text="dial.dial" />
+      <TextField :path="`document.dials.${i}.spreader`" label="Printed for this spreader" />
+      <TextField :path="`document.dials.${i}.dial`" label="dial, a guess" />
       <RemoveButton path="document.dials" :list="dials" :id="dial.id" :what="dial.spreader" />
     </div>
     <p v-if="!locked" class="small flex flex-wrap gap-x-4">

@@ -3,7 +3,6 @@ import { v7 as uuid } from 'uuid'
 import { lineCost } from '#core/job/cost/lineCost'
 import type { LibraryProduct } from '#core/draft/fromLibrary'
 import type { Package } from '#core/label/productShape'
-import { AMOUNT_UNITS } from '#core/quantity/units'
 import { showCost, SYSTEM_UNITS } from '#core/quantity/systems'
 
 /** The packages it is sold in, and what each makes the first rate cost on the ground. */
@@ -32,14 +31,8 @@ const addPackage = () =>
       <UButton v-if="!locked" variant="link" size="sm" @click="addPackage"> Add a package </UButton>
     </div>
     <div v-for="(pack, i) in packages" :key="pack.id" class="fields items-end">
-      <FormQuantity
-        :path="`document.packages.${i}.size`"
-        label="Holds"
-        kind="amount"
-        :entered="pack.size"
-        :units="AMOUNT_UNITS"
-      />
-      <FormText :path="`document.packages.${i}.price`" :label="`Price, ${currency}`" :text="pack.price" />
+      <QuantityField :path="`document.packages.${i}.size`" />
+      <TextField :path="`document.packages.${i}.price`" :label="`Price, ${currency}`" />
       <p class="pb-1">
         <strong v-if="cost(pack)"
           ><FigureText

@@ -3,7 +3,6 @@ import { v7 as uuid } from 'uuid'
 import { ANALYSIS_PARTS } from '#core/label/productDocument'
 import type { ProductDocument } from '#core/label/productShape'
 import { PRODUCT_SECTIONS, printsNutrients, toldProduct, type ProductSection } from '#core/label/toldProduct'
-import { AMOUNT_UNITS, DENSITY_UNITS, TIME_UNITS } from '#core/quantity/units'
 
 /** What the label says of the product itself, told back by its parts; each opens its few fields. */
 const props = defineProps<{ document: ProductDocument }>()
@@ -76,19 +75,16 @@ const addActive = () =>
     >
       <div v-if="section === 'feeds'" class="space-y-2">
         <div class="fields">
-          <FormQuantity
+          <QuantityField
             v-for="[name, label] in ANALYSIS_PARTS"
             :key="name"
             :path="`document.analysis.${name}`"
             :label="label"
-            kind="percent"
-            :entered="document.analysis[name]"
           />
-          <FormChoice
+          <ChoiceField
             v-if="document.analysis.k2o.text.trim()"
             path="document.potassium"
             label="Potassium as"
-            :value="document.potassium ?? ''"
             :choices="choices(['', 'chloride', 'sulfate'] as const)"
           />
         </div>
@@ -108,26 +104,9 @@ const addActive = () =>
       </template>
       <div v-else-if="section === 'safety'" class="space-y-2">
         <div class="fields">
-          <FormChoice
-            path="document.signal"
-            label="Signal word"
-            :value="document.signal"
-            :choices="signals"
-          />
-          <FormQuantity
-            path="document.reentry"
-            label="Nobody back for"
-            kind="time"
-            :entered="document.reentry"
-            :units="TIME_UNITS"
-            hint="blank: once dry"
-          />
-          <FormText
-            path="document.registration"
-            label="Registration no."
-            :text="document.registration"
-            placeholder="as on the label"
-          />
+          <ChoiceField path="document.signal" label="Signal word" :choices="signals" />
+          <QuantityField path="document.reentry" />
+          <TextField path="document.registration" label="Registration no." placeholder="as on the label" />
         </div>
         <GrassChoice path="document.harms" label="It may harm" :chosen="document.harms ?? []" />
         <FormNotes
@@ -138,40 +117,14 @@ const addActive = () =>
       </div>
       <template v-else-if="section === 'mixing'">
         <div class="fields">
-          <FormQuantity
-            path="document.density"
-            label="Density"
-            kind="density"
-            :entered="document.density"
-            :units="DENSITY_UNITS"
-          />
-          <FormQuantity
-            v-if="document.form === 'granule'"
-            path="document.grain"
-            label="Grain size, middle"
-            kind="grain"
-            :entered="document.grain ?? { text: '', unit: 'mm' }"
-            hint="alike share a curve"
-          />
+          <QuantityField path="document.density" />
+          <QuantityField v-if="document.form === 'granule'" path="document.grain" />
         </div>
         <MixingExtras :document="document" />
       </template>
       <div v-else class="fields">
-        <FormQuantity
-          path="document.shelfLife"
-          label="Keeps for, unopened"
-          kind="time"
-          :entered="document.shelfLife ?? { text: '', unit: 'wk' }"
-          :units="TIME_UNITS"
-        />
-        <FormQuantity
-          path="document.reorderAt"
-          label="To be bought at"
-          kind="amount"
-          :entered="document.reorderAt"
-          :units="AMOUNT_UNITS"
-          hint="stock at or under this is low"
-        />
+        <QuantityField path="document.shelfLife" />
+        <QuantityField path="document.reorderAt" />
       </div>
     </ToldSection>
     <FormNotes path="document.notes" label="Notes" :text="document.notes" class="mt-3" />

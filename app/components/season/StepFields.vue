@@ -2,7 +2,6 @@
 import { PRODUCT_KINDS } from '#core/label/productDocument'
 import { STEP_WHENS } from '#core/program/stepWhens'
 import type { ProgramStep, StepWhen } from '#core/program/programShape'
-import { TEMPERATURE_UNITS } from '#core/quantity/units'
 import { CUE_KINDS } from '#core/season/cues/cue'
 import { WINDOW_NAMES } from '#core/season/windows/seasonWindow'
 import type { Product } from '#shared/schemas/product'
@@ -69,56 +68,33 @@ const again = computed(() => props.step.times.trim() !== '' && props.step.times.
 <template>
   <div class="space-y-2">
     <div class="fields">
-      <FormText :path="`${path}.title`" label="Step" :text="step.title" class="wide" />
-      <FormChoice
-        :path="`${path}.kind`"
-        label="Kind of product"
-        :value="step.kind"
-        :choices="kinds"
-        class="wide"
-      />
-      <FormChoice
+      <TextField :path="`${path}.title`" label="Step" class="wide" />
+      <ChoiceField :path="`${path}.kind`" label="Kind of product" :choices="kinds" class="wide" />
+      <ChoiceField
         v-if="step.kind"
         :path="`${path}.productId`"
         label="Product"
-        :value="step.productId"
         :choices="shelf"
         class="wide"
       />
-      <FormQuantity
+      <QuantityField
         v-if="step.kind === 'fertilizer'"
         :path="`${path}.nitrogen`"
-        label="Nitrogen, else as on the label"
-        kind="rate"
-        :entered="step.nitrogen"
         :units="['lb/1000 ft2', 'lb/ac', 'g/m2', 'kg/ha']"
       />
     </div>
     <div class="fields">
-      <FormChoice :path="`${path}.when.by`" label="When, by" :value="step.when.by" :choices="whens" />
-      <FormChoice
+      <ChoiceField :path="`${path}.when.by`" label="When, by" :choices="whens" />
+      <ChoiceField
         v-if="step.when.by === 'window'"
         :path="`${path}.when.window`"
         label="Window"
-        :value="step.when.window"
         :choices="windows"
       />
       <template v-if="step.when.by === 'soil'">
-        <FormChoice :path="`${path}.when.half`" label="Soil" :value="step.when.half" :choices="halves" />
-        <FormQuantity
-          :path="`${path}.when.soilFrom`"
-          label="from"
-          kind="temperature"
-          :entered="step.when.soilFrom"
-          :units="TEMPERATURE_UNITS"
-        />
-        <FormQuantity
-          :path="`${path}.when.soilTo`"
-          label="to"
-          kind="temperature"
-          :entered="step.when.soilTo"
-          :units="TEMPERATURE_UNITS"
-        />
+        <ChoiceField :path="`${path}.when.half`" label="Soil" :choices="halves" />
+        <QuantityField :path="`${path}.when.soilFrom`" />
+        <QuantityField :path="`${path}.when.soilTo`" />
       </template>
       <template v-if="step.when.by === 'dates'">
         <YearDayField
@@ -135,8 +111,8 @@ const again = computed(() => props.step.times.trim() !== '' && props.step.times.
         />
       </template>
       <template v-if="step.when.by === 'heat units'">
-        <FormText :path="`${path}.when.base`" label="Above, °C" :text="step.when.base" placeholder="10" />
-        <FormText :path="`${path}.when.units`" label="Units, °C days" :text="step.when.units" />
+        <TextField :path="`${path}.when.base`" label="Above, °C" placeholder="10" />
+        <TextField :path="`${path}.when.units`" label="Units, °C days" />
         <YearDayField
           label="Counted from"
           :day="step.when.since"
@@ -144,36 +120,24 @@ const again = computed(() => props.step.times.trim() !== '' && props.step.times.
           @change="set(`${path}.when.since`, $event)"
         />
       </template>
-      <FormChoice
+      <ChoiceField
         v-if="step.when.by === 'after'"
         :path="`${path}.when.step`"
         label="After"
-        :value="step.when.step"
         :choices="others"
       />
-      <FormChoice
-        v-if="step.when.by === 'cue'"
-        :path="`${path}.when.cue`"
-        label="Seen"
-        :value="step.when.cue ?? ''"
-        :choices="cues"
-      />
+      <ChoiceField v-if="step.when.by === 'cue'" :path="`${path}.when.cue`" label="Seen" :choices="cues" />
       <template v-if="COUNTED.includes(step.when.by)">
-        <FormText
-          :path="`${path}.when.daysFrom`"
-          label="Days, from"
-          :text="step.when.daysFrom"
-          placeholder="30"
-        />
-        <FormText :path="`${path}.when.daysTo`" label="to" :text="step.when.daysTo" placeholder="45" />
+        <TextField :path="`${path}.when.daysFrom`" label="Days, from" placeholder="30" />
+        <TextField :path="`${path}.when.daysTo`" label="to" placeholder="45" />
       </template>
-      <FormText :path="`${path}.times`" label="How often" :text="step.times" placeholder="once" />
-      <FormText v-if="again" :path="`${path}.every`" label="Days between" :text="step.every" />
+      <TextField :path="`${path}.times`" label="How often" placeholder="once" />
+      <TextField v-if="again" :path="`${path}.every`" label="Days between" />
     </div>
     <p v-if="whenProblem" role="alert" class="small">{{ whenProblem }}</p>
     <p v-if="wrong('times') || wrong('every')" role="alert" class="small">
       {{ wrong('times') ?? wrong('every') }}
     </p>
-    <FormText :path="`${path}.notes`" label="Notes" :text="step.notes" />
+    <TextField :path="`${path}.notes`" label="Notes" />
   </div>
 </template>

@@ -5,7 +5,6 @@ import type { AreaDocument } from '#core/ground/areaShape'
 import { GRASSES, GRASS_NAMES, nitrogenWanted } from '#core/ground/grasses'
 import { nutrientRangeText } from '#core/quantity/nutrientText'
 import { prettyUnits } from '#core/quantity/systems'
-import { LENGTH_UNITS } from '#core/quantity/units'
 
 /** What grows on an area and how it is kept: what later limits, windows and budgets depend on. */
 const props = defineProps<{ document: AreaDocument }>()
@@ -36,15 +35,9 @@ const addGrass = () =>
   <section aria-labelledby="kept-title" class="space-y-2">
     <h2 id="kept-title">What grows there</h2>
     <div v-for="(grass, i) in document.grass" :key="grass.id" class="fields items-end">
-      <FormChoice
-        :path="`document.grass.${i}.species`"
-        label="Grass"
-        class="grass"
-        :value="grass.species"
-        :choices="species"
-      />
-      <FormQuantity :path="`document.grass.${i}.share`" label="Share" kind="percent" :entered="grass.share" />
-      <FormText :path="`document.grass.${i}.cultivar`" label="Cultivar" :text="grass.cultivar" />
+      <ChoiceField :path="`document.grass.${i}.species`" label="Grass" class="grass" :choices="species" />
+      <QuantityField :path="`document.grass.${i}.share`" />
+      <TextField :path="`document.grass.${i}.cultivar`" label="Cultivar" />
       <RemoveButton path="document.grass" :list="document.grass" :id="grass.id" :what="grass.species" />
     </div>
     <p class="small flex flex-wrap gap-x-4">
@@ -56,57 +49,19 @@ const addGrass = () =>
       >
     </p>
     <div class="fields">
-      <FormChoice
-        path="document.use"
-        label="What it is"
-        :value="document.use"
-        :choices="choices(AREA_USES)"
-      />
-      <FormChoice path="document.sun" label="Sun" :value="document.sun" :choices="choices(SUNS)" />
-      <FormChoice
-        path="document.priority"
-        label="Priority"
-        :value="document.priority"
-        :choices="choices(PRIORITIES)"
-      />
-      <FormQuantity path="document.cover" label="Cover" kind="percent" :entered="document.cover" />
-      <FormQuantity
-        path="document.cut"
-        label="Height of cut"
-        kind="length"
-        :entered="document.cut"
-        :units="LENGTH_UNITS"
-      />
-      <FormChoice
-        path="document.clippings"
-        label="Clippings"
-        :value="document.clippings"
-        :choices="choices(CLIPPINGS)"
-      />
-      <FormQuantity
-        path="document.thatch"
-        label="Thatch"
-        kind="length"
-        :entered="document.thatch"
-        :units="LENGTH_UNITS"
-      />
-      <FormDay path="document.established" label="Established" :day="document.established" />
-      <FormDay path="document.overseeding" label="Overseeding planned" :day="document.overseeding" />
-      <FormChoice
-        path="document.irrigation.kind"
-        label="Irrigation"
-        :value="document.irrigation.kind"
-        :choices="zones"
-      />
+      <ChoiceField path="document.use" label="What it is" :choices="choices(AREA_USES)" />
+      <ChoiceField path="document.sun" label="Sun" :choices="choices(SUNS)" />
+      <ChoiceField path="document.priority" label="Priority" :choices="choices(PRIORITIES)" />
+      <QuantityField path="document.cover" />
+      <QuantityField path="document.cut" />
+      <ChoiceField path="document.clippings" label="Clippings" :choices="choices(CLIPPINGS)" />
+      <QuantityField path="document.thatch" />
+      <DayField path="document.established" label="Established" />
+      <DayField path="document.overseeding" label="Overseeding planned" />
+      <ChoiceField path="document.irrigation.kind" label="Irrigation" :choices="zones" />
       <template v-if="document.irrigation.kind === 'zone'">
-        <FormText path="document.irrigation.zone" label="Zone" :text="document.irrigation.zone" />
-        <FormQuantity
-          path="document.irrigation.output"
-          label="Output in an hour"
-          kind="length"
-          :entered="document.irrigation.output"
-          :units="LENGTH_UNITS"
-        />
+        <TextField path="document.irrigation.zone" label="Zone" />
+        <QuantityField path="document.irrigation.output" />
       </template>
     </div>
     <UCheckboxGroup

@@ -18,14 +18,9 @@ const add = () =>
 <template>
   <div class="space-y-2">
     <div v-for="(disease, i) in diseases" :key="disease.id" class="fields items-end">
-      <FormText :path="`document.diseases.${i}.name`" label="Disease seen" :text="disease.name" />
-      <FormChoice
-        :path="`document.diseases.${i}.seat`"
-        label="It sits"
-        :value="disease.seat"
-        :choices="seats"
-      />
-      <FormDay :path="`document.diseases.${i}.on`" label="Seen on" :day="disease.on" />
+      <TextField :path="`document.diseases.${i}.name`" label="Disease seen" />
+      <ChoiceField :path="`document.diseases.${i}.seat`" label="It sits" :choices="seats" />
+      <DayField :path="`document.diseases.${i}.on`" label="Seen on" />
       <RemoveButton path="document.diseases" :list="diseases" :id="disease.id" :what="disease.name" />
     </div>
     <UButton v-if="!locked" variant="link" size="sm" @click="add"> Note a disease seen here </UButton>

@@ -53,11 +53,8 @@ const wrong = (path: string) => (problemAt(path)?.kind === 'wrong' ? problemAt(p
     />
     <QuantityField
       path="document.soilTest.organic"
-      label="Organic matter"
-      kind="percent"
       :entered="test.organic"
       :locked="locked"
-      :problem="wrong('document.soilTest.organic')"
       @change="change({ organic: $event })"
     />
   </div>

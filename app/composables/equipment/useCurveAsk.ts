@@ -7,6 +7,7 @@ import { MARGIN, type CurveError } from '#core/calibration/settingCurve'
 import { spreaderCurve } from '#core/calibration/spreaderCurve'
 import type { Entered } from '#core/quantity/entered'
 import { fieldReader } from '#core/quantity/fieldReader'
+import { figureField } from '#core/quantity/figureField'
 import { dialText } from '#core/calibration/dialText'
 import { formatFigure } from '#core/quantity/format'
 import { lengthSi, speedSi } from '#core/quantity/quantity'
@@ -21,6 +22,12 @@ const REACH_WORDS = {
   margin: ' It lies a little beyond the tested settings: try it on a course first.',
   guess: ' Only one setting is tested, so this is a guess: run a course at it.',
 } as const
+
+const ASK_FIELDS = {
+  rate: figureField('massRate', 'above-zero', 'Rate'),
+  speed: figureField('speed', 'above-zero', 'Pace'),
+  swath: figureField('length', 'above-zero', 'Swath'),
+}
 
 /**
  * A question to a spreader's curve: what is asked, what is held, and the answer in words. Nothing is saved.
@@ -63,9 +70,10 @@ export function useCurveAsk(calibrations: () => readonly Calibration[], spreader
   /** The question as it stands, with what is wrong in it; neither while it is not whole. */
   const question = computed((): { readonly asked?: CurveQuestion; readonly problem?: string } => {
     const fields = fieldReader()
-    const rate = fields.optional('rate', ask.rate, 'massRate', 'Rate', 'above-zero')
-    const pace = fields.optional('speed', ask.speed, 'speed', 'Pace', 'above-zero')
-    const width = fields.optional('swath', spreader().swath, 'length', 'Swath', 'above-zero')
+    const at = fields.of(ASK_FIELDS, '')
+    const rate = at.optional('rate', ask.rate)
+    const pace = at.optional('speed', ask.speed)
+    const width = at.optional('swath', spreader().swath)
     const [problem] = fields.problems
     if (problem) return { problem: problem.message }
     const [speed, swath, setting] = [

@@ -1,11 +1,16 @@
 import type { InjectionKey } from 'vue'
 import type { FieldProblem } from '#core/quantity/fieldReader'
+import { fieldAt, type FieldTable, type FigureField } from '#core/quantity/figureField'
 
 /**
  * What a field needs of the form it stands in: how to change it, what is wrong with it, whether it is locked.
  */
 export interface FormContext {
   readonly locked: ComputedRef<boolean>
+  /** What a path holds; undefined where nothing does. */
+  readonly valueAt: (path: string) => unknown
+  /** What is told of a figure's field. */
+  readonly fieldAt: (path: string) => FigureField | undefined
   readonly problemAt: (path: string) => FieldProblem | undefined
   readonly set: (path: string, value: unknown) => void
   /** Opens what hides a field and puts the cursor into it. */
@@ -17,6 +22,10 @@ export interface FormContext {
 const key: InjectionKey<FormContext> = Symbol('form')
 
 interface FormOptions {
+  /** What is filled in; undefined until it has come. */
+  readonly document: () => object | undefined
+  /** Its figures, by their paths. */
+  readonly fields: () => FieldTable
   readonly problems: () => readonly FieldProblem[]
   readonly change: (path: string, value: unknown) => void
   readonly locked?: () => boolean
@@ -30,7 +39,7 @@ interface FormOptions {
 const LONGEST_WAIT_MS = 2000
 
 /** The field of a path, or the first below it; waited for, unless somebody goes elsewhere meanwhile. */
-async function fieldAt(path: string): Promise<HTMLElement | undefined> {
+async function focusable(path: string): Promise<HTMLElement | undefined> {
   const begun = performance.now()
   const places = [document.activeElement, document.body]
   while (performance.now() - begun < LONGEST_WAIT_MS && places.includes(document.activeElement)) {
@@ -45,6 +54,8 @@ async function fieldAt(path: string): Promise<HTMLElement | undefined> {
 
 /** Gives the fields below their form. */
 export function provideForm({
+  document: filled,
+  fields,
   problems,
   change,
   locked = () => false,
@@ -66,7 +77,7 @@ export function provideForm({
     reveal?.(path)
     for (const section of sectionsOf(path)) opened.add(section)
     await nextTick()
-    const field = await fieldAt(path)
+    const field = await focusable(path)
     field?.focus()
     field?.scrollIntoView({ block: 'nearest' })
   }
@@ -75,6 +86,8 @@ export function provideForm({
     locked: isLocked,
     opened,
     go,
+    valueAt: (path) => valueAt(filled(), path),
+    fieldAt: (path) => fieldAt(fields(), path),
     problemAt: (path) => byPath.value.get(path),
     set: (path, value) => {
       if (!isLocked.value) change(path, value)
@@ -85,7 +98,16 @@ export function provideForm({
 }
 
 export function useForm(): FormContext {
-  const context = inject(key)
+  const context = useFormIfAny()
   if (!context) throw new Error('no form is provided above this component')
   return context
 }
+
+/** The form around a field; undefined for one that stands alone. */
+export const useFormIfAny = (): FormContext | undefined => inject(key, undefined)
+
+/** What stands at a dotted path. */
+const valueAt = (node: unknown, path: string): unknown =>
+  path
+    .split('.')
+    .reduce<unknown>((at, name) => (at as Readonly<Record<string, unknown>> | undefined)?.[name], node)

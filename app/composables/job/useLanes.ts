@@ -1,3 +1,4 @@
+import { typedFigure } from '#core/quantity/entered'
 import { watchDebounced } from '@vueuse/core'
 import type { ApplicationDraft } from '#core/draft/applicationShape'
 import type { SiteLayout } from '#core/ground/siteLayout'
@@ -7,7 +8,6 @@ import type { WorkedApplication } from '#core/job/workOutJob'
 import type { LanesQuestion } from '#core/lanes/lawns/lanesQuestion'
 import type { JobLanes } from '#core/lanes/lawns/workOutLanes'
 import { amountFactor } from '#core/quantity/quantity'
-import { fieldReader } from '#core/quantity/fieldReader'
 import type { Working } from '#core/working/working'
 
 /** Lanes of an application as they were last worked out, and what they were worked out from. */
@@ -73,7 +73,7 @@ export function useLanes(document: Ref<ApplicationDraft>, sheet: Ref<WorkedAppli
     const { method, spread } = document.value
     const machine = library.equipment.find(({ id }) => id === spread.source?.id)?.document
     if (method !== 'spread' || machine?.kind !== 'spreader') return undefined
-    const read = fieldReader().optional('', machine.hopper, 'mass', 'Hopper', 'above-zero')
+    const read = typedFigure(machine.hopper, 'mass')
     return read && read.value * amountFactor(read.unit)
   }
 

@@ -1,3 +1,4 @@
+import { APPLICATION_TABLE } from '#core/draft/applicationFields'
 import type { Figure } from '#core/working/figures'
 import type { InjectionKey } from 'vue'
 import { linkAt, type LinkName } from '#core/job/chain'
@@ -82,6 +83,8 @@ export function provideSheet(options: SheetOptions): SheetContext {
     options.change(withValue(document.value, path, value))
   }
   const form = provideForm({
+    document: () => document.value,
+    fields: () => APPLICATION_TABLE,
     problems: () => sheet.value.problems,
     change,
     locked: options.locked,

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { PRODUCT_TABLE } from '#core/label/productFields'
 import { comparedRate, equivalents } from '#core/label/equivalents'
 import { bestSet, onSale } from '#core/stock/bestSet'
 import { packageChoice, shelfYears, type YearNeed } from '#core/stock/packageChoice'
@@ -13,6 +14,7 @@ const begin = useNewRow()
 const library = useLibraryStore()
 const entry = useEntryForm<Product, SaveProduct, undefined>('products', id, {
   draftOf: ({ version, name, document }) => ({ version, name, document }),
+  fields: () => PRODUCT_TABLE,
   read: ({ document }, fields) => {
     readProduct(document, fields)
     return undefined

@@ -1,7 +1,7 @@
+import { typedFigure } from '../../quantity/entered'
 import type { ApplicationDraft } from '../../draft/applicationShape'
 import type { LibraryProduct } from '../../draft/fromLibrary'
 import { enteredWords } from '../../quantity/enteredWords'
-import { fieldReader } from '../../quantity/fieldReader'
 import { lengthSi } from '../../quantity/quantity'
 import type { Entered } from '../../quantity/entered'
 import type { LengthUnit } from '../../quantity/units'
@@ -58,6 +58,6 @@ const ofRules = (local: readonly LocalRule[], wanted: LocalRule['kind']): readon
     })
 
 function asBuffer(entered: Entered<LengthUnit>, source: string, byHand: boolean): AskedBuffer | undefined {
-  const read = fieldReader().optional('', entered, 'length', 'Buffer', 'zero-too')
+  const read = typedFigure(entered, 'length', 'zero-too')
   return read && { metres: lengthSi(read), words: enteredWords(entered), source, byHand }
 }

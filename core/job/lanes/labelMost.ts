@@ -1,5 +1,5 @@
+import { typedFigure } from '../../quantity/entered'
 import type { ApplicationDraft } from '../../draft/applicationShape'
-import { fieldReader } from '../../quantity/fieldReader'
 import { rateUnitParts } from '../../quantity/rateUnit'
 
 /**
@@ -9,11 +9,7 @@ import { rateUnitParts } from '../../quantity/rateUnit'
  */
 export function labelMost({ products }: Pick<ApplicationDraft, 'products'>): number | undefined {
   const shares = products.flatMap(({ rate, most, basis, limitBasis = 'product' }) => {
-    const fields = fieldReader()
-    const [meant, limit] = [
-      fields.optional('', rate, 'rate', 'Rate', 'above-zero'),
-      fields.optional('', most, 'rate', 'Most', 'above-zero'),
-    ]
+    const [meant, limit] = [typedFigure(rate, 'rate'), typedFigure(most, 'rate')]
     if (!meant || !limit || basis !== limitBasis) return []
     const [one, other] = [rateUnitParts(meant.unit), rateUnitParts(limit.unit)]
     if (one.dimension !== other.dimension || one.per !== other.per) return []

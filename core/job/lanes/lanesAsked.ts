@@ -1,3 +1,4 @@
+import { typedFigure } from '../../quantity/entered'
 import type { ApplicationDraft, LanesDraft } from '../../draft/applicationShape'
 import { degreesOf } from '../../ground/compass'
 import { placesOf, siteLayout, type SiteLayout } from '../../ground/siteLayout'
@@ -8,7 +9,6 @@ import {
   type LanesQuestion,
 } from '../../lanes/lawns/lanesQuestion'
 import type { LaneAim } from '../../lanes/plan/lanePlan'
-import { fieldReader } from '../../quantity/fieldReader'
 import { amountFactor, type Quantity } from '../../quantity/quantity'
 import { STOPWATCH_PER, type AmountUnit } from '../../quantity/units'
 import type { WorkedApplication } from '../workOutJob'
@@ -97,7 +97,7 @@ const aimOf = (lanes: LanesDraft | undefined): LaneAim =>
   lanes?.aim === 'fewest turns' || lanes?.aim === 'longest runs' ? lanes.aim : 'quickest'
 
 function turnOf(lanes: LanesDraft | undefined): number {
-  const read = lanes && fieldReader().optional('', lanes.turn, 'stopwatch', 'A turn', 'zero-too')
+  const read = lanes && typedFigure(lanes.turn, 'stopwatch', 'zero-too')
   return read ? read.value * STOPWATCH_PER[read.unit] : USUAL_TURN
 }
 

@@ -1,3 +1,4 @@
+import { APPLICATION_FIELDS } from '../../draft/applicationFields'
 import type { LanesDraft } from '../../draft/applicationShape'
 import type { FieldReader } from '../../quantity/fieldReader'
 
@@ -10,10 +11,11 @@ const MOST_DEGREES = 360
 
 /** Reads what was typed about lanes for its errors; what is wrong leaves the tool's own. */
 export function readLanes({ turn, buffer, bedBuffer, wind, lawns }: LanesDraft, fields: FieldReader): void {
-  fields.optional('lanes.turn', turn, 'stopwatch', 'A turn', 'zero-too')
-  fields.optional('lanes.buffer', buffer, 'length', 'Buffer', 'zero-too')
-  if (bedBuffer) fields.optional('lanes.bedBuffer', bedBuffer, 'length', 'Buffer', 'zero-too')
-  fields.optional('lanes.wind', wind, 'speed', 'Wind', 'zero-too')
+  const at = fields.of(APPLICATION_FIELDS, '')
+  at.optional('lanes.turn', turn)
+  at.optional('lanes.buffer', buffer)
+  if (bedBuffer) at.optional('lanes.bedBuffer', bedBuffer)
+  at.optional('lanes.wind', wind)
   if (lawns.some(({ direction }) => direction.trim() !== '' && typedDirection(direction) === undefined))
     fields.wrong('lanes.direction', 'A direction is degrees from north, 0 to 360: 45.')
 }

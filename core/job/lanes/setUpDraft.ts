@@ -1,3 +1,4 @@
+import { SET_UP_FIELDS } from './laneFields'
 import type { SetUp } from '../../lanes/coverage/workOutCoverage'
 import type { LanesQuestion, WalkedLawn } from '../../lanes/lawns/lanesQuestion'
 import type { WorkedApplication } from '../workOutJob'
@@ -45,11 +46,12 @@ export function readSetUp(
   path: string,
   fields: FieldReader,
 ): { readonly setUp: SetUp; readonly words: string } {
-  const apart = fields.optional(`${path}.apart`, draft.apart, 'length', 'Lanes apart', 'above-zero')
-  const speed = fields.optional(`${path}.speed`, draft.speed, 'speed', 'Pace', 'above-zero')
-  const wander = fields.optional(`${path}.wander`, draft.wander, 'length', 'Wander', 'zero-too')
-  const speedSd = fields.optional(`${path}.speedSd`, draft.speedSd, 'percent', 'Change of pace', 'zero-too')
-  const lag = fields.optional(`${path}.lag`, draft.lag, 'length', 'Gate lag', 'zero-too')
+  const at = fields.of(SET_UP_FIELDS, path)
+  const apart = at.optional('apart', draft.apart)
+  const speed = at.optional('speed', draft.speed)
+  const wander = at.optional('wander', draft.wander)
+  const speedSd = at.optional('speedSd', draft.speedSd)
+  const lag = at.optional('lag', draft.lag)
   const passes = passesOf(draft.passes, job.passes, `${path}.passes`, fields)
   const width = apart ? lengthSi(apart) : job.width
   const pace = speed ? speedSi(speed) : job.speed

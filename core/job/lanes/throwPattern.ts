@@ -1,3 +1,4 @@
+import { typedFigure } from '../../quantity/entered'
 import type { BenchTestDocument, NozzleBenchTest, PatternBenchTest } from '../../calibration/benchTestShape'
 import type { EquipmentDocument } from '../../calibration/equipmentShape'
 import { readFan } from '../../calibration/readBoomAsk'
@@ -58,14 +59,13 @@ function fromTrays(test: PatternBenchTest, method: 'spread' | 'spray'): ToldPatt
 
 function fromNozzles(test: NozzleBenchTest, method: 'spread' | 'spray'): ToldPattern | undefined {
   if (method === 'spread') return undefined
-  const fields = fieldReader()
-  const spacing = fields.positive('spacing', test.spacing, 'length', 'Nozzle spacing')
-  const flows = test.catches.flatMap((caught, i) => {
-    const read = fields.notNegative(`catches.${i}`, caught, 'volume', `Nozzle ${i + 1}`)
+  const spacing = typedFigure(test.spacing, 'length')
+  const flows = test.catches.flatMap((caught) => {
+    const read = typedFigure(caught, 'volume', 'zero-too')
     return read ? [read.value * CUBIC_METRES_PER[read.unit]] : []
   })
   if (!spacing || flows.length < test.catches.length || !(Math.max(...flows) > 0)) return undefined
-  const fan = readFan(test, lengthSi(spacing), fields, closedWorkingBook)
+  const fan = readFan(test, lengthSi(spacing), fieldReader(), closedWorkingBook)
   return {
     ...nozzlePattern(flows, lengthSi(spacing), fan?.width, 'nozzles'),
     skewed: false,
@@ -75,11 +75,7 @@ function fromNozzles(test: NozzleBenchTest, method: 'spread' | 'spray'): ToldPat
 
 /** Where no nozzle was caught: as many alike as the sprayer has. */
 function typicalBoom(machine: EquipmentDocument | undefined, width: number): ToldPattern {
-  const fields = fieldReader()
-  const typed =
-    machine?.kind === 'sprayer'
-      ? fields.optional('spacing', machine.nozzles.spacing, 'length', 'Nozzle spacing', 'above-zero')
-      : undefined
+  const typed = machine?.kind === 'sprayer' ? typedFigure(machine.nozzles.spacing, 'length') : undefined
   const count = machine?.kind === 'sprayer' ? Number(machine.nozzles.count) : Number.NaN
   const spacing = typed ? lengthSi(typed) : undefined
   const nozzles =

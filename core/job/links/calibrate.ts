@@ -1,3 +1,4 @@
+import { APPLICATION_FIELDS } from '../../draft/applicationFields'
 import { atAnotherSpeed, type AtSpeed } from '../../calibration/anotherSpeed'
 import { calibrationTrust, type TrustReason } from '../../calibration/calibrationTrust'
 import type { CalibrationToday } from '../../calibration/calibrationToday'
@@ -47,15 +48,10 @@ function readToday(
   fields: FieldReader,
   book: WorkingBook,
 ): CalibrationToday | undefined {
+  const at = fields.of(APPLICATION_FIELDS, '')
   const { method } = draft
   const { on } = draft[method].calibration
-  const typedToday = fields.optional(
-    `${method}.speedToday`,
-    draft[method].speedToday,
-    'speed',
-    'Speed today',
-    'above-zero',
-  )
+  const typedToday = at.optional('*.speedToday', draft[method].speedToday, method)
   const course = readCourse(courseIn(draft), `${method}.calibration`, fields, book)
   if (!course) return undefined
   const { measured, speed } = course
@@ -65,8 +61,7 @@ function readToday(
       ? atAnotherSpeed(measured.mean, speed, speedToday)
       : { perArea: measured.mean, trust: 'trusted' }
   const atCalibrated = { ...course, perPass: today.perArea, pace: today.trust, speedToday, on }
-  const apart =
-    draft.lanes && fields.optional('lanes.apart', draft.lanes.apart, 'length', 'Lanes apart', 'above-zero')
+  const apart = draft.lanes && at.optional('lanes.apart', draft.lanes.apart)
   return apart ? atSpacing(atCalibrated, metres(lengthSi(apart)), book) : atCalibrated
 }
 

@@ -1,3 +1,4 @@
+import { APPLICATION_FIELDS } from '../../draft/applicationFields'
 import type { UnitSystem } from '../../quantity/systems'
 import { sprayMethodOf } from '../../calibration/courseNote'
 import { heavyMix, type HeavyMix } from '../../plan/heavyMix'
@@ -128,7 +129,8 @@ function questionOf(
 const sizeUnitOf = ([first]: readonly GroundPart[]): AreaUnit => first?.unit ?? 'm2'
 
 function spreadMethod({ spread }: ApplicationDraft, passes: number, fields: FieldReader): AskedMethod {
-  const reserve = fields.optional('spread.reserve', spread.reserve, 'mass', 'Reserve', 'zero-too')
+  const at = fields.of(APPLICATION_FIELDS, '')
+  const reserve = at.optional('spread.reserve', spread.reserve)
   return { method: { kind: 'spread', passes, ...(reserve && { reserve }) }, water: undefined }
 }
 
@@ -153,15 +155,10 @@ function sprayMethod(
   carrier: number | undefined,
   fields: FieldReader,
 ): AskedMethod | undefined {
-  const tank = fields.positive('spray.tank', spray.tank, 'volume', 'Tank')
-  const dead = fields.optional('spray.dead', spray.dead, 'volume', 'Dead volume', 'zero-too')
-  const agitate = fields.optional(
-    'spray.agitate',
-    spray.agitate,
-    'volume',
-    'Least the pump agitates',
-    'zero-too',
-  )
+  const at = fields.of(APPLICATION_FIELDS, '')
+  const tank = at.needed('spray.tank', spray.tank)
+  const dead = at.optional('spray.dead', spray.dead)
+  const agitate = at.optional('spray.agitate', spray.agitate)
   if (!tank || carrier === undefined) return undefined
   const unit = carrierUnitFor(tank.unit)
   const method: SprayMethod = {

@@ -1,3 +1,4 @@
+import { APPLICATION_FIELDS } from '../../draft/applicationFields'
 import type { ApplicationDraft } from '../../draft/applicationShape'
 import { definedOnly, partOf, readLimit, readProducts } from '../../draft/readProducts'
 import { doseOf } from '../../label/dose'
@@ -35,17 +36,10 @@ function ownRates(
     const place = lawns[index]?.own?.findIndex((one) => one.product === product.id) ?? -1
     const own = lawns[index]?.own?.[place]
     const path = `lawns.${index}.own.${place}.rate`
-    const rate = own && fields.optional(path, own.rate, 'rate', 'Rate of this lawn', 'above-zero')
+    const rate = own && fields.optional(path, own.rate, APPLICATION_FIELDS['lawns.*.own'])
     const read = planned[at]
     const limit = (name: 'low' | 'high' | 'most') =>
-      own?.[name] && read
-        ? readLimit(
-            { ...product, [name]: own[name] },
-            read,
-            { path, name, what: 'Limit of that line' },
-            fields,
-          )
-        : undefined
+      own?.[name] && read ? readLimit({ ...product, [name]: own[name] }, read, name, path, fields) : undefined
     const limits =
       own?.line === undefined
         ? undefined

@@ -1,12 +1,12 @@
+import { LINE_FIELDS, LINE_FIGURE_NAMES, LINE_FIGURES, type LineFigure } from '../productFields'
 import { fieldReader, type FieldReader } from '../../quantity/fieldReader'
-import type { Entered } from '../../quantity/entered'
 import type { KindUnits } from '../../quantity/parseQuantity'
 import { timeSi, type Quantity } from '../../quantity/quantity'
 import { rateUnitParts } from '../../quantity/rateUnit'
 import { isOver } from '../../quantity/tolerance'
 import { SECONDS_PER, type RateUnit, type TimeUnit } from '../../quantity/units'
 import { remembered } from '../../remembered'
-import { countIn, LINE_FIGURE_NAMES, LINE_FIGURES, type LineFigure } from '../productDocument'
+import { countIn } from '../productDocument'
 import type { RateLine } from '../productShape'
 
 /** What a line of a label says in figures; undefined is what is blank or not to be read. */
@@ -31,15 +31,16 @@ export const lineSays = remembered((line: RateLine): LineSays => readLine(line, 
  * Source: trade.md 5.
  */
 export function readLine(line: RateLine, path: string, fields: FieldReader): LineSays {
-  fields.optional(`${path}.rate`, line.rate, 'rate', 'Usual rate', 'above-zero')
-  const low = fields.optional(`${path}.low`, line.low, 'rate', 'Lowest rate', 'above-zero')
-  const high = fields.optional(`${path}.high`, line.high, 'rate', 'Highest rate', 'above-zero')
-  fields.optional(`${path}.most`, line.most, 'rate', 'Most per application', 'above-zero')
-  const year = fields.optional(`${path}.year`, line.year, 'rate', 'Most in a year', 'above-zero')
+  const at = fields.of(LINE_FIELDS, path)
+  at.optional('rate', line.rate)
+  const low = at.optional('low', line.low)
+  const high = at.optional('high', line.high)
+  at.optional('most', line.most)
+  const year = at.optional('year', line.year)
   if (line.heatUnits?.trim() && !(Number(line.heatUnits) > 0))
     fields.wrong(`${path}.heatUnits`, 'Heat units are a figure above zero, such as 200.')
-  const from = fields.optional(`${path}.repeatFrom`, line.repeatFrom, 'time', 'Repeat from', 'above-zero')
-  fields.optional(`${path}.repeatTo`, line.repeatTo, 'time', 'Repeat to', 'above-zero')
+  const from = at.optional('repeatFrom', line.repeatFrom)
+  at.optional('repeatTo', line.repeatTo)
   if (low && high) inOrder(line, low, high, path, fields)
   return {
     year,
@@ -55,13 +56,11 @@ export function readLine(line: RateLine, path: string, fields: FieldReader): Lin
 export const daysOf = (time: Quantity<TimeUnit>): number => timeSi(time) / SECONDS_PER.d
 
 function readYearActive({ yearActive }: RateLine, path: string, fields: FieldReader) {
-  const place = `${path}.yearActive`
-  const read =
-    yearActive && fields.optional(place, yearActive, 'rate', 'Most of the active in a year', 'above-zero')
+  const read = fields.of(LINE_FIELDS, path).optional('yearActive', yearActive)
   if (!read) return undefined
   const { dimension, per } = rateUnitParts(read.unit)
   if (dimension === 'mass' && per === 'area') return read
-  fields.wrong(place, 'The most of an active is a weight on the ground, such as 1.5 lb/ac.')
+  fields.wrong(`${path}.yearActive`, 'The most of an active is a weight on the ground, such as 1.5 lb/ac.')
   return undefined
 }
 
@@ -79,13 +78,10 @@ function readCount(
 }
 
 function readFigures({ figures = {} }: RateLine, path: string, fields: FieldReader): LineSays['figures'] {
-  const read = LINE_FIGURE_NAMES.map((name) => {
-    const { kind, what } = LINE_FIGURES[name]
-    const entered = figures[name] as Entered<KindUnits[typeof kind]> | undefined
-    const sign = kind === 'temperature' ? 'any-sign' : 'above-zero'
-    return [name, entered && fields.optional(`${path}.figures.${name}`, entered, kind, what, sign)] as const
-  })
-  return Object.fromEntries(read) as LineSays['figures']
+  const at = fields.of(LINE_FIGURES, `${path}.figures`)
+  return Object.fromEntries(
+    LINE_FIGURE_NAMES.map((name) => [name, at.optional(name, figures[name])]),
+  ) as LineSays['figures']
 }
 
 function inOrder(

@@ -1,6 +1,6 @@
+import { typedFigure } from '../../quantity/entered'
 import type { ApplicationDraft } from '../../draft/applicationShape'
 import type { LibraryArea } from '../../draft/fromLibrary'
-import { fieldReader } from '../../quantity/fieldReader'
 import { lengthSi } from '../../quantity/quantity'
 import type { WaterZone } from './waterIn'
 
@@ -16,7 +16,7 @@ export function zonesOf(
     .filter(({ id }) => treated.has(id))
     .flatMap(({ name, document: { irrigation } }): readonly WaterZone[] => {
       if (irrigation.kind !== 'zone') return []
-      const output = fieldReader().optional('', irrigation.output, 'length', 'Output', 'above-zero')
+      const output = typedFigure(irrigation.output, 'length')
       return output ? [{ name: irrigation.zone || name, output: lengthSi(output) }] : []
     })
   return [...new Map(found.map((zone) => [zone.name, zone])).values()]

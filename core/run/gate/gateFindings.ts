@@ -1,3 +1,4 @@
+import { GATE_FIELDS } from './gateFields'
 import { fromMph } from '../../quantity/speed'
 import { enteredWords } from '../../quantity/enteredWords'
 import { fieldReader, type FieldProblem } from '../../quantity/fieldReader'
@@ -45,13 +46,14 @@ const MUCH_RAIN = 0.025
 /** Reads what was typed; what is wrong is told at its field. */
 export function readGate(readings: GateReadings): GateRead {
   const fields = fieldReader()
-  const wind = fields.optional('wind', readings.wind, 'speed', 'Wind', 'zero-too')
-  const gust = fields.optional('gust', readings.gust, 'speed', 'Gusts', 'zero-too')
-  const air = fields.optional('air', readings.air, 'temperature', 'Air', 'any-sign')
-  const soil = fields.optional('soil', readings.soil, 'temperature', 'Soil', 'any-sign')
-  const rainIn = fields.optional('rainIn', readings.rainIn, 'time', 'Rain in', 'zero-too')
-  const rained = fields.optional('rained', readings.rained, 'length', 'Rain since yesterday', 'zero-too')
-  const mown = fields.optional('mown', readings.mown, 'time', 'Mown', 'zero-too')
+  const at = fields.of(GATE_FIELDS, '')
+  const wind = at.optional('wind', readings.wind)
+  const gust = at.optional('gust', readings.gust)
+  const air = at.optional('air', readings.air)
+  const soil = at.optional('soil', readings.soil)
+  const rainIn = at.optional('rainIn', readings.rainIn)
+  const rained = at.optional('rained', readings.rained)
+  const mown = at.optional('mown', readings.mown)
   if (wind && gust && speedSi(gust) < speedSi(wind) - ROUNDING)
     fields.wrong('gust', 'Gusts are at least as strong as the wind: check both.')
   return {

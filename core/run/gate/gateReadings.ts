@@ -1,5 +1,5 @@
+import { typedFigure } from '../../quantity/entered'
 import { blankIn, type Entered } from '../../quantity/entered'
-import { fieldReader } from '../../quantity/fieldReader'
 import { speedSi } from '../../quantity/quantity'
 import type { LengthUnit, SpeedUnit, TemperatureUnit, TimeUnit } from '../../quantity/units'
 
@@ -56,7 +56,7 @@ export const blankGate = (units: {
 export function readByHand(before: GateReadings, read: Partial<GateReadings>): GateReadings {
   const after = { ...before, ...read }
   const speed = (name: 'wind' | 'gust') => {
-    const figure = fieldReader().optional('', after[name], 'speed', '', 'zero-too')
+    const figure = typedFigure(after[name], 'speed', 'zero-too')
     return figure && speedSi(figure)
   }
   const [wind, gust] = [speed('wind'), speed('gust')]

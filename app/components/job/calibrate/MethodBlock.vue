@@ -2,7 +2,6 @@
 import { plural } from '#core/quantity/counting'
 import { dayText } from '#core/calendar/dayText'
 import { courseIn } from '#core/job/links/calibrate'
-import { SPEED_UNITS } from '#core/quantity/units'
 
 /** The equipment of this application and the calibration in force. */
 const { document, sheet, set, locked, day, whenLoaded } = useSheet()
@@ -95,13 +94,7 @@ const sentence = computed(() => {
         :locked="locked"
         @change="name"
       />
-      <FormQuantity
-        :path="`${document.method}.speedToday`"
-        label="Speed today, if other"
-        kind="speed"
-        :entered="document[document.method].speedToday"
-        :units="SPEED_UNITS"
-      />
+      <QuantityField :path="`${document.method}.speedToday`" />
     </div>
 
     <FormFold :section="`${document.method}.calibration`" words="calibration">

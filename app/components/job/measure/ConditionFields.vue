@@ -5,10 +5,10 @@ import { FATES } from '#core/draft/applicationChoices'
 import { SYSTEM_UNITS } from '#core/quantity/systems'
 import { toldDepth } from '#core/quantity/toldDepth'
 import { temperatureSpanIn, toldTemperature } from '#core/quantity/toldTemperature'
-import { TEMPERATURE_UNITS, TIME_UNITS, type TemperatureUnit } from '#core/quantity/units'
+import type { TemperatureUnit } from '#core/quantity/units'
 
 /** The turf and the weather as they are expected, where it belongs, and what follows it. */
-const { document, set, problemAt, locked, day: workDay } = useSheet()
+const { document, set, locked, day: workDay } = useSheet()
 const library = useLibraryStore()
 const crew = useCrewStore()
 const unit = computed<TemperatureUnit>(() => (SYSTEM_UNITS[crew.units].length === 'm' ? '°C' : '°F'))
@@ -30,7 +30,6 @@ const places = FATES.map((value) => ({
   value,
   text: value === '' ? 'as the label says' : value === 'soil' ? 'in the soil' : 'on the leaf',
 }))
-const wrong = (path: string) => (problemAt(path)?.kind === 'wrong' ? problemAt(path)?.message : undefined)
 /** What the station of the site says of the day, where nobody noted it. */
 const told = computed(() => {
   const { weather } = library
@@ -90,34 +89,17 @@ const summary = computed(() =>
           :locked="locked"
           @change="follow({ where: $event })"
         />
-        <QuantityField
-          path="day.air"
-          label="Air, at its warmest"
-          kind="temperature"
-          :entered="day.air"
-          :units="TEMPERATURE_UNITS"
-          :locked="locked"
-          :problem="wrong('day.air')"
-          @change="change({ air: $event })"
-        />
+        <QuantityField path="day.air" :entered="day.air" :locked="locked" @change="change({ air: $event })" />
         <QuantityField
           path="day.soil"
-          label="Soil, at 2 in"
-          kind="temperature"
           :entered="day.soil"
-          :units="TEMPERATURE_UNITS"
           :locked="locked"
-          :problem="wrong('day.soil')"
           @change="change({ soil: $event })"
         />
         <QuantityField
           path="fate.wait"
-          label="Wait before the next"
-          kind="time"
           :entered="fate.wait"
-          :units="TIME_UNITS"
           :locked="locked"
-          :problem="wrong('fate.wait')"
           @change="follow({ wait: $event })"
         />
         <TextField

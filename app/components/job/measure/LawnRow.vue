@@ -35,13 +35,7 @@ const shown = useShown()
         <span v-else class="soft small">to measure</span>
       </div>
     </template>
-    <FormText
-      :path="`lawns.${index}.name`"
-      label="Name"
-      :text="lawn.name"
-      :placeholder="`Lawn ${index + 1}`"
-      class="mb-2"
-    />
+    <TextField :path="`lawns.${index}.name`" label="Name" :placeholder="`Lawn ${index + 1}`" class="mb-2" />
     <LawnToday :lawn="lawn" :index="index" />
     <GroundNotes :notes="lawn" :path="`lawns.${index}`" />
     <UButton v-if="removable && !locked" variant="link" size="sm" @click="emit('remove')">

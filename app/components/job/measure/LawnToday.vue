@@ -51,12 +51,7 @@ function takeLine(product: ProductDraft, lineId: string) {
 
 <template>
   <div class="fields pb-2">
-    <FormChoice
-      :path="`lawns.${index}.treated`"
-      label="Today it is"
-      :value="lawn.treated"
-      :choices="choices"
-    />
+    <ChoiceField :path="`lawns.${index}.treated`" label="Today it is" :choices="choices" />
     <template v-if="lawn.treated === 'yes'">
       <div v-for="(product, i) in document.products" :key="product.id" class="space-y-1">
         <QuantityField

@@ -2,7 +2,6 @@
 import type { ProductDraft } from '#core/draft/applicationShape'
 import { FORMS, RATE_BASES, RATE_BASIS_NAMES } from '#core/label/label'
 import { ANALYSIS_PARTS } from '#core/label/productDocument'
-import { AMOUNT_UNITS, CONTENT_UNITS, DENSITY_UNITS } from '#core/quantity/units'
 import { rateUnitsFor } from './rateUnits'
 
 /** What the label says of one product, typed in place; its limits stay in the units they were printed in. */
@@ -25,76 +24,27 @@ const forms = FORMS.map((form) => ({ value: form, text: form }))
   <div class="space-y-2 pb-2">
     <LazySpokenRate v-if="!locked" :index="index" />
     <div class="fields">
-      <FormChoice :path="`${path}.basis`" label="The rate counts" :value="product.basis" :choices="bases" />
-      <FormChoice :path="`${path}.form`" label="Form" :value="product.form" :choices="forms" />
-      <FormChoice
-        :path="`${path}.split`"
-        label="Split"
-        :value="product.split ?? ''"
-        :choices="splits"
-        class="wide"
-      />
-      <FormQuantity
-        :path="`${path}.low`"
-        label="Label, lowest"
-        kind="rate"
-        :entered="product.low"
-        :units="units"
-      />
-      <FormQuantity
-        :path="`${path}.high`"
-        label="Label, highest"
-        kind="rate"
-        :entered="product.high"
-        :units="units"
-      />
-      <FormQuantity
-        :path="`${path}.most`"
-        label="Most in one go"
-        kind="rate"
-        :entered="product.most"
-        :units="units"
-      />
-      <FormQuantity
-        :path="`${path}.step`"
-        label="Measured in steps of"
-        kind="amount"
-        :entered="product.step"
-        :units="AMOUNT_UNITS"
-      />
-      <FormQuantity
-        :path="`${path}.density`"
-        label="Density"
-        kind="density"
-        :entered="product.density"
-        :units="DENSITY_UNITS"
-      />
-      <FormText
-        :path="`${path}.registration`"
-        label="Registration no."
-        :text="product.registration"
-        placeholder="as on the label"
-      />
+      <ChoiceField :path="`${path}.basis`" label="The rate counts" :choices="bases" />
+      <ChoiceField :path="`${path}.form`" label="Form" :choices="forms" />
+      <ChoiceField :path="`${path}.split`" label="Split" :choices="splits" class="wide" />
+      <QuantityField :path="`${path}.low`" :units="units" />
+      <QuantityField :path="`${path}.high`" :units="units" />
+      <QuantityField :path="`${path}.most`" :units="units" />
+      <QuantityField :path="`${path}.step`" />
+      <QuantityField :path="`${path}.density`" />
+      <TextField :path="`${path}.registration`" label="Registration no." placeholder="as on the label" />
     </div>
     <div class="fields">
-      <FormQuantity
+      <QuantityField
         v-for="[name, label] in ANALYSIS_PARTS"
         :key="name"
         :path="`${path}.analysis.${name}`"
         :label="label"
-        kind="percent"
-        :entered="product.analysis[name]"
       />
     </div>
     <div class="fields">
-      <FormText :path="`${path}.active.name`" label="Active ingredient" :text="product.active.name" />
-      <FormQuantity
-        :path="`${path}.active.content`"
-        label="Its content"
-        kind="content"
-        :entered="product.active.content"
-        :units="CONTENT_UNITS"
-      />
+      <TextField :path="`${path}.active.name`" label="Active ingredient" />
+      <QuantityField :path="`${path}.active.content`" />
     </div>
   </div>
 </template>

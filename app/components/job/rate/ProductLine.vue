@@ -63,13 +63,7 @@ const amount = steady(
       </UButton>
     </FormFold>
     <div class="rate">
-      <FormQuantity
-        :path="`products.${index}.rate`"
-        label="Rate"
-        kind="rate"
-        :entered="product.rate"
-        :units="units"
-      />
+      <QuantityField :path="`products.${index}.rate`" :units="units" />
       <LabelScale v-if="planned" class="scale" :product="planned" :method="method" />
       <p v-if="amount" class="amount" :class="method === 'spray' ? 'wet' : 'dry'">
         <span class="soft small block">on this ground</span>

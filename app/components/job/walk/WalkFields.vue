@@ -29,6 +29,6 @@ const choosePasses = (chosen: string) =>
       :locked="locked"
       @change="choosePasses"
     />
-    <FormText path="spread.dial" label="Dial today, if other" :text="document.spread.dial ?? ''" />
+    <TextField path="spread.dial" label="Dial today, if other" />
   </div>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { EQUIPMENT_TABLE } from '#core/calibration/equipmentFields'
 import { v7 as uuid } from 'uuid'
 import { nextCalibration } from '#core/calibration/nextCalibration'
 import { readEquipment } from '#core/calibration/equipmentDocument'
@@ -16,6 +17,7 @@ const crew = useCrewStore()
 const begin = useNewRow()
 const entry = useEntryForm<Equipment, SaveEquipment, ToolReading | undefined>('equipment', id, {
   draftOf: ({ version, name, document }) => ({ version, name, document }),
+  fields: () => EQUIPMENT_TABLE,
   read: ({ document }, fields) => {
     return readEquipment(document, fields, closedWorkingBook)
   },

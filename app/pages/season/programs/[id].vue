@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { PROGRAM_TABLE } from '#core/program/programFields'
 import { v7 as uuid } from 'uuid'
 import { readProgram } from '#core/program/programDocument'
 import type { ProgramStep } from '#core/program/programShape'
@@ -14,6 +15,7 @@ const notice = useNotice()
 const person = useSelfStore()
 const entry = useEntryForm<Program, SaveProgram, undefined>('programs', id, {
   draftOf: ({ version, name, document }) => ({ version, name, document }),
+  fields: () => PROGRAM_TABLE,
   read: ({ document }, fields) => {
     readProgram(document, fields)
     return undefined

@@ -169,16 +169,15 @@ useScreenCommands(() => [
         />
         <p v-else class="soft">Give the site its name; then measure its areas.</p>
         <div class="grid gap-3 sm:grid-cols-2">
-          <FormText path="place" label="Place" :text="draft.place" placeholder="street, town" />
-          <FormChoice
+          <TextField path="place" label="Place" placeholder="street, town" />
+          <ChoiceField
             v-if="stationChoices.length > 2"
             path="document.stationId"
             label="Weather station"
-            :value="draft.document.stationId ?? ''"
             :choices="stationChoices"
           />
           <SiteBudget :budget="draft.document.budget ?? ''" />
-          <FormText path="document.contact" label="Contact" :text="draft.document.contact" />
+          <TextField path="document.contact" label="Contact" />
           <FormNotes path="document.notices" label="Notices and gates" :text="draft.document.notices" />
           <FormNotes path="document.water" label="Water and buffers" :text="draft.document.water" />
           <FormNotes path="document.notes" label="Notes" :text="draft.document.notes" class="sm:col-span-2" />

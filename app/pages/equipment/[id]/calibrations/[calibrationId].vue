@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { COURSE_TABLES } from '#core/calibration/courseFields'
+import { fieldsUnder } from '#core/quantity/figureField'
 import { v7 as uuid } from 'uuid'
 import { errorOfCalibration } from '#core/calibration/calibrationError'
 import { readCalibrationDocument } from '#core/calibration/calibrationDocument'
@@ -21,6 +23,7 @@ const entry = useEntryForm<Calibration, SaveCalibration, ReturnType<typeof readC
   id,
   {
     draftOf: ({ version, equipmentId: owner, document }) => ({ version, equipmentId: owner, document }),
+    fields: ({ document }) => fieldsUnder('course', COURSE_TABLES[document.kind]),
     read: ({ document }, fields) => readCalibrationDocument(document, fields, closedWorkingBook),
   },
 )
@@ -77,13 +80,8 @@ const nozzles = computed(() =>
         <h2 id="course-title" class="mb-2">The procedure</h2>
         <CourseFields :course="course" path="document.course" :nozzles="nozzles" />
         <div class="fields">
-          <FormText
-            path="document.heldBy"
-            label="What held the speed"
-            :text="draft.document.heldBy"
-            placeholder="gear, throttle, pace"
-          />
-          <FormText path="document.by" label="Done by" :text="draft.document.by" />
+          <TextField path="document.heldBy" label="What held the speed" placeholder="gear, throttle, pace" />
+          <TextField path="document.by" label="Done by" />
         </div>
         <FormNotes path="document.notes" label="Notes" :text="draft.document.notes" class="mt-2" />
       </section>

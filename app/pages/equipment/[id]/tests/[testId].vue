@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { BENCH_TEST_TABLES } from '#core/calibration/benchTestFields'
 import { v7 as uuid } from 'uuid'
 import { courseOf } from '#core/calibration/calibrationInForce'
 import { calibrationFromBenchTest } from '#core/calibration/calibrationFromBenchTest'
@@ -35,6 +36,7 @@ const entry = useEntryForm<
   { pattern?: ReturnType<typeof readPattern>; nozzles?: ReturnType<typeof readNozzles> }
 >('benchTests', id, {
   draftOf: ({ version, equipmentId: owner, document }) => ({ version, equipmentId: owner, document }),
+  fields: ({ document }) => BENCH_TEST_TABLES[document.kind],
   read,
 })
 const { draft, load, result } = entry

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { AREA_TABLE } from '#core/ground/areaFields'
 import { dayText } from '#core/calendar/dayText'
 import { readArea } from '#core/ground/areaDocument'
 import { formatGive } from '#core/quantity/format'
@@ -21,6 +22,7 @@ const entry = useEntryForm<Area, SaveArea, ReturnType<typeof readArea>>('areas',
     position,
     document,
   }),
+  fields: () => AREA_TABLE,
   read: (area, fields) => readArea(area.document, area.name, crew.today(), fields, closedWorkingBook),
 })
 const { draft, stored, load, form, result: ground } = entry
