@@ -24,17 +24,17 @@ export interface DayProblem {
 /**
  * Reads a calendar day as people write it without doubt: `6 May 2026`, `6 may` (in the year given), `May 6
  * 2026`, `2026-05-06`. Figures only, with slashes or dots, could be read two ways and are refused.
- * @param year the year of a day typed without one
+ * @param year the year of a day typed without one; @param like how a day is written, for who wrote it badly
  * @returns YYYY-MM-DD; errors `notADay`, `ambiguous`, `noSuchDay`
  */
-export function parseDay(typed: string, year: number): Result<string, DayProblem> {
+export function parseDay(typed: string, year: number, like = `6 May ${year}`): Result<string, DayProblem> {
   const text = typed.trim().toLowerCase().replaceAll(',', ' ').replaceAll(/\s+/g, ' ')
   const iso = /^(\d{4})-(\d{1,2})-(\d{1,2})$/.exec(text)
   if (iso) return realDay(Number(iso[1]), Number(iso[2]), Number(iso[3]), typed)
   if (/^\d{1,4}[/.-]\d{1,2}[/.-]\d{1,4}$/.test(text)) {
     return err({
       kind: 'ambiguous',
-      message: `“${typed.trim()}” could be two days: write it as 6 May ${year}.`,
+      message: `“${typed.trim()}” could be two days: write it as ${like}.`,
     })
   }
   const words =
@@ -42,7 +42,7 @@ export function parseDay(typed: string, year: number): Result<string, DayProblem
     swapped(/^([a-z]{3,9})\.? (\d{1,2})(?: (\d{4}))?$/.exec(text))
   const month = words ? MONTHS.findIndex((name) => name.startsWith(words[2] ?? '?')) : -1
   if (!words || month < 0)
-    return err({ kind: 'notADay', message: `“${typed.trim()}” is not a day: write it as 6 May ${year}.` })
+    return err({ kind: 'notADay', message: `“${typed.trim()}” is not a day: write it as ${like}.` })
   return realDay(Number(words[3] ?? year), month + 1, Number(words[1]), typed)
 }
 

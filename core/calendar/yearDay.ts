@@ -12,9 +12,8 @@ const LEAP = 2000
 export function parseYearDay(typed: string): Result<string, DayProblem> {
   if (/\d{4}/.test(typed))
     return err({ kind: 'notADay', message: 'It comes every year: write the day without a year, as 1 Dec.' })
-  const day = parseDay(typed, LEAP)
-  if (day.ok) return ok(day.value.slice(5))
-  return err({ ...day.error, message: day.error.message.replace(` ${LEAP}`, '') })
+  const day = parseDay(typed, LEAP, '6 May')
+  return day.ok ? ok(day.value.slice(5)) : day
 }
 
 /**

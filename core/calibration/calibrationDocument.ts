@@ -10,7 +10,7 @@ export function readCalibrationDocument(
   fields: FieldReader,
   book: WorkingBook,
 ): MeasuredCourse | undefined {
-  if (document.course.on === '') fields.missing('document.course.on', 'The day is still missing.')
+  if (document.course.on === '') fields.lacks('document.course.on', 'The day')
   return readCourse(
     document.kind === 'spread'
       ? { kind: 'spread', note: document.course }

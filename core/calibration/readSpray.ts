@@ -147,8 +147,7 @@ function nozzleCatch({ note, path, width, speed, step, fields, book }: Reading):
   const { time, catches } = note.catching ?? { time: { text: '', unit: 's' as const }, catches: [] }
   if (speed === undefined) fields.missing(`${path}.speed`, 'A flow needs the speed it is carried at.')
   const filled = withoutTrailingBlanks(catches, 1)
-  if (filled.length === 0)
-    fields.missing(`${path}.catching.catches`, 'What each nozzle gave is still missing.')
+  if (filled.length === 0) fields.lacks(`${path}.catching.catches`, 'What each nozzle gave')
   const lasted = at.needed('catching.time', time)
   const read = whole(
     filled.map((entered, i) => at.needed('catching.catches.*', entered, i, `Nozzle ${i + 1}`)),

@@ -133,8 +133,8 @@ function linkOf(
   }
 }
 
-const missingText = ({ kind, message }: FieldProblem): string =>
-  kind === 'missing' ? message.replace(' is still missing.', ' missing') : 'to put right'
+const missingText = ({ kind, message, lacks }: FieldProblem): string =>
+  kind === 'wrong' ? 'to put right' : lacks ? `${lacks} missing` : message
 
 function ageText(on: string, today: string): string {
   if (on === '') return 'no date'

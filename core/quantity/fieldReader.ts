@@ -8,6 +8,8 @@ export interface FieldProblem {
   readonly path: string
   readonly kind: 'missing' | 'wrong'
   readonly message: string
+  /** What is missing, by its name. */
+  readonly lacks?: string
 }
 
 type QuantityIn<F extends FigureField> = Quantity<KindUnits[F['kind']]>
@@ -47,12 +49,18 @@ export interface FieldReader {
   ) => QuantityIn<F> | undefined
   wrong: (path: string, message: string) => void
   missing: (path: string, message: string) => void
+  /** Something that is needed and not there, by its name. */
+  lacks: (path: string, name: string) => void
 }
 
 export function fieldReader(): FieldReader {
   const problems: FieldProblem[] = []
-  const complain = (path: string, { kind, message }: EnteredProblem) => {
-    problems.push({ path, kind: kind === 'missing' ? 'missing' : 'wrong', message })
+  const complain = (path: string, { message }: EnteredProblem) => {
+    problems.push({ path, kind: 'wrong', message })
+    return undefined
+  }
+  const lacks = (path: string, name: string) => {
+    problems.push({ path, kind: 'missing', message: `${name} is still missing.`, lacks: name })
     return undefined
   }
   const optional: FieldReader['optional'] = (path, entered, { kind, name, sign }) => {
@@ -61,9 +69,7 @@ export function fieldReader(): FieldReader {
     return read.ok ? (read.value as never) : complain(path, read.error)
   }
   const needed: FieldReader['needed'] = (path, entered, field) =>
-    !entered || entered.text.trim() === ''
-      ? complain(path, { kind: 'missing', message: `${field.name} is still missing.` })
-      : optional(path, entered, field)
+    !entered || entered.text.trim() === '' ? lacks(path, field.name) : optional(path, entered, field)
   const of: FieldReader['of'] = (table, prefix) => {
     const by =
       (read: FieldReader['needed']): ReadRow<typeof table> =>
@@ -83,6 +89,7 @@ export function fieldReader(): FieldReader {
     of,
     needed,
     optional,
+    lacks,
     wrong: (path, message) => {
       problems.push({ path, kind: 'wrong', message })
     },

@@ -122,6 +122,8 @@ export interface LimitYear {
   readonly rowsOf: (rows: readonly IndexedRow[]) => readonly IndexedRow[]
   /** "this year", "in twelve months". */
   readonly words: string
+  /** "2026 so far", "twelve months". */
+  readonly span: string
   /** What a limit passed in it means: a year the label may not mean is only warned of. */
   readonly level: 'stop' | 'warn'
 }
@@ -134,16 +136,18 @@ export function limitYears(
   const calendar = (level: 'stop' | 'warn'): LimitYear => ({
     rowsOf: (rows) => thisYear(rows, context),
     words: 'this year',
+    span: `${context.year} so far`,
     level,
   })
-  const twelve = (level: 'stop' | 'warn', words: string): LimitYear => ({
+  const twelve = (level: 'stop' | 'warn', span: string): LimitYear => ({
     rowsOf: (rows) => inTwelveMonths(rows, context.dayNumber),
-    words,
+    words: `in ${span}`,
+    span,
     level,
   })
   if (period === 'calendar year') return [calendar('stop')]
-  if (period === 'twelve months') return [twelve('stop', 'in twelve months')]
-  return [calendar('stop'), twelve('warn', 'in twelve months, which the label may mean by a year')]
+  if (period === 'twelve months') return [twelve('stop', 'twelve months')]
+  return [calendar('stop'), twelve('warn', 'twelve months, which the label may mean by a year')]
 }
 
 /** Ways out that leave a lawn untreated; three at most, so that they can be read. */

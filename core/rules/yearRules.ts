@@ -102,7 +102,7 @@ function worstOf(
 
 function measureFindings(limited: Limited, context: RuleVisit): readonly Check[] {
   const found = worstOf(limited, context)
-  return found ? [overYear(limited, found.year, found.lawns, context)] : notCounted(limited, context)
+  return found ? [overYear(limited, found.year, found.lawns)] : notCounted(limited, context)
 }
 
 const CODES = {
@@ -115,7 +115,6 @@ function overYear(
   { line, measure }: Limited,
   year: LimitYear,
   lawns: readonly CountedLawn[],
-  context: RuleVisit,
 ): Check {
   const worst = lawns[0]!
   const told = (perArea: number) =>
@@ -123,7 +122,6 @@ function overYear(
       ? `${formatFigure((100 * perArea) / measure.most)} %`
       : rounded(measure.told(perArea))
   const left = measure.most - worst.laid
-  const when = year.words === 'this year' ? `in ${context.year} so far` : year.words
   return {
     level: year.level,
     code: CODES[measure.of],
@@ -138,8 +136,8 @@ function overYear(
     ],
     working: () => [
       measure.of === 'active'
-        ? `${worst.area.name}, ${measure.name} ${when}, each as a share of the year's most:`
-        : `${worst.area.name}, ${when.replace('in ', '')}:`,
+        ? `${worst.area.name}, ${measure.name} in ${year.span}, each as a share of the year's most:`
+        : `${worst.area.name}, ${year.span}:`,
       ...worst.rows.map(
         (row) =>
           `${dayText(row.on)}${measure.of === 'product' ? '' : `, ${row.product}`}${plannedMark(row)}: ` +

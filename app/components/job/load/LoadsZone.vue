@@ -78,11 +78,7 @@ const missing = computed(() => sheet.value.problems[0])
       <p>What to measure stands here as soon as it can be worked out.</p>
       <p v-if="missing" class="mt-1">
         <UButton variant="link" size="sm" @click="go(missing.path)">
-          {{
-            missing.kind === 'missing'
-              ? `Next: ${missing.message.replace(' is still missing.', '').toLowerCase()}`
-              : missing.message
-          }}
+          {{ missing.lacks ? `Next: ${missing.lacks.toLowerCase()}` : missing.message }}
         </UButton>
       </p>
     </div>
