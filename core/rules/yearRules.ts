@@ -111,11 +111,7 @@ const CODES = {
   active: 'active-above-max-per-year',
 } as const
 
-function overYear(
-  { line, measure }: Limited,
-  year: LimitYear,
-  lawns: readonly CountedLawn[],
-): Check {
+function overYear({ line, measure }: Limited, year: LimitYear, lawns: readonly CountedLawn[]): Check {
   const worst = lawns[0]!
   const told = (perArea: number) =>
     measure.of === 'active'
