@@ -1,8 +1,7 @@
 import { expect, test } from 'vitest'
 import { sampleCalibrations } from '../../demo/sampleEquipment'
 import type { CalibrationDocument } from './calibrationShape'
-import { calibrationRows } from './calibrationRows'
-import { readCalibrationRows } from './readCalibrationRows'
+import { calibrationRows, readCalibrationRows } from './calibrationRows'
 
 const counter = () => {
   let made = 0

@@ -12,7 +12,7 @@ const SPEED: FieldTable = { ...fieldsUnder('timed', TIMED_FIELDS), speed: TIMED_
 export const SPREAD_RUN_FIELDS = {
   start: figureField('mass', 'above-zero', 'Weighed in'),
   left: figureField('mass', 'zero-too', 'Weighed back'),
-  caught: figureField('mass', 'above-zero', 'Caught'),
+  caught: figureField('mass', 'above-zero', 'Caught', { unit: 'g' }),
   time: figureField('stopwatch', 'above-zero', 'Time'),
 } as const satisfies FieldTable
 
@@ -43,7 +43,7 @@ export const SPRAY_FIELDS = {
   }),
   ground: figureField('area', 'above-zero', 'Ground treated'),
   'catching.time': figureField('stopwatch', 'above-zero', 'Caught for'),
-  'catching.catches.*': figureField('volume', 'zero-too', 'Nozzle'),
+  'catching.catches.*': figureField('volume', 'zero-too', 'Nozzle', { unit: 'fl oz' }),
   'covered.ground': figureField('area', 'above-zero', 'Ground covered'),
   'covered.time': figureField('stopwatch', 'above-zero', 'Time for that ground'),
 } as const satisfies FieldTable

@@ -4,8 +4,7 @@ import { typed } from '../../demo/typed'
 import { LINE_FIGURE_NAMES, LINE_FIGURES } from './productFields'
 import type { RateLine } from './productShape'
 import type { NamedProduct } from './productRows'
-import { productRows } from './productRows'
-import { readProductRows } from './readProductRows'
+import { productRows, readProductRows } from './productRows'
 
 const counter = () => {
   let made = 0

@@ -1,220 +1,154 @@
-import { figureCell } from '../quantity/cells'
-import { NITROGEN_FORMS } from './productDocument'
-import { LINE_FIGURE_NAMES, type LineFigure } from './productFields'
+import { DROP_SIZES } from '../calibration/dropSize'
+import { GRASS_NAMES } from '../ground/grasses'
+import { TURF_STATES } from '../ground/turfStates'
+import type { UnitSystem } from '../quantity/systems'
+import { blankIn } from '../quantity/entered'
+import { figureField } from '../quantity/figureField'
+import {
+  CELLS,
+  column,
+  documentOf,
+  groupedRows,
+  rowOf,
+  type Column,
+  type Row,
+  type RowProblem,
+} from '../shape/columns'
+import { blankProductDocument, blankRateLine } from './blankProduct'
+import { FORMS, RATE_BASES } from './label'
+import { APPLICATION_METHODS, NITROGEN_FORMS, PRODUCT_KINDS, YEAR_PERIODS } from './productDocument'
+import { LINE_FIELDS, LINE_FIGURE_NAMES, LINE_FIGURES, PRODUCT_FIELDS } from './productFields'
 import type { ProductDocument, RateLine } from './productShape'
 
+const { text, figure, choice, words, things } = CELLS
+
+const grasses = words(GRASS_NAMES)
+/** A share whose head says that it is one: without its sign. */
+const share: typeof text = {
+  write: (value) => (value as RateLine['rate'] | undefined)?.text ?? '',
+  read: figure(figureField('percent', 'zero-too', 'Share')).read,
+}
+
+/** What the lines of a label share. */
+const LABEL: readonly Column[] = [
+  column('kind', choice(PRODUCT_KINDS)),
+  column('form', choice(FORMS)),
+  column('registration'),
+  column('density', figure(PRODUCT_FIELDS.density)),
+  ...(['n', 'p2o5', 'k2o', 'fe'] as const).map((name) => column(name, share, `analysis.${name}`)),
+  column('slow_n', share, 'analysis.slowN'),
+  column(
+    'actives',
+    things({ name: text, content: figure(PRODUCT_FIELDS['actives.*.content']), group: text }),
+  ),
+  column('packages', things({ size: figure(PRODUCT_FIELDS['packages.*.size']), price: text })),
+  column('reentry', figure(PRODUCT_FIELDS.reentry)),
+  column('signal', choice(['', 'caution', 'warning', 'danger'])),
+  column('notes'),
+  column('grain', figure(PRODUCT_FIELDS.grain)),
+  ...NITROGEN_FORMS.map((form) => column(form, share, `nForms.${form}`)),
+  column('coating'),
+  column('releases', figure(PRODUCT_FIELDS.releases)),
+  column('potassium', choice(['', 'chloride', 'sulfate'])),
+  column('salt_index', text, 'saltIndex'),
+  column('ph_from', text, 'ph.from'),
+  column('ph_to', text, 'ph.to'),
+  column('goes_in', choice(['', 'last']), 'ph.last'),
+  column('measures', things({ tool: text, holds: figure(PRODUCT_FIELDS['measures.*.holds']), marks: text })),
+  column('dials', things({ spreader: text, dial: text })),
+  column('harms', grasses),
+  column('restrictions'),
+  column('shelf_life', figure(PRODUCT_FIELDS.shelfLife), 'shelfLife'),
+  column('reorder_at', figure(PRODUCT_FIELDS.reorderAt), 'reorderAt'),
+  column('label', choice(['own', 'sample'])),
+]
+
+const LINE: readonly Column[] = [
+  column('use'),
+  column('counts', choice(RATE_BASES), 'basis'),
+  ...(['rate', 'low', 'high', 'most', 'year'] as const).map((name) =>
+    column(name, figure(LINE_FIELDS[name])),
+  ),
+  column('repeat_from', figure(LINE_FIELDS.repeatFrom), 'repeatFrom'),
+  column('repeat_to', figure(LINE_FIELDS.repeatTo), 'repeatTo'),
+  column('method', choice(APPLICATION_METHODS)),
+  column('per_year', text, 'perYear'),
+  column('in_row', text, 'inRow'),
+  column('year_active', figure(LINE_FIELDS.yearActive), 'yearActive'),
+  column('year_means', choice(YEAR_PERIODS), 'period'),
+  column('heat_units', text, 'heatUnits'),
+  column('grasses', grasses),
+  column('growth', choice(TURF_STATES)),
+  column('spares_sown', grasses, 'sparesSown'),
+  ...LINE_FIGURE_NAMES.map((name) =>
+    column(
+      name.replaceAll(/[A-Z]/g, (letter) => `_${letter.toLowerCase()}`),
+      figure(LINE_FIGURES[name]),
+      `figures.${name}`,
+    ),
+  ),
+  column('drops', choice(DROP_SIZES)),
+]
+
+/** What parts of a label begin with that a label need not have. */
+const PARTS = {
+  ph: { from: '', to: '', last: '' },
+  nForms: { nitrate: blankIn('%'), ammonium: blankIn('%'), urea: blankIn('%') },
+}
+
 /** The columns of a shelf as a table: a row for each rate line, what a product's lines share repeated. */
-export const PRODUCT_COLUMNS = [
+export const PRODUCT_COLUMNS: readonly string[] = [
   'product',
   'name',
-  'kind',
-  'form',
-  'registration',
-  'density',
-  'n',
-  'p2o5',
-  'k2o',
-  'fe',
-  'slow_n',
-  'actives',
-  'packages',
-  'reentry',
-  'signal',
-  'notes',
-  'grain',
-  ...NITROGEN_FORMS,
-  'coating',
-  'releases',
-  'potassium',
-  'salt_index',
-  'ph_from',
-  'ph_to',
-  'goes_in',
-  'measures',
-  'dials',
-  'harms',
-  'restrictions',
-  'shelf_life',
-  'reorder_at',
-  'label',
+  ...LABEL.map(({ head }) => head),
   'line',
-  'use',
-  'counts',
-  'rate',
-  'low',
-  'high',
-  'most',
-  'year',
-  'repeat_from',
-  'repeat_to',
-  'method',
-  'per_year',
-  'in_row',
-  'year_active',
-  'year_means',
-  'heat_units',
-  'grasses',
-  'growth',
-  'spares_sown',
-  'carrier_from',
-  'carrier_to',
-  'lead',
-  'lasts',
-  'seed_after',
-  'seed_before',
-  'rainfast',
-  'water_depth',
-  'water_within',
-  'mow_before',
-  'mow_after',
-  'rake_after',
-  'wind_most',
-  'buffer',
-  'soil_from',
-  'soil_to',
-  'air_most',
-  'drops',
-] as const
-export type ProductColumn = (typeof PRODUCT_COLUMNS)[number]
+  ...LINE.map(({ head }) => head),
+]
+
 export interface NamedProduct {
   readonly id: string
   readonly name: string
   readonly document: ProductDocument
 }
 
-/** The column of each figure of a line. */
-export const FIGURE_COLUMNS = {
-  carrierFrom: 'carrier_from',
-  carrierTo: 'carrier_to',
-  lead: 'lead',
-  lasts: 'lasts',
-  seedAfter: 'seed_after',
-  seedBefore: 'seed_before',
-  rainfast: 'rainfast',
-  waterDepth: 'water_depth',
-  waterWithin: 'water_within',
-  mowBefore: 'mow_before',
-  mowAfter: 'mow_after',
-  rakeAfter: 'rake_after',
-  windMost: 'wind_most',
-  buffer: 'buffer',
-  soilFrom: 'soil_from',
-  soilTo: 'soil_to',
-  airMost: 'air_most',
-} as const satisfies Readonly<Record<LineFigure, ProductColumn>>
-type FigureColumn = (typeof FIGURE_COLUMNS)[LineFigure]
-
-/** Lists of words in one cell are parted by ;, the parts of one thing by |. */
-const listCell = (parts: readonly (readonly string[])[]): string =>
-  parts.map((one) => one.join(' | ')).join('; ')
-
 /** A shelf as rows, with everything its labels say. */
-export function productRows(
-  products: readonly NamedProduct[],
-): readonly Readonly<Record<ProductColumn, string>>[] {
-  return products.flatMap(({ id, name, document }) => {
-    const { kind, form, registration, density, analysis, actives, packages, reentry, signal, notes } =
-      document
-    const shared = {
+export const productRows = (products: readonly NamedProduct[]): readonly Row[] =>
+  products.flatMap(({ id, name, document }) =>
+    document.lines.map((line, place) => ({
       product: id,
       name,
-      kind,
-      form,
-      registration,
-      density: figureCell(density),
-      n: analysis.n.text,
-      p2o5: analysis.p2o5.text,
-      k2o: analysis.k2o.text,
-      fe: analysis.fe.text,
-      slow_n: analysis.slowN.text,
-      actives: listCell(actives.map((active) => [active.name, figureCell(active.content), active.group])),
-      packages: listCell(packages.map(({ size, price }) => [figureCell(size), price])),
-      reentry: figureCell(reentry),
-      signal,
-      notes,
-      ...extras(document),
-    }
-    return document.lines.map((line, i) => ({
-      ...shared,
-      line: String(i + 1),
-      use: line.use,
-      counts: line.basis,
-      rate: figureCell(line.rate),
-      low: figureCell(line.low),
-      high: figureCell(line.high),
-      most: figureCell(line.most),
-      year: figureCell(line.year),
-      repeat_from: figureCell(line.repeatFrom),
-      repeat_to: figureCell(line.repeatTo),
-      method: line.method ?? '',
-      per_year: line.perYear ?? '',
-      in_row: line.inRow ?? '',
-      ...further(line),
-    }))
+      ...rowOf(LABEL, document),
+      line: String(place + 1),
+      ...rowOf(LINE, line),
+    })),
+  )
+
+/**
+ * Reads labels back, or a table that somebody made with a spreadsheet: rows of one name that follow
+ * each other are lines of one label.
+ * @param newId makes ids where there are none; @returns all products, or every problem with its line
+ */
+export function readProductRows(
+  rows: readonly Row[],
+  newId: () => string,
+  system: UnitSystem,
+): { readonly products: readonly NamedProduct[]; readonly problems: readonly RowProblem[] } {
+  const problems: RowProblem[] = []
+  const groups = groupedRows(
+    rows,
+    ({ at }, first) =>
+      at('name') === first.at('name') && (at('product') === '' || at('product') === first.at('product')),
+  )
+  const products = groups.map((own) => {
+    const [first] = own
+    const name = first.at('name')
+    if (name === '') problems.push({ line: first.line, column: 'name', message: 'A product needs its name.' })
+    const blank = blankProductDocument(newId(), system)
+    const label = documentOf(LABEL, first, blank, PARTS, newId, problems)
+    const lines = own.map((row) =>
+      documentOf(LINE, row, blankRateLine(newId(), label.form, system), {}, newId, problems),
+    )
+    return { id: first.at('product') || newId(), name, document: { ...label, lines } }
   })
-}
-
-/** What a label says of the product beside its analysis. */
-function extras({
-  grain,
-  nForms,
-  coating = '',
-  releases,
-  potassium = '',
-  saltIndex = '',
-  ph,
-  measures = [],
-  dials = [],
-  harms = [],
-  restrictions = '',
-  shelfLife,
-  reorderAt,
-  label,
-}: ProductDocument) {
-  return {
-    grain: figureCell(grain),
-    nitrate: nForms?.nitrate.text ?? '',
-    ammonium: nForms?.ammonium.text ?? '',
-    urea: nForms?.urea.text ?? '',
-    coating,
-    releases: figureCell(releases),
-    potassium,
-    salt_index: saltIndex,
-    ph_from: ph?.from ?? '',
-    ph_to: ph?.to ?? '',
-    goes_in: ph?.last ?? '',
-    measures: listCell(measures.map(({ tool, marks, holds }) => [tool, figureCell(holds), marks])),
-    dials: listCell(dials.map(({ spreader, dial }) => [spreader, dial])),
-    harms: harms.join('; '),
-    restrictions,
-    shelf_life: figureCell(shelfLife),
-    reorder_at: figureCell(reorderAt),
-    label,
-  }
-}
-
-/** What a line says beside its rates. */
-function further({
-  yearActive,
-  period = '',
-  heatUnits = '',
-  grasses = [],
-  growth = '',
-  sparesSown = [],
-  drops = '',
-  figures,
-}: RateLine) {
-  const cells = Object.fromEntries(
-    LINE_FIGURE_NAMES.map((name) => [FIGURE_COLUMNS[name], figureCell(figures?.[name])]),
-  ) as Record<FigureColumn, string>
-  return {
-    year_active: figureCell(yearActive),
-    year_means: period,
-    heat_units: heatUnits,
-    grasses: grasses.join('; '),
-    growth,
-    spares_sown: sparesSown.join('; '),
-    drops,
-    ...cells,
-  }
+  return problems.length > 0 ? { products: [], problems } : { products, problems }
 }

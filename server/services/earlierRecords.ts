@@ -4,7 +4,8 @@ import { areaSi } from '#core/quantity/quantity'
 import { TRADE_UNITS } from '#core/quantity/nutrientText'
 import { earlierPlan, lookUp, type EarlierKept, type EarlierMatches } from '#core/run/earlier/earlierPlan'
 import type { EarlierWork, Moment } from '#core/run/earlier/earlierWork'
-import { readEarlierRows, type EarlierProblem } from '#core/run/earlier/readEarlierRows'
+import { readEarlierRows } from '#core/run/earlier/readEarlierRows'
+import type { RowProblem } from '#core/shape/columns'
 import { NOON } from '#core/run/doneTimes'
 import { foldRun } from '#core/run/foldRun'
 import type { EventPerson, RunEvent } from '#core/run/runEvent'
@@ -35,7 +36,7 @@ export async function earlierRecords(
   return repositories.transaction(async (inside) => {
     const known = await library(inside, works)
     const here = await inside.records.documents(works.map(({ id }) => id))
-    const told: EarlierProblem[] = [...problems]
+    const told: RowProblem[] = [...problems]
     const shown: EarlierShown[] = []
     let added = 0
     for (const work of works) {

@@ -1,5 +1,5 @@
 import * as v from 'valibot'
-import type { EarlierProblem } from '#core/run/earlier/readEarlierRows'
+import type { RowProblem } from '#core/shape/columns'
 
 /** No table of records is wider, no cell longer. */
 const MOST_CELLS = 80
@@ -47,6 +47,6 @@ export interface EarlierShown {
 
 export interface EarlierReading {
   readonly records: readonly EarlierShown[]
-  readonly problems: readonly EarlierProblem[]
+  readonly problems: readonly RowProblem[]
   readonly added: number
 }

@@ -1,7 +1,7 @@
 import Papa from 'papaparse'
 import { v7 as uuid } from 'uuid'
 import { afterAll, beforeAll, expect, test } from 'vitest'
-import { readCalibrationRows } from '../../core/calibration/readCalibrationRows'
+import { readCalibrationRows } from '../../core/calibration/calibrationRows'
 import { readLine } from '../../core/devices/deviceLine'
 import { SAMPLE_EQUIPMENT } from '../../demo/sampleLinks'
 import type { CalibrationFile } from '../../shared/schemas/calibrationFile'

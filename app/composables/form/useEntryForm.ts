@@ -1,3 +1,4 @@
+import { withValue } from '#core/shape/paths'
 import { fieldReader, type FieldReader } from '#core/quantity/fieldReader'
 import { fieldsUnder, type FieldTable } from '#core/quantity/figureField'
 import type { LibraryKind } from '#shared/schemas/library'

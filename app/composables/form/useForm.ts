@@ -1,5 +1,6 @@
 import type { InjectionKey } from 'vue'
 import type { FieldProblem } from '#core/quantity/fieldReader'
+import { valueAt } from '#core/shape/paths'
 import { fieldAt, type FieldTable, type FigureField } from '#core/quantity/figureField'
 
 /**
@@ -105,9 +106,3 @@ export function useForm(): FormContext {
 
 /** The form around a field; undefined for one that stands alone. */
 export const useFormIfAny = (): FormContext | undefined => inject(key, undefined)
-
-/** What stands at a dotted path. */
-const valueAt = (node: unknown, path: string): unknown =>
-  path
-    .split('.')
-    .reduce<unknown>((at, name) => (at as Readonly<Record<string, unknown>> | undefined)?.[name], node)

@@ -1,3 +1,4 @@
+import { withValue } from '#core/shape/paths'
 import { APPLICATION_TABLE } from '#core/draft/applicationFields'
 import type { Figure } from '#core/working/figures'
 import type { InjectionKey } from 'vue'

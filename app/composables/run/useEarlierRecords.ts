@@ -1,4 +1,4 @@
-import type { EarlierProblem } from '#core/run/earlier/readEarlierRows'
+import type { RowProblem } from '#core/shape/columns'
 import { earlierChunks, type EarlierChunk } from '#core/run/earlier/earlierChunks'
 import {
   EARLIER_ROWS,
@@ -13,7 +13,7 @@ const HEADS = ['product', 'used'] as const
 /** A file of earlier records: read here, looked at by the server part by part, then taken in. */
 export function useEarlierRecords() {
   const records = shallowRef<readonly EarlierShown[]>([])
-  const problems = shallowRef<readonly EarlierProblem[]>([])
+  const problems = shallowRef<readonly RowProblem[]>([])
   const refused = ref('')
   const name = ref('')
   /** How many parts of the file are done, of how many; undefined where nothing is under way. */

@@ -7,14 +7,15 @@ import type { RunEvent } from '../runEvent'
 import { earlierChunks } from './earlierChunks'
 import { earlierPlan, lookUp, type EarlierArea, type EarlierMatches } from './earlierPlan'
 import type { EarlierWork } from './earlierWork'
-import { readEarlierRows, type EarlierRow } from './readEarlierRows'
+import type { Row } from '../../shape/columns'
+import { readEarlierRows } from './readEarlierRows'
 
 const counter = () => {
   let made = 0
   return () => `id ${++made}`
 }
 const idOf = (words: string) => `of ${words}`
-const FEED: EarlierRow = {
+const FEED: Row = {
   Date: '6 May 2025',
   Site: 'Elm House',
   Lawns: 'Front; Back',
@@ -24,7 +25,7 @@ const FEED: EarlierRow = {
   Rate: '3.4 lb/1000 ft2',
   'Done by': 'R. Okafor',
 }
-const SPRAY: EarlierRow = {
+const SPRAY: Row = {
   record: 'r1',
   finished: '2025-06-02 14:30',
   started: '2025-06-02 13:05',
@@ -37,7 +38,7 @@ const SPRAY: EarlierRow = {
   carrier: '2 gal/1000 ft2',
 }
 const NOTHING: EarlierMatches = { areas: new Map(), products: new Map() }
-const readOne = (row: EarlierRow): EarlierWork => {
+const readOne = (row: Row): EarlierWork => {
   const { works, problems } = readEarlierRows([row], idOf)
   expect(problems).toEqual([])
   return works[0]!
@@ -195,7 +196,7 @@ test('a lawn that is not saved makes the ground one', () => {
 })
 
 test('a long table is cut where a record ends, and every part knows its first line', () => {
-  const row = (record: string): EarlierRow => ({ record, product: 'p' })
+  const row = (record: string): Row => ({ record, product: 'p' })
   const rows = [row('a'), row('b'), row('b'), row('b'), row(''), row(''), row('c')]
   expect(earlierChunks(rows, 2).map(({ firstLine, rows: own }) => [firstLine, own.length])).toEqual([
     [2, 4],

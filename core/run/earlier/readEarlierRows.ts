@@ -1,3 +1,4 @@
+import { groupedRows, type Row, type RowAt, type RowProblem } from '../../shape/columns'
 import { parseClock } from '../../calendar/parseClock'
 import { parseDay } from '../../calendar/parseDay'
 import { RATE_BASIS_NAMES } from '../../label/label'
@@ -56,20 +57,6 @@ const ALSO: Readonly<Record<string, EarlierColumn>> = {
   notes: 'remarks',
 }
 
-/** What a line of the file says that can't be taken; the heads are line 1. */
-export interface EarlierProblem {
-  readonly line: number
-  readonly column: EarlierColumn
-  readonly message: string
-}
-
-export type EarlierRow = Readonly<Partial<Record<string, string>>>
-
-interface RowAt {
-  readonly at: (column: EarlierColumn) => string
-  readonly line: number
-}
-
 /**
  * Reads a table of work that was carried out before, or without, a plan of ours: a row for each product, rows
  * of one record under the same `record`. A record with a problem is left out whole; the others are there.
@@ -78,31 +65,23 @@ interface RowAt {
  * @returns works in the order of the file, and every problem with its line and what would be right
  */
 export function readEarlierRows(
-  rows: readonly EarlierRow[],
+  rows: readonly Row[],
   idOf: (words: string) => string,
   firstLine = 2,
-): { readonly works: readonly EarlierWork[]; readonly problems: readonly EarlierProblem[] } {
-  const problems: EarlierProblem[] = []
-  const works = grouped(rows, firstLine).flatMap((group) => {
+): { readonly works: readonly EarlierWork[]; readonly problems: readonly RowProblem[] } {
+  const problems: RowProblem[] = []
+  const groups = groupedRows(
+    rows,
+    ({ at }, first) => at('record') !== '' && at('record') === first.at('record'),
+    columnOf,
+    firstLine,
+  )
+  const works = groups.flatMap((group) => {
     const before = problems.length
     const work = readGroup(group, problems, idOf)
     return work && problems.length === before ? [work] : []
   })
   return { works, problems }
-}
-
-/** Rows of one record follow each other; a row that names none stands alone. */
-function grouped(rows: readonly EarlierRow[], firstLine: number): readonly (readonly RowAt[])[] {
-  const groups: RowAt[][] = []
-  rows.forEach((row, i) => {
-    const cells = new Map(Object.entries(row).map(([head, cell]) => [columnOf(head), (cell ?? '').trim()]))
-    const at = (column: EarlierColumn) => cells.get(column) ?? ''
-    const own = { at, line: firstLine + i }
-    const last = groups.at(-1)
-    if (last?.[0] && at('record') !== '' && at('record') === last[0].at('record')) last.push(own)
-    else groups.push([own])
-  })
-  return groups
 }
 
 function columnOf(head: string): string {
@@ -116,12 +95,11 @@ function columnOf(head: string): string {
 const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i
 
 function readGroup(
-  rows: readonly RowAt[],
-  problems: EarlierProblem[],
+  rows: readonly [RowAt, ...RowAt[]],
+  problems: RowProblem[],
   idOf: (words: string) => string,
 ): EarlierWork | undefined {
   const [first] = rows
-  if (!first) return undefined
   const { at, line } = first
   const say = (row: RowAt, column: EarlierColumn, message: string) => {
     problems.push({ line: row.line, column, message })
