@@ -12,7 +12,7 @@ import { areaSeason } from '../core/season/areaSeason'
 import { nextOnLawn } from '../core/season/nextOnLawn'
 import { seasonDue } from '../core/season/seasonDue'
 import { stillToBook } from '../core/stock/stillToBook'
-import { simulatedClimate } from '../core/weather/simulatedClimate'
+import { simulatedClimate } from '../core/simulated/simulatedClimate'
 import { sampleCrew } from '../demo/sampleCrew'
 
 /** A way of a value from a named field to a named figure, gone with one value in the field or another. */

@@ -4,7 +4,7 @@ import { toMillimetre } from '#core/ground/editOutline'
 import type { Point, Ring } from '#core/ground/plane'
 import { withoutSmallLoops } from '#core/ground/cutLoops'
 import { simplify } from '#core/ground/simplify'
-import { simulatedWalk } from '#core/ground/simulatedWalk'
+import { simulatedWalk } from '#core/simulated/simulatedWalk'
 import { EMPTY_TRACK, outlineOf, withFix } from '#core/ground/walkTrack'
 import { named, typed } from './typed'
 

@@ -11,7 +11,7 @@ import { crossings } from './crossings'
 import { withoutSmallLoops } from './cutLoops'
 import { samplePoints } from './samplePoints'
 import { simplify } from './simplify'
-import { simulatedWalk, TRIAL_LAWN } from './simulatedWalk'
+import { simulatedWalk, TRIAL_LAWN } from '../simulated/simulatedWalk'
 import { readTapedCourse, type ToolReading } from './toolCourse'
 import type { TapedCourse } from './tapedCourse'
 import {

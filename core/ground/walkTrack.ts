@@ -1,6 +1,20 @@
-import { axisError, type Fix } from './simulatedWalk'
-import { toPlan, type Anchor } from './geodesy'
+import { toPlan, type Anchor, type Position } from './geodesy'
 import { distance, type Point, type Ring } from './plane'
+
+/** One position as a phone tells it. */
+export interface Fix {
+  readonly place: Position
+  /** Radius within which it lies with 95 % confidence, m, as browsers tell it. */
+  readonly accuracy: number
+  /** Seconds since the walk began. */
+  readonly at: number
+}
+
+/** Standard deviations along one axis in the radius of 95 %, for a round scatter (Rayleigh). */
+const SDS_IN_RADIUS = 2.448
+const axisError = (accuracy: number): number => accuracy / SDS_IN_RADIUS
+/** @param sd along one axis, m; @returns the radius within which 95 % lie, m */
+export const radius95 = (sd: number): number => SDS_IN_RADIUS * sd
 
 /** Nearer than this to the one before, a position adds nothing but noise, m. */
 const LEAST_STEP = 1

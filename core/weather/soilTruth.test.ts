@@ -1,7 +1,7 @@
 import { expect, test } from 'vitest'
 import { responseDays, soilUnder } from '../../test/support/layeredSoil'
 import { drawsFrom, normal } from '../quantity/draws'
-import { simulatedClimate, type Climate } from './simulatedClimate'
+import { simulatedClimate, type Climate } from '../simulated/simulatedClimate'
 import { fitSoil } from './soilTemperature'
 import { meanOfDay } from './weatherDay'
 import { weatherSeries } from './weatherSeries'

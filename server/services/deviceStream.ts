@@ -1,7 +1,7 @@
 import { writeLine } from '#core/devices/deviceLine'
-import type { PracticeAct } from '#core/practice/practiceActShape'
-import { practiceStand } from '#core/practice/practiceMachine'
-import { practiceReadings, type PracticeDevice } from '#core/practice/practiceDevice'
+import type { PracticeAct } from '#core/simulated/practiceActShape'
+import { practiceStand } from '#core/simulated/practiceMachine'
+import { practiceReadings, type PracticeDevice } from '#core/simulated/practiceDevice'
 
 /** How often an instrument speaks, and how long one connection lasts before it has to be opened again, ms. */
 const EVERY_MS = 150

@@ -1,5 +1,4 @@
 import { typedFigure } from '#core/quantity/entered'
-import { fieldReader } from '#core/quantity/fieldReader'
 import { celsius } from '#core/quantity/temperature'
 import type { Probe, SaveProbe } from '#shared/schemas/weather'
 import { failure } from '../http/failure'

@@ -1,6 +1,6 @@
 import { settingCurve, settingFor } from '../../core/calibration/settingCurve'
-import { practiceStand, practiceTruth } from '../../core/practice/practiceMachine'
-import type { PracticeAct } from '../../core/practice/practiceActShape'
+import { practiceStand, practiceTruth } from '../../core/simulated/practiceMachine'
+import type { PracticeAct } from '../../core/simulated/practiceActShape'
 import { closedWorkingBook } from '../../core/working/working'
 
 const SETTINGS = [8, 8, 8, 11, 11, 11, 14, 14, 14]

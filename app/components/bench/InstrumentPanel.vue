@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { plural } from '#core/quantity/counting'
 import { DEVICE_UNITS, type DeviceReading } from '#core/devices/deviceLine'
-import { instrumentFor, practiceSeed } from '#core/practice/practiceDevice'
-import type { OfferedAct } from '#core/practice/practiceActs'
-import type { PracticeAct } from '#core/practice/practiceActShape'
+import { instrumentFor, practiceSeed } from '#core/simulated/practiceDevice'
+import type { OfferedAct } from '#core/simulated/practiceActs'
+import type { PracticeAct } from '#core/simulated/practiceActShape'
 import type { Kind } from '#core/quantity/parseQuantity'
 import type { Device } from '#shared/schemas/device'
 

@@ -1,6 +1,7 @@
 import type { Anchor } from '#core/ground/geodesy'
 import type { Ring } from '#core/ground/plane'
-import { simulatedWalk, type Fix } from '#core/ground/simulatedWalk'
+import type { Fix } from '#core/ground/walkTrack'
+import { simulatedWalk } from '#core/simulated/simulatedWalk'
 
 /** Something that tells positions while somebody walks: the phone's own, or the stand-in. */
 export interface PositionSource {

@@ -1,7 +1,8 @@
 import { anchorFor, type Anchor } from '#core/ground/geodesy'
 import type { Ring } from '#core/ground/plane'
-import { TRIAL_LAWN, type Fix } from '#core/ground/simulatedWalk'
-import { EMPTY_TRACK, withCorner, withFix, withoutLastCorner, type WalkTrack } from '#core/ground/walkTrack'
+import type { Fix, WalkTrack } from '#core/ground/walkTrack'
+import { TRIAL_LAWN } from '#core/simulated/simulatedWalk'
+import { EMPTY_TRACK, withCorner, withFix, withoutLastCorner } from '#core/ground/walkTrack'
 import { phoneSource, simulatedSource, type PositionSource } from './positionSource'
 
 export type WalkState = 'ready' | 'walking' | 'paused'

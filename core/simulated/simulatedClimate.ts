@@ -1,7 +1,7 @@
 import { roundedToTenths } from '../quantity/tenths'
 import { dayNumber, dayOfNumber } from '../calendar/dayNumber'
 import { drawsFrom, normal } from '../quantity/draws'
-import type { WeatherDay } from './weatherDay'
+import type { WeatherDay } from '../weather/weatherDay'
 
 /** A place as its long years are: what a simulated station is made from. */
 export interface Climate {

@@ -1,15 +1,7 @@
 import { drawsFrom, normal } from '../quantity/draws'
-import { toEarth, type Anchor, type Position } from './geodesy'
-import { distance, type Point, type Ring } from './plane'
-
-/** One position as a phone tells it. */
-export interface Fix {
-  readonly place: Position
-  /** Radius within which it lies with 95 % confidence, m, as browsers tell it. */
-  readonly accuracy: number
-  /** Seconds since the walk began. */
-  readonly at: number
-}
+import { toEarth, type Anchor } from '../ground/geodesy'
+import { radius95, type Fix } from '../ground/walkTrack'
+import { distance, type Point, type Ring } from '../ground/plane'
 
 /**
  * Usual of a phone under open sky: spread of a position along each axis, m, and how long an error lasts, s.
@@ -18,9 +10,6 @@ const POSITION_SD = 1.6
 const ERROR_LASTS_S = 25
 /** Spread of what is new from one second to the next, m. */
 const JITTER_SD = 0.15
-
-/** One standard deviation along one axis from a 95 % radius: 2.448 of them for a round scatter (Rayleigh). */
-export const axisError = (accuracy: number): number => accuracy / 2.448
 
 /**
  * A walk around an outline as a phone would tell it: a position a second, with an error that wanders (each
@@ -39,7 +28,7 @@ export function simulatedWalk(ring: Ring, anchor: Anchor, speed: number, seed: n
       [x + error[0] + normal(draw, JITTER_SD), y + error[1] + normal(draw, JITTER_SD)],
       anchor,
     )
-    return { place, accuracy: 2.448 * POSITION_SD, at }
+    return { place, accuracy: radius95(POSITION_SD), at }
   })
 }
 

@@ -1,10 +1,10 @@
 import { dayNumber } from '../calendar/dayNumber'
 import { daysAfter } from '../calendar/daysBetween'
-import { forecastHours, simulatedForecast, type ForecastDay } from './hours/simulatedForecast'
-import { simulatedHours } from './hours/simulatedHours'
-import { writeWeatherLine } from './hours/weatherLine'
+import { forecastHours, simulatedForecast, type ForecastDay } from './simulatedForecast'
+import { simulatedHours } from './simulatedHours'
+import { writeWeatherLine } from '../weather/hours/weatherLine'
 import { simulatedClimate, type Climate } from './simulatedClimate'
-import type { WeatherDay } from './weatherDay'
+import type { WeatherDay } from '../weather/weatherDay'
 
 /** A station of the stand-in service that ships: a place made up, the same for everybody. */
 export interface SimulatedStation {

@@ -1,10 +1,10 @@
-import { roundedToTenths } from '../../quantity/tenths'
-import { daysBetween } from '../../calendar/daysBetween'
-import { drawsFrom, normal } from '../../quantity/draws'
-import type { Climate } from '../simulatedClimate'
-import type { WeatherDay } from '../weatherDay'
+import { roundedToTenths } from '../quantity/tenths'
+import { daysBetween } from '../calendar/daysBetween'
+import { drawsFrom, normal } from '../quantity/draws'
+import type { Climate } from './simulatedClimate'
+import type { WeatherDay } from '../weather/weatherDay'
 import { simulatedHours } from './simulatedHours'
-import type { WeatherHour } from './weatherHour'
+import type { WeatherHour } from '../weather/hours/weatherHour'
 
 /** How far a forecast is off on its first day, and how much more with each, K. */
 const OFF_FIRST = 0.6

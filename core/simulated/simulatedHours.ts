@@ -1,9 +1,9 @@
-import { roundedToTenths } from '../../quantity/tenths'
-import { dayNumber } from '../../calendar/dayNumber'
-import { drawsFrom, normal } from '../../quantity/draws'
-import { dewPoint, humidityAt } from '../vapour'
-import { meanOfDay, type WeatherDay } from '../weatherDay'
-import type { WeatherHour } from './weatherHour'
+import { roundedToTenths } from '../quantity/tenths'
+import { dayNumber } from '../calendar/dayNumber'
+import { drawsFrom, normal } from '../quantity/draws'
+import { dewPoint, humidityAt } from '../weather/vapour'
+import { meanOfDay, type WeatherDay } from '../weather/weatherDay'
+import type { WeatherHour } from '../weather/hours/weatherHour'
 
 /** Clock hours at which it is coldest and warmest. */
 const COLDEST = 5
