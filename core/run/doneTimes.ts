@@ -1,5 +1,5 @@
 import { parseClock } from '../calendar/parseClock'
-import type { TimedEntry } from './carried'
+import type { TimedEntry } from './carriedShape'
 
 /** When it was done, as typed: the day YYYY-MM-DD, times as people write them; blank where untouched. */
 export interface DoneTimesTyped {

@@ -6,7 +6,7 @@ import { skewText } from './eventTime'
 import { outcomeOf, type JudgedOutcome, type ProductOutcome, type Used } from './outcome'
 import type { OutcomeProblem } from './outcomeProblem'
 import { foldProgress, type RunProgress } from './progress'
-import type { CarriedBody, TimedEntry } from './carried'
+import type { CarriedBody, TimedEntry } from './carriedShape'
 import type { AmountCorrection, Correction, EventPerson, FrozenPlan, RunDetails, RunEvent } from './runEvent'
 
 /** A correction as the record shows it: what stood there, what stands there now, why, when. */

@@ -13,7 +13,7 @@ import type {
   StripEntry,
   TankEntry,
   WateredEntry,
-} from './carried'
+} from './carriedShape'
 import type { RunEvent } from './runEvent'
 
 /** When and by whom something was written down. */

@@ -4,7 +4,7 @@ import type { Plan } from '../plan/plan'
 import type { PlanRequest } from '../plan/planRequest'
 import type { Quantity } from '../quantity/quantity'
 import type { AmountUnit, AreaUnit } from '../quantity/units'
-import type { CarriedBody } from './carried'
+import type { CarriedBody, SeenPlan } from './carriedShape'
 import type { CommonStop } from './common/commonStop'
 import type { GateLimits } from './gate/gateLimits'
 import type { Used } from './outcome'
@@ -25,17 +25,6 @@ export interface FrozenLabel {
   readonly repeatDays?: number
   /** Days it works, by its label; absent where the label does not say. */
   readonly lastsDays?: number
-}
-
-/** What a phone without a network worked out and went by: enough to tell where the server's plan differs. */
-export interface SeenPlan {
-  readonly coreVersion: string
-  readonly sizeM2: number
-  /** What each product was to be measured out as. */
-  readonly products: readonly { readonly id: string; readonly amount: Quantity<AmountUnit> }[]
-  readonly loads: number
-  /** What stopped the job then; it was carried out all the same. */
-  readonly stops: readonly string[]
 }
 
 /** The plan as it stood when the run began; never recomputed afterwards. */

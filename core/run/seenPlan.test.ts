@@ -1,7 +1,8 @@
 import { expect, test } from 'vitest'
 import { planApplication } from '../plan/planApplication'
 import { quantity } from '../quantity/quantity'
-import type { FrozenPlan, SeenPlan } from './runEvent'
+import type { FrozenPlan } from './runEvent'
+import type { SeenPlan } from './carriedShape'
 import { planDifferences, seenPlan } from './seenPlan'
 
 /** Iron on so much lawn, mixed in tanks of 10 gal; what stops it. */

@@ -4,10 +4,8 @@ import { showQuantity, showSize, type UnitSystem } from '../quantity/systems'
 import { TRADE_UNITS } from '../quantity/nutrientText'
 import { isSameFigure } from '../quantity/tolerance'
 import type { AmountUnit } from '../quantity/units'
-import type { FrozenPlan, SeenPlan } from './runEvent'
-
-/** No application has more products than that. */
-export const MOST_SEEN = 20
+import type { SeenPlan } from './carriedShape'
+import type { FrozenPlan } from './runEvent'
 
 export const seenPlan = ({ coreVersion, plan, worked }: FrozenPlan): SeenPlan => ({
   coreVersion,

@@ -4,7 +4,7 @@ import type { RunRecord } from '#core/run/foldRun'
 import type { Verdict } from '#core/run/verdict'
 import type { Quantity } from '#core/quantity/quantity'
 import { AMOUNT_UNITS, AREA_UNITS, MASS_UNITS, VOLUME_UNITS, type RateUnit } from '#core/quantity/units'
-import { CARRIED_PAYLOADS, SeenSchema } from './carried'
+import { CARRIED_PAYLOADS, SeenSchema } from '#core/run/carriedShape'
 import { BlankOrDay, Instant, Uuid } from '#core/shape/texts'
 import { NotNegative, Positive, quantityOf } from '#core/shape/figures'
 

@@ -2,7 +2,8 @@
 import { daysAfter } from '#core/calendar/daysBetween'
 import { readPositive, type Entered } from '#core/quantity/entered'
 import { depthUnitOf } from '#core/quantity/toldDepth'
-import { LOOK_RESULTS, type LookEntry } from '#core/run/carried'
+import type { LookEntry } from '#core/run/carriedShape'
+import { LOOK_RESULTS } from '#core/run/carriedChoices'
 import type { LengthUnit } from '#core/quantity/units'
 import type { EventBody } from '~/composables/run/useRun'
 

@@ -3,7 +3,7 @@ import { dayText } from '#core/calendar/dayText'
 import { showQuantity } from '#core/quantity/systems'
 import { gateWeather } from '#core/run/gate/gateWeather'
 import type { RunRecord } from '#core/run/foldRun'
-import type { LookEntry } from '#core/run/carried'
+import type { LookEntry } from '#core/run/carriedShape'
 import { planDifferences } from '#core/run/seenPlan'
 import type { Quantity } from '#core/quantity/quantity'
 

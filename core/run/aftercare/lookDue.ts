@@ -1,6 +1,6 @@
 import { daysAfter } from '../../calendar/daysBetween'
 import type { ProductKind } from '../../label/productDocument'
-import type { LookEntry } from '../carried'
+import type { LookEntry } from '../carriedShape'
 
 /** What went down against something is looked at after so many days (house default). */
 const FIRST_LOOK_DAYS = 14

@@ -1,6 +1,6 @@
 import { DEFAULT_HOUSE } from '../../house'
 import { amountFactor, areaSi } from '../../quantity/quantity'
-import type { CheckedEntry } from '../carried'
+import type { CheckedEntry } from '../carriedShape'
 import { doneAt, type RunProgress } from '../progress'
 import type { FrozenPlan } from '../runEvent'
 import type { CheckpointQuestion } from './checkpoint'

@@ -3,7 +3,8 @@ import { v7 as uuid } from 'uuid'
 import { readPositive, type Entered } from '#core/quantity/entered'
 import { SYSTEM_UNITS } from '#core/quantity/systems'
 import { AREA_UNITS, MASS_UNITS, VOLUME_UNITS, type AmountUnit, type AreaUnit } from '#core/quantity/units'
-import { MISHAPS, type MishapEntry } from '#core/run/carried'
+import type { MishapEntry } from '#core/run/carriedShape'
+import { MISHAPS } from '#core/run/carriedChoices'
 import type { EventBody } from '~/composables/run/useRun'
 
 /** What is written down beside the steps: a pause, a strip, a mishap, a photo, a note. */

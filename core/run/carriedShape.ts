@@ -1,8 +1,4 @@
 import * as v from 'valibot'
-import { LOOK_RESULTS, MISHAPS, WATERED_FROM } from '#core/run/carried'
-import { READING_WAYS } from '#core/run/corrections/reading'
-import { ANSWERS, GATE_QUESTIONS, GROUNDS, LEAVES } from '#core/run/gate/gateReadings'
-import { MOST_SEEN } from '#core/run/seenPlan'
 import {
   AMOUNT_UNITS,
   AREA_UNITS,
@@ -12,9 +8,13 @@ import {
   TEMPERATURE_UNITS,
   TIME_UNITS,
   VOLUME_UNITS,
-} from '#core/quantity/units'
-import { enteredOf, entriesOf, NotNegative, Positive, quantityOf } from '#core/shape/figures'
-import { Day, Instant, Line, Uuid } from '#core/shape/texts'
+} from '../quantity/units'
+import { enteredOf, entriesOf, NotNegative, Positive, quantityOf } from '../shape/figures'
+import type { Held } from '../shape/held'
+import { Day, Instant, Line, Uuid } from '../shape/texts'
+import { LOOK_RESULTS, MISHAPS, WATERED_FROM } from './carriedChoices'
+import { READING_WAYS } from './corrections/reading'
+import { ANSWERS, GATE_QUESTIONS, GROUNDS, LEAVES } from './gate/gateReadings'
 
 const Words = v.pipe(v.string(), v.maxLength(2000, 'is too long'))
 const Load = v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(1000))
@@ -82,24 +82,42 @@ const Place = v.pipe(v.number(), v.minValue(-1e6), v.maxValue(1e6))
 
 /** What each kind of note made during a run, and after it, carries. */
 export const CARRIED_PAYLOADS = {
+  /**
+   * Go or no-go: what was read, what spoke against it and what was not read, and why somebody went all the
+   * same.
+   */
   gate: v.pipe(Gate, GoesForAReason),
   stepped: v.strictObject({ step: StepId, done: v.picklist(['yes', 'no']) }),
+  /**
+   * What the scale or the jug really said. Load 0 is the hopper; charges of rates of their own count from 1.
+   */
   measured: v.strictObject({ load: Load, productId: Uuid, amount: quantityOf(AMOUNT_UNITS, Positive) }),
+  /** A rest found on the way of dry work, and how much of this pass is behind. */
   checked: v.strictObject({
     pass: v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(100)),
     share: v.pipe(v.number(), v.gtValue(0, 'must be above zero'), v.maxValue(1, 'must be at most 1')),
     left: quantityOf(MASS_UNITS, NotNegative),
     way: v.picklist(READING_WAYS),
   }),
+  /**
+   * The ground a load of spray really covered; mix the rest for the carrier as it came, walk so that the
+   * planned one comes back, or leave all as it is.
+   */
   covered: v.strictObject({
     load: Load,
     covered: quantityOf(AREA_UNITS, Positive),
     take: v.picklist(['mix', 'pace', 'plan']),
   }),
+  /** Spray of a common mix that was in the tank on arrival. */
   tank: v.strictObject({ found: quantityOf(VOLUME_UNITS, NotNegative) }),
+  /** Dial or pace from here on. */
   set: v.strictObject({ dial: v.optional(Line), pace: v.optional(quantityOf(SPEED_UNITS, Positive)) }),
   paused: v.strictObject({ reason: Words }),
   resumed: v.strictObject({}),
+  /**
+   * Ground beyond the planned areas treated with what was left, product or finished spray; it is booked
+   * there.
+   */
   strip: v.strictObject({
     id: Uuid,
     name: Line,
@@ -107,11 +125,15 @@ export const CARRIED_PAYLOADS = {
     amount: quantityOf([...MASS_UNITS, ...VOLUME_UNITS], Positive),
   }),
   mishap: v.strictObject({ what: v.picklist(MISHAPS), words: Words }),
+  /** Watered in, as a gauge or a timer said. */
   watered: v.strictObject({ from: v.picklist(WATERED_FROM), depth: quantityOf(LENGTH_UNITS, Positive) }),
   noted: v.strictObject({ words: Words }),
   photo: v.strictObject({ attachmentId: Uuid, words: Words }),
+  /** A weed or a patch that was treated, on the plan of the lawns, m. */
   spot: v.strictObject({ id: Uuid, at: v.strictTuple([Place, Place]) }),
+  /** What was weighed or measured back is a calibration of the machine too. */
   calibrates: v.strictObject({}),
+  /** When it really was, where it is entered afterwards; `only`: nobody noted more than the day. */
   timed: v.pipe(
     v.strictObject({ from: v.optional(Instant), to: Instant, only: v.optional(v.literal('day')) }),
     v.check(
@@ -119,7 +141,12 @@ export const CARRIED_PAYLOADS = {
       'must end after it begins',
     ),
   ),
+  /** A mark drawn by hand, beside the typed name. */
   signed: v.strictObject({ name: Line, mark: Mark }),
+  /**
+   * A dated look at what it did: quality of the turf and of the untreated strip, the patch that is watched,
+   * and the day to look again.
+   */
   looked: v.strictObject({
     on: Day,
     rating: v.optional(Rating),
@@ -132,7 +159,33 @@ export const CARRIED_PAYLOADS = {
   }),
 } as const
 
-/** What a phone without a network went by, to be held against what the server works out. */
+type Payloads = typeof CARRIED_PAYLOADS
+type Payload<K extends keyof Payloads> = Held<Payloads[K]>
+
+export type GateEntry = Payload<'gate'>
+export type MeasuredEntry = Payload<'measured'>
+export type CheckedEntry = Payload<'checked'>
+export type CoveredEntry = Payload<'covered'>
+export type TankEntry = Payload<'tank'>
+export type SettingEntry = Payload<'set'>
+export type StripEntry = Payload<'strip'>
+export type MishapEntry = Payload<'mishap'>
+export type WateredEntry = Payload<'watered'>
+export type PhotoEntry = Payload<'photo'>
+export type SpotEntry = Payload<'spot'>
+export type TimedEntry = Payload<'timed'>
+export type SignedEntry = Payload<'signed'>
+export type LookEntry = Payload<'looked'>
+
+/** What is written down while a run is carried out, and what is seen of it afterwards. */
+export type CarriedBody = {
+  [K in keyof Payloads]: { readonly kind: K; readonly payload: Payload<K> }
+}[keyof Payloads]
+
+/** No application has more products than that. */
+const MOST_SEEN = 20
+
+/** What a phone without a network worked out and went by: enough to tell where the server's plan differs. */
 export const SeenSchema = v.strictObject({
   coreVersion: Line,
   sizeM2: Positive,
@@ -144,3 +197,4 @@ export const SeenSchema = v.strictObject({
   loads: Load,
   stops: v.pipe(v.array(Words), v.maxLength(40)),
 })
+export type SeenPlan = Held<typeof SeenSchema>
