@@ -83,7 +83,8 @@ test('first owner, invitation on a phone, an apprentice’s run, the counter-sig
   await passphrase(page).fill('a heron by the weir')
   await press(page, 'Join')
   await page.waitForURL('**/today')
-  await page.getByText('Ali Learner').waitFor()
+  await page.goto(`${on.url}/you`)
+  await page.getByRole('heading', { name: 'Ali Learner' }).waitFor()
 
   // What others planned can't be changed, but it can be carried out.
   await page.goto(`${on.url}/jobs/${id}`)
