@@ -1,6 +1,6 @@
 import { sumOf } from '../quantity/counting'
-import { NUTRIENTS } from '../label/label'
-import { amountFactor, type Quantity } from '../quantity/quantity'
+import type { Nutrient } from '../label/label'
+import { amountFactor, quantity, type Quantity } from '../quantity/quantity'
 import { NUTRIENT_UNIT } from '../quantity/nutrientText'
 import { rateUnitParts } from '../quantity/rateUnit'
 import { err, ok, type Result } from '../result'
@@ -114,9 +114,7 @@ function composePlan(question: PlanQuestion, groups: readonly PlannedGroup[]): P
       mix: volume(({ mix }) => mix),
       products: products.flatMap((product, index) => productTotal(product, index, groups, question) ?? []),
     },
-    loads: groups
-      .flatMap((group) => loadPlans(group, question))
-      .map((load, index) => ({ number: index + 1, ...load })),
+    loads: loadPlans(groups, question),
     nutrients: nutrientsOf(groups, size),
     checks: checksOf(groups, question),
     working: [],
@@ -148,32 +146,35 @@ function areaPlans(
       }
     }),
   })
+  const [first] = groups
+  if (first && groups.length === 1) return areas.map((area) => planOf(area, first))
   const planned = new Map(groups.flatMap((group) => group.areas.map((area) => [area, planOf(area, group)])))
   return areas.flatMap((area) => planned.get(area) ?? [])
 }
 
-/** Loads of one group; they say whom they are for where that is not everybody. */
-function loadPlans(
-  { areas, loads, products }: PlannedGroup,
-  question: PlanQuestion,
-): readonly Omit<LoadPlan, 'number'>[] {
-  const { water } = question
-  if (!water) return []
-  const { unit } = water.carrier
-  return loads.map((load, index) => {
-    const own =
-      load.areas?.flatMap((place) => areas[place] ?? []) ?? (isByRates(question) ? areas : undefined)
-    return {
-      size: { value: load.size, unit: 'm2' },
-      carrier: { value: load.carrier / amountFactor(unit), unit },
-      products: products.map(({ resolved, loads: held }) => ({
-        id: resolved.product.id,
-        amount: inDoseUnit(resolved, held[index]?.amount ?? 0),
-        measured: { value: held[index]?.measured ?? 0, unit: resolved.measure.unit },
-      })),
-      ...(own && { areas: own.map(({ entered }) => entered.id) }),
-    }
-  })
+/** The loads of all groups, one after the other; they say whom they are for where that is not everybody. */
+function loadPlans(groups: readonly PlannedGroup[], question: PlanQuestion): readonly LoadPlan[] {
+  if (!question.water) return []
+  const { unit } = question.water.carrier
+  const [litre, byRates] = [amountFactor(unit), isByRates(question)]
+  let number = 0
+  return groups.flatMap(({ areas, loads, products }) =>
+    loads.map((load, index): LoadPlan => {
+      const own = load.areas?.flatMap((place) => areas[place] ?? []) ?? (byRates ? areas : undefined)
+      number += 1
+      return {
+        number,
+        size: { value: load.size, unit: 'm2' },
+        carrier: { value: load.carrier / litre, unit },
+        products: products.map(({ resolved, loads: held }) => ({
+          id: resolved.product.id,
+          amount: inDoseUnit(resolved, held[index]?.amount ?? 0),
+          measured: { value: held[index]?.measured ?? 0, unit: resolved.measure.unit },
+        })),
+        ...(own && { areas: own.map(({ entered }) => entered.id) }),
+      }
+    }),
+  )
 }
 
 /** One product over some groups, in the units of the first; the reserve is charged once. */
@@ -183,14 +184,11 @@ function productTotal(
   groups: readonly PlannedGroup[],
   { method }: PlanQuestion,
 ): ProductTotal | undefined {
-  const shares = groups.flatMap(({ size, products }) => {
-    const product = products[index]
-    return product ? [{ size, ...product }] : []
-  })
+  const shares = groups.flatMap(({ products }) => products[index] ?? [])
   const [first] = shares
   if (!first) return undefined
   const { resolved } = first
-  const size = sumOf(shares, (share) => share.size)
+  const size = sumOf(groups, (group) => group.size)
   const amount = sumOf(shares, (share) => share.amount)
   const rateFactor = rateUnitParts(rate.unit).factor
   const reserve =
@@ -228,16 +226,14 @@ const measuredRate = ({ resolved: { product, dose }, measuredPerArea }: GroupPro
 
 /** What lies on the whole ground on average; what lies on one area follows from its own amounts. */
 function nutrientsOf(groups: readonly PlannedGroup[], size: number): NutrientsLaid | null {
-  const laid = groups.flatMap(({ nutrients, size: own }) =>
-    nutrients.laid ? [{ ...nutrients.laid, share: own / size }] : [],
-  )
-  if (laid.length < groups.length) return null
-  return Object.fromEntries(
-    NUTRIENTS.map((nutrient) => [
-      nutrient,
-      { value: sumOf(laid, (one) => one[nutrient] * one.share) / NUTRIENT_UNIT, unit: 'lb/1000 ft2' },
-    ]),
-  ) as NutrientsLaid
+  if (groups.some(({ nutrients }) => nutrients.laid === null)) return null
+  const mean = (nutrient: Nutrient) =>
+    quantity(
+      sumOf(groups, ({ nutrients, size: own }) => (nutrients.laid?.[nutrient] ?? 0) * (own / size)) /
+        NUTRIENT_UNIT,
+      'lb/1000 ft2' as const,
+    )
+  return { n: mean('n'), p2o5: mean('p2o5'), k2o: mean('k2o'), fe: mean('fe') }
 }
 
 const rateGroupOf = ({ areas, size, products }: PlannedGroup): RateGroup => ({

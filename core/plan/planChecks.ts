@@ -50,8 +50,9 @@ export function checksOf(groups: readonly PlannedGroup[], question: PlanQuestion
       ...partLoadCheck(loads, before, question),
     ]
     before += loads.length
-    const where = isByRates(question) ? `${calledAreas(group.areas)}: ` : ''
-    return checks.map((check) => ({ ...check, message: where + check.message }))
+    if (!isByRates(question)) return checks
+    const where = calledAreas(group.areas)
+    return checks.map((check) => ({ ...check, message: `${where}: ${check.message}` }))
   })
   return sortChecks(
     // A density that is missing is missing everywhere.

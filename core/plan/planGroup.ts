@@ -14,6 +14,8 @@ import { resolveProducts, type ResolvedProduct } from './resolveProducts'
 /** What the areas of one group take of one product; kg or m3. */
 export interface GroupProduct {
   readonly resolved: ResolvedProduct
+  /** The ground of its group, m2. */
+  readonly size: number
   readonly amount: number
   /** The amount and its share of the dead volume; as much as the amount in dry work. */
   readonly mix: number
@@ -42,8 +44,12 @@ export function planGroup(
   if (!resolved.ok) return resolved
   const ground = groundwork(areas, question)
   if (!ground.ok) return ground
+  const { size, spray, mix, loads } = ground.value
   return ok({
-    ...ground.value,
+    size,
+    spray,
+    mix,
+    loads,
     areas,
     products: resolved.value.map((product) => groupProduct(product, ground.value, question)),
     nutrients: nutrientsLaid(resolved.value, book, question.units),
@@ -64,6 +70,7 @@ function groupProduct(
   const onLawn = water ? (measured * spray) / mix : measured
   return {
     resolved,
+    size,
     amount,
     mix: water ? (amount * mix) / spray : amount,
     measured,

@@ -16,7 +16,7 @@ export const hasOwnRates = ({ areas }: Pick<PlanRequest, 'areas'>): boolean =>
 
 /** Whether areas are planned by their rates, each group for itself. */
 export const isByRates = ({ areas }: Pick<PlanQuestion, 'areas'>): boolean =>
-  hasOwnRates({ areas: areas.map(({ entered }) => entered) })
+  areas.some(({ entered: { rates = [] } }) => rates.length > 0)
 
 /**
  * The areas of one application by the rates they take, in the order in which each rate first stands; one load
