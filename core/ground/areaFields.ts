@@ -3,7 +3,7 @@ import { figureField, fieldsUnder, type FieldTable } from '../quantity/figureFie
 /** One shape of an area's field notes; `lengths.*` by the names of its method's readings. */
 export const PART_FIELDS = {
   size: figureField('area', 'above-zero', 'Size'),
-  give: figureField('percent', 'above-zero', 'Give or take', { hint: 'how sure it is; else 5 % is taken' }),
+  give: figureField('percent', 'above-zero', 'Uncertainty', { hint: 'how sure it is; else 5 % is taken' }),
   'lengths.*': figureField('span', 'above-zero', 'Length'),
   'list.*': figureField('span', 'above-zero', 'Length'),
   angle: figureField('angle', 'above-zero', 'Angle'),

@@ -80,6 +80,6 @@ function nutrientLines(
     ...(element
       ? [`as ${element.name}: x ${element.share} = ${told(total * element.share, element.name)}`]
       : []),
-    `${name} laid down = ${told(total)}`,
+    `${name} applied = ${told(total)}`,
   ]
 }

@@ -145,7 +145,7 @@ const unknownNutrients = ({ product }: ResolvedProduct): PlanCheck => ({
   productId: product.id,
   message:
     `${product.name ?? product.id} is measured by volume and its density is not given: the nutrients ` +
-    'laid down are not known.',
+    'applied are not known.',
 })
 
 /** One note where any load is too small to agitate well. */

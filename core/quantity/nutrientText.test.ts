@@ -33,6 +33,6 @@ test('a plan tells its nutrients in the units it was asked in, working and check
       '0.342 kg/100 m2 by local rule.',
   )
   expect(plan.value.working?.find(({ figure }) => figure === 'nutrients.n')?.lines.at(-1)).toBe(
-    'N laid down = 1.38 kg/100 m2',
+    'N applied = 1.38 kg/100 m2',
   )
 })

@@ -1,6 +1,7 @@
 <script setup lang="ts" generic="U extends string = string">
 import { parseQuantity, type Kind, type KindUnits } from '#core/quantity/parseQuantity'
 import type { Entered } from '#core/quantity/entered'
+import type { FigureField } from '#core/quantity/figureField'
 import { unitText } from '#core/quantity/systems'
 
 /**
@@ -9,6 +10,8 @@ import { unitText } from '#core/quantity/systems'
  */
 const props = defineProps<{
   path: string
+  /** What is told of it, where no form around it knows its path. */
+  field?: FigureField
   label?: string
   kind?: Kind
   entered?: Entered<U>
@@ -22,7 +25,7 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ change: [entered: Entered<U>] }>()
 const form = useFormIfAny()
-const row = computed(() => form?.fieldAt(props.path))
+const row = computed(() => props.field ?? form?.fieldAt(props.path))
 const { value, locked, change } = useBound<Entered<U>>(
   () => ({ path: props.path, locked: props.locked, own: props.entered }),
   () => ({ text: '', unit: props.unit ?? ((row.value?.unit ?? '') as U) }),

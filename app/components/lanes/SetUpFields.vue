@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { HEADER_CHOICES } from '#core/draft/applicationChoices'
+import { SET_UP_FIELDS } from '#core/job/lanes/laneFields'
 import { PATTERN_CHOICES, type SetUpDraft } from '#core/job/lanes/setUpDraft'
 import type { FieldProblem } from '#core/quantity/fieldReader'
 import { SYSTEM_UNITS } from '#core/quantity/systems'
-import { SPEED_UNITS, type LengthUnit } from '#core/quantity/units'
+import type { LengthUnit } from '#core/quantity/units'
 
 /** One way to go over the lawn; what is blank is as the job has it. */
 const props = defineProps<{
@@ -46,20 +47,17 @@ const sides = [
       @change="put({ passes: $event })"
     />
     <QuantityField
-      label="Lanes apart"
+      :field="SET_UP_FIELDS.apart"
       :path="`${path}.apart`"
-      kind="length"
       :entered="draft.apart"
       :units="lengths"
       :problem="wrong('apart')"
       @change="put({ apart: $event })"
     />
     <QuantityField
-      label="Pace"
+      :field="SET_UP_FIELDS.speed"
       :path="`${path}.speed`"
-      kind="speed"
       :entered="draft.speed"
-      :units="SPEED_UNITS"
       :problem="wrong('speed')"
       @change="put({ speed: $event })"
     />
@@ -87,26 +85,23 @@ const sides = [
       @change="put({ deflector: $event })"
     />
     <QuantityField
-      label="Off the lane, give or take"
+      :field="SET_UP_FIELDS.wander"
       :path="`${path}.wander`"
-      kind="length"
       :entered="draft.wander"
       :units="lengths"
       :problem="wrong('wander')"
       @change="put({ wander: $event })"
     />
     <QuantityField
-      label="Pace, give or take"
+      :field="SET_UP_FIELDS.speedSd"
       :path="`${path}.speedSd`"
-      kind="percent"
       :entered="draft.speedSd"
       :problem="wrong('speedSd')"
       @change="put({ speedSd: $event })"
     />
     <QuantityField
-      label="Gate opens late by"
+      :field="SET_UP_FIELDS.lag"
       :path="`${path}.lag`"
-      kind="length"
       :entered="draft.lag"
       :units="lengths"
       :problem="wrong('lag')"

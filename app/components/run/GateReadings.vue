@@ -1,70 +1,30 @@
 <script setup lang="ts">
-import { SPEED_UNITS, TEMPERATURE_UNITS } from '#core/quantity/units'
+import type { Entered } from '#core/quantity/entered'
+import { GATE_FIELDS } from '#core/run/gate/gateFields'
 import type { Gate } from '~/composables/run/useGate'
 
 /** What an instrument or a station tells at the gate. */
 const { gate } = defineProps<{ gate: Gate }>()
 const { readings, limits, take } = gate
+/** How long ago it was mown matters where a label says so. */
+const shown = computed(() =>
+  (['wind', 'gust', 'air', 'soil', 'rainIn', 'rained', 'mown'] as const).filter(
+    (name) => name !== 'mown' || limits.value.mowBeforeHours !== undefined,
+  ),
+)
 const problem = (path: string) => gate.problems.value.find((one) => one.path === path)?.message
 </script>
 
 <template>
   <div class="pair">
     <QuantityField
-      v-for="[path, label] in [
-        ['wind', 'Wind'],
-        ['gust', 'Gusts'],
-      ] as const"
-      :key="path"
-      :path="path"
-      :label="label"
-      kind="speed"
-      :entered="readings[path]"
-      :units="SPEED_UNITS"
-      :problem="problem(path)"
-      @change="take({ [path]: $event })"
-    />
-    <QuantityField
-      v-for="[path, label] in [
-        ['air', 'Air'],
-        ['soil', 'Soil'],
-      ] as const"
-      :key="path"
-      :path="path"
-      :label="label"
-      kind="temperature"
-      :entered="readings[path]"
-      :units="TEMPERATURE_UNITS"
-      :problem="problem(path)"
-      @change="take({ [path]: $event })"
-    />
-    <QuantityField
-      path="rainIn"
-      label="Rain told in"
-      kind="time"
-      :entered="readings.rainIn"
-      :units="['h', 'min', 'd']"
-      :problem="problem('rainIn')"
-      @change="take({ rainIn: $event })"
-    />
-    <QuantityField
-      path="rained"
-      label="Rain since yesterday"
-      kind="length"
-      :entered="readings.rained"
-      :units="['in', 'mm']"
-      :problem="problem('rained')"
-      @change="take({ rained: $event })"
-    />
-    <QuantityField
-      v-if="limits.mowBeforeHours !== undefined"
-      path="mown"
-      label="Mown ago"
-      kind="time"
-      :entered="readings.mown"
-      :units="['h', 'd']"
-      :problem="problem('mown')"
-      @change="take({ mown: $event })"
+      v-for="name in shown"
+      :key="name"
+      :path="name"
+      :field="GATE_FIELDS[name]"
+      :entered="readings[name] as Entered"
+      :problem="problem(name)"
+      @change="take({ [name]: $event })"
     />
   </div>
 </template>

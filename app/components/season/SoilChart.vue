@@ -94,7 +94,7 @@ const option = computed(() => ({
 const WEEK = 7
 const SOURCES = { weather: 'weather', forecast: 'forecast', usual: 'as usual' } as const
 const table = computed(() => ({
-  heads: ['Day', `Soil, ${unit.value}`, 'Give or take', 'From'],
+  heads: ['Day', `Soil, ${unit.value}`, '± (95 %)', 'From'],
   rows: props.season.soil
     .filter((_, i) => i % WEEK === 0)
     .map(({ on, soil, give, from }) => [

@@ -15,7 +15,7 @@ const PLAIN: Readonly<Partial<Record<Figure, string>>> = {
   indices: 'Disease indices',
   windows: 'Five-day mean of the soil',
   calibration: 'Calibration',
-  'calibration.give': 'Calibration, give or take',
+  'calibration.give': 'Uncertainty of the calibration',
   'package.set': 'What to buy for all of it',
   carrier: 'Spray on the lawn',
   'carrier.heavy': 'Carrier of a heavy mix',
@@ -31,9 +31,9 @@ const PLAIN: Readonly<Partial<Record<Figure, string>>> = {
   'passes.light': 'Light passes',
   'cost.job': 'Product of this application',
   'day.spray': 'Spray of the day',
-  'nutrients.n': 'Nitrogen laid down',
-  'nutrients.p2o5': 'Phosphate laid down',
-  'nutrients.k2o': 'Potash laid down',
-  'nutrients.fe': 'Iron laid down',
+  'nutrients.n': 'Nitrogen applied',
+  'nutrients.p2o5': 'Phosphate applied',
+  'nutrients.k2o': 'Potash applied',
+  'nutrients.fe': 'Iron applied',
 }
 const plainName = (figure: Figure): string => PLAIN[figure] ?? figure

@@ -4,7 +4,7 @@ import { figureField, type FieldTable } from '../../quantity/figureField'
 export const SET_UP_FIELDS = {
   apart: figureField('length', 'above-zero', 'Lanes apart'),
   speed: figureField('speed', 'above-zero', 'Pace'),
-  wander: figureField('length', 'zero-too', 'Wander', { label: 'Off the lane, give or take' }),
-  speedSd: figureField('percent', 'zero-too', 'Change of pace', { label: 'Pace, give or take' }),
+  wander: figureField('length', 'zero-too', 'Wander', { label: 'Off the lane, ±' }),
+  speedSd: figureField('percent', 'zero-too', 'Change of pace', { label: 'Pace, ±' }),
   lag: figureField('length', 'zero-too', 'Gate lag', { label: 'Gate opens late by' }),
 } as const satisfies FieldTable
