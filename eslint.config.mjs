@@ -34,7 +34,7 @@ const LIBRARY = 'the component library has it: a field of components/field, UBut
 /** What the compiler knows of types: no promise is left to itself, no case of a closed list forgotten. */
 const BY_TYPES = {
   languageOptions: {
-    parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname },
+    parserOptions: { project: './tsconfig.lint.json', tsconfigRootDir: import.meta.dirname },
   },
   rules: {
     '@typescript-eslint/no-floating-promises': 'error',

@@ -99,6 +99,8 @@ export default defineNuxtConfig({
         '../demo/**/*.test.ts',
         '../vitest.config.ts',
       ],
+      // The app's own tests take it along into the app's project.
+      exclude: ['../test/support/vueGlobals.ts'],
       compilerOptions: {
         noUncheckedIndexedAccess: true,
         allowJs: true,

@@ -31,7 +31,7 @@ export default defineConfig({
           testTimeout: 180_000,
           hookTimeout: 180_000,
           // Browsers wait more than they work.
-          maxWorkers: 3,
+          maxWorkers: 4,
         },
       },
       {

@@ -12,9 +12,9 @@ const code = ref(typeof route.query.code === 'string' ? route.query.code : '')
 const newcomer = ref(BLANK_NEWCOMER)
 const state = computed(() => ({ code: code.value, ...newcomer.value }))
 const ask = useAskForm('form', async () => {
-  await $fetch('/api/people/join', {
-    method: 'POST',
-    body: { code: code.value, ...(own.person ? {} : { person: { id: uuid(), ...newcomer.value } }) },
+  await tell('POST', '/api/people/join', {
+    code: code.value,
+    ...(own.person ? {} : { person: { id: uuid(), ...newcomer.value } }),
   })
   await Promise.all([crew.load(), own.load()])
   await navigateTo('/today')

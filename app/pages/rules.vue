@@ -3,7 +3,6 @@ import { plural } from '#core/quantity/counting'
 import type { CheckCode } from '#core/rules/check'
 import { prettyUnits } from '#core/quantity/systems'
 import { RULES } from '#core/rules/registry'
-import type { RefusalRow } from '#shared/schemas/refusal'
 
 /**
  * Every rule that can stop, warn or note: what it looks at, its limit, its source, and what it stopped
@@ -12,13 +11,7 @@ import type { RefusalRow } from '#shared/schemas/refusal'
 useHead({ title: 'Rules · Hectarum' })
 const crew = useCrewStore()
 const words = ref('')
-const refusals = shallowRef<readonly RefusalRow[]>([])
-const problem = ref<string>()
-try {
-  refusals.value = await $fetch<readonly RefusalRow[]>(crewUrl('/refusals'))
-} catch (error) {
-  problem.value = errorText(error)
-}
+const { answer: refusals, problem } = useAnswers(questions.refusals)
 const COLUMNS = [
   { accessorKey: 'looksAt', header: 'Looks at' },
   { accessorKey: 'level', header: 'says' },

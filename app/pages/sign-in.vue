@@ -1,6 +1,4 @@
 <script setup lang="ts">
-import type { Self } from '#shared/schemas/people'
-
 /** Who comes back says who they are. */
 definePageMeta({ layout: 'door' })
 useHead({ title: 'Sign in · Hectarum' })
@@ -8,12 +6,10 @@ const route = useRoute()
 const crew = useCrewStore()
 const own = useSelfStore()
 const state = reactive({ signIn: '', passphrase: '' })
-const atHome = ref(false)
-onMounted(async () => {
-  atHome.value = (await $fetch<Self>('/api/people/me').catch(() => undefined))?.open ?? false
-})
+const { answer: self } = useAnswer(questions.me)
+const atHome = computed(() => self.value?.open ?? false)
 const ask = useAskForm('form', async () => {
-  await $fetch('/api/people/sign-in', { method: 'POST', body: state })
+  await tell('POST', '/api/people/sign-in', state)
   await Promise.all([crew.load(), own.load()])
   await navigateTo(placeAfter(route.query.next))
 })

@@ -1,14 +1,8 @@
 <script setup lang="ts">
-import type { Today } from '#shared/schemas/today'
-
 /** This morning: what runs, what is due, who may go back where, what needs looking after. */
 useHead({ title: 'Today · Hectarum' })
 const crew = useCrewStore()
-const today = shallowRef<Today>()
-const { problem, read } = useReading(async () => {
-  await refreshWeather()
-  today.value = await $fetch<Today>(crewUrl('/today'))
-})
+const { answer: today, problem, again: read } = useAnswer(questions.today, refreshWeather)
 const { whose, choices, own } = useWhose(() => [...(today.value?.jobs ?? []), ...(today.value?.ahead ?? [])])
 /** More choices than this, all jobs among them, make a list. */
 const MOST_IN_VIEW = 4

@@ -17,7 +17,7 @@ const entries = reactive({
 })
 const save = useAskForm('about', async () => {
   const body: SavePerson = { version: own.person?.version ?? 0, ...entries }
-  own.take(await $fetch<Person>('/api/people/me', { method: 'PUT', body }))
+  own.take(await tell<Person>('PUT', '/api/people/me', body))
   notice.say('Saved.')
 })
 const standing = computed(() => licenceStanding(entries.licence, entries.licenceEnds, crew.today()))
@@ -30,7 +30,7 @@ const STANDINGS = {
 
 const phrases = reactive({ now: '', next: '' })
 const change = useAskForm('words', async () => {
-  await $fetch('/api/people/passphrase', { method: 'PUT', body: phrases })
+  await tell('PUT', '/api/people/passphrase', phrases)
   phrases.now = ''
   phrases.next = ''
   await own.load()

@@ -17,7 +17,7 @@ export default defineNuxtPlugin((nuxtApp) => {
     notice.say(words, 'What you typed is kept.', { label: 'Open it anew', act: openAnew }, 'stays')
   }
   async function look() {
-    const health = await $fetch<{ version?: string }>('/api/health').catch(() => undefined)
+    const health = await ask(questions.health()).catch(() => undefined)
     if (health?.version && health.version !== version) tell(`This tool was upgraded to ${health.version}.`)
   }
   useIntervalFn(look, LOOK_EVERY_MS)

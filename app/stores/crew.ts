@@ -18,7 +18,7 @@ export const useCrewStore = defineStore('crew', () => {
 
   async function load() {
     try {
-      choice.value = await $fetch<OrganizationChoice>('/api/organizations')
+      choice.value = await ask(questions.organizations())
       problem.value = undefined
     } catch (error) {
       problem.value = errorText(error)
@@ -36,14 +36,15 @@ export const useCrewStore = defineStore('crew', () => {
   }
 
   async function change(id: string) {
-    await $fetch('/api/organizations/current', { method: 'PUT', body: { id } })
+    await tell('PUT', '/api/organizations/current', { id })
     await load()
   }
 
   async function start(name: string) {
-    const made = await $fetch<Organization>('/api/organizations', {
-      method: 'POST',
-      body: { id: uuid(), name, units: units.value },
+    const made = await tell<Organization>('POST', '/api/organizations', {
+      id: uuid(),
+      name,
+      units: units.value,
     })
     await load()
     return made
@@ -57,9 +58,9 @@ export const useCrewStore = defineStore('crew', () => {
     const current = organization.value
     if (!current) return
     try {
-      await $fetch<unknown>(crewUrl('/mixes'), {
-        method: 'PUT',
-        body: { version: current.version, mixes: withJarTests(current.settings.mixes, found, uuid) },
+      await tell('PUT', '/mixes', {
+        version: current.version,
+        mixes: withJarTests(current.settings.mixes, found, uuid),
       })
     } catch (error) {
       if (errorCode(error) !== 'changed-elsewhere' || again === 'no more') throw error

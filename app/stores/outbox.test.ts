@@ -1,5 +1,6 @@
 import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, beforeEach, expect, test, vi } from 'vitest'
+import { givenServer } from '../../test/support/vueGlobals'
 import { computed, reactive, ref, shallowRef } from 'vue'
 import type { ErrorCode } from '#shared/errorCodes'
 import type { NewRunEvent } from '#shared/schemas/run'
@@ -56,6 +57,7 @@ beforeEach(() => {
     crewUrl: (path: string) => `/crew${path}`,
     useCrewStore: () => ({ organization: { id: CREW }, now: () => '2026-05-06T12:00:00.000Z' }),
     useSelfStore: () => reactive({ person }),
+    ...givenServer,
     $fetch: async (path: string, { body }: { body: unknown }) => {
       const one = { path, body }
       const answered = await answer(one)

@@ -1,6 +1,4 @@
-import { useEventListener } from '@vueuse/core'
 import { defineStore } from 'pinia'
-import type { ErrorCode } from '#shared/errorCodes'
 import type { NewRunEvent, Run } from '#shared/schemas/run'
 import {
   allKeptPhotos,
@@ -11,10 +9,8 @@ import {
   type KeptPhoto,
   type KeptRun,
 } from '~/composables/run/keptRuns'
+import { isAway, useSenderStore } from './sender'
 
-/** How long the server is left alone after it did not answer, ms: twice as long each time. */
-const FIRST_WAIT_MS = 2000
-const LONGEST_WAIT_MS = 60_000
 /** No more than these go in one request. */
 const MOST_EVENTS = 100
 /** What cannot be added once a run is on record. */
@@ -27,6 +23,7 @@ const BEGINS_OR_ENDS: readonly NewRunEvent['kind'][] = ['planned', 'started', 'u
 export const useOutboxStore = defineStore('outbox', () => {
   const crew = useCrewStore()
   const own = useSelfStore()
+  const sender = useSenderStore()
   const runs = shallowRef<readonly KeptRun[]>([])
   const photos = shallowRef<readonly KeptPhoto[]>([])
   const state = ref<'idle' | 'sending' | 'away' | 'signed out'>('idle')
@@ -56,8 +53,6 @@ export const useOutboxStore = defineStore('outbox', () => {
   let busy: Promise<void> | undefined
   /** Something was written while others were on their way. */
   let again = false
-  let timer: ReturnType<typeof setTimeout> | undefined
-  let wait = FIRST_WAIT_MS
 
   async function read() {
     ;[runs.value, photos.value] = await Promise.all([allKeptRuns(), allKeptPhotos()])
@@ -65,7 +60,6 @@ export const useOutboxStore = defineStore('outbox', () => {
 
   /** Sends what waits; whoever waits for it has waited for what was written until then. */
   function send(): Promise<void> {
-    clearTimeout(timer)
     again = true
     busy ??= sendUntilDone().finally(() => {
       busy = undefined
@@ -90,14 +84,13 @@ export const useOutboxStore = defineStore('outbox', () => {
     try {
       for (const photo of photos.value) await sendPhoto(photo)
       for (const kept of mine.value) await sendRun(kept)
-      wait = FIRST_WAIT_MS
+      sender.settled('runs')
       await read()
       state.value = 'idle'
     } catch (error) {
       await read()
       state.value = errorCode(error) === 'sign-in' ? 'signed out' : 'away'
-      timer = setTimeout(() => void send(), wait)
-      wait = Math.min(LONGEST_WAIT_MS, wait * 2)
+      sender.later('runs', send)
     }
   }
 
@@ -105,11 +98,7 @@ export const useOutboxStore = defineStore('outbox', () => {
     const { organizationId, id, blob, why } = photo
     if (organizationId !== crew.organization?.id || why !== undefined) return
     try {
-      await $fetch(crewUrl(`/attachments/${id}`), {
-        method: 'PUT',
-        body: blob,
-        headers: { 'content-type': blob.type },
-      })
+      await tell('PUT', `/attachments/${id}`, blob, { 'content-type': blob.type })
       await dropPhoto(id)
     } catch (error) {
       if (isAway(error)) throw error
@@ -140,9 +129,9 @@ export const useOutboxStore = defineStore('outbox', () => {
   }
 
   async function post({ applicationId }: KeptRun, events: readonly NewRunEvent[]) {
-    arrived.value = await $fetch<Run>(crewUrl(`/applications/${applicationId}/events`), {
-      method: 'POST',
-      body: { events, sentAt: crew.now() },
+    arrived.value = await tell<Run>('POST', `/applications/${applicationId}/events`, {
+      events,
+      sentAt: crew.now(),
     })
   }
 
@@ -180,18 +169,5 @@ export const useOutboxStore = defineStore('outbox', () => {
     await read()
   }
 
-  if (import.meta.client) {
-    useEventListener(window, 'online', () => void send())
-    useEventListener(document, 'visibilitychange', () => {
-      if (document.visibilityState === 'visible') void send()
-    })
-  }
   return { runs, photos, mine, waiting, refused, state, arrived, read, send, forget }
 })
-
-/** No answer, or one that is not about what was sent. */
-function isAway(error: unknown): boolean {
-  const code = errorCode(error)
-  return code === undefined || AWAY.includes(code)
-}
-const AWAY: readonly ErrorCode[] = ['database-down', 'starting', 'sign-in', 'wait', 'unexpected']

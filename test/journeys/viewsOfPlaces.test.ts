@@ -5,7 +5,7 @@ import { lookAtViews } from '../support/views'
 
 const on = stage()
 
-lookAtViews('places', on, [
+lookAtViews(on, [
   '/today',
   '/jobs',
   '/sites',

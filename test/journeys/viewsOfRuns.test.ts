@@ -4,7 +4,7 @@ import { lookAtViews } from '../support/views'
 
 const STEPS = ['gate', 'mix-1', 'spray-1', 'cover-1', 'rest', 'rinse', 'notice', 'record']
 
-lookAtViews('lanes and runs', stage(), [
+lookAtViews(stage(), [
   `/jobs/${SAMPLE_JOBS.replan}?link=walk`,
   `/jobs/${SAMPLE_JOBS.replan}/lanes`,
   `/jobs/${SAMPLE_JOBS.replan}/lane-sheet`,

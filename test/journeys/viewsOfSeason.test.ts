@@ -3,7 +3,7 @@ import { SHORE_STATION } from '../../demo/sampleWeather'
 import { stage } from '../support/stage'
 import { lookAtViews } from '../support/views'
 
-lookAtViews('the season', stage(), [
+lookAtViews(stage(), [
   `/season/${SAMPLE_AREAS.bowlsGreen}`,
   `/season/${SAMPLE_AREAS.green}`,
   '/season/board',

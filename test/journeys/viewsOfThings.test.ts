@@ -11,7 +11,7 @@ import {
 import { stage } from '../support/stage'
 import { lookAtViews } from '../support/views'
 
-lookAtViews('things', stage(), [
+lookAtViews(stage(), [
   `/sites/${SAMPLE_SITES.cooperage}`,
   `/sites/${SAMPLE_SITES.cooperage}/map`,
   `/sites/${SAMPLE_SITES.cooperage}/areas/${SAMPLE_AREAS.green}`,

@@ -5,7 +5,6 @@ import { instrumentFor, practiceSeed } from '#core/simulated/practiceDevice'
 import type { OfferedAct } from '#core/simulated/practiceActs'
 import type { PracticeAct } from '#core/simulated/practiceActShape'
 import type { Kind } from '#core/quantity/parseQuantity'
-import type { Device } from '#shared/schemas/device'
 
 /**
  * A scale, a meter or a wheel on the wire: its reading goes into the next empty field at a press. The ones
@@ -13,13 +12,10 @@ import type { Device } from '#shared/schemas/device'
  */
 const props = defineProps<{ machineId: string; offered: readonly OfferedAct[]; document: unknown }>()
 const { set, locked } = useForm()
-const devices = shallowRef<readonly Device[]>([])
+const { answer: devices } = useAnswers(questions.devices)
 const chosen = ref('')
 const cable = ref<'good' | 'bad'>('good')
 const acts = shallowRef<readonly PracticeAct[]>([])
-onMounted(async () => {
-  devices.value = await $fetch<readonly Device[]>('/api/devices').catch(() => [])
-})
 
 const { link, readings, unreadable } = useInstrument(() =>
   chosen.value === ''

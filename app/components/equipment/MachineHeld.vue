@@ -1,16 +1,12 @@
 <script setup lang="ts">
 import { dayText } from '#core/calendar/dayText'
 import { isCleaned } from '#core/rules/cleanOutRules'
-import type { HeldByMachine } from '#core/rules/reading'
 
 /** What the machine was last filled with, and whether it was cleaned out since. */
 const { machineId, cleaned = '' } = defineProps<{ machineId: string; cleaned?: string }>()
 const { set, locked } = useForm()
 const crew = useCrewStore()
-const all = shallowRef<readonly HeldByMachine[]>([])
-onMounted(async () => {
-  all.value = await $fetch<readonly HeldByMachine[]>(crewUrl('/equipment/held')).catch(() => [])
-})
+const { answer: all } = useAnswers(questions.held)
 const held = computed(() => all.value.find(({ equipmentId }) => equipmentId === machineId))
 const isClean = computed(() => held.value === undefined || isCleaned({ ...held.value, cleaned }))
 </script>

@@ -1,27 +1,13 @@
 <script setup lang="ts">
 import { tellingReasons } from '#core/season/whichDay'
 import { dayText } from '#core/calendar/dayText'
-import type { JobDays } from '#shared/schemas/season'
 
 /** Which day: the best of those forecast, each with its reason; the job is moved by a press. */
 const props = defineProps<{ jobId: string; day: string }>()
 const emit = defineEmits<{ choose: [day: string] }>()
-const crew = useCrewStore()
 const open = ref(false)
-const days = shallowRef<JobDays>()
-const problem = ref<string>()
+const { answer: days, problem } = useAnswer(() => (open.value ? questions.jobDays(props.jobId) : undefined))
 const BEST = 3
-async function read() {
-  problem.value = undefined
-  try {
-    days.value = await $fetch<JobDays>(crewUrl(`/jobs/${props.jobId}/days`), {
-      query: { units: crew.units },
-    })
-  } catch (error) {
-    problem.value = errorText(error)
-  }
-}
-watch(open, (now) => now && read())
 const best = computed(() => (days.value?.scores ?? []).filter(({ score }) => score > 0).slice(0, BEST))
 /** The day it is planned for, where that is none of the best. */
 const own = computed(() =>

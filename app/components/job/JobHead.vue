@@ -27,9 +27,7 @@ const WAIT_MS = 120
 
 /** What is found late still counts for the name that stands there. */
 async function look(q: string) {
-  sites.value = (
-    await $fetch<SitePage>(crewUrl('/sites'), { query: { q } }).catch(() => ({ rows: [], next: null }))
-  ).rows
+  sites.value = (await ask(questions.sites(q)).catch(() => ({ rows: [], next: null }))).rows
   const site = siteCalled(q)
   if (site && q === props.draft.site && props.draft.siteId === null) emit('site', site.id, site.name)
 }
@@ -41,7 +39,7 @@ const names = computed(() => sites.value.map(({ name: called, place }) => ({ nam
 
 const people = shallowRef<readonly { readonly name: string }[]>([])
 async function lookForPeople() {
-  const found = await $fetch<readonly string[]>(crewUrl('/names')).catch(() => [])
+  const found = await ask(questions.names()).catch(() => [])
   people.value = found.map((known) => ({ name: known }))
 }
 /** Naming a saved site brings its areas; any other name is a place of its own. */

@@ -78,18 +78,14 @@ const { repeatJob } = useNewJob()
 
 async function takeSite(siteId: string, site: string) {
   // A site that can't be read now is a place of its own until it can.
-  const areas = await library.loadAreas(siteId, props.id).catch(() => [])
+  await library.loadAreas(siteId, props.id).catch(() => undefined)
   changeAll(
-    props.draft.applications.map((one) => ({ ...one, document: withAreas(one.document, areas) })),
+    props.draft.applications.map((one) => ({ ...one, document: withAreas(one.document, library.areas) })),
     { site, siteId },
   )
 }
 
-watch(
-  () => [props.draft.siteId, day.value] as const,
-  ([siteId, on]) => library.loadWeather(siteId, on),
-  { immediate: true },
-)
+watch(day, library.lookAtDay, { immediate: true })
 
 watch(
   () => sheet.value.problems.length > 0,

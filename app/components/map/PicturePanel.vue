@@ -40,11 +40,7 @@ async function bring(file: File) {
   busy.value = true
   try {
     const id = uuid()
-    const kept = await $fetch<Picture>(crewUrl(`/attachments/${id}`), {
-      method: 'PUT',
-      body: file,
-      headers: { 'content-type': file.type },
-    })
+    const kept = await tell<Picture>('PUT', `/attachments/${id}`, file, { 'content-type': file.type })
     const high = (UNSCALED_M * kept.height) / kept.width
     emit('change', {
       id,

@@ -13,7 +13,7 @@ const people = shallowRef<CrewPeople>({ members: [], invitations: [] })
 const made = shallowRef<MadeInvitation>()
 const role = ref<Role>('technician')
 const load = async () => {
-  people.value = await $fetch<CrewPeople>(crewUrl('/people'))
+  people.value = await ask(questions.people())
 }
 await load().catch((error) => notice.say('The people could not be read.', errorText(error)))
 
@@ -26,18 +26,12 @@ async function act(work: () => Promise<unknown>) {
     notice.say('Not changed.', errorText(error))
   }
 }
-const setRole = (member: Member, next: Role) =>
-  act(() => $fetch<unknown>(crewUrl(`/people/${member.id}`), { method: 'PUT', body: { role: next } }))
-const remove = (member: Member) =>
-  act(() => $fetch<unknown>(crewUrl(`/people/${member.id}`), { method: 'DELETE', body: {} }))
-const withdraw = (id: string) =>
-  act(() => $fetch<unknown>(crewUrl(`/invitations/${id}`), { method: 'DELETE', body: {} }))
+const setRole = (member: Member, next: Role) => act(() => tell('PUT', `/people/${member.id}`, { role: next }))
+const remove = (member: Member) => act(() => tell('DELETE', `/people/${member.id}`))
+const withdraw = (id: string) => act(() => tell('DELETE', `/invitations/${id}`))
 const invite = () =>
   act(async () => {
-    made.value = await $fetch<MadeInvitation>(crewUrl('/invitations'), {
-      method: 'POST',
-      body: { id: uuid(), role: role.value },
-    })
+    made.value = await tell<MadeInvitation>('POST', '/invitations', { id: uuid(), role: role.value })
   })
 const link = computed(() => made.value && `${location.origin}/join?code=${made.value.code}`)
 

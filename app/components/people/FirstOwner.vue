@@ -8,9 +8,11 @@ const code = ref('')
 const newcomer = ref(BLANK_NEWCOMER)
 const state = computed(() => ({ code: code.value, ...newcomer.value }))
 const ask = useAskForm('form', async () => {
-  await $fetch('/api/people/first', {
-    method: 'POST',
-    body: { id: uuid(), organizationId: crew.organization?.id, code: code.value, ...newcomer.value },
+  await tell('POST', '/api/people/first', {
+    id: uuid(),
+    organizationId: crew.organization?.id,
+    code: code.value,
+    ...newcomer.value,
   })
   await Promise.all([crew.load(), own.load()])
 })

@@ -5,21 +5,7 @@ import type { HistoryLine } from '#shared/schemas/people'
 const { rowId } = defineProps<{ rowId: string }>()
 const open = defineModel<boolean>('open', { required: true })
 const crew = useCrewStore()
-const lines = shallowRef<readonly HistoryLine[]>()
-const problem = ref('')
-
-watch(
-  open,
-  async (now) => {
-    if (!now) return
-    try {
-      lines.value = await $fetch<readonly HistoryLine[]>(crewUrl(`/history/${rowId}`))
-    } catch (error) {
-      problem.value = errorText(error)
-    }
-  },
-  { immediate: true },
-)
+const { answer: lines, problem } = useAnswer(() => (open.value ? questions.history(rowId) : undefined))
 const lineText = ({ what, person }: HistoryLine) => `${what}, by ${person || 'somebody at this machine'}`
 const items = computed(() =>
   (lines.value ?? []).map((line) => ({

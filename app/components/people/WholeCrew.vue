@@ -5,7 +5,7 @@ const name = computed(() => crew.organization?.name ?? '')
 const open = ref(false)
 const state = reactive({ name: '' })
 const ask = useAskForm('form', async () => {
-  await $fetch<unknown>(crewUrl('/whole'), { method: 'DELETE', body: state })
+  await tell('DELETE', '/whole', state)
   open.value = false
   crew.leave()
   await crew.load()

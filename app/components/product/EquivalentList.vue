@@ -9,7 +9,7 @@ const library = useLibraryStore()
 const rate = computed(() => comparedRate(props.product.document))
 const found = computed(() => (rate.value ? equivalents(props.product, rate.value, library.products) : []))
 onMounted(() => {
-  if (library.products.length === 0) void library.load().catch(() => undefined)
+  library.want()
 })
 </script>
 

@@ -19,11 +19,7 @@ async function bring(what: ProductPaper['what'], file: File) {
   busy.value = what
   const id = uuid()
   try {
-    await $fetch<unknown>(crewUrl(`/attachments/${id}`), {
-      method: 'PUT',
-      body: file,
-      headers: { 'content-type': file.type || 'application/octet-stream' },
-    })
+    await tell('PUT', `/attachments/${id}`, file, { 'content-type': file.type || 'application/octet-stream' })
     set('document.papers', [...papers, { id, what, name: file.name.slice(0, 200) }])
   } catch (error) {
     problem.value = errorText(error)

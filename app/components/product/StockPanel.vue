@@ -8,7 +8,7 @@ import type { NewMovement, Stock } from '#shared/schemas/product'
 
 /** What is on hand and every movement that made it so; runs book what they used by themselves. */
 const props = defineProps<{ productId: string; stock: Stock | undefined; unit: AmountUnit }>()
-const emit = defineEmits<{ moved: [stock: Stock] }>()
+const emit = defineEmits<{ moved: [] }>()
 const crew = useCrewStore()
 const shown = useShown()
 const kind = ref<NewMovement['kind']>('received')
@@ -31,22 +31,19 @@ let sending = uuid()
 
 async function book() {
   try {
-    const stock = await $fetch<Stock>(crewUrl(`/products/${props.productId}/stock`), {
-      method: 'POST',
-      body: {
-        id: sending,
-        kind: kind.value,
-        entered: entered.value,
-        lot: lot.value,
-        remarks: '',
-        on: crew.today(),
-      } satisfies NewMovement,
-    })
+    await tell('POST', `/products/${props.productId}/stock`, {
+      id: sending,
+      kind: kind.value,
+      entered: entered.value,
+      lot: lot.value,
+      remarks: '',
+      on: crew.today(),
+    } satisfies NewMovement)
     sending = uuid()
     entered.value = { text: '', unit: entered.value.unit }
     lot.value = ''
     problem.value = undefined
-    emit('moved', stock)
+    emit('moved')
   } catch (error) {
     problem.value = errorText(error).replace(/^entered: /, '')
   }

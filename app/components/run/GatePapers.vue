@@ -3,7 +3,7 @@
 const { frozen } = useRunScreen()
 const library = useLibraryStore()
 onMounted(() => {
-  if (!library.loaded) void library.load().catch(() => undefined)
+  library.want()
 })
 const papers = computed(() =>
   frozen.value.labels.flatMap(({ sourceId, name }) =>

@@ -4,7 +4,7 @@ import type { ConflictOffer } from '#core/program/programOutlook'
 import { leavingOut, noChange, withChanges } from '#core/program/stepChanges'
 import type { Intention } from '#core/program/intentions'
 import type { StepChange } from '#core/program/programShape'
-import type { AreaProgram, AreaProgramPage, Program } from '#shared/schemas/program'
+import type { AreaProgram } from '#shared/schemas/program'
 
 /** The program of one lawn: its steps dated, conflicts with what clears them, nitrogen of the year. */
 const props = defineProps<{
@@ -17,20 +17,10 @@ const person = useSelfStore()
 const library = useLibraryStore()
 const notice = useNotice()
 const { planStep } = useIntended()
-const page = shallowRef<AreaProgramPage | null>()
-const programs = shallowRef<readonly Program[]>([])
-const { problem, read } = useReading(async () => {
-  const asked = props.areaId
-  const [found, all] = await Promise.all([
-    $fetch<AreaProgramPage | null>(crewUrl(`/areas/${asked}/program`), { query: { units: crew.units } }),
-    $fetch<readonly Program[]>(crewUrl('/library/programs')),
-    library.loaded ? undefined : library.load(),
-  ])
-  if (asked !== props.areaId) return
-  page.value = found ?? null
-  programs.value = all
-})
-watch(() => [props.areaId, crew.units], read)
+const { answer, problem, loading, again } = useAnswer(() => questions.areaProgram(props.areaId))
+const page = computed(() => (loading.value ? undefined : (answer.value ?? null)))
+const { answer: programs } = useAnswers(questions.programs)
+library.want()
 const nameOf = (id: string) => library.products.find((one) => one.id === id)?.name ?? ''
 const conflictsOf = ({ stepId, occurrence }: Intention) =>
   (page.value?.outlook.conflicts ?? []).filter(
@@ -44,11 +34,11 @@ async function apply(programId: string) {
 const BLANK: AreaProgram['document'] = { schema: 1, changes: [], notes: '' }
 async function send(id: string, body: Omit<AreaProgram, 'id' | 'updatedAt'>) {
   try {
-    await $fetch<unknown>(crewUrl(`/library/areaPrograms/${id}`), { method: 'PUT', body })
+    await tell('PUT', `/library/areaPrograms/${id}`, body)
   } catch (error) {
     notice.say('The program of this lawn was not changed.', errorText(error))
   }
-  await read()
+  await again()
   emit('changed')
 }
 async function change(changes: readonly StepChange[]) {
@@ -75,14 +65,11 @@ async function takeOff() {
   const { applied } = page.value ?? {}
   if (!applied) return
   try {
-    await $fetch<unknown>(crewUrl(`/library/areaPrograms/${applied.id}`), {
-      method: 'DELETE',
-      body: { version: applied.version },
-    })
+    await tell('DELETE', `/library/areaPrograms/${applied.id}`, { version: applied.version })
   } catch (error) {
     notice.say('The program was not taken off.', errorText(error))
   }
-  await read()
+  await again()
   emit('changed')
 }
 const doneToday = (step: Intention) => change([{ ...noChange(step), doneOn: crew.today() }])

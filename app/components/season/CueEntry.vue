@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { CUE_KINDS, type CueKind } from '#core/season/cues/cue'
-import type { Site } from '#shared/schemas/ground'
 import { v7 as uuid } from 'uuid'
 
 /** Something seen on the site that tells the season: a bloom, the first mow, half green. */
@@ -20,13 +19,13 @@ async function save() {
   if (problem.value) return
   try {
     // Read just before: others may have noted something meanwhile.
-    const { id, version, name, place, document } = await $fetch<Site>(
-      crewUrl(`/library/sites/${props.siteId}`),
-    )
+    const { id, version, name, place, document } = await ask(questions.site(props.siteId))
     const others = (document.cues ?? []).filter((one) => one.id !== cue.id)
-    await $fetch<unknown>(crewUrl(`/library/sites/${id}`), {
-      method: 'PUT',
-      body: { version, name, place, document: { ...document, cues: [...others, cue] } },
+    await tell('PUT', `/library/sites/${id}`, {
+      version,
+      name,
+      place,
+      document: { ...document, cues: [...others, cue] },
     })
   } catch (error) {
     problem.value = errorText(error)

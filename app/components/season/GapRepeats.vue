@@ -11,7 +11,6 @@ const props = defineProps<{
   areaId: string
   site: { readonly id: string; readonly name: string }
 }>()
-const crew = useCrewStore()
 const person = useSelfStore()
 const { planStep } = useIntended()
 const open = computed(() => openGaps(props.lines, props.today))
@@ -23,12 +22,10 @@ watch(
     offers.value = {}
   },
 )
-async function ask({ what, from }: AreaSeason['lines'][number]) {
+async function look({ what, from }: AreaSeason['lines'][number]) {
   problem.value = undefined
   try {
-    const found = await $fetch<readonly GapRepeat[]>(crewUrl(`/areas/${props.areaId}/repeats`), {
-      query: { what, from, units: crew.units },
-    })
+    const found = await ask(questions.repeats(props.areaId, what, from))
     offers.value = { ...offers.value, [`${what} ${from}`]: found }
   } catch (error) {
     problem.value = errorText(error)
@@ -56,7 +53,7 @@ const plan = ({ what, productId }: GapRepeat) =>
           variant="link"
           size="sm"
           label="What closes it?"
-          @click="ask(line)"
+          @click="look(line)"
         />
       </div>
       <ul class="ms-7">

@@ -38,10 +38,7 @@ async function save() {
     where,
   }
   try {
-    await $fetch<unknown>(crewUrl(`/library/probes/${id}`), {
-      method: 'PUT',
-      body: { version: 0, areaId: props.areaId, document },
-    })
+    await tell('PUT', `/library/probes/${id}`, { version: 0, areaId: props.areaId, document })
   } catch (error) {
     problem.value = errorText(error)
     return

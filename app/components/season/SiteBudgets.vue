@@ -4,7 +4,7 @@ import { counted } from '#core/quantity/counting'
 import type { SectionShare } from '#core/program/sectionBudget'
 import { leavingOut, withChanges } from '#core/program/stepChanges'
 import type { Figure } from '#core/working/figures'
-import type { AreaProgram, Purchases } from '#shared/schemas/program'
+import type { Purchases } from '#shared/schemas/program'
 
 /** Sites with a budget: what the year costs section by section, and what the money does not reach. */
 defineProps<{ budgets: Purchases['budgets'] }>()
@@ -25,15 +25,15 @@ const beyondWords = ({ beyond }: SectionShare) =>
 /** What the money does not reach is left out of this lawn's program; there it can be brought back. */
 async function leaveOut({ areaId, area, beyond }: SectionShare) {
   try {
-    const [applied] = await $fetch<readonly AreaProgram[]>(crewUrl('/library/areaPrograms'), {
-      query: { areaId },
-    })
+    const [applied] = await ask(questions.areaProgramsOf(areaId))
     if (!applied) return
     const { id, version, programId, document } = applied
     const kept = [...withChanges(document.changes, beyond.map(leavingOut))]
-    await $fetch<unknown>(crewUrl(`/library/areaPrograms/${id}`), {
-      method: 'PUT',
-      body: { version, areaId, programId, document: { ...document, changes: kept } },
+    await tell('PUT', `/library/areaPrograms/${id}`, {
+      version,
+      areaId,
+      programId,
+      document: { ...document, changes: kept },
     })
     notice.say(`Left out on ${area}: ${counted(beyond.length, 'step')}. Its season brings them back.`)
   } catch (error) {

@@ -75,11 +75,8 @@ async function save() {
   if (!low.ok || !high.ok || problems.value.latitude || problems.value.day) return
   try {
     const id = props.station?.id ?? (await makeStation())
-    await $fetch<unknown>(crewUrl(`/stations/${id}/days`), {
-      method: 'POST',
-      body: {
-        days: [{ on: entry.value.on, least: celsius(low.value), most: celsius(high.value), forecast: false }],
-      },
+    await tell('POST', `/stations/${id}/days`, {
+      days: [{ on: entry.value.on, least: celsius(low.value), most: celsius(high.value), forecast: false }],
     })
   } catch (error) {
     failed.value = errorText(error)
@@ -93,13 +90,10 @@ async function save() {
 }
 async function makeStation(): Promise<string> {
   const id = entry.value.stationId
-  await $fetch<unknown>(crewUrl(`/library/stations/${id}`), {
-    method: 'PUT',
-    body: {
-      version: 0,
-      name: entry.value.name.trim() || 'Our own thermometer',
-      document: { schema: 1, latitude: entry.value.latitude, longitude: '', notes: '' },
-    },
+  await tell('PUT', `/library/stations/${id}`, {
+    version: 0,
+    name: entry.value.name.trim() || 'Our own thermometer',
+    document: { schema: 1, latitude: entry.value.latitude, longitude: '', notes: '' },
   })
   return id
 }

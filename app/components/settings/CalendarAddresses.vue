@@ -1,22 +1,14 @@
 <script setup lang="ts">
 import { dayText } from '#core/calendar/dayText'
 import type { CalendarRow, MadeCalendar } from '#shared/schemas/calendar'
-import type { SitePage } from '#shared/schemas/ground'
 import { v7 as uuid } from 'uuid'
 
 /** Private addresses at which calendar programs read what comes; each told once, taken back by a press. */
 const notice = useNotice()
 const own = useSelfStore()
-const rows = shallowRef<readonly CalendarRow[]>([])
-const sites = shallowRef<SitePage['rows']>([])
-const { problem, read } = useReading(async () => {
-  const [list, page] = await Promise.all([
-    $fetch<readonly CalendarRow[]>(crewUrl('/calendars')),
-    $fetch<SitePage>(crewUrl('/sites')),
-  ])
-  rows.value = list
-  sites.value = page.rows
-})
+const { answer: rows, problem, again } = useAnswers(questions.calendars)
+const { answer: page } = useAnswer(questions.sites)
+const sites = computed(() => page.value?.rows ?? [])
 const WHOSE = {
   crew: 'the whole crew: jobs, what is due, programs',
   mine: 'my own jobs',
@@ -40,14 +32,11 @@ const address = computed(() => made.value && new URL(made.value.path, window.loc
 async function make() {
   const { id, name, whose, siteId } = entry.value
   try {
-    made.value = await $fetch<MadeCalendar>(crewUrl('/calendars'), {
-      method: 'POST',
-      body: {
-        id,
-        name: name.trim() || (whose === 'client' ? siteName(siteId) : 'Calendar'),
-        whose,
-        ...(whose === 'client' && siteId && { siteId }),
-      },
+    made.value = await tell<MadeCalendar>('POST', '/calendars', {
+      id,
+      name: name.trim() || (whose === 'client' ? siteName(siteId) : 'Calendar'),
+      whose,
+      ...(whose === 'client' && siteId && { siteId }),
     })
   } catch (error) {
     failed.value = errorText(error)
@@ -55,7 +44,7 @@ async function make() {
   }
   failed.value = undefined
   entry.value = blank()
-  await read()
+  await again()
 }
 async function copy() {
   if (address.value === undefined) return
@@ -64,12 +53,12 @@ async function copy() {
 }
 async function revoke({ id, name }: CalendarRow) {
   try {
-    await $fetch<unknown>(crewUrl(`/calendars/${id}`), { method: 'DELETE', body: {} })
+    await tell('DELETE', `/calendars/${id}`)
   } catch (error) {
     return notice.say(`${name} stays.`, errorText(error))
   }
   if (made.value?.id === id) made.value = undefined
-  await read()
+  await again()
   notice.say(`${name} is taken back: nothing is found at its address any more.`)
 }
 </script>

@@ -7,7 +7,7 @@ const mixes = defineModel<readonly MixNote[]>({ required: true })
 const library = useLibraryStore()
 const names = computed(() => library.products.map(({ name }) => ({ name })))
 onMounted(() => {
-  if (library.products.length === 0) void library.load().catch(() => undefined)
+  library.want()
 })
 const verdicts = [
   { value: 'mixes', text: 'mix well' },

@@ -22,10 +22,7 @@ const KINDS: Readonly<Record<Found['kind'], string>> = {
 /** Only the answer to what is typed now is shown. */
 const look = useDebounceFn(async () => {
   const asked = words.value
-  const answer =
-    asked.trim() === ''
-      ? []
-      : await $fetch<readonly Found[]>(crewUrl('/find'), { query: { q: asked } }).catch(() => [])
+  const answer = asked.trim() === '' ? [] : await ask(questions.find(asked)).catch(() => [])
   if (asked === words.value) found.value = answer
 }, WAIT_MS)
 watch(words, look)

@@ -39,7 +39,7 @@ export function useCurveAsk(calibrations: () => readonly Calibration[], spreader
   const grained = computed(() => library.products)
   // The library says which products have like grain.
   onMounted(() => {
-    if (library.products.length === 0) void library.load().catch(() => undefined)
+    library.want()
   })
   const curveFor = (product: string) =>
     spreaderCurve(calibrations(), [product, ...likeGrain(grained.value, product)], crew.today())

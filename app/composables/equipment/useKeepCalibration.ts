@@ -8,10 +8,7 @@ export function useKeepCalibration() {
   return async (equipmentId: string, document: CalibrationDocument) => {
     const id = uuid()
     try {
-      await $fetch<Calibration>(crewUrl(`/library/calibrations/${id}`), {
-        method: 'PUT',
-        body: { version: 0, equipmentId, document },
-      })
+      await tell<Calibration>('PUT', `/library/calibrations/${id}`, { version: 0, equipmentId, document })
       await navigateTo(`/equipment/${equipmentId}/calibrations/${id}`)
     } catch (error) {
       notice.say('Not kept.', errorText(error))

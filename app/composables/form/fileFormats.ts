@@ -30,10 +30,7 @@ export const calibrationFormat = (
     )
   },
   send: (items) =>
-    $fetch<ImportedCalibrations>(crewUrl(`/equipment/${equipmentId}/calibrations`), {
-      method: 'POST',
-      body: { calibrations: items },
-    }),
+    tell<ImportedCalibrations>('POST', `/equipment/${equipmentId}/calibrations`, { calibrations: items }),
 })
 
 export function calibrationsFound(items: readonly NamedCalibration[]): string {
@@ -56,8 +53,7 @@ export const shelfFormat = (system: () => UnitSystem): FileFormat<NamedProduct> 
     return { items: products, problems }
   },
   json: (value) => jsonItems(ProductFileSchema, value, ({ products }) => products),
-  send: (items) =>
-    $fetch<ImportedProducts>(crewUrl('/products/file'), { method: 'POST', body: { products: items } }),
+  send: (items) => tell<ImportedProducts>('POST', '/products/file', { products: items }),
 })
 
 export const productsFound = (items: readonly NamedProduct[]): string =>

@@ -1,5 +1,7 @@
 import { afterEach, beforeEach, expect, test, vi } from 'vitest'
+import { givenServer } from '../../../test/support/vueGlobals'
 import { computed, effectScope, ref, shallowRef, type EffectScope } from 'vue'
+import { createPinia, setActivePinia } from 'pinia'
 import { sameContent } from '#core/sameContent'
 import { pathWords } from './differences'
 import { mergeChanges } from './mergeChanges'
@@ -28,6 +30,7 @@ const accept: Send = async (body) => {
 
 beforeEach(() => {
   vi.useFakeTimers()
+  setActivePinia(createPinia())
   said.length = 0
   kept = new Map()
   server = { version: 1, name: 'Front', place: 'Quay' }
@@ -53,6 +56,7 @@ beforeEach(() => {
     errorText: (error: Error) => error.message,
     errorCode: (error: { code?: string }) => error.code,
     errorCurrent: (error: { current?: Row }) => error.current,
+    ...givenServer,
     $fetch: (_: string, options?: { body: Row }) => (options ? send(options.body) : Promise.resolve(server)),
   }
   for (const [name, value] of Object.entries(globals)) vi.stubGlobal(name, value)

@@ -1,5 +1,6 @@
 import { useEventListener } from '@vueuse/core'
 import { sameContent } from '#core/sameContent'
+import { isAway, useSenderStore } from '~/stores/sender'
 
 /** How what is typed stands with the server. */
 export type SaveState<Stored = unknown> =
@@ -12,7 +13,6 @@ export type SaveState<Stored = unknown> =
   | { readonly kind: 'conflict'; readonly theirs: Stored }
 
 const SAVE_AFTER_MS = 500
-const RETRY_AFTER_MS = 4000
 
 interface Versioned {
   readonly version: number
@@ -54,6 +54,7 @@ export function useDraft<Stored extends Versioned, Draft extends Versioned>({
   const saveState = shallowRef<SaveState<Stored>>({ kind: 'new' })
   const loadProblem = ref<string>()
   const notice = useNotice()
+  const sender = useSenderStore()
   let timer: ReturnType<typeof setTimeout> | undefined
   let keeping: ReturnType<typeof setTimeout> | undefined
   let inFlight: Promise<void> | undefined
@@ -104,7 +105,7 @@ export function useDraft<Stored extends Versioned, Draft extends Versioned>({
     }
     const keptFrom = kept && (await keptBase<{ readonly base: Draft; readonly sent?: Draft }>(key.value))
     try {
-      const found = (await $fetch<Stored>(url)) as Stored
+      const found = await ask<Stored>({ url, query: {} })
       stored.value = found
       const current = kept && kept.version === found.version && isOpen(found) ? kept : draftOf(found)
       beginWith(draftOf(found))
@@ -173,10 +174,8 @@ export function useDraft<Stored extends Versioned, Draft extends Versioned>({
 
   async function send(sent: Draft, body: object): Promise<void> {
     try {
-      const saved = (await $fetch<Stored>(url, {
-        method: 'PUT',
-        body: body as Record<string, unknown>,
-      })) as Stored
+      const saved = (await tell<Stored>('PUT', url, body as Record<string, unknown>)) as Stored
+      sender.settled(key.value)
       stored.value = saved
       const untouched = draft.value === sent
       if (draft.value) draft.value = { ...draft.value, version: saved.version }
@@ -194,9 +193,9 @@ export function useDraft<Stored extends Versioned, Draft extends Versioned>({
         reconcile(errorCurrent(error) as Stored)
         return
       }
-      const away = code === undefined || code === 'database-down' || code === 'starting'
+      const away = isAway(error)
       saveState.value = { kind: 'kept', why: errorText(error), until: away ? 'reached' : 'changed' }
-      if (away) timer = setTimeout(() => void save(), RETRY_AFTER_MS)
+      if (away) sender.later(key.value, save)
     }
   }
 
@@ -222,6 +221,7 @@ export function useDraft<Stored extends Versioned, Draft extends Versioned>({
   /** Forgets what was typed here and goes nowhere near the server: for a row that is being deleted. */
   async function forget() {
     clearTimeout(timer)
+    sender.settled(key.value)
     await inFlight
     saveState.value = { kind: 'saved' }
     await dropKept()

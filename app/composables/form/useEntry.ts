@@ -62,7 +62,7 @@ export function useEntry<Stored extends Row, Draft extends { readonly version: n
     if (version !== undefined) {
       try {
         const current = row.stored.value?.version ?? version
-        await $fetch(url, { method: 'DELETE', body: { version: current } })
+        await tell('DELETE', url, { version: current })
       } catch (error) {
         notice.say('Not deleted.', errorText(error))
         return
@@ -73,7 +73,7 @@ export function useEntry<Stored extends Row, Draft extends { readonly version: n
     notice.say(`The ${WHAT[kind]} is deleted.`, undefined, {
       label: 'Undo',
       act: async () => {
-        await $fetch(`${url}/restore`, { method: 'POST', body: {} })
+        await tell('POST', `${url}/restore`)
         await navigateTo(back)
       },
     })

@@ -17,9 +17,9 @@ interface SiteOfDay {
 
 const siteOfDay = async (id: string): Promise<SiteOfDay> => {
   const [areas, ledger, planned] = await Promise.all([
-    $fetch<readonly Area[]>(crewUrl('/library/areas'), { query: { siteId: id } }),
-    $fetch<readonly LedgerRow[]>(crewUrl(`/sites/${id}/ledger`)),
-    $fetch<readonly PlannedRow[]>(crewUrl(`/sites/${id}/planned`)),
+    ask(questions.areas(id)),
+    ask(questions.ledger(id)),
+    ask(questions.planned(id)),
   ])
   return { areas, ledger, planned }
 }
@@ -39,7 +39,7 @@ export function useDay(day: MaybeRefOrGetter<string>) {
 
   async function load() {
     try {
-      const found = await $fetch<readonly Job[]>(crewUrl(`/days/${toValue(day)}`))
+      const found = await ask(questions.day(toValue(day)))
       const ids = [...new Set(found.flatMap(({ siteId }) => siteId ?? []))]
       sites.value = new Map(await Promise.all(ids.map(async (id) => [id, await siteOfDay(id)] as const)))
       all.value = found
@@ -107,11 +107,9 @@ export function useDay(day: MaybeRefOrGetter<string>) {
   }
   const putInOrder = (order: readonly string[]) =>
     change(() =>
-      $fetch<readonly Job[]>(crewUrl(`/days/${toValue(day)}`), { method: 'PUT', body: { order } }).then(
-        (now) => {
-          all.value = now
-        },
-      ),
+      tell<readonly Job[]>('PUT', `/days/${toValue(day)}`, { order }).then((now) => {
+        all.value = now
+      }),
     )
 
   /** Marks applications as one mix, or as mixed apart again, and saves their jobs. */
@@ -127,7 +125,7 @@ export function useDay(day: MaybeRefOrGetter<string>) {
             ? { ...one, document: { ...one.document, spray: { ...one.document.spray, shared } } }
             : one,
         )
-        await $fetch(crewUrl(`/jobs/${job.id}`), { method: 'PUT', body: { ...draft, applications: marked } })
+        await tell('PUT', `/jobs/${job.id}`, { ...draft, applications: marked })
       }
       await load()
     })

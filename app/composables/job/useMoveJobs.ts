@@ -1,4 +1,4 @@
-import type { Job, JobRow } from '#shared/schemas/job'
+import type { JobRow } from '#shared/schemas/job'
 
 /** A job that could not be moved, and why. */
 interface NotMoved {
@@ -46,11 +46,8 @@ export function useMoveJobs(after: () => unknown) {
 
 /** @returns why it stays where it is */
 async function moveOne(id: string, plannedFor: string): Promise<string | undefined> {
-  const job = await $fetch<Job>(crewUrl(`/jobs/${id}`))
+  const job = await ask(questions.job(id))
 
-  await $fetch<unknown>(crewUrl(`/jobs/${id}`), {
-    method: 'PUT',
-    body: { ...draftOf(job), plannedFor },
-  })
+  await tell('PUT', `/jobs/${id}`, { ...draftOf(job), plannedFor })
   return undefined
 }

@@ -1,6 +1,4 @@
 import { secondOf } from '#core/draft/applicationChoices'
-import type { Job } from '#shared/schemas/job'
-import type { Run } from '#shared/schemas/run'
 
 /** Plans an application again from the record it left. */
 export function useRepeat() {
@@ -9,8 +7,8 @@ export function useRepeat() {
   /** @param due day it should be done on */
   async function repeatFrom(applicationId: string, due: string) {
     try {
-      const { jobId } = await $fetch<Run>(crewUrl(`/applications/${applicationId}/events`))
-      const job = await $fetch<Job>(crewUrl(`/jobs/${jobId}`))
+      const { jobId } = await ask(questions.run(applicationId))
+      const job = await ask(questions.job(jobId))
       const draft = draftOf(job)
       const again = {
         ...draft,

@@ -1,22 +1,12 @@
 import { throwPattern } from '#core/job/lanes/throwPattern'
-import type { BenchTest } from '#shared/schemas/benchTest'
 
 /** The pattern the machine of the sheet throws, by its newest test; until that has come, a typical one. */
 export function useThrow(width: () => number) {
   const { document } = useSheet()
   const library = useLibraryStore()
   const source = computed(() => document.value[document.value.method].source?.id)
-  const tests = shallowRef<readonly BenchTest[]>([])
-  watch(
-    source,
-    async (equipmentId) => {
-      tests.value = equipmentId
-        ? await $fetch<readonly BenchTest[]>(crewUrl('/library/benchTests'), {
-            query: { equipmentId },
-          }).catch(() => [])
-        : []
-    },
-    { immediate: true },
+  const { answer: tests } = useAnswers(() =>
+    source.value ? questions.benchTestsOf(source.value) : undefined,
   )
   const machine = computed(() => library.equipment.find(({ id }) => id === source.value)?.document)
   const pattern = computed(() =>

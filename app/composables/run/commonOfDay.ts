@@ -2,7 +2,6 @@ import { commonStop, type CommonStop } from '#core/run/common/commonStop'
 import { foldRun } from '#core/run/foldRun'
 import type { Quantity } from '#core/quantity/quantity'
 import type { VolumeUnit } from '#core/quantity/units'
-import type { Run } from '#shared/schemas/run'
 import { eventsHere, keptRun } from './keptRuns'
 
 /** One application's part in its day's common mix, as it stands here; undefined where it has none. */
@@ -19,7 +18,7 @@ export async function commonOfDay(day: string, applicationId: string): Promise<C
 export async function leftBefore({ from }: CommonStop): Promise<Quantity<VolumeUnit> | undefined> {
   if (!from) return undefined
   const { applicationId } = from
-  const known = await $fetch<Run>(crewUrl(`/applications/${applicationId}/events`)).catch(() => undefined)
+  const known = await ask(questions.run(applicationId)).catch(() => undefined)
   const kept = await keptRun(useCrewStore().organization?.id ?? '', applicationId)
   return foldRun(eventsHere(known, kept))?.used?.left as Quantity<VolumeUnit> | undefined
 }

@@ -1,4 +1,5 @@
 import { afterEach, beforeEach, expect, test, vi } from 'vitest'
+import { givenServer } from '../../../test/support/vueGlobals'
 import { ref, shallowRef } from 'vue'
 import { EARLIER_ROWS, type EarlierReading, type EarlierRows } from '#shared/schemas/earlier'
 import { errorText } from '../shell/errorText'
@@ -31,6 +32,7 @@ beforeEach(() => {
     shallowRef,
     errorText,
     crewUrl: (path: string) => path,
+    ...givenServer,
     $fetch: async (_: string, { body }: { body: EarlierRows }) => {
       asked.push(body)
       return answer(body)

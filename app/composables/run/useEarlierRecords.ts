@@ -22,7 +22,7 @@ export function useEarlierRecords() {
   let stopped = false
 
   async function ask(chunk: EarlierChunk, take: EarlierRows['take']): Promise<EarlierReading> {
-    return $fetch<EarlierReading>(crewUrl('/records/earlier'), { method: 'POST', body: { ...chunk, take } })
+    return tell<EarlierReading>('POST', '/records/earlier', { ...chunk, take })
   }
 
   /** One part after the other, until all are done or somebody stops it. */

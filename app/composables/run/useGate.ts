@@ -30,7 +30,7 @@ export function useGate() {
 
   async function openStation() {
     if (siteId === null) return
-    weather.value = await $fetch<SiteHours>(crewUrl(`/sites/${siteId}/hours`)).catch(() => undefined)
+    weather.value = await ask(questions.siteHours(siteId)).catch(() => undefined)
     // What somebody read here, now or before, is not written over by itself.
     if (!last && readings.value.from === '' && readings.value.wind.text === '') takeStation()
   }

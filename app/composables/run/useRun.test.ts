@@ -1,4 +1,5 @@
 import { afterEach, beforeEach, expect, test, vi } from 'vitest'
+import { givenServer } from '../../../test/support/vueGlobals'
 import { computed, ref, shallowRef, toValue, watch } from 'vue'
 import type { ErrorCode } from '#shared/errorCodes'
 import type { NewRunEvent, Run } from '#shared/schemas/run'
@@ -54,6 +55,7 @@ beforeEach(() => {
     useCrewStore: () => ({ organization: { id: 'crew' }, now: () => '2026-05-06T12:00:00.000Z' }),
     useSelfStore: () => ({ person: undefined }),
     useOutboxStore: () => outbox,
+    ...givenServer,
     $fetch: (_: string, { body }: { body?: { events: NewRunEvent[] } } = {}) => {
       answer()
       if (body) stored = [...stored, ...body.events]

@@ -48,7 +48,7 @@ export function useRun(of: MaybeRefOrGetter<RunOf>) {
   async function load() {
     await readKept()
     try {
-      known.value = await $fetch<Run>(crewUrl(`/applications/${applicationId()}/events`))
+      known.value = await ask(questions.run(applicationId()))
     } catch (error) {
       if (!kept.value) throw error
     }
@@ -181,10 +181,7 @@ export function useRun(of: MaybeRefOrGetter<RunOf>) {
   }
 
   const post = (sent: readonly NewRunEvent[]): Promise<Run> =>
-    $fetch<Run>(crewUrl(`/applications/${applicationId()}/events`), {
-      method: 'POST',
-      body: { events: sent, sentAt: crew.now() },
-    })
+    tell<Run>('POST', `/applications/${applicationId()}/events`, { events: sent, sentAt: crew.now() })
 
   const run = computed((): Run | undefined =>
     events.value.length > 0 || known.value

@@ -8,5 +8,5 @@ export async function refreshWeather(): Promise<void> {
   const now = Date.now()
   if (now - (askedAt.get(crew) ?? 0) < EVERY_MS || !useSelfStore().may('work')) return
   askedAt.set(crew, now)
-  await $fetch<unknown>(crewUrl('/weather/refresh'), { method: 'POST', body: {} }).catch(() => undefined)
+  await tell('POST', '/weather/refresh').catch(() => undefined)
 }

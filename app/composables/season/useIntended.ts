@@ -3,7 +3,6 @@ import { blankApplication } from '#core/draft/blankApplication'
 import { withAreas } from '#core/draft/filledFromLibrary'
 import { intendedApplication } from '#core/program/intendedApplication'
 import type { Intention } from '#core/program/intentions'
-import type { Area } from '#shared/schemas/ground'
 import type { WeekWork } from '#shared/schemas/season'
 
 const LONGEST_PURPOSE = 200
@@ -23,7 +22,7 @@ export function useIntended() {
     areaIds: readonly string[],
   ) {
     await library.load()
-    const all: readonly Area[] = await library.loadAreas(siteId)
+    const all = await ask(questions.areas(siteId))
     const areas = all.filter(({ id }) => areaIds.includes(id))
     const today = crew.today()
     const on = from === undefined || from < today ? today : from
@@ -56,10 +55,10 @@ export function useIntended() {
     const key = [on, siteId, givenTo, ...works.map(({ id }) => id)].join(' ')
     const visit = visits.get(key) ?? (await visitOf(on, siteId, works, givenTo))
     visits.set(key, visit)
-    await $fetch<unknown>(crewUrl(`/jobs/${visit.id}`), { method: 'PUT', body: visit.body })
+    await tell('PUT', `/jobs/${visit.id}`, visit.body)
   }
   async function visitOf(on: string, siteId: string, works: readonly WeekWork[], givenTo: string) {
-    const all: readonly Area[] = await library.loadAreas(siteId)
+    const all = await ask(questions.areas(siteId))
     const applications = works.flatMap(({ productId, nitrogen, areas }) => {
       const product = library.products.find(({ id }) => id === productId)
       const treated = all.filter(({ id }) => areas.some((area) => area.id === id))

@@ -58,15 +58,9 @@ export function useWeatherFile() {
     const days = read.value?.days ?? []
     const hours = read.value?.hours ?? []
     for (let from = 0; from < hours.length; from += HOURS_AT_ONCE)
-      await $fetch<unknown>(crewUrl(`/stations/${stationId}/hours`), {
-        method: 'POST',
-        body: { hours: hours.slice(from, from + HOURS_AT_ONCE) },
-      })
+      await tell('POST', `/stations/${stationId}/hours`, { hours: hours.slice(from, from + HOURS_AT_ONCE) })
     for (let from = 0; from < days.length; from += DAYS_AT_ONCE)
-      await $fetch<unknown>(crewUrl(`/stations/${stationId}/days`), {
-        method: 'POST',
-        body: { days: days.slice(from, from + DAYS_AT_ONCE) },
-      })
+      await tell('POST', `/stations/${stationId}/days`, { days: days.slice(from, from + DAYS_AT_ONCE) })
     read.value = undefined
     return counted(days.length, 'day')
   }

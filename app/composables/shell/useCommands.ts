@@ -48,7 +48,7 @@ export function useCommands(shell: {
       THEMES[(THEMES.indexOf(colorMode.preference as (typeof THEMES)[number]) + 1) % THEMES.length] ?? 'paper'
   }
   async function reopen() {
-    await $fetch('/api/organizations/sample', { method: 'POST', body: {} })
+    await tell('POST', '/api/organizations/sample')
     await crew.load()
     await navigateTo('/today')
   }

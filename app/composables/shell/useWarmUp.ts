@@ -1,7 +1,6 @@
 import { daysAfter } from '#core/calendar/daysBetween'
 import type { Job } from '#shared/schemas/job'
 import type { Product } from '#shared/schemas/product'
-import type { Today } from '#shared/schemas/today'
 
 /** Days ahead whose jobs are kept, and how many jobs at most. */
 const DAYS_AHEAD = 2
@@ -11,14 +10,12 @@ const MOST_JOBS = 40
 export function useWarmUp() {
   const crew = useCrewStore()
 
-  async function read<T>(path: string, query: Record<string, string> = {}): Promise<T | undefined> {
-    return ($fetch as (path: string, options: object) => Promise<T>)(path, { query }).catch(() => undefined)
-  }
+  const read = <T>(question: Question<T>): Promise<T | undefined> => ask(question).catch(() => undefined)
 
   return async (): Promise<void> => {
-    await Promise.all([read('/api/organizations'), read('/api/people/me')])
+    await Promise.all([read(questions.organizations()), read(questions.me())])
     if (!crew.organization) return
-    const today = await read<Today>(crewUrl('/today'))
+    const today = await read(questions.today())
     const last = daysAfter(crew.today(), DAYS_AHEAD)
     const wanted = [
       ...(today?.running ?? []).map(({ jobId }) => jobId),
@@ -26,36 +23,34 @@ export function useWarmUp() {
       ...(today?.ahead ?? []).filter(({ plannedFor }) => plannedFor <= last).map(({ id }) => id),
     ]
     await Promise.all([
-      read(crewUrl('/library/equipment')),
-      read(crewUrl('/library/calibrations')),
-      read(crewUrl('/equipment/held')),
-      read(crewUrl('/library/stations')),
-      // As the lists ask when nothing is searched for.
-      read(crewUrl('/jobs'), { q: '', state: '' }),
-      read(crewUrl('/sites'), { q: '' }),
-      read(crewUrl(`/days/${crew.today()}`)),
+      read(questions.equipment()),
+      read(questions.calibrations()),
+      read(questions.held()),
+      read(questions.stationLibrary()),
+      read(questions.jobs()),
+      read(questions.sites()),
+      read(questions.day(crew.today())),
     ])
-    const products = (await read<readonly Product[]>(crewUrl('/library/products'))) ?? []
+    const products = (await read(questions.products())) ?? []
     // One after the other: whoever works meanwhile goes first.
     const jobs: Job[] = []
     for (const id of [...new Set(wanted)].slice(0, MOST_JOBS)) jobs.push(...(await keepJob(id)))
-    for (const id of papersOf(jobs, products)) await read(crewUrl(`/attachments/${id}`))
+    for (const id of papersOf(jobs, products)) await read(questions.attachment(id))
   }
 
   async function keepJob(id: string): Promise<readonly Job[]> {
-    const job = await read<Job>(crewUrl(`/jobs/${id}`))
+    const job = await read(questions.job(id))
     if (!job) return []
-    for (const { id: applicationId } of job.applications)
-      await read(crewUrl(`/applications/${applicationId}/events`))
+    for (const { id: applicationId } of job.applications) await read(questions.run(applicationId))
     const { siteId } = job
     if (siteId === null) return [job]
     await Promise.all([
-      read(crewUrl('/library/areas'), { siteId }),
-      read(crewUrl(`/library/sites/${siteId}`)),
-      read(crewUrl(`/sites/${siteId}/ledger`)),
-      read(crewUrl(`/sites/${siteId}/planned`), { job: id }),
-      read(crewUrl(`/sites/${siteId}/hours`)),
-      read(crewUrl(`/sites/${siteId}/weather`), { on: job.plannedFor || crew.today() }),
+      read(questions.areas(siteId)),
+      read(questions.site(siteId)),
+      read(questions.ledger(siteId)),
+      read(questions.planned(siteId, id)),
+      read(questions.siteHours(siteId)),
+      read(questions.siteWeather(siteId, job.plannedFor || crew.today())),
     ])
     return [job]
   }

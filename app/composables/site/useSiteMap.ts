@@ -8,7 +8,7 @@ export function useSite(siteId: string) {
   const site = shallowRef<Site>()
   const notice = useNotice()
   const load = async () => {
-    site.value = await $fetch<Site>(crewUrl(`/library/sites/${siteId}`)).catch(() => undefined)
+    site.value = await ask(questions.site(siteId)).catch(() => undefined)
   }
 
   /** Changes the site's own document over the version in hand; if somebody was quicker, over theirs. */
@@ -18,9 +18,11 @@ export function useSite(siteId: string) {
       if (!site.value) return
       const { name, place, version, document } = site.value
       try {
-        site.value = await $fetch<Site>(crewUrl(`/library/sites/${siteId}`), {
-          method: 'PUT',
-          body: { version, name, place, document: { ...document, ...fields } },
+        site.value = await tell<Site>('PUT', `/library/sites/${siteId}`, {
+          version,
+          name,
+          place,
+          document: { ...document, ...fields },
         })
         return
       } catch (error) {

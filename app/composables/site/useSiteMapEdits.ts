@@ -10,7 +10,7 @@ export function useSiteMapEdits(siteId: string) {
   const undos = shallowRef<readonly (() => Promise<void>)[]>([])
   const saving = ref(false)
   const load = async () => {
-    areas.value = await $fetch<readonly Area[]>(crewUrl('/library/areas'), { query: { siteId } })
+    areas.value = await ask(questions.areas(siteId))
   }
   const versionOf = (id: string) => areas.value.find((area) => area.id === id)?.version ?? 0
 
@@ -28,7 +28,7 @@ export function useSiteMapEdits(siteId: string) {
         })),
         removed: removed.map((id) => ({ id, version: versionOf(id) })),
       }
-      await $fetch(crewUrl(`/sites/${siteId}/map`), { method: 'POST', body })
+      await tell('POST', `/sites/${siteId}/map`, body)
       return true
     } catch (error) {
       notice.say('Not done.', errorText(error))
@@ -47,8 +47,7 @@ export function useSiteMapEdits(siteId: string) {
     undos.value = [
       ...undos.value,
       async () => {
-        for (const id of removed)
-          await $fetch(crewUrl(`/library/areas/${id}/restore`), { method: 'POST', body: {} })
+        for (const id of removed) await tell('POST', `/library/areas/${id}/restore`)
         await send(before, made)
       },
     ]

@@ -9,7 +9,6 @@ import { walkedTool } from '#core/calibration/equipmentDocument'
 import { EQUIPMENT_KINDS, type EquipmentKind } from '#core/calibration/equipmentKinds'
 import type { ToolDocument } from '#core/calibration/equipmentShape'
 import { DEFAULT_HOUSE } from '#core/house'
-import type { BenchTest } from '#shared/schemas/benchTest'
 import type { Equipment } from '#shared/schemas/equipment'
 
 /** What the crew works with, and how far its calibrations can be trusted. */
@@ -17,14 +16,9 @@ useHead({ title: 'Equipment · Hectarum' })
 const crew = useCrewStore()
 const library = useLibraryStore()
 const begin = useNewRow()
-const benchTests = shallowRef<readonly BenchTest[]>([])
-const { problem, loading, read } = useReading(async () => {
-  const [tests] = await Promise.all([
-    $fetch<readonly BenchTest[]>(crewUrl('/library/benchTests')).catch(() => []),
-    library.load(),
-  ])
-  benchTests.value = tests
-})
+const { answer: benchTests } = useAnswers(questions.benchTests)
+const read = () => library.load().catch(() => undefined)
+void read()
 const HEADS: Readonly<Record<EquipmentKind, string>> = {
   spreader: 'Spreaders',
   sprayer: 'Sprayers',
@@ -101,8 +95,8 @@ function toolText({ type, course }: ToolDocument): string {
 <template>
   <main class="page">
     <div class="page-head"><h1>Equipment</h1></div>
-    <EmptyState v-if="problem" :words="problem" action="Try again" @act="read" />
-    <div v-else-if="loading" role="status" class="space-y-4 py-6">
+    <EmptyState v-if="library.problem" :words="library.problem" action="Try again" @act="read" />
+    <div v-else-if="!library.loaded" role="status" class="space-y-4 py-6">
       <span class="sr-only">Opening</span>
       <USkeleton v-for="row in 6" :key="row" class="h-6" />
     </div>

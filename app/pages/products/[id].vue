@@ -6,7 +6,7 @@ import { packageChoice, shelfYears, type YearNeed } from '#core/stock/packageCho
 import { readProduct } from '#core/label/read/readProduct'
 import { openWorkingBook } from '#core/working/working'
 import { lineCost } from '#core/job/cost/lineCost'
-import type { PlannedUse, Product, SaveProduct, Stock } from '#shared/schemas/product'
+import type { Product, SaveProduct } from '#shared/schemas/product'
 
 /** One product: its label as printed, its packages and what is on hand. */
 const id = String(useRoute().params.id)
@@ -21,8 +21,12 @@ const entry = useEntryForm<Product, SaveProduct, undefined>('products', id, {
   },
 })
 const { draft, stored, load } = entry
-const stock = shallowRef<Stock>()
-const planned = shallowRef<readonly PlannedUse[]>([])
+/** A product that has not reached the server has nothing there yet. */
+const ofStored = <T,>(question: (productId: string) => Question<T>) =>
+  useAnswer(() => ((draft.value?.version ?? 0) > 0 ? question(id) : undefined))
+const { answer: stock, again: readStock } = ofStored(questions.stock)
+const { answer: planned } = ofStored(questions.plannedUse)
+const plannedUse = computed(() => planned.value ?? [])
 const need = shallowRef<YearNeed>()
 useWorkingPages(
   () => {
@@ -51,11 +55,6 @@ useWorkingPages(
   ),
 )
 await load()
-if (draft.value && draft.value.version > 0)
-  [stock.value, planned.value] = await Promise.all([
-    $fetch<Stock>(crewUrl(`/products/${id}/stock`)).catch(() => undefined),
-    $fetch<PlannedUse[]>(crewUrl(`/products/${id}/planned`)).catch(() => []),
-  ])
 useHead({ title: () => `${draft.value?.name || 'New product'} · Hectarum` })
 
 const copy = () =>
@@ -93,14 +92,19 @@ useScreenCommands(() => [{ id: 'copy', label: 'Copy this product', key: 'c', run
       </div>
       <div class="space-y-5">
         <PackageList :product="{ id, ...draft }" />
-        <PackageChoice :document="draft.document" :stock="stock" :planned="planned" @need="need = $event" />
+        <PackageChoice
+          :document="draft.document"
+          :stock="stock"
+          :planned="plannedUse"
+          @need="need = $event"
+        />
         <EquivalentList :product="{ id, ...draft }" />
         <StockPanel
           v-if="stored"
           :product-id="id"
           :stock="stock"
           :unit="draft.document.packages[0]?.size.unit ?? draft.document.reorderAt.unit"
-          @moved="stock = $event"
+          @moved="readStock"
         />
         <p class="soft small">
           The label is the law: enter what yours says, and keep it at hand. Locked, cool and dry storage;

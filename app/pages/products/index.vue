@@ -11,7 +11,8 @@ const crew = useCrewStore()
 const shown = useShown()
 const library = useLibraryStore()
 const begin = useNewRow()
-const { problem, loading, read } = useReading(library.load)
+const read = () => library.load().catch(() => undefined)
+void read()
 const words = ref('')
 const found = computed(() => {
   const wanted = words.value.toLowerCase().split(/\s+/).filter(Boolean)
@@ -57,8 +58,8 @@ useScreenCommands(() => [{ id: 'new-product', label: 'New product', key: 'a', ru
 <template>
   <ListPlace
     name="Products"
-    :loading="loading"
-    :problem="problem"
+    :loading="!library.loaded"
+    :problem="library.problem"
     :empty="empty"
     @retry="read"
     @act="newProduct"
@@ -104,7 +105,7 @@ useScreenCommands(() => [{ id: 'new-product', label: 'New product', key: 'a', ru
     </RowTable>
     <template #after>
       <FileExchange
-        v-if="!problem && !loading"
+        v-if="!library.problem && library.loaded"
         :address="crewUrl('/products/file')"
         :format="files"
         :say="productsFound"

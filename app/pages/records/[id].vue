@@ -18,7 +18,7 @@ const notice = useNotice()
 
 async function open() {
   try {
-    stored.value = await $fetch<Run>(crewUrl(`/records/${id}`))
+    stored.value = await ask(questions.record(id))
     problem.value = undefined
   } catch (error) {
     problem.value = errorCode(error) === 'not-found' ? 'There is no such record.' : errorText(error)
@@ -39,7 +39,7 @@ useWorkingPages(
 
 /** A job that was weighed or measured back is a calibration of its machine. */
 const job = shallowRef<Job>()
-if (stored.value) job.value = await $fetch<Job>(crewUrl(`/jobs/${stored.value.jobId}`)).catch(() => undefined)
+if (stored.value) job.value = await ask(questions.job(stored.value.jobId)).catch(() => undefined)
 /** The next application of the visit that is not done yet, counted from one; 0 when there is none. */
 const nextUp = computed(() => (job.value?.applications.findIndex(({ state }) => state !== 'done') ?? -1) + 1)
 const calibration = computed(() => {

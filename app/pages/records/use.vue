@@ -2,7 +2,6 @@
 import { dayText } from '#core/calendar/dayText'
 import { USE_KEYS, type UsedLine } from '#core/run/use/useReport'
 import type { Figure } from '#core/working/figures'
-import type { Use } from '#shared/schemas/use'
 import type { RowColumn } from '~/components/field/RowTable.vue'
 
 /** What was used, as an inspector asks for it: by active, product, site, area or person, between two days. */
@@ -15,17 +14,13 @@ const asked = reactive({
   from: String(route.query.from ?? ''),
   to: String(route.query.to ?? ''),
 })
-const use = shallowRef<Use>()
-const { problem, loading, read } = useReading(async () => {
-  use.value = await $fetch<Use>(crewUrl('/records/use'), { query: asked })
-})
-watch(asked, async (query) => {
-  await navigateTo(
+const { answer: use, problem, loading, again } = useAnswer(() => questions.use({ ...asked }))
+watch(asked, (query) =>
+  navigateTo(
     { query: Object.fromEntries(Object.entries(query).filter(([, value]) => value)) },
     { replace: true },
-  )
-  await read()
-})
+  ),
+)
 const NAMES = {
   active: 'active ingredient',
   product: 'product',
@@ -81,7 +76,7 @@ useScreenCommands(() => [{ id: 'print', label: 'Print', key: 'p', run: print }])
     :loading="loading"
     :problem="problem"
     :empty="lines.length === 0 ? { words: 'Nothing is on record between these days.' } : undefined"
-    @retry="read"
+    @retry="again"
   >
     <template #head>
       <UButton class="no-print" label="All records" icon="i-lucide-arrow-left" to="/records" />

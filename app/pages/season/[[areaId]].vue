@@ -5,39 +5,24 @@ import { toldIndex } from '#core/weather/diseaseIndices'
 import { counted } from '#core/quantity/counting'
 import { yearRows } from '#core/season/yearRows'
 import type { Figure } from '#core/working/figures'
-import type { Area } from '#shared/schemas/ground'
-import type { SeasonPage, SeasonPlace } from '#shared/schemas/season'
 
 /** One lawn's year: its soil, what protects and feeds it, the windows, and what is next. */
 useHead({ title: 'Season · Hectarum' })
 const crew = useCrewStore()
 const person = useSelfStore()
 const route = useRoute()
-const library = useLibraryStore()
 const { startJobAt } = useNewJob()
-const places = shallowRef<readonly SeasonPlace[]>()
-const page = shallowRef<SeasonPage>()
-const { problem, read } = useReading(async () => {
-  await refreshWeather()
-  places.value = await $fetch<readonly SeasonPlace[]>(crewUrl('/season'))
-  await readSeason()
-})
+const { answer: places, problem: placesProblem } = useAnswer(questions.seasonPlaces, refreshWeather)
 const areaId = computed(() => {
   const asked = String(route.params.areaId ?? '')
   return places.value?.some((place) => place.areaId === asked) ? asked : places.value?.[0]?.areaId
 })
-async function readSeason() {
-  const asked = areaId.value
-  const found =
-    asked === undefined
-      ? undefined
-      : await $fetch<SeasonPage>(crewUrl(`/areas/${asked}/season`), { query: { units: crew.units } })
-  // Another lawn may have been chosen meanwhile: its own answer is on its way.
-  if (asked === areaId.value) page.value = found
-}
-watch([areaId, () => crew.units], (_, [before]) => {
-  if (before !== undefined) void read()
-})
+const {
+  answer: page,
+  problem: pageProblem,
+  again,
+} = useAnswer(() => (areaId.value === undefined ? undefined : questions.season(areaId.value)))
+const problem = computed(() => placesProblem.value ?? pageProblem.value)
 const choices = computed(() =>
   (places.value ?? []).map((place) => ({ value: place.areaId, text: `${place.site}, ${place.area}` })),
 )
@@ -90,7 +75,7 @@ const working = useWorkingStore()
 async function planHere() {
   const { site, area } = page.value ?? {}
   if (!site || !area) return
-  const areas: readonly Area[] = await library.loadAreas(site.id)
+  const areas = await ask(questions.areas(site.id))
   await startJobAt(
     site.id,
     site.name,
@@ -116,9 +101,9 @@ async function planHere() {
         />
         <p v-if="page" class="soft source">{{ source }}</p>
         <span class="ms-auto flex gap-2">
-          <CueEntry v-if="page && person.may('work')" :site-id="page.site.id" @saved="read" />
-          <WeatherEntry v-if="person.may('work')" :station="page?.station" @saved="read" />
-          <ProbeEntry v-if="page && person.may('work')" :area-id="page.area.id" @saved="read" />
+          <CueEntry v-if="page && person.may('work')" :site-id="page.site.id" @saved="again" />
+          <WeatherEntry v-if="person.may('work')" :station="page?.station" @saved="again" />
+          <ProbeEntry v-if="page && person.may('work')" :area-id="page.area.id" @saved="again" />
         </span>
       </header>
       <p v-if="problem" role="alert" class="px-6 py-3">{{ problem }}</p>
@@ -184,7 +169,7 @@ async function planHere() {
               :site="page.site"
               class="mt-2"
             />
-            <AreaProgram :area-id="page.area.id" :site="page.site" class="mt-5" @changed="readSeason" />
+            <AreaProgram :area-id="page.area.id" :site="page.site" class="mt-5" @changed="again" />
           </section>
           <section aria-labelledby="windows-title">
             <h2 id="windows-title">Windows</h2>

@@ -10,13 +10,7 @@ const crew = useCrewStore()
 const person = useSelfStore()
 const { planStep } = useIntended()
 const { startJobAt } = useNewJob()
-const library = useLibraryStore()
-const rows = shallowRef<readonly BoardRow[]>([])
-const { problem, loading, read } = useReading(async () => {
-  await refreshWeather()
-  rows.value = await $fetch<readonly BoardRow[]>(crewUrl('/season/board'), { query: { units: crew.units } })
-})
-watch(() => crew.units, read)
+const { answer: rows, problem, loading, again } = useAnswers(questions.seasonBoard, refreshWeather)
 const priority = ref<'' | BoardRow['priority']>('')
 const PRIORITIES = [
   { value: '', text: 'every lawn' },
@@ -50,7 +44,7 @@ async function plan({ what, siteId, site, areas }: Due) {
   const ids = areas.map(({ id }) => id)
   const step = rows.value.find(({ areaId }) => areaId === ids[0])?.due.find(({ title }) => title === what)
   if (step) return planStep(step, siteId, site, ids)
-  const all = await library.loadAreas(siteId)
+  const all = await ask(questions.areas(siteId))
   await startJobAt(
     siteId,
     site,
@@ -72,7 +66,7 @@ const short = (day: string) => dayText(day).replace(/ \d{4}$/, '')
           ? { words: 'No lawn yet: measure the first one.', action: 'Go to the sites', to: '/sites' }
           : undefined
       "
-      @retry="read"
+      @retry="again"
     >
       <template #head>
         <ChoiceField

@@ -5,16 +5,12 @@ import { lastingWords } from '#core/stock/packageChoice'
 import { showStock } from '#core/quantity/systems'
 import type { Figure } from '#core/working/figures'
 import type { PurchaseLine } from '#core/program/purchaseList'
-import type { Purchases } from '#shared/schemas/program'
 import type { RowColumn } from '~/components/field/RowTable.vue'
 
 /** What programs and planned jobs of all sites still need, against the shelf. */
 useHead({ title: 'To buy · Hectarum' })
 const crew = useCrewStore()
-const found = shallowRef<Purchases>()
-const { problem, loading, read } = useReading(async () => {
-  found.value = await $fetch<Purchases>(crewUrl('/season/purchases'))
-})
+const { answer: found, problem, loading, again } = useAnswer(questions.purchases)
 const shown = (amount: number, { dimension }: PurchaseLine) => showStock(amount, dimension, crew.units)
 const pageOf = ({ productId, dimension }: PurchaseLine): Figure => `purchase.${productId}.${dimension}`
 useWorkingPages(
@@ -69,7 +65,7 @@ const keepsWords = ({ keeps }: PurchaseLine) => {
             }
           : undefined
       "
-      @retry="read"
+      @retry="again"
     >
       <template #head>
         <p v-if="whole > 0" class="ms-auto">
@@ -103,7 +99,7 @@ const keepsWords = ({ keeps }: PurchaseLine) => {
         <template #keeps="{ row }">{{ keepsWords(row) }}</template>
       </RowTable>
       <template #after>
-        <SiteBudgets v-if="found" :budgets="found.budgets" @changed="read" />
+        <SiteBudgets v-if="found" :budgets="found.budgets" @changed="again" />
         <div v-if="found && found.open.length > 0" class="mt-5">
           <h2>Not counted yet</h2>
           <ul class="small soft">

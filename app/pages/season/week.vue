@@ -2,30 +2,28 @@
 import { counted } from '#core/quantity/counting'
 import { formatHours } from '#core/quantity/format'
 import { dayLoad, dayWorking, fits } from '#core/program/weekPlan'
-import type { SeasonWeek, WeekWork } from '#shared/schemas/season'
+import type { WeekWork } from '#shared/schemas/season'
 
 /** The week's steps put on days: looked at, moved, given to somebody, made into jobs in one go. */
 useHead({ title: 'Plan the week · Hectarum' })
-const crew = useCrewStore()
 const library = useLibraryStore()
 const { makeVisit } = useIntended()
 const notice = useNotice()
 const person = useSelfStore()
-const week = shallowRef<SeasonWeek>()
-const people = shallowRef<readonly string[]>([])
 const room = ref({ sites: '4', hours: '8', people: '1' })
 /** What was decided otherwise than proposed, by the id of the work: another day, or not this week. */
 const moved = ref<Readonly<Record<string, string>>>({})
 const given = ref<Readonly<Record<string, string>>>({})
-const { problem, loading, read } = useReading(async () => {
-  await refreshWeather()
-  ;[week.value, people.value] = await Promise.all([
-    $fetch<SeasonWeek>(crewUrl('/season/week'), { query: { ...room.value, units: crew.units } }),
-    $fetch<readonly string[]>(crewUrl('/names')).catch(() => []),
-  ])
+const {
+  answer: week,
+  problem,
+  loading,
+  again,
+} = useAnswer(() => questions.seasonWeek(room.value), refreshWeather)
+const { answer: people } = useAnswers(questions.names)
+watch(week, () => {
   moved.value = {}
 })
-watch(room, read)
 const NOT = 'not this week'
 const works = computed(() => [
   ...(week.value?.visits ?? []).flatMap(({ on, works: list }) => list.map((work) => ({ work, on }))),
@@ -101,7 +99,7 @@ async function make() {
       }
   } catch (error) {
     notice.say(`${counted(made, 'job')} made; then it stopped.`, errorText(error))
-    await read()
+    await again()
     busy.value = false
     return
   }
@@ -127,7 +125,7 @@ async function make() {
             }
           : undefined
       "
-      @retry="read"
+      @retry="again"
     >
       <template #head>
         <span class="ms-auto flex flex-wrap gap-2">

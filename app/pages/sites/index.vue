@@ -27,9 +27,7 @@ watch(rows, async (listed) => {
   const known = new Set(areas.value.map(({ siteId }) => siteId))
   const siteId = listed.flatMap(({ id, areas: count }) => (count > 0 && !known.has(id) ? [id] : []))
   if (siteId.length === 0) return
-  const found = await $fetch<readonly Area[]>(crewUrl('/library/areas'), {
-    query: { siteId: siteId.slice(0, MOST_AT_ONCE) },
-  }).catch(() => [])
+  const found = await ask(questions.areas(siteId.slice(0, MOST_AT_ONCE))).catch(() => [])
   areas.value = [...areas.value, ...found]
 })
 const bySite = computed(() => Map.groupBy(areas.value, ({ siteId }) => siteId))

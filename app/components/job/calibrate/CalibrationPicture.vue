@@ -2,7 +2,6 @@
 import { dayText } from '#core/calendar/dayText'
 import { likeGrain } from '#core/calibration/likeGrain'
 import { spreaderCurve } from '#core/calibration/spreaderCurve'
-import type { BenchTest } from '#shared/schemas/benchTest'
 import type { Equipment } from '#shared/schemas/equipment'
 
 /** What makes the calibration believable: a spreader's curve with the dial on it, a sprayer's nozzles. */
@@ -22,20 +21,10 @@ const at = computed(() => {
   const dial = Number(sheet.value.dial?.setting)
   return Number.isFinite(dial) && dial > 0 ? dial : undefined
 })
-const checks = shallowRef<readonly BenchTest[]>([])
-watch(
-  () => props.machine.id,
-  async (equipmentId) => {
-    checks.value = spreads.value
-      ? []
-      : (
-          await $fetch<readonly BenchTest[]>(crewUrl('/library/benchTests'), {
-            query: { equipmentId },
-          }).catch(() => [])
-        ).filter((test) => test.document.kind === 'nozzles')
-  },
-  { immediate: true },
+const { answer: tests } = useAnswers(() =>
+  spreads.value ? undefined : questions.benchTestsOf(props.machine.id),
 )
+const checks = computed(() => tests.value.filter((test) => test.document.kind === 'nozzles'))
 const newest = computed(() =>
   checks.value
     .map((test) => test.document.on)

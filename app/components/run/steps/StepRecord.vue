@@ -3,7 +3,6 @@ import { useLocalStorage } from '@vueuse/core'
 import { gateWeather } from '#core/run/gate/gateWeather'
 import { knownDetails } from '#core/run/knownDetails'
 import type { RunDetails } from '#core/run/runEvent'
-import type { RecordPage } from '#shared/schemas/run'
 import type { EventBody } from '~/composables/run/useRun'
 
 /** Who did it, for what and in what weather: what is known stands there already. */
@@ -19,7 +18,7 @@ const known = knownDetails(document.value, purpose, {
 // Whoever is on the newest record, where this device does not know yet.
 onMounted(async () => {
   if (details.value.by !== '') return
-  const page = await $fetch<RecordPage>(crewUrl('/records'), { query: { limit: 1 } }).catch(() => undefined)
+  const page = await ask(questions.newestRecord()).catch(() => undefined)
   const by = page?.rows[0]?.by ?? ''
   if (details.value.by === '') details.value = { ...details.value, by }
 })

@@ -7,9 +7,7 @@ import type { ToolReading } from '#core/ground/toolCourse'
 import { fieldReader } from '#core/quantity/fieldReader'
 import { closedWorkingBook, openWorkingBook, type WorkingBook } from '#core/working/working'
 import { blankNozzles, blankPattern } from '#core/calibration/benchTest'
-import type { BenchTest } from '#shared/schemas/benchTest'
-import type { Calibration, Equipment, SaveEquipment } from '#shared/schemas/equipment'
-import type { MachineOutcome } from '#shared/schemas/run'
+import type { Equipment, SaveEquipment } from '#shared/schemas/equipment'
 
 /** One piece of equipment: its figures, and the calibrations made with it. */
 const id = String(useRoute().params.id)
@@ -39,24 +37,13 @@ useWorkingPages(
       ]),
   ),
 )
-const calibrations = shallowRef<readonly Calibration[]>([])
+/** A machine that has not reached the server has nothing there yet. */
+const ofStored = <T,>(question: (equipmentId: string) => Question<readonly T[]>) =>
+  useAnswers(() => ((draft.value?.version ?? 0) > 0 ? question(id) : undefined))
+const { answer: calibrations, again: reload } = ofStored(questions.calibrationsOf)
+const { answer: benchTests } = ofStored(questions.benchTestsOf)
+const { answer: outcomes } = ofStored(questions.outcomes)
 await load()
-async function reload() {
-  calibrations.value = await $fetch<readonly Calibration[]>(crewUrl('/library/calibrations'), {
-    query: { equipmentId: id },
-  }).catch(() => [])
-}
-if (draft.value && draft.value.version > 0) await reload()
-const benchTests = shallowRef<readonly BenchTest[]>([])
-if (draft.value && draft.value.version > 0)
-  benchTests.value = await $fetch<readonly BenchTest[]>(crewUrl('/library/benchTests'), {
-    query: { equipmentId: id },
-  }).catch(() => [])
-const outcomes = shallowRef<readonly MachineOutcome[]>([])
-if (draft.value && draft.value.version > 0)
-  outcomes.value = await $fetch<readonly MachineOutcome[]>(crewUrl(`/equipment/${id}/outcomes`)).catch(
-    () => [],
-  )
 useHead({ title: () => `${draft.value?.name || 'New equipment'} · Hectarum` })
 const WORDS = { spreader: 'spreader', sprayer: 'sprayer', tool: 'measuring tool' } as const
 const files = calibrationFormat(id, () => (draft.value?.document.kind === 'spreader' ? 'spread' : 'spray'))

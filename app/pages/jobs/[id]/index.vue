@@ -119,7 +119,7 @@ async function remove() {
   const version = stored.value?.version
   await forget()
   try {
-    if (version !== undefined) await $fetch(crewUrl(`/jobs/${id}`), { method: 'DELETE', body: { version } })
+    if (version !== undefined) await tell('DELETE', `/jobs/${id}`, { version })
   } catch (error) {
     return notice.say('Not deleted.', errorText(error))
   }
@@ -128,7 +128,7 @@ async function remove() {
   notice.say('The job is deleted.', undefined, {
     label: 'Undo',
     act: async () => {
-      await $fetch(crewUrl(`/jobs/${id}/restore`), { method: 'POST', body: {} })
+      await tell('POST', `/jobs/${id}/restore`)
       await navigateTo(`/jobs/${id}`)
     },
   })

@@ -4,7 +4,6 @@ import { workDay } from '#core/calendar/workDay'
 import { workOutJob } from '#core/job/workOutJob'
 import { frozenApplication } from '#core/run/freezePlan'
 import { openWorkingBook } from '#core/working/working'
-import type { Site } from '#shared/schemas/ground'
 
 /** The load sheet for the truck: one page, printed as it stands, with or without its working. */
 const id = String(useRoute().params.id)
@@ -18,9 +17,9 @@ void Promise.all([libraryStore.load(), libraryStore.loadAreas(draft.value?.siteI
   () => undefined,
 )
 const { library, house } = useJobLibrary()
-const site = shallowRef<Site>()
-if (draft.value?.siteId)
-  site.value = await $fetch<Site>(crewUrl(`/library/sites/${draft.value.siteId}`)).catch(() => undefined)
+const { answer: site } = useAnswer(() =>
+  draft.value?.siteId ? questions.site(draft.value.siteId) : undefined,
+)
 const address = computed(() => [site.value?.place, site.value?.document.contact].filter(Boolean).join(' · '))
 useHead({ title: () => `Load sheet · ${draft.value?.site ?? ''}` })
 const withWorking = ref(false)

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { useLocalStorage } from '@vueuse/core'
 import { knownDetails } from '#core/run/knownDetails'
-import type { RecordPage } from '#shared/schemas/run'
 import type { Quantity } from '#core/quantity/quantity'
 import type { VolumeUnit } from '#core/quantity/units'
 import type { Job } from '#shared/schemas/job'
@@ -32,7 +31,7 @@ const carried = shallowRef<Quantity<VolumeUnit>>()
 
 async function open() {
   try {
-    job.value = await $fetch<Job>(crewUrl(`/jobs/${id}`))
+    job.value = await ask(questions.job(id))
     await load()
     const common = run.value?.record?.frozen.common
     if (common) carried.value = await leftBefore(common)
@@ -49,7 +48,7 @@ useHead({ title: () => `Log the outcome · ${job.value?.site ?? ''}` })
 const lastBy = useLocalStorage(`hectarum-by:${crew.organization?.id ?? ''}`, '')
 const newestBy = ref('')
 if (lastBy.value === '')
-  newestBy.value = await $fetch<RecordPage>(crewUrl('/records'), { query: { limit: 1 } }).then(
+  newestBy.value = await ask(questions.newestRecord()).then(
     ({ rows }) => rows[0]?.by ?? '',
     () => '',
   )

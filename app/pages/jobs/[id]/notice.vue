@@ -17,7 +17,7 @@ const { record, load } = useRun(() => ({
   site: job.value?.site ?? '',
 }))
 try {
-  job.value = await $fetch<Job>(crewUrl(`/jobs/${id}`))
+  job.value = await ask(questions.job(id))
   await load()
 } catch (error) {
   problem.value = errorText(error)

@@ -23,7 +23,7 @@ const freezeHere = useFreezeHere()
 
 async function open() {
   try {
-    job.value = await $fetch<Job>(crewUrl(`/jobs/${id}`))
+    job.value = await ask(questions.job(id))
     await load()
     problem.value = undefined
   } catch (error) {

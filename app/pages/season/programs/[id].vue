@@ -4,7 +4,7 @@ import { v7 as uuid } from 'uuid'
 import { readProgram } from '#core/program/programDocument'
 import type { ProgramStep } from '#core/program/programShape'
 import { blankStep } from '#core/program/usualPrograms'
-import type { AreaProgram, Program, SaveProgram } from '#shared/schemas/program'
+import type { Program, SaveProgram } from '#shared/schemas/program'
 import type { SeasonPlace } from '#shared/schemas/season'
 
 /** One program: its steps in their order, and the lawns it is applied to. */
@@ -22,19 +22,10 @@ const entry = useEntryForm<Program, SaveProgram, undefined>('programs', id, {
   },
 })
 const { draft, stored, load, form } = entry
-const places = shallowRef<readonly SeasonPlace[]>([])
-const applied = shallowRef<readonly AreaProgram[]>([])
-async function readLawns() {
-  ;[places.value, applied.value] = await Promise.all([
-    $fetch<readonly SeasonPlace[]>(crewUrl('/season')),
-    $fetch<readonly AreaProgram[]>(crewUrl('/library/areaPrograms')),
-  ])
-}
+const { answer: places } = useAnswers(questions.seasonPlaces)
+const { answer: applied, again: readApplied } = useAnswers(questions.areaPrograms)
 await load()
-await Promise.all([
-  readLawns().catch(() => undefined),
-  library.loaded ? undefined : library.load().catch(() => undefined),
-])
+library.want()
 useHead({ title: () => `${draft.value?.name || 'New program'} · Hectarum` })
 
 const steps = computed(() => draft.value?.document.steps ?? [])
@@ -62,24 +53,18 @@ async function put(place: SeasonPlace, wanted: unknown) {
   const there = standsOn(place.areaId)
   try {
     if (wanted === true && !there)
-      await $fetch<unknown>(crewUrl(`/library/areaPrograms/${uuid()}`), {
-        method: 'PUT',
-        body: {
-          version: 0,
-          areaId: place.areaId,
-          programId: id,
-          document: { schema: 1, changes: [], notes: '' },
-        },
+      await tell('PUT', `/library/areaPrograms/${uuid()}`, {
+        version: 0,
+        areaId: place.areaId,
+        programId: id,
+        document: { schema: 1, changes: [], notes: '' },
       })
     if (wanted === false && there)
-      await $fetch<unknown>(crewUrl(`/library/areaPrograms/${there.id}`), {
-        method: 'DELETE',
-        body: { version: there.version },
-      })
+      await tell('DELETE', `/library/areaPrograms/${there.id}`, { version: there.version })
   } catch (error) {
     notice.say(`${place.area} stays as it was.`, errorText(error))
   }
-  await readLawns()
+  await readApplied()
 }
 const sites = computed(() => [...new Set(places.value.map(({ site }) => site))])
 </script>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { USUAL_PROGRAM_NAMES, usualProgram, type UsualProgram } from '#core/program/usualPrograms'
 import { counted } from '#core/quantity/counting'
-import type { AreaProgram, Program } from '#shared/schemas/program'
+import type { Program } from '#shared/schemas/program'
 import type { RowColumn } from '~/components/field/RowTable.vue'
 import { v7 as uuid } from 'uuid'
 
@@ -10,14 +10,8 @@ useHead({ title: 'Programs · Hectarum' })
 const crew = useCrewStore()
 const person = useSelfStore()
 const begin = useNewRow()
-const programs = shallowRef<readonly Program[]>([])
-const applied = shallowRef<readonly AreaProgram[]>([])
-const { problem, loading, read } = useReading(async () => {
-  ;[programs.value, applied.value] = await Promise.all([
-    $fetch<readonly Program[]>(crewUrl('/library/programs')),
-    $fetch<readonly AreaProgram[]>(crewUrl('/library/areaPrograms')),
-  ])
-})
+const { answer: programs, problem, loading, again } = useAnswers(questions.programs)
+const { answer: applied } = useAnswers(questions.areaPrograms)
 const COLUMNS: readonly RowColumn<Program>[] = [
   { key: 'name', head: 'Program', sort: ({ name }) => name.toLowerCase() },
   { key: 'steps', head: 'Steps', from: 'laptop' },
@@ -49,7 +43,7 @@ const menu = computed(() => [
           ? { words: 'No program yet. One names the steps of a year; applied to a lawn they are dated.' }
           : undefined
       "
-      @retry="read"
+      @retry="again"
     >
       <template #head>
         <UDropdownMenu v-if="person.may('work')" :items="menu" :content="{ align: 'end' }">

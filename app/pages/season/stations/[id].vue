@@ -1,17 +1,12 @@
 <script setup lang="ts">
-import type { StationWeather } from '#shared/schemas/weather'
-
 /** What one station holds: ten years of days, a year of hours. */
 const route = useRoute()
-const weather = shallowRef<StationWeather>()
 const by = ref<'days' | 'hours'>('days')
 const WAYS = [
   { value: 'days', text: 'days' },
   { value: 'hours', text: 'hours' },
 ] as const
-const { problem, read } = useReading(async () => {
-  weather.value = await $fetch<StationWeather>(crewUrl(`/stations/${String(route.params.id)}/weather`))
-})
+const { answer: weather, problem, again } = useAnswer(() => questions.stationWeather(String(route.params.id)))
 useHead({ title: () => `${weather.value?.name ?? 'Station'} · Hectarum` })
 const none = computed(() => weather.value?.[by.value].length === 0)
 const NONE = {
@@ -30,7 +25,7 @@ const NONE = {
         <UButton to="/season/stations" icon="i-lucide-arrow-left" label="All stations" size="sm" />
       </header>
       <p v-if="problem" role="alert">
-        {{ problem }} <UButton variant="link" size="sm" label="Try again" @click="read" />
+        {{ problem }} <UButton variant="link" size="sm" label="Try again" @click="again" />
       </p>
       <template v-if="weather">
         <p v-if="none" class="soft mt-4">{{ NONE[by] }}</p>

@@ -10,15 +10,8 @@ import { v7 as uuid } from 'uuid'
 useHead({ title: 'Weather stations · Hectarum' })
 const person = useSelfStore()
 const notice = useNotice()
-const stations = shallowRef<readonly StationRow[]>([])
-const services = shallowRef<readonly { readonly id: string; readonly name: string }[]>([])
-const { problem, loading, read } = useReading(async () => {
-  await refreshWeather()
-  ;[stations.value, services.value] = await Promise.all([
-    $fetch<readonly StationRow[]>(crewUrl('/stations')),
-    $fetch<readonly { readonly id: string; readonly name: string }[]>('/api/weather-services'),
-  ])
-})
+const { answer: stations, problem, loading, again } = useAnswers(questions.stations, refreshWeather)
+const { answer: services } = useAnswers(questions.weatherServices)
 const serviceChoices = computed(() => [
   { value: '', text: 'typed, or from files' },
   ...services.value.map(({ id, name }) => ({ value: id, text: name })),
@@ -72,36 +65,32 @@ async function save() {
   const before = stations.value.find(({ id }) => id === openId.value)
   const { name, ...place } = value
   try {
-    await $fetch<unknown>(crewUrl(`/library/stations/${openId.value}`), {
-      method: 'PUT',
-      body: {
-        version: before?.version ?? 0,
-        name: name.trim(),
-        document: { ...(before?.document ?? { schema: 1, notes: '' }), ...place },
-      },
+    await tell('PUT', `/library/stations/${openId.value}`, {
+      version: before?.version ?? 0,
+      name: name.trim(),
+      document: { ...(before?.document ?? { schema: 1, notes: '' }), ...place },
     })
-    if (place.service)
-      await $fetch<unknown>(crewUrl('/weather/refresh'), { method: 'POST', body: {} }).catch(() => undefined)
+    if (place.service) await tell('POST', '/weather/refresh').catch(() => undefined)
   } catch (error) {
     failed.value = errorText(error)
     return
   }
   entry.value = undefined
   openId.value = undefined
-  await read()
+  await again()
 }
 async function remove({ id, version, name }: StationRow) {
   try {
-    await $fetch<unknown>(crewUrl(`/library/stations/${id}`), { method: 'DELETE', body: { version } })
+    await tell('DELETE', `/library/stations/${id}`, { version })
   } catch (error) {
     return notice.say(`${name} stays.`, errorText(error))
   }
-  await read()
+  await again()
   notice.say(`${name} is gone.`, undefined, {
     label: 'Bring it back',
     act: async () => {
-      await $fetch<unknown>(crewUrl(`/library/stations/${id}/restore`), { method: 'POST', body: {} })
-      await read()
+      await tell('POST', `/library/stations/${id}/restore`)
+      await again()
     },
   })
 }
@@ -136,7 +125,7 @@ const span = ({ days, firstDay, lastDay }: StationRow) =>
             }
           : undefined
       "
-      @retry="read"
+      @retry="again"
       @act="begin"
     >
       <template #head>
@@ -175,7 +164,7 @@ const span = ({ days, firstDay, lastDay }: StationRow) =>
             </p>
           </div>
           <span class="flex items-center gap-2">
-            <WeatherEntry v-if="person.may('work')" :station="station" @saved="read" />
+            <WeatherEntry v-if="person.may('work')" :station="station" @saved="again" />
             <UButton v-if="person.may('work')" label="Change" size="sm" @click="open(station)" />
             <UDropdownMenu :items="[...menuOf(station)]" :content="{ align: 'end' }">
               <UButton icon="i-lucide-ellipsis" size="sm" :aria-label="`More of ${station.name}`" />

@@ -5,10 +5,7 @@ import type { ClientProgram } from '#shared/schemas/calendar'
 /** What comes on a site, in plain words, to be printed or sent to whose lawn it is. */
 const id = String(useRoute().params.id)
 const crew = useCrewStore()
-const found = shallowRef<ClientProgram>()
-const { problem } = useReading(async () => {
-  found.value = await $fetch<ClientProgram>(crewUrl(`/sites/${id}/program`))
-})
+const { answer: found, problem } = useAnswer(() => questions.clientProgram(id))
 useHead({ title: () => `What comes · ${found.value?.site ?? ''}` })
 const print = () => window.print()
 useScreenCommands(() => [{ id: 'print', label: 'Print', key: 'p', run: print }])

@@ -5,13 +5,11 @@ import { readSiteMap } from '#core/ground/siteMap'
 import { nitrogenByLawn } from '#core/season/nitrogenByLawn'
 import { nitrogenLaid } from '#core/season/nitrogenLaid'
 import { openWorkingBook } from '#core/working/working'
-import type { Area, LedgerRow, SaveSite, Site } from '#shared/schemas/ground'
-import type { Station } from '#shared/schemas/weather'
+import type { SaveSite, Site } from '#shared/schemas/ground'
 
 /** One site: its areas drawn to scale, what was put down there, and what to know before going. */
 const id = String(useRoute().params.id)
 const crew = useCrewStore()
-const library = useLibraryStore()
 const begin = useNewRow()
 const { startJobAt } = useNewJob()
 const notice = useNotice()
@@ -20,8 +18,11 @@ const entry = useEntryForm<Site, SaveSite, undefined>('sites', id, {
   read: () => undefined,
 })
 const { draft, stored, load } = entry
-const areas = shallowRef<readonly Area[]>([])
-const ledger = shallowRef<readonly LedgerRow[]>([])
+/** A site that has not reached the server has nothing there yet. */
+const ofStored = <T,>(question: (siteId: string) => Question<readonly T[]>) =>
+  useAnswers(() => ((draft.value?.version ?? 0) > 0 ? question(id) : undefined))
+const { answer: areas } = ofStored(questions.areas)
+const { answer: ledger } = ofStored(questions.ledger)
 const plan = computed(() => readSiteMap(areas.value, crew.today()))
 const labels = useMapLabels(
   () => plan.value.areas,
@@ -57,12 +58,7 @@ useWorkingPages(
   ),
 )
 await load()
-if (draft.value && draft.value.version > 0) {
-  areas.value = await library.loadAreas(id).catch(() => [])
-  ledger.value = await $fetch<readonly LedgerRow[]>(crewUrl(`/sites/${id}/ledger`)).catch(() => [])
-}
-const stations = shallowRef<readonly Station[]>([])
-stations.value = await $fetch<readonly Station[]>(crewUrl('/library/stations')).catch(() => [])
+const { answer: stations } = useAnswers(questions.stationLibrary)
 const stationChoices = computed(() => [
   { value: '', text: 'the crew’s first' },
   ...stations.value.map(({ id: stationId, name }) => ({ value: stationId, text: name })),
@@ -73,9 +69,9 @@ useHead({ title: () => `${draft.value?.name || 'New site'} · Hectarum` })
 async function copy() {
   const copyId = uuid()
   try {
-    await $fetch(crewUrl(`/sites/${id}/copy`), {
-      method: 'POST',
-      body: { id: copyId, name: `${draft.value?.name ?? 'Site'}, copy`.slice(0, 200) },
+    await tell('POST', `/sites/${id}/copy`, {
+      id: copyId,
+      name: `${draft.value?.name ?? 'Site'}, copy`.slice(0, 200),
     })
     await navigateTo(`/sites/${copyId}`)
   } catch (error) {

@@ -59,7 +59,7 @@ useWorkingPages(
   ),
 )
 await load()
-machine.value = await $fetch<Equipment>(crewUrl(`/library/equipment/${equipmentId}`)).catch(() => undefined)
+machine.value = await ask(questions.machine(equipmentId)).catch(() => undefined)
 const what = computed(() => (draft.value?.document.kind === 'pattern' ? 'Tray test' : 'Nozzle check'))
 useHead({ title: () => `${what.value}, ${machine.value?.name ?? ''} · Hectarum` })
 const unit = computed(() => SYSTEM_UNITS[crew.units].length)
@@ -78,9 +78,10 @@ async function take(metres: number) {
   if (machine.value?.document.kind !== 'spreader') return
   const { name, version, document } = machine.value
   try {
-    machine.value = await $fetch<Equipment>(crewUrl(`/library/equipment/${equipmentId}`), {
-      method: 'PUT',
-      body: { version, name, document: { ...document, swath: { text: asText(metres), unit: unit.value } } },
+    machine.value = await tell<Equipment>('PUT', `/library/equipment/${equipmentId}`, {
+      version,
+      name,
+      document: { ...document, swath: { text: asText(metres), unit: unit.value } },
     })
   } catch (error) {
     notice.say('Not taken.', errorText(error))

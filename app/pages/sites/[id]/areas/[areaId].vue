@@ -5,7 +5,7 @@ import { readArea } from '#core/ground/areaDocument'
 import { formatGive } from '#core/quantity/format'
 import { fieldReader } from '#core/quantity/fieldReader'
 import { closedWorkingBook, openWorkingBook } from '#core/working/working'
-import type { Area, AreaSize, SaveArea } from '#shared/schemas/ground'
+import type { Area, SaveArea } from '#shared/schemas/ground'
 
 /** One area: how it was measured, its ground on the plan with its running size, and what grows there. */
 const route = useRoute()
@@ -39,18 +39,12 @@ useWorkingPages(
   },
   computed(() => new Map([['area.size', `Size of ${draft.value?.name || 'this area'}`]])),
 )
-const sizes = shallowRef<readonly AreaSize[]>([])
-const others = shallowRef<readonly Area[]>([])
-await Promise.all([load(), loadSite(), library.load().catch(() => undefined)])
-others.value = await library.loadAreas(siteId).catch(() => [])
-watch(
-  () => stored.value?.version,
-  async (version) => {
-    if (version)
-      sizes.value = await $fetch<readonly AreaSize[]>(crewUrl(`/areas/${id}/sizes`)).catch(() => [])
-  },
-  { immediate: true },
+const { answer: others } = useAnswers(() => questions.areas(siteId))
+const { answer: sizes, again: readSizes } = useAnswers(() =>
+  stored.value ? questions.areaSizes(id) : undefined,
 )
+await Promise.all([load(), loadSite(), library.load().catch(() => undefined)])
+watch(() => stored.value?.version, readSizes)
 useHead({ title: () => `${draft.value?.name || 'New area'} · Hectarum` })
 </script>
 
