@@ -9,7 +9,7 @@ const MAGNIFIED = { width: 640, height: 400 }
 const PHONE = { width: 390, height: 844 }
 
 /**
- * Looks at views of the sample, one after the other in one page: whole by axe on a laptop and on a phone, words
+ * Looks at views of the sample in turn, in one page: whole by axe on a laptop and on a phone, words
  * legible in all three themes, nothing wider than its screen, no error and nothing fetched from elsewhere.
  */
 export function lookAtViews(on: { url: string; browser: Browser }, views: readonly string[]) {
