@@ -1,3 +1,5 @@
+import { fileURLToPath } from 'node:url'
+import { answerSchemas } from './scripts/setup/answerSchemas.mjs'
 import { libraryParts } from './scripts/setup/libraryParts.mjs'
 import { buildServiceWorker } from './scripts/setup/serviceWorker.mjs'
 import { buildThreads } from './scripts/setup/threads.mjs'
@@ -11,8 +13,12 @@ const checkedBefore = (program: string) => ({
   tsBuildInfoFile: `../.cache/types/${program}.tsbuildinfo`,
 })
 
+const BUILD = process.env.HECTARUM_BUILD_DIR ?? '.nuxt'
+const SERVER_TYPES = fileURLToPath(new URL(`${BUILD}/tsconfig.server.json`, import.meta.url))
+const ENDPOINTS = fileURLToPath(new URL('server/endpoints/', import.meta.url))
+
 export default defineNuxtConfig({
-  buildDir: process.env.HECTARUM_BUILD_DIR ?? '.nuxt',
+  buildDir: BUILD,
   modules: ['@nuxt/ui', '@pinia/nuxt', '@nuxt/eslint', 'nuxt-auth-utils'],
   // With ssr off, Nuxt 4.4's development server looks for its entry only under the environment API.
   $development: { experimental: { viteEnvironmentApi: true } },
@@ -73,6 +79,10 @@ export default defineNuxtConfig({
     preset: 'node-server',
     errorHandler: '~~/server/http/errorHandler.ts',
     compressPublicAssets: { gzip: true, brotli: true },
+    // What routes answer, for their description: read from the types of their handlers.
+    virtual: {
+      '#answers': () => `export default ${JSON.stringify(answerSchemas(SERVER_TYPES, ENDPOINTS))}`,
+    },
     typescript: { tsConfig: { references: PROJECTS, compilerOptions: checkedBefore('server') } },
     hooks: {
       compiled: (nitro) => buildThreads(nitro.options.output.serverDir),

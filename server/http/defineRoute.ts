@@ -19,6 +19,7 @@ import { readBodyAs, readId, typedAs } from './readBody'
 import { organizationOf, repositoriesOf } from './repositoriesOf'
 
 type Schema = v.GenericSchema
+type Answered = Schema | readonly string[] | { readonly json: object }
 type Method = 'GET' | 'PUT' | 'POST' | 'DELETE'
 type Status = 400 | 401 | 403 | 404 | 409 | 413 | 415 | 422 | 429 | 503
 
@@ -34,8 +35,8 @@ export interface Route {
   readonly computes?: 'computes'
   readonly query?: v.ObjectSchema<v.ObjectEntries, undefined>
   readonly body?: Schema | readonly string[]
-  /** JSON by its schema, or the media types a file may have. */
-  readonly answer?: Schema | readonly string[]
+  /** Where the handler's type does not tell it: JSON by its schema, or the media types a file may have. */
+  readonly answer?: Answered
   readonly status: 200 | 201
   readonly fails: readonly Status[]
   readonly handler: EventHandler
@@ -65,7 +66,7 @@ interface Declared<Body extends Schema, Query extends v.ObjectEntries> {
   readonly body?: Body
   /** What is sent as bytes: the media types it may have. */
   readonly takes?: readonly string[]
-  readonly answer?: Schema | readonly string[]
+  readonly answer?: Answered
   readonly status?: 200 | 201
   /** What it may fail with besides what its body, query and id bring. */
   readonly fails?: readonly Status[]

@@ -1,5 +1,6 @@
 import { toJsonSchema } from '@valibot/to-json-schema'
 import type { GenericSchema } from 'valibot'
+import told from '#answers'
 import { ErrorSchema } from '#shared/schemas/planResponse'
 import type { Route } from './defineRoute'
 
@@ -19,12 +20,14 @@ export function openApiDocument(routes: readonly Route[], version: string) {
     },
     paths,
     components: {
+      schemas: told.schemas,
       responses: { error: { description: 'the one error form', content: contentOf(ErrorSchema) } },
     },
   }
 }
 
-function operationOf({ path, summary, deed, query, body, answer, status, fails }: Route): object {
+function operationOf({ method, path, summary, deed, query, body, answer, status, fails }: Route): object {
+  const json = told.answers[`${method} ${path.replace(CREW, '')}`]
   const parameters = [
     ...[...path.matchAll(/:(\w+)/g)].map(([, name]) => ({
       name,
@@ -46,11 +49,16 @@ function operationOf({ path, summary, deed, query, body, answer, status, fails }
     ...(parameters.length > 0 && { parameters }),
     ...(body && { requestBody: { required: true, content: contentOf(body) } }),
     responses: {
-      [status]: { description: summary, ...(answer && { content: contentOf(answer) }) },
+      [status]: {
+        description: summary,
+        content: answer ? contentOf(answer) : { 'application/json': { schema: json } },
+      },
       ...Object.fromEntries(fails.map((code) => [code, { $ref: '#/components/responses/error' }])),
     },
   }
 }
+
+const CREW = '/api/organizations/:organization'
 
 /** What the parts of an address are. */
 const FORMATS: Readonly<Record<string, string | undefined>> = {
@@ -59,13 +67,14 @@ const FORMATS: Readonly<Record<string, string | undefined>> = {
   day: 'date',
 }
 
-const contentOf = (content: GenericSchema | readonly string[]): object =>
-  isTypes(content)
-    ? Object.fromEntries(content.map((type) => [type, {}]))
-    : { 'application/json': { schema: schemaOf(content) } }
+type Content = NonNullable<Route['answer']>
 
-const isTypes = (content: GenericSchema | readonly string[]): content is readonly string[] =>
-  Array.isArray(content)
+function contentOf(content: Content): object {
+  if (isTypes(content)) return Object.fromEntries(content.map((type) => [type, {}]))
+  return { 'application/json': { schema: 'json' in content ? content.json : schemaOf(content) } }
+}
+
+const isTypes = (content: Content): content is readonly string[] => Array.isArray(content)
 
 /** In the words of OpenAPI 3.1; what is turned into something else on the way is told as it is sent. */
 function schemaOf(schema: GenericSchema, typeMode: 'ignore' | 'input' = 'ignore'): object {

@@ -8,8 +8,7 @@ import type { Scope } from './scope'
 export interface ProductFields extends Omit<SaveProduct, 'version'> {
   readonly kind: string
 }
-export type StoredProduct = Omit<Product, 'onHand'>
-export type ProductsRepository = EditableRows<StoredProduct, ProductFields>
+export type ProductsRepository = EditableRows<Product, ProductFields>
 
 export interface StockRepository {
   /** Newest first, of one product. */
@@ -21,7 +20,7 @@ export interface StockRepository {
 }
 
 export const productsRepository = (scope: Scope): ProductsRepository =>
-  editableRows<ProductModel, StoredProduct, ProductFields>(scope, scope.database.models.products, namedRow, [
+  editableRows<ProductModel, Product, ProductFields>(scope, scope.database.models.products, namedRow, [
     'kind',
     'name',
   ])

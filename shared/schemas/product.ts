@@ -16,7 +16,8 @@ export type SaveProduct = v.InferOutput<typeof SaveProductSchema>
 export interface Product extends SaveProduct {
   readonly id: string
   readonly updatedAt: string
-  readonly onHand: readonly OnHand[]
+  /** Told where products are listed; of one alone its stock is asked. */
+  readonly onHand?: readonly OnHand[]
 }
 
 /** A movement of stock as it is typed; `used` is booked by runs alone. */

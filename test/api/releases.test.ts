@@ -28,7 +28,7 @@ describe.each(readdirSync(folder))('a crew kept by release %s', (release) => {
       [{ id: uuid(), kind: 'sample', name: 'Sample' }],
     )
     served = await serve(url)
-    client = clientOf(served.url)
+    client = clientOf(served.url, 'as frozen')
     const { all } = (await client.get('/api/organizations')).body as OrganizationChoice
     const crew = all.find(({ name }) => name === 'Kept since')
     await client.put('/api/organizations/current', { id: crew?.id })

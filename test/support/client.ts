@@ -1,4 +1,5 @@
 import type { OrganizationChoice } from '#shared/schemas/organization'
+import { expectDescribed } from './conforms'
 
 export interface Answer {
   readonly status: number
@@ -13,8 +14,10 @@ const isText = ({ headers }: Response): boolean =>
 /**
  * A small client of the API with a cookie jar, as another browser would be. What lies under /crew belongs to
  * the crew that is open in it.
+ * @param told whether answers are held against the API's own description: what an earlier release froze is
+ *   told in the form of that release
  */
-export function clientOf(url: string) {
+export function clientOf(url: string, told: 'as described' | 'as frozen' = 'as described') {
   const cookies = new Map<string, string>()
   const openCrew = async () => {
     const { body } = await request('GET', '/api/organizations')
@@ -47,11 +50,11 @@ export function clientOf(url: string) {
       if (name && value !== undefined) cookies.set(name, value)
     }
     const text = await answer.text()
-    return {
-      status: answer.status,
-      body: text === '' ? undefined : isText(answer) ? text : JSON.parse(text),
-      headers: answer.headers,
-    }
+    const { status } = answer
+    const read: unknown = text === '' ? undefined : isText(answer) ? text : JSON.parse(text)
+    if (told === 'as described' && answer.ok && !isText(answer))
+      await expectDescribed(url, { method, path: new URL(answer.url).pathname, status, body: read })
+    return { status, body: read, headers: answer.headers }
   }
   return {
     address,
