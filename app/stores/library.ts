@@ -8,6 +8,8 @@ interface SiteInHand {
   readonly jobId: string
 }
 
+const NO_SITE: SiteInHand = { siteId: null, jobId: '' }
+
 /**
  * What the crew keeps that every job draws on: equipment with its calibrations, labels, and the areas of a
  * site. What belongs to a site is only ever that of the site in hand.
@@ -24,7 +26,13 @@ export const useLibraryStore = defineStore('library', () => {
   const held = ofCrew(questions.held)
   const needed = [equipment, calibrations, products]
 
-  const inHand = shallowRef<SiteInHand>({ siteId: null, jobId: '' })
+  const inHand = shallowRef<SiteInHand>(NO_SITE)
+  // A site of one crew is none of another.
+  watch(
+    () => crew.organization?.id,
+    () => takeInHand(NO_SITE),
+    { flush: 'sync' },
+  )
   const dayInHand = ref('')
   const ofSite = <T>(question: (siteId: string) => Question<readonly T[]>) =>
     useAnswers(() => (inHand.value.siteId === null ? undefined : question(inHand.value.siteId)))
@@ -57,23 +65,27 @@ export const useLibraryStore = defineStore('library', () => {
     ),
   )
   /** Whether the library was read at all since the page was opened. */
-  const loaded = computed(() => wanted.value && needed.every(({ loading }) => !loading.value))
+  const loaded = computed(() => needed.every(({ known }) => known.value))
   const problem = computed(() => needed.map((one) => one.problem.value).find((one) => one !== undefined))
 
   /** Has the library read, for whoever stands without it until it is there. */
   function want() {
-    wanted.value = true
+    if (!wanted.value || problem.value !== undefined) void load().catch(() => undefined)
   }
 
-  /** Reads the library anew; what can't be read stays as it was. */
+  /** Reads the library anew; rejects where it can't be read, and what was read before stays. */
   async function load() {
-    want()
+    wanted.value = true
     await Promise.all([...needed.map(({ need }) => need()), held.again()])
   }
 
-  /** Takes a site in hand. */
+  /** Takes a site in hand, or none: what belongs to it is asked for. */
+  function takeInHand(site: SiteInHand) {
+    inHand.value = site
+  }
+  /** Takes a site in hand and reads it anew; rejects where its lawns can't be read. */
   async function loadAreas(siteId: string | null, jobId = '') {
-    inHand.value = { siteId, jobId }
+    takeInHand({ siteId, jobId })
     await Promise.all([areas.need(), ...[site, ledger, planned].map(({ again }) => again())])
   }
   /** The day whose weather counts on the site in hand. */
@@ -81,6 +93,7 @@ export const useLibraryStore = defineStore('library', () => {
     dayInHand.value = on
   }
   return {
+    siteId: computed(() => inHand.value.siteId),
     equipment: equipment.answer,
     calibrations: calibrations.answer,
     products: products.answer,
@@ -101,6 +114,7 @@ export const useLibraryStore = defineStore('library', () => {
     problem,
     want,
     load,
+    takeInHand,
     loadAreas,
     lookAtDay,
   }

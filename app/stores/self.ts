@@ -27,6 +27,7 @@ export const useSelfStore = defineStore('self', () => {
     await tell('POST', '/api/people/sign-out', { where })
     await forgetSeen()
     self.value = undefined
+    useSenderStore().forget()
     crew.leave()
     await navigateTo('/sign-in')
     forgetAnswers()

@@ -27,6 +27,11 @@ export const useSenderStore = defineStore('sender', () => {
     wait = FIRST_WAIT_MS
   }
 
+  /** Nobody is signed in any more: what waits stays on the device, and is not sent for somebody else. */
+  function forget() {
+    waiting.clear()
+  }
+
   async function sendAll() {
     clearTimeout(timer)
     timer = undefined
@@ -44,7 +49,7 @@ export const useSenderStore = defineStore('sender', () => {
       if (document.visibilityState === 'visible') void sendAll()
     })
   }
-  return { later, settled }
+  return { later, settled, forget }
 })
 
 /** Whether no answer came, or one that is not about what was sent. */

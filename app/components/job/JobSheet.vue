@@ -79,6 +79,8 @@ const { repeatJob } = useNewJob()
 async function takeSite(siteId: string, site: string) {
   // A site that can't be read now is a place of its own until it can.
   await library.loadAreas(siteId, props.id).catch(() => undefined)
+  // Another was chosen meanwhile, and is on its way.
+  if (library.siteId !== siteId) return
   changeAll(
     props.draft.applications.map((one) => ({ ...one, document: withAreas(one.document, library.areas) })),
     { site, siteId },
@@ -86,6 +88,11 @@ async function takeSite(siteId: string, site: string) {
 }
 
 watch(day, library.lookAtDay, { immediate: true })
+// A name that is no saved site's leaves no site in hand: nothing of the one before reaches the rules.
+watch(
+  () => props.draft.siteId,
+  (siteId) => library.takeInHand({ siteId, jobId: props.id }),
+)
 
 watch(
   () => sheet.value.problems.length > 0,

@@ -47,7 +47,8 @@ export function useDraft<Stored extends Versioned, Draft extends Versioned>({
   upgrade = (kept) => kept,
 }: DraftOptions<Stored, Draft>) {
   const crew = useCrewStore()
-  const key = computed(() => draftKey(crew.organization?.id, id))
+  // As its address, of the crew it was opened in: another may be open by the time it is sent.
+  const key = draftKey(crew.organization?.id, id)
   // Shallow: every change replaces what it touches, and the core reads plain objects far faster than proxies.
   const draft = shallowRef<Draft>()
   const stored = shallowRef<Stored>()
@@ -85,7 +86,7 @@ export function useDraft<Stored extends Versioned, Draft extends Versioned>({
     }
     stored.value = theirs
     base = own
-    void keepBase(key.value, { base: own })
+    void keepBase(key, { base: own })
     if (merged.theirs.length > 0)
       notice.say(
         `This ${what} was changed elsewhere too: both changes are in.`,
@@ -96,14 +97,14 @@ export function useDraft<Stored extends Versioned, Draft extends Versioned>({
   }
 
   async function load() {
-    const lying = await keptDraft<Draft>(key.value)
+    const lying = await keptDraft<Draft>(key)
     const kept = lying && upgrade(lying)
     // A row begun on this device has not reached the server yet; its first save finds out if it has.
     if (kept?.version === 0) {
       beginWith(kept)
       return
     }
-    const keptFrom = kept && (await keptBase<{ readonly base: Draft; readonly sent?: Draft }>(key.value))
+    const keptFrom = kept && (await keptBase<{ readonly base: Draft; readonly sent?: Draft }>(key))
     try {
       const found = await ask<Stored>({ url, query: {} })
       stored.value = found
@@ -131,14 +132,14 @@ export function useDraft<Stored extends Versioned, Draft extends Versioned>({
   function keepSoon() {
     keeping ??= setTimeout(() => {
       keeping = undefined
-      if (draft.value) void keepDraft(key.value, draft.value)
+      if (draft.value) void keepDraft(key, draft.value)
     })
   }
 
   function dropKept(): Promise<void> {
     clearTimeout(keeping)
     keeping = undefined
-    return dropDraft(key.value)
+    return dropDraft(key)
   }
 
   /** Takes a change of any field; figures follow at once, the server a moment later. */
@@ -147,7 +148,7 @@ export function useDraft<Stored extends Versioned, Draft extends Versioned>({
     draft.value = { ...draft.value, ...fields }
     keepSoon()
     if (saveState.value.kind === 'conflict') return
-    if (saveState.value.kind === 'saved' && base) void keepBase(key.value, { base })
+    if (saveState.value.kind === 'saved' && base) void keepBase(key, { base })
     saveState.value = { kind: 'changed' }
     clearTimeout(timer)
     timer = setTimeout(() => void save(), SAVE_AFTER_MS)
@@ -165,7 +166,7 @@ export function useDraft<Stored extends Versioned, Draft extends Versioned>({
     }
     saveState.value = { kind: 'saving' }
     sentLast = sent
-    if (base) void keepBase(key.value, { base, sent })
+    if (base) void keepBase(key, { base, sent })
     inFlight = send(sent, body).finally(() => {
       inFlight = undefined
     })
@@ -175,7 +176,7 @@ export function useDraft<Stored extends Versioned, Draft extends Versioned>({
   async function send(sent: Draft, body: object): Promise<void> {
     try {
       const saved = (await tell<Stored>('PUT', url, body as Record<string, unknown>)) as Stored
-      sender.settled(key.value)
+      sender.settled(key)
       stored.value = saved
       const untouched = draft.value === sent
       if (draft.value) draft.value = { ...draft.value, version: saved.version }
@@ -184,8 +185,8 @@ export function useDraft<Stored extends Versioned, Draft extends Versioned>({
         await dropKept()
         saveState.value = { kind: 'saved' }
       } else if (draft.value) {
-        await keepBase(key.value, { base })
-        await keepDraft(key.value, draft.value)
+        await keepBase(key, { base })
+        await keepDraft(key, draft.value)
       }
     } catch (error) {
       const code = errorCode(error)
@@ -195,7 +196,7 @@ export function useDraft<Stored extends Versioned, Draft extends Versioned>({
       }
       const away = isAway(error)
       saveState.value = { kind: 'kept', why: errorText(error), until: away ? 'reached' : 'changed' }
-      if (away) sender.later(key.value, save)
+      if (away) sender.later(key, save)
     }
   }
 
@@ -221,7 +222,7 @@ export function useDraft<Stored extends Versioned, Draft extends Versioned>({
   /** Forgets what was typed here and goes nowhere near the server: for a row that is being deleted. */
   async function forget() {
     clearTimeout(timer)
-    sender.settled(key.value)
+    sender.settled(key)
     await inFlight
     saveState.value = { kind: 'saved' }
     await dropKept()
@@ -230,7 +231,7 @@ export function useDraft<Stored extends Versioned, Draft extends Versioned>({
   // A page that goes away does not wait for the larger store.
   useEventListener(window, 'pagehide', () => {
     const { kind } = saveState.value
-    if (draft.value && kind !== 'saved' && kind !== 'new') keepDraftNow(key.value, draft.value)
+    if (draft.value && kind !== 'saved' && kind !== 'new') keepDraftNow(key, draft.value)
   })
   onScopeDispose(() => {
     if (saveState.value.kind === 'changed') void save()

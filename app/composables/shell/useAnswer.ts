@@ -22,6 +22,8 @@ export function useAnswer<T>(question: () => Question<T> | undefined, before?: (
   return {
     answer: computed(() => data.value),
     problem: computed(() => (error.value === null ? undefined : errorText(error.value))),
+    /** Whether there is an answer, of now or of before. */
+    known: computed(() => data.value !== undefined),
     loading: computed(() => data.value === undefined && error.value === null && question() !== undefined),
     /** Asks again; what was shown stays until the answer is there. */
     again: async (): Promise<void> => {

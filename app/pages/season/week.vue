@@ -21,7 +21,7 @@ const {
   again,
 } = useAnswer(() => questions.seasonWeek(room.value), refreshWeather)
 const { answer: people } = useAnswers(questions.names)
-watch(week, () => {
+watch(room, () => {
   moved.value = {}
 })
 const NOT = 'not this week'
@@ -100,6 +100,7 @@ async function make() {
   } catch (error) {
     notice.say(`${counted(made, 'job')} made; then it stopped.`, errorText(error))
     await again()
+    moved.value = {}
     busy.value = false
     return
   }
