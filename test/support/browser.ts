@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { createRequire } from 'node:module'
 import { chromium, type Browser, type BrowserContext, type Page } from 'playwright-core'
-import { expect } from 'vitest'
+import { expect, onTestFailed } from 'vitest'
 import { CHROMIUM, CHROMIUM_FLAGS } from '../../scripts/setup/debian.mjs'
 
 const AXE = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8')
@@ -56,7 +56,13 @@ export async function watchedPage(
     })
   }
   context.on('page', watch)
-  return { page: await context.newPage(), context, left, errors }
+  const page = await context.newPage()
+  // What stood there when a look went wrong elsewhere is all there is to go by.
+  if (expect.getState().currentTestName !== undefined)
+    onTestFailed(async () => {
+      console.error(page.url(), await page.locator('body').innerText().catch(String))
+    })
+  return { page, context, left, errors }
 }
 
 /** Nothing serious by axe on the page as it stands. */

@@ -8,7 +8,8 @@ import type { JobDraft } from '~/composables/job/useJobDraft'
 /** The job sheet of one application: ground and method, loads, checks; the chain above, the totals below. */
 const props = defineProps<{
   id: string
-  draft: JobDraft
+  /** The draft as it is now: a second answer in the same moment must not undo the first. */
+  read: () => JobDraft
   index: number
   state: JobState
   states: readonly JobApplication['state'][]
@@ -27,7 +28,8 @@ const emit = defineEmits<{
   drop: []
 }>()
 
-const application = computed(() => props.draft.applications[props.index] ?? props.draft.applications[0]!)
+const draft = computed(() => props.read())
+const application = computed(() => draft.value.applications[props.index] ?? draft.value.applications[0]!)
 const person = useSelfStore()
 const locked = computed(() => props.state === 'running' || props.state === 'done' || !person.may('work'))
 const library = useLibraryStore()
@@ -35,14 +37,14 @@ const { withAreas } = useFromLibrary()
 const changeAll = (applications: JobDraft['applications'], rest: Partial<JobDraft> = {}) =>
   emit('change', { ...rest, applications })
 const context = provideSheet({
-  applications: () => props.draft.applications,
-  index: () => Math.min(props.index, props.draft.applications.length - 1),
+  applications: () => draft.value.applications,
+  index: () => Math.min(props.index, draft.value.applications.length - 1),
   change: (document) =>
     changeAll(
-      props.draft.applications.map((one) => (one.id === application.value.id ? { ...one, document } : one)),
+      draft.value.applications.map((one) => (one.id === application.value.id ? { ...one, document } : one)),
     ),
   locked: () => locked.value,
-  plannedFor: () => props.draft.plannedFor,
+  plannedFor: () => draft.value.plannedFor,
   frozen: () => props.frozen[application.value.id],
   planFor: (planned) => emit('change', { plannedFor: planned }),
   putEarlier: () => emit('move', props.index, props.index - 1),
@@ -82,7 +84,7 @@ async function takeSite(siteId: string, site: string) {
   // Another was chosen meanwhile, and is on its way.
   if (library.siteId !== siteId) return
   changeAll(
-    props.draft.applications.map((one) => ({ ...one, document: withAreas(one.document, library.areas) })),
+    draft.value.applications.map((one) => ({ ...one, document: withAreas(one.document, library.areas) })),
     { site, siteId },
   )
 }
@@ -90,7 +92,7 @@ async function takeSite(siteId: string, site: string) {
 watch(day, library.lookAtDay, { immediate: true })
 // A name that is no saved site's leaves no site in hand: nothing of the one before reaches the rules.
 watch(
-  () => props.draft.siteId,
+  () => draft.value.siteId,
   (siteId) => library.takeInHand({ siteId, jobId: props.id }),
 )
 
@@ -112,7 +114,7 @@ function openWhatIsMissing() {
 watch(() => application.value.document.method, openWhatIsMissing)
 
 onMounted(() => {
-  if (props.draft.version === 0) document.querySelector<HTMLElement>('[data-path="site"]')?.focus()
+  if (draft.value.version === 0) document.querySelector<HTMLElement>('[data-path="site"]')?.focus()
 })
 
 const { goFirst, nextMissing } = useEnterWay(context)
@@ -134,7 +136,7 @@ const { openLoadSheet } = useSheetCommands({
   main: () => mainAction.value,
   goFirst,
   openLink,
-  repeat: () => repeatJob(props.draft),
+  repeat: () => repeatJob(draft.value),
   add: () => emit('add'),
 })
 </script>

@@ -145,7 +145,7 @@ const frozen = computed(() =>
     v-if="draft"
     :id="id"
     :key="draft.applications[index]?.id"
-    :draft="draft"
+    :read="() => draft!"
     :index="index"
     :state="state"
     :states="states"
