@@ -52,7 +52,7 @@ export const MARGIN = 0.1
  * Half the flow is near two thirds of the setting on an untried spreader (trade.md 3): flow grows with the
  * setting to this power.
  */
-const UNTRIED_POWER = Math.log(1 / 2) / Math.log(2 / 3)
+export const UNTRIED_POWER = Math.log(1 / 2) / Math.log(2 / 3)
 
 /**
  * One standard deviation of what one day differs from the next: humidity, the load's grain, the floor of the

@@ -151,8 +151,12 @@ export function showAmount(
   system: UnitSystem,
 ): Shown {
   const { massLadder, volumeLadder } = SYSTEM_UNITS[system]
-  return showQuantity(onLadder(amount, dimension === 'mass' ? massLadder : volumeLadder))
+  return showQuantity(onLadder<AmountUnit>(amount, dimension === 'mass' ? massLadder : volumeLadder))
 }
+
+/** A mass as it is written down, in the largest unit of which there is at least one. @param mass kg */
+export const massIn = (mass: number, system: UnitSystem): Quantity<MassUnit> =>
+  onLadder(mass, SYSTEM_UNITS[system].massLadder)
 
 /** Half of a doubt, as a share of an amount, in the unit that amount is itself told in: '1.5'. */
 export function giveOfAmount(
@@ -162,7 +166,9 @@ export function giveOfAmount(
   system: UnitSystem,
 ): string {
   const { massLadder, volumeLadder } = SYSTEM_UNITS[system]
-  return formatGive(share * onLadder(amount, dimension === 'mass' ? massLadder : volumeLadder).value)
+  return formatGive(
+    share * onLadder<AmountUnit>(amount, dimension === 'mass' ? massLadder : volumeLadder).value,
+  )
 }
 
 /** As giveOfAmount, of a piece of ground. */
@@ -172,7 +178,10 @@ export const giveOfSize = (share: number, size: SquareMetres, system: UnitSystem
 /** Stock as it is told on a shelf: three digits at most, what is in the red with its sign. */
 export function showStock(amount: number, dimension: Dimension, system: UnitSystem): Shown {
   const { massLadder, volumeLadder } = SYSTEM_UNITS[system]
-  const { value, unit } = onLadder(Math.abs(amount), dimension === 'mass' ? massLadder : volumeLadder)
+  const { value, unit } = onLadder<AmountUnit>(
+    Math.abs(amount),
+    dimension === 'mass' ? massLadder : volumeLadder,
+  )
   return {
     figure: `${amount < 0 ? '−' : ''}${formatSteps(Number(value.toPrecision(3)))}`,
     unit: unitText(unit),
@@ -259,8 +268,8 @@ export function showDistance(distance: Metres, system: UnitSystem): Shown {
     : { figure: formatFigure(distance / 1000), unit: 'km' }
 }
 
-function onLadder<U extends AmountUnit>(si: number, ladder: readonly U[]): Quantity<AmountUnit> {
-  const unit = ladder.find((candidate) => si / amountFactor(candidate) >= 1) ?? ladder.at(-1) ?? 'kg'
+function onLadder<U extends AmountUnit>(si: number, ladder: readonly U[]): Quantity<U> {
+  const unit = ladder.find((candidate) => si / amountFactor(candidate) >= 1) ?? ladder.at(-1)!
   return { value: si / amountFactor(unit), unit }
 }
 

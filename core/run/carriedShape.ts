@@ -18,6 +18,7 @@ import { ANSWERS, GATE_QUESTIONS, GROUNDS, LEAVES } from './gate/gateReadings'
 
 const Words = v.pipe(v.string(), v.maxLength(2000, 'is too long'))
 const Load = v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(1000))
+const Share = v.pipe(v.number(), v.minValue(0), v.maxValue(1, 'must be at most 1'))
 const StepId = v.pipe(v.string(), v.regex(/^[a-z0-9-]{1,40}$/, 'is no step of a run'))
 const SUBJECTS = [
   'wind',
@@ -100,6 +101,17 @@ export const CARRIED_PAYLOADS = {
     way: v.picklist(READING_WAYS),
   }),
   /**
+   * A light pass over ground behind that lacked more than a tenth, shares of the last pass; `no`: it was left,
+   * and the record says short.
+   */
+  light: v.strictObject({
+    from: Share,
+    to: Share,
+    amount: quantityOf(MASS_UNITS, Positive),
+    done: v.picklist(['yes', 'no']),
+    dial: v.optional(Line),
+  }),
+  /**
    * The ground a load of spray really covered; mix the rest for the carrier as it came, walk so that the
    * planned one comes back, or leave all as it is.
    */
@@ -165,6 +177,7 @@ type Payload<K extends keyof Payloads> = Held<Payloads[K]>
 export type GateEntry = Payload<'gate'>
 export type MeasuredEntry = Payload<'measured'>
 export type CheckedEntry = Payload<'checked'>
+export type LightEntry = Payload<'light'>
 export type CoveredEntry = Payload<'covered'>
 export type TankEntry = Payload<'tank'>
 export type SettingEntry = Payload<'set'>

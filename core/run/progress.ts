@@ -3,6 +3,7 @@ import type {
   CheckedEntry,
   CoveredEntry,
   GateEntry,
+  LightEntry,
   LookEntry,
   MeasuredEntry,
   MishapEntry,
@@ -31,6 +32,8 @@ export interface RunProgress {
   readonly measured: readonly MeasuredEntry[]
   readonly checked: readonly (CheckedEntry & Stamped)[]
   readonly covered: readonly (CoveredEntry & Stamped)[]
+  /** Light passes over ground that lacked some, done or left; absent before version 0.14. */
+  readonly light?: readonly (LightEntry & Stamped)[]
   /** The tank of a common mix as it was found; absent: nobody said, or it is no common mix. */
   readonly tank?: TankEntry
   /** Dial and pace as last set; absent: as planned. */
@@ -104,6 +107,15 @@ function withEvent(progress: RunProgress, event: RunEvent): RunProgress {
         ...progress,
         checked: replaced(progress.checked, { ...event.payload, ...stamp }, samePlace).toSorted(
           (a, b) => doneAt(a) - doneAt(b),
+        ),
+      }
+    case 'light':
+      return {
+        ...progress,
+        light: replaced(
+          progress.light ?? [],
+          { ...event.payload, ...stamp },
+          (a, b) => Math.abs(a.from - b.from) <= ROUNDING,
         ),
       }
     case 'covered':

@@ -87,6 +87,7 @@ const NewRunEventSchema = v.variant('kind', [
   carried('stepped'),
   carried('measured'),
   carried('checked'),
+  carried('light'),
   carried('covered'),
   carried('tank'),
   carried('set'),

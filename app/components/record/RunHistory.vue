@@ -11,6 +11,7 @@ import type { Quantity } from '#core/quantity/quantity'
 const { record } = defineProps<{ record: RunRecord }>()
 const crew = useCrewStore()
 const progress = computed(() => record.progress)
+const light = computed(() => progress.value.light ?? [])
 const when = (instant: string) => instantText(instant, crew.organization?.timeZone)
 const told = (quantity: Quantity) => `${showQuantity(quantity).figure} ${showQuantity(quantity).unit}`
 const WAYS = { weighed: 'weighed', read: 'read off a mark', eye: 'judged by eye' } as const
@@ -104,6 +105,16 @@ const signature = computed(() => progress.value.signed.at(-1))
     <ul>
       <li v-for="strip in progress.strips" :key="strip.id">
         {{ strip.name || 'A strip' }}: {{ told(strip.amount) }} on {{ told(strip.size) }}, booked there
+      </li>
+    </ul>
+  </section>
+  <section v-if="light.length > 0">
+    <h2>What lacked behind</h2>
+    <ul>
+      <li v-for="(pass, i) in light" :key="i">
+        {{ told(pass.amount) }} on {{ Math.round(100 * pass.from) }} to {{ Math.round(100 * pass.to) }} % of
+        the last pass: {{ pass.done === 'yes' ? 'made up in a light pass' : 'left, that ground is short' }}
+        <template v-if="pass.dial"> at dial {{ pass.dial }}</template>
       </li>
     </ul>
   </section>

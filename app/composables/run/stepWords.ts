@@ -12,6 +12,8 @@ export function stepPlace(step: RunStep): string {
       return `Pass ${step.pass} of ${step.passes}${partWords(step.from, step.to)}`
     case 'check':
       return `Checkpoint, pass ${step.pass}${checkWords(step.share, step.lawn)}`
+    case 'light':
+      return 'What lacks behind'
     case 'tank':
       return 'One mix for several sites'
     case 'mix':

@@ -11,6 +11,8 @@ export interface CheckpointWords {
   readonly stands: string
   /** What to do now. */
   readonly act: string
+  /** What else there is to know: a large change is weighed again, more is needed, ground behind lacks some. */
+  readonly also: readonly string[]
   /** The setting or the pace that carrying on takes with it; undefined where nothing changes. */
   readonly dial: string | undefined
   /** m/s */
@@ -23,7 +25,7 @@ export interface CheckpointWords {
 export interface CheckpointMachine {
   /** Where the dial stands; blank where nobody said. */
   readonly dial: string
-  /** What the curve says for the rest; undefined where it does not know. */
+  /** Where the dial goes for the rest; undefined where nobody knows where it stands. */
   readonly corrected: CorrectedDial | undefined
   /** m/s; undefined where none was timed. */
   readonly pace: number | undefined
@@ -47,7 +49,13 @@ export function checkpointWords(
       : left > result.should
         ? `${told} behind: ${share} under so far.`
         : `${told} ahead: ${share} over so far.`
-  const unchanged = { stands, dial: undefined, pace: undefined, endsAt: result.endsAt }
+  const unchanged = {
+    stands,
+    also: alsoWords(result, left, units),
+    dial: undefined,
+    pace: undefined,
+    endsAt: result.endsAt,
+  }
   const keep = pace === undefined ? '' : ` Keep ${paceWords(pace, units)}.`
   switch (result.answer) {
     case 'carry on':
@@ -74,24 +82,33 @@ export function checkpointWords(
         level: 'stop',
         act: 'Stop: nothing is left for the ground that still waits. Weigh out what it needs, or end here.',
       }
+    case 'enough':
+      return {
+        ...unchanged,
+        level: 'stop',
+        act: 'Stop: all that is meant lies there, and another pass has nothing to add. Keep what is left.',
+      }
     case 'correct':
       break
     default:
       return result.answer satisfies never
   }
   const ends = (reached: number) => result.endsAt + (reached - 1) * result.toCome
-  if (corrected)
+  const walked = pace === undefined ? undefined : pace / result.factor
+  const walks = walked !== undefined && walked >= PACES.slowest && walked <= PACES.fastest
+  if (corrected && (corrected.by === 'curve' || !walks))
     return {
       ...unchanged,
       level: 'warn',
       act:
         `${Number(corrected.setting) > Number(dial) ? 'Open' : 'Close'} to ${corrected.setting} ` +
-        `(was ${dial}) for the rest.${keep}`,
+        `(was ${dial}) for the rest` +
+        (corrected.by === 'guess' ? ', a guess: nothing tested reaches there.' : '.') +
+        keep,
       dial: corrected.setting,
       endsAt: ends(corrected.reached),
     }
-  const walked = pace === undefined ? undefined : pace / result.factor
-  if (walked !== undefined && walked >= PACES.slowest && walked <= PACES.fastest)
+  if (walks)
     return {
       ...unchanged,
       level: 'warn',
@@ -104,8 +121,8 @@ export function checkpointWords(
     ...unchanged,
     level: 'warn',
     act:
-      `The rest needs ${percent(Math.abs(result.factor - 1))} ${more} flow: ` +
-      `${more === 'more' ? 'open' : 'close'} the gate a little and weigh again after the next lanes.`,
+      `The rest needs ${percent(Math.abs(result.factor - 1))} ${more} flow: say where the dial stands, and ` +
+      'its new number is worked out.',
   }
 }
 
@@ -127,6 +144,31 @@ function inUnitOf(rest: number, difference: number, units: UnitSystem): string {
   const unit = massLadder.find((one) => rest >= KILOGRAMS_PER[one]) ?? massLadder.at(-1) ?? 'kg'
   return `${formatFigure(difference / KILOGRAMS_PER[unit])} ${unit}`
 }
+
+function alsoWords(
+  { answer, weighAgainAt, short, lacking }: CheckpointResult,
+  left: number,
+  units: UnitSystem,
+) {
+  const ahead = answer === 'carry on' || answer === 'correct'
+  return [
+    ...(answer === 'correct' && weighAgainAt !== undefined
+      ? ['That is a large change: weigh again after a tenth of the pass.']
+      : []),
+    ...(ahead && short > WORTH_SAYING * left
+      ? [`The rest needs ${inUnitOf(left, short, units)} more than is left: weigh it in.`]
+      : []),
+    ...lacking.map(
+      ({ amount, share, room }) =>
+        `The ground behind lacks ${inUnitOf(left, amount, units)}, ${percent(share)} of what is meant. ` +
+        (room === 'yes'
+          ? 'It is not made up on other ground: a light pass over just that ground comes at the end.'
+          : 'The label has no room to make it up: the record says short.'),
+    ),
+  ]
+}
+/** Less than this share of what is left is inside anybody's weighing. */
+const WORTH_SAYING = 0.02
 
 const percent = (share: number): string => `${Math.round(share * 100)} %`
 

@@ -245,3 +245,28 @@ test('lanes of a load lie behind the ground that the load before really covered'
   const short = { load: 1, covered: quantity(16_000, 'ft2'), take: 'plan' as const, at: '' }
   expect(second({ ...NO_PROGRESS, covered: [short] })).toEqual([5, 6, 7, 8, 9])
 })
+
+test('a large change is weighed again after a tenth; ground behind that lacks gets a light pass at the end', () => {
+  // 6 lb a pass, 15 weighed in. The second pass lets out half: 9 left before it, 7.5 left half way.
+  const found = (pass: number, share: number, left: number) => ({
+    pass,
+    share,
+    left: quantity(left, 'lb'),
+    way: 'weighed' as const,
+    at: '',
+  })
+  const first = found(1, 1, 9)
+  const half = found(2, 0.5, 7.5)
+  const behind = { ...NO_PROGRESS, checked: [first, half] }
+  const steps = runSteps(DRY, behind)
+  // Twice the flow for the rest: weighed again after a tenth, at 0.6 of the second pass.
+  expect(steps.map(({ id }) => id)).toContain('check-2-600')
+  const light = steps.find((one) => one.kind === 'light')
+  // Half the ground, 2,000 ft2, lacks 1.5 of the 6 lb meant there.
+  expect(light).toMatchObject({ id: 'light-0', lacking: { from: 0, to: 0.5, room: 'yes' } })
+  expect(light?.kind === 'light' && light.lacking.share).toBeCloseTo(0.25, 9)
+  expect(light?.kind === 'light' && light.lacking.amount / 0.45359237).toBeCloseTo(1.5, 9)
+  // Before what is left is weighed: it comes out of the same hopper.
+  expect(steps.findIndex(({ kind }) => kind === 'light')).toBe(steps.findIndex(({ id }) => id === 'rest') - 1)
+  expect(ids(DRY, { ...NO_PROGRESS, checked: [first, found(2, 0.5, 6.2)] })).not.toContain('light-0')
+})

@@ -5,6 +5,9 @@ import { squareMetres } from '../../quantity/quantity'
 import type { LoadPlan } from '../../plan/plan'
 import { commonLoads, type CommonLoads } from '../common/commonLoads'
 import type { CommonStop } from '../common/commonStop'
+import type { CheckedEntry } from '../carriedShape'
+import { askCheckpoint } from '../corrections/askCheckpoint'
+import { checkpointResult, type CheckpointResult, type Lacking } from '../corrections/checkpoint'
 import { loadsToCome, type LoadDone } from '../corrections/remainingLoads'
 import { passesToCome } from '../corrections/leftover'
 import { doneAt, type RunProgress } from '../progress'
@@ -67,6 +70,8 @@ export type RunStep = { readonly id: string } & (
       /** Other sites count on the strength of a common mix: what follows is never mixed anew for one. */
       readonly anew: 'yes' | 'no'
     }
+  /** Once more, lightly, over ground behind that lacks more than a tenth. */
+  | { readonly kind: 'light'; readonly lacking: Lacking }
   /** What is left when all of it is covered, or one stops before. */
   | { readonly kind: 'rest' }
   | { readonly kind: 'sweep' }
@@ -104,7 +109,8 @@ const cleanUp = ({ request, common }: FrozenPlan): readonly RunStep[] => {
 const asksForWater = ({ limits }: FrozenPlan): boolean =>
   limits === undefined || limits.waterDepth !== undefined || limits.rainfastHours !== undefined
 
-function drySteps({ request, plan, worked }: FrozenPlan, progress: RunProgress): readonly RunStep[] {
+function drySteps(frozen: FrozenPlan, progress: RunProgress): readonly RunStep[] {
+  const { request, plan, worked } = frozen
   const [total] = plan.totals.products
   if (request.method.kind !== 'spread' || !total) return []
   const passes = worked?.passes ?? request.method.passes
@@ -150,7 +156,11 @@ function drySteps({ request, plan, worked }: FrozenPlan, progress: RunProgress):
   const points = worked?.light
     ? lightPoints(passes, wanted, forGround, progress)
     : placesOf(worked?.checkpoints ?? [], wanted, forGround, passes)
-  const all = points.length > 0 ? points : [{ pass: 1, share: 1, lawn: '', should: undefined }]
+  const asked = points.length > 0 ? points : [{ pass: 1, share: 1, lawn: '', should: undefined }]
+  // Light passes are weighed after each round anyhow.
+  const all = worked?.light
+    ? asked
+    : asked.flatMap((place, i) => [...weighedAgain(frozen, progress, asked[i - 1], place), place])
   const last = Math.max(...all.map(({ pass }) => pass))
   return [
     weigh,
@@ -174,7 +184,47 @@ function drySteps({ request, plan, worked }: FrozenPlan, progress: RunProgress):
             { id: `check-${pass}-${Math.round(share * 1000)}`, kind: 'check', pass, share, lawn, should },
           ]
     }),
+    ...lightSteps(frozen, progress),
   ]
+}
+
+/** What the last rest before a place says; undefined where none was found. */
+function saidBefore(
+  frozen: FrozenPlan,
+  progress: RunProgress,
+  done: number,
+): { readonly entry: CheckedEntry; readonly result: CheckpointResult } | undefined {
+  const entry = progress.checked.findLast((one) => doneAt(one) < done - ROUNDING)
+  const question = entry && askCheckpoint(frozen, progress, entry)
+  const result = question && checkpointResult(question)
+  return entry && result && { entry, result }
+}
+
+/** A large change is weighed once more after a tenth of the pass, where no checkpoint comes before. */
+function weighedAgain(
+  frozen: FrozenPlan,
+  progress: RunProgress,
+  before: Place | undefined,
+  next: Place,
+): readonly Place[] {
+  const said = saidBefore(frozen, progress, doneAt(next))
+  const again = said?.result.weighAgainAt
+  if (!said || said.result.answer !== 'correct' || again === undefined) return []
+  if ((before && doneAt(before) >= again) || again >= doneAt(next) - NEAR || doneAt(said.entry) >= again)
+    return []
+  const share = again - (next.pass - 1)
+  return share > ROUNDING ? [{ pass: next.pass, share, lawn: '', should: undefined }] : []
+}
+/** Nobody weighs twice within so little of a pass. */
+const NEAR = 0.05
+
+/** Ground behind that lacks more than a tenth, and has room for it, is offered a light pass. */
+function lightSteps(frozen: FrozenPlan, progress: RunProgress): readonly RunStep[] {
+  const passes = frozen.worked?.passes ?? 1
+  const said = frozen.worked?.light ? undefined : saidBefore(frozen, progress, passes + NEAR)
+  return (said?.result.lacking ?? [])
+    .filter(({ room }) => room === 'yes')
+    .map((lacking) => ({ id: `light-${Math.round(lacking.from * 1000)}`, kind: 'light', lacking }))
 }
 
 interface Place {

@@ -13,6 +13,7 @@ import { carriedOut } from './012-carried-out'
 import { papers } from './013-papers'
 import { commonMix } from './014-common-mix'
 import { cleanOutHour } from './015-clean-out-hour'
+import { lightPass } from './016-light-pass'
 import type { Migration } from './migration'
 
 /**
@@ -35,4 +36,5 @@ export const MIGRATIONS: readonly Migration[] = [
   papers,
   commonMix,
   cleanOutHour,
+  lightPass,
 ]

@@ -115,6 +115,7 @@ const twice = computed(() =>
     <RadioField class="pt-3" label="How it was found" :value="way" :choices="WAYS" @change="way = $event" />
     <RunAnswer v-if="words" :level="words.level" :words="words.stands">
       <p>{{ words.act }}</p>
+      <p v-for="more in words.also" :key="more" class="small">{{ more }}</p>
       <p v-if="twice" class="soft small">{{ twice }}</p>
     </RunAnswer>
     <template v-if="words && result && laid">

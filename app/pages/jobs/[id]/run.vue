@@ -116,6 +116,7 @@ watch(
       <StepGate v-if="step.kind === 'gate'" />
       <StepWeigh v-else-if="step.kind === 'weigh'" :key="step.id" :step="step" />
       <StepPass v-else-if="step.kind === 'pass'" :key="step.id" :step="step" />
+      <StepLight v-else-if="step.kind === 'light'" :key="step.id" :step="step" />
       <StepCheck v-else-if="step.kind === 'check'" :key="step.id" :step="step" />
       <StepTank v-else-if="step.kind === 'tank'" :step="step" />
       <StepMix v-else-if="step.kind === 'mix'" :key="step.id" :step="step" />
