@@ -188,7 +188,7 @@ function sheetOf(set: Set, ledger: string) {
   }
   const library: JobLibrary = { ...EMPTY_LIBRARY, areas: [area], products, local: localOf(set.local) }
   const rows = ledger.split(';').filter(Boolean).map(rowOf)
-  const workOut = (changed: ApplicationDraft = document, on = DAY, shelf = library) =>
+  const workOut = (changed: ApplicationDraft = document, on = set.on ?? DAY, shelf = library) =>
     workedWith(changed, on, { library: shelf, ledger: rows })
   return { document, library, sheet: workOut(), workOut }
 }
@@ -214,7 +214,7 @@ test.each([
     { rate: '3', year: '9' },
     '2026-03-01 own 6.2;2026-02-01 own 0.4',
     [
-      'Front, 2026 so far:',
+      'Front, 2026:',
       '1 March 2026: 6.2 lb/1000 ft2',
       '1 February 2026: 0.4 lb/1000 ft2',
       'laid this year 6.6 lb/1000 ft2',
@@ -227,7 +227,7 @@ test.each([
     { rate: '3', year: '9' },
     '2026-03-01 twin 3.6',
     [
-      "Front, stuff in 2026 so far, each as a share of the year's most:",
+      "Front, stuff in 2026, each as a share of the year's most:",
       '1 March 2026, twin: 80 %',
       'laid this year 80 %',
       'this job 33.3 %',

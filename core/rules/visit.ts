@@ -111,18 +111,19 @@ export const perAreaOn = ({ doses }: Pick<VisitedArea, 'doses'>, { note, dose }:
 export const datesOf = ({ note }: VisitedProduct): number =>
   note.split === 'share' || note.split === 'repeat' ? 2 : 1
 
-/** Of rows, those of the job's calendar year up to its day, and what is planned in it. */
+/** Of rows, those of the job's calendar year, and what is planned in it. */
 export const thisYear = (
   rows: readonly IndexedRow[] | undefined,
-  { dayNumber: today, year }: RuleVisit,
-): readonly IndexedRow[] => (rows ? inYear(rows, year, today) : [])
+  { year }: Pick<RuleVisit, 'year'>,
+): readonly IndexedRow[] => (rows ? inYear(rows, year) : [])
 
-/** A year as a limit means it, with the rows that stand in it. */
+/** A year as a limit means it. */
 export interface LimitYear {
-  readonly rowsOf: (rows: readonly IndexedRow[]) => readonly IndexedRow[]
+  /** Of rows, those that stand in each such year that holds the job's day; one at least. */
+  readonly windowsOf: (rows: readonly IndexedRow[]) => readonly (readonly IndexedRow[])[]
   /** "this year", "in twelve months". */
   readonly words: string
-  /** "2026 so far", "twelve months". */
+  /** "2026", "twelve months". */
   readonly span: string
   /** What a limit passed in it means: a year the label may not mean is only warned of. */
   readonly level: 'stop' | 'warn'
@@ -134,13 +135,13 @@ export function limitYears(
   context: RuleVisit,
 ): readonly LimitYear[] {
   const calendar = (level: 'stop' | 'warn'): LimitYear => ({
-    rowsOf: (rows) => thisYear(rows, context),
+    windowsOf: (rows) => [thisYear(rows, context)],
     words: 'this year',
-    span: `${context.year} so far`,
+    span: String(context.year),
     level,
   })
   const twelve = (level: 'stop' | 'warn', span: string): LimitYear => ({
-    rowsOf: (rows) => inTwelveMonths(rows, context.dayNumber),
+    windowsOf: (rows) => inTwelveMonths(rows, context.dayNumber),
     words: `in ${span}`,
     span,
     level,
@@ -149,6 +150,14 @@ export function limitYears(
   if (period === 'twelve months') return [twelve('stop', 'twelve months')]
   return [calendar('stop'), twelve('warn', 'twelve months, which the label may mean by a year')]
 }
+
+/** Of the years that hold the day the one in which most of something lies. */
+export const fullestOf = (
+  { windowsOf }: LimitYear,
+  rows: readonly IndexedRow[],
+  much: (rows: readonly IndexedRow[]) => number,
+): readonly IndexedRow[] =>
+  windowsOf(rows).reduce((most, window) => (much(window) > much(most) ? window : most))
 
 /** Ways out that leave a lawn untreated; three at most, so that they can be read. */
 export const leaveOut = (lawns: readonly Pick<VisitedArea, 'index' | 'area'>[]): readonly Remedy[] =>

@@ -66,7 +66,9 @@ function leftOf(
   line: VisitedProduct,
   context: RuleVisit,
 ): LimitLeft {
-  const years = limitYears(line, context).map(({ rowsOf }) => measure.laid(rowsOf(measure.rowsOn(lawn))))
+  const years = limitYears(line, context).flatMap(({ windowsOf }) =>
+    windowsOf(measure.rowsOn(lawn)).map(measure.laid),
+  )
   const laid = Math.max(...years.map(({ known }) => known))
   const now = measure.now(lawn)
   return {
@@ -87,8 +89,8 @@ function leftOn(
 ): YearLeft {
   const dates = datesOf(line)
   const done = Math.max(
-    ...limitYears(line, context).map(({ rowsOf }) =>
-      applicationsIn(rowsOf(lawn.ledger.byProduct.get(line.product.id) ?? [])),
+    ...limitYears(line, context).flatMap(({ windowsOf }) =>
+      windowsOf(lawn.ledger.byProduct.get(line.product.id) ?? []).map(applicationsIn),
     ),
   )
   const [least] = measures

@@ -8,6 +8,7 @@ import { applicationsIn, type IndexedRow } from '../season/ledger'
 import {
   datesOf,
   densityOf,
+  fullestOf,
   leaveOut,
   limitYears,
   namesOf,
@@ -73,7 +74,7 @@ interface CountedLawn extends VisitedArea {
 /** What lies on each lawn of a measure in a year, and what comes. */
 function lawnsOf({ measure }: Limited, year: LimitYear, { lawns }: RuleVisit): readonly CountedLawn[] {
   return lawns.map((lawn) => {
-    const rows = year.rowsOf(measure.rowsOn(lawn))
+    const rows = fullestOf(year, measure.rowsOn(lawn), (window) => measure.laid(window).known)
     const laid = measure.laid(rows)
     const now = measure.now(lawn)
     return {
@@ -218,7 +219,7 @@ function countYear(line: VisitedProduct, context: RuleVisit): readonly Check[] {
   for (const year of limitYears(line, context)) {
     const found = context.lawns
       .map((lawn) => {
-        const rows = year.rowsOf(lawn.ledger.byProduct.get(line.product.id) ?? [])
+        const rows = fullestOf(year, lawn.ledger.byProduct.get(line.product.id) ?? [], applicationsIn)
         return { ...lawn, rows, times: applicationsIn(rows) }
       })
       .filter(({ times }) => times + datesOf(line) > most)

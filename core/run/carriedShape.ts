@@ -101,8 +101,8 @@ export const CARRIED_PAYLOADS = {
     way: v.picklist(READING_WAYS),
   }),
   /**
-   * A light pass over ground behind that lacked more than a tenth, shares of the last pass; `no`: it was left,
-   * and the record says short.
+   * A light pass over ground behind that lacked more than a tenth, shares of the last pass; `no`: it was
+   * left, and the record says short.
    */
   light: v.strictObject({
     from: Share,

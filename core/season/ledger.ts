@@ -1,4 +1,4 @@
-import { dayNumber } from '../calendar/dayNumber'
+import { dayNumber, dayOfNumber } from '../calendar/dayNumber'
 import type { ProductDocument } from '../label/productShape'
 import type { Dimension } from '../quantity/rateUnit'
 import { remembered } from '../remembered'
@@ -110,36 +110,59 @@ function add<T>(lists: Map<string, T[]>, key: string, item: T): void {
 
 const years = new WeakMap<
   readonly IndexedRow[],
-  { readonly today: number; readonly rows: readonly IndexedRow[] }
+  { readonly year: number; readonly rows: readonly IndexedRow[] }
 >()
 
 /**
- * Rows of one year up to a day, with all that is planned in it; kept for the list until another day is asked
- * for.
+ * Rows of one calendar year, also those of later days: entered afterwards or planned, they count in it. Kept
+ * for the list until another year is asked for.
  */
-export function inYear(rows: readonly IndexedRow[], year: number, today: number): readonly IndexedRow[] {
+export function inYear(rows: readonly IndexedRow[], year: number): readonly IndexedRow[] {
   const known = years.get(rows)
-  if (known?.today === today) return known.rows
-  const found = rows.filter(
-    (row) => row.year === year && (row.dayNumber <= today || row.planned !== undefined),
-  )
-  years.set(rows, { today, rows: found })
+  if (known?.year === year) return known.rows
+  const found = rows.filter((row) => row.year === year)
+  years.set(rows, { year, rows: found })
   return found
 }
 
-const MONTHS_12 = 365
-const trailing = new WeakMap<
+/** Twelve months later by the calendar: the first day that is outside. From 29 February that is 1 March. */
+function aYearAfter(day: number): number {
+  const [year, rest] = [Number(dayOfNumber(day).slice(0, 4)), dayOfNumber(day).slice(4)]
+  return dayNumber(rest === '-02-29' ? `${year + 1}-03-01` : `${year + 1}${rest}`)
+}
+
+const twelveMonths = new WeakMap<
   readonly IndexedRow[],
-  { readonly today: number; readonly rows: readonly IndexedRow[] }
+  { readonly today: number; readonly windows: readonly (readonly IndexedRow[])[] }
 >()
 
-/** Rows of the twelve months that end with a day, planned ones too. */
-export function inTwelveMonths(rows: readonly IndexedRow[], today: number): readonly IndexedRow[] {
-  const known = trailing.get(rows)
-  if (known?.today === today) return known.rows
-  const found = rows.filter((row) => row.dayNumber > today - MONTHS_12 && row.dayNumber <= today)
-  trailing.set(rows, { today, rows: found })
-  return found
+/**
+ * Rows of each twelve months that hold a day, by the calendar: from 2 March to 1 March. A window whose rows
+ * all stand in another one is left out; there is always one.
+ * Source: trade.md 5, every window that holds the day counts.
+ */
+export function inTwelveMonths(
+  rows: readonly IndexedRow[],
+  today: number,
+): readonly (readonly IndexedRow[])[] {
+  const known = twelveMonths.get(rows)
+  if (known?.today === today) return known.windows
+  const starts = [...new Set([...rows.map((row) => row.dayNumber), today])]
+    .filter((start) => start <= today && aYearAfter(start) > today)
+    .toSorted((a, b) => a - b)
+  const windows: (readonly IndexedRow[])[] = []
+  let reached = -Infinity
+  for (const start of starts) {
+    const end = aYearAfter(start)
+    const found = rows.filter((row) => row.dayNumber >= start && row.dayNumber < end)
+    const last = found.reduce((latest, row) => Math.max(latest, row.dayNumber), -Infinity)
+    // It begins later than the one before: only what lies behind that one's end makes it another.
+    if (windows.length > 0 && last <= reached) continue
+    windows.push(found)
+    reached = last
+  }
+  twelveMonths.set(rows, { today, windows })
+  return windows
 }
 
 /**

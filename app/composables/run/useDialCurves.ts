@@ -6,7 +6,7 @@ import { correctedDial } from '#core/run/corrections/correctedDial'
 import type { CheckpointQuestion, CheckpointResult } from '#core/run/corrections/checkpoint'
 import { curveOfRun, settingAt } from '#core/run/corrections/dialPoints'
 
-/** What all that is known of this spreader's dial says: its calibrations first, then this run's own weighings. */
+/** What is known of this spreader's dial: its calibrations first, then this run's own weighings. */
 export function useDialCurves() {
   const { frozen, progress, document } = useRunScreen()
   const crew = useCrewStore()

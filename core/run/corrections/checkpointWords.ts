@@ -11,7 +11,7 @@ export interface CheckpointWords {
   readonly stands: string
   /** What to do now. */
   readonly act: string
-  /** What else there is to know: a large change is weighed again, more is needed, ground behind lacks some. */
+  /** What else: a large change is weighed again, more is needed, ground behind lacks some. */
   readonly also: readonly string[]
   /** The setting or the pace that carrying on takes with it; undefined where nothing changes. */
   readonly dial: string | undefined

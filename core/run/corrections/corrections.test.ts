@@ -71,7 +71,7 @@ test('nothing is said while no ground is behind', () => {
   expect(checkpointResult({ ...question, rests: restsOf('0:15') })).toBeUndefined()
 })
 
-test('no ground ahead gets more than was planned for it, nor more than its label’s most over all passes', () => {
+test('no ground ahead gets more than was planned for it, nor than its label’s most over all passes', () => {
   fc.assert(
     fc.property(
       fc.integer({ min: 1, max: 3 }),

@@ -246,7 +246,7 @@ test('lanes of a load lie behind the ground that the load before really covered'
   expect(second({ ...NO_PROGRESS, covered: [short] })).toEqual([5, 6, 7, 8, 9])
 })
 
-test('a large change is weighed again after a tenth; ground behind that lacks gets a light pass at the end', () => {
+test('a large change is weighed again after a tenth; ground that lacks gets a light pass at the end', () => {
   // 6 lb a pass, 15 weighed in. The second pass lets out half: 9 left before it, 7.5 left half way.
   const found = (pass: number, share: number, left: number) => ({
     pass,

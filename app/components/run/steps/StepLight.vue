@@ -5,8 +5,8 @@ import { checkpointResult } from '#core/run/corrections/checkpoint'
 import type { RunStep } from '#core/run/steps/runSteps'
 
 /**
- * Once more, lightly, over ground behind that lacks more than a tenth: so much, at this dial, until it is out;
- * only where tested settings reach so low.
+ * Once more, lightly, over ground behind that lacks more than a tenth: so much, at this dial, until it is
+ * out; only where tested settings reach so low.
  */
 const { step } = defineProps<{ step: Extract<RunStep, { kind: 'light' }> }>()
 const { frozen, progress, done } = useRunScreen()
