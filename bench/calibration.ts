@@ -5,6 +5,7 @@ import { closedWorkingBook } from '../core/working/working'
 import {
   CALIBRATION_TRIALS,
   calibrationHeld,
+  CURVE_CELLS,
   curveHeld,
   GROUND_TRIALS,
   groundHeld,
@@ -69,6 +70,12 @@ export function doubtBench() {
         ]),
       ),
     ),
-    curve: round(curveHeld(TRUTHS).held),
+    curve: Object.fromEntries(
+      CURVE_CELLS.map((cell) => {
+        const { held, median } = curveHeld(TRUTHS, cell)
+        const name = `${cell.days} days of ${cell.runs}, days ${cell.daySd}, runs ${cell.runSd}`
+        return [name, { held: round(held), medianBand: round(median) }]
+      }),
+    ),
   }
 }

@@ -112,18 +112,31 @@ describe('properties', () => {
     )
   })
 
-  // Two runs of 9.8 and 10.2: sd 2.828 %, t of 1 over that of many 6.48277, / root 2 = 12.966 %; a day 1 %.
+  // Two runs of 9.8 and 10.2: sd 2.828 %, / root 2 on the mean; one day: 3 % is taken, for it and for today.
+  // Root (2 x 0.0009 + 0.0004) = 4.690 %; 0.0022^2 / 0.0004^2 = 30 degrees: x 2.042 / 1.96.
   test.each([
-    ['one day', '10:0.0098 10:0.0102', 0, 10, 0.1300405],
-    ['one day and what its course may be off', '10:0.0098 10:0.0102', 0.02, 10, 0.1315695],
-    // Two days of two: t of 2 is 2.19545 x 2.828 % / root 4 = 3.1048 %; two days 1 % / root 2.
-    ['two days', '10:0.0098 10:0.0102 10:0.0098@1 10:0.0102@1', 0, 10, 0.0318434],
-    // Half way between two settings of one day, each two runs: the same 3.1048 %, and one whole day.
-    ['between two settings', '10:0.0098 10:0.0102 20:0.0196 20:0.0204', 0, 15, 0.0326188],
+    ['one day', '10:0.0098 10:0.0102', 0, 10, 0.048867],
+    ['one day and what its course may be off', '10:0.0098 10:0.0102', 0.02, 10, 0.052802],
+    // Two days that agree: (2 x 0.0009 + 0) / 3 = 0.0006 of days, x 1.5; runs 0.0008 / 4: root 0.0011, 60
+    // degrees.
+    ['two days', '10:0.0098 10:0.0102 10:0.0098@1 10:0.0102@1', 0, 10, 0.03385],
+    // Half way between two settings of one day, each two runs: 2 x 0.0009 + 0.0008 / 4, 200 degrees.
+    ['between two settings', '10:0.0098 10:0.0102 20:0.0196 20:0.0204', 0, 15, 0.044995],
+    // One run on each of three days, 4 % up and down: 0.0032 / 2 found, by three weights of 1: n0 = 1. Days
+    // (0.0018 + 0.0032) / 4 = 0.00125, x 1.3333; what runs do is in it. 25 / 2 x (0.005 / 0.0032)^2 ...: 4.
+    ['one run on each of three days', '10:0.0096 10:0.01@1 10:0.0104@2', 0, 10, 0.0578],
   ])('the doubt of a flow: %s', (_, text, shared, setting, doubt) => {
     const points = pointsOf(text).map((point) => ({ ...point, shared }))
     const read = flowAt(settingCurve(points), setting)
     expect(read.ok && read.value.doubt).toBeCloseTo(doubt, 3)
+  })
+
+  test('a single run has no band, and settings that were each run once have none', () => {
+    for (const text of ['10:0.01', '10:0.01 12:0.014'])
+      expect(flowAt(settingCurve(pointsOf(text)), 10)).toMatchObject({
+        ok: true,
+        value: { doubt: undefined },
+      })
   })
 
   test('the stated spread of repeats is the truth’s, over many seeded calibrations', () => {

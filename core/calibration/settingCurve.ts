@@ -2,6 +2,7 @@ import type { Figure } from '../working/figures'
 import { ROUNDING } from '../quantity/tolerance'
 import { err, ok, type Result } from '../result'
 import { UNEVEN_RUNS, widened } from '../quantity/repeats'
+import { scatterOf, type DaySpread } from './dayScatter'
 import { sumOf } from '../quantity/counting'
 import { sixDigits } from '../working/figureText'
 import type { WorkingBook } from '../working/working'
@@ -36,10 +37,14 @@ export interface SettingCurve {
   readonly means: readonly SettingMean[]
   /** Slopes of the curve at the means, kg/s per mark. */
   readonly slopes: readonly number[]
-  /** Spread of the points about the mean of their day and setting, as a share; undefined without repeats. */
+  /**
+   * Spread of the runs of one day at one setting, as a share; 0 where it can't be told from that of the days,
+   * undefined without repeats.
+   */
   readonly spread: number | undefined
   /** How many differences that spread is known from. */
   readonly freedom: number
+  readonly days: DaySpread
   /** Neighbouring settings where more open lets less through. */
   readonly impossible: readonly (readonly [number, number])[]
 }
@@ -54,12 +59,6 @@ export const MARGIN = 0.1
  */
 export const UNTRIED_POWER = Math.log(1 / 2) / Math.log(2 / 3)
 
-/**
- * One standard deviation of what one day differs from the next: humidity, the load's grain, the floor of the
- * hopper (house default).
- */
-const DAY_ERROR = 0.01
-
 /** Settings this near to each other are one mark of the dial. */
 const SAME_SETTING = 1e-6
 
@@ -70,8 +69,9 @@ const SAME_SETTING = 1e-6
  */
 export function settingCurve(points: readonly SettingPoint[]): SettingCurve {
   const apart = meansOf(points)
-  const { spread, freedom } = spreadOf(points)
-  const means = pooled(apart, spread ?? UNEVEN_RUNS)
+  const { spread, freedom, days } = scatterOf(points)
+  // Runs that can't be told from days differ by what both do.
+  const means = pooled(apart, spread === undefined ? UNEVEN_RUNS : spread === 0 ? days.spread : spread)
   const steps = means
     .slice(1)
     .map(({ setting, flow }, i) => (flow - means[i]!.flow) / (setting - means[i]!.setting))
@@ -80,6 +80,7 @@ export function settingCurve(points: readonly SettingPoint[]): SettingCurve {
     slopes: slopesOf(means, steps),
     spread,
     freedom,
+    days,
     impossible: means
       .slice(1)
       .flatMap(({ setting, flow }, i) =>
@@ -135,44 +136,31 @@ function pooled(means: readonly SettingMean[], spread: number): readonly Setting
 const WITHIN_SPREAD = 2
 
 /**
- * Pooled spread of repeats about the mean of their day and setting, as a share of it; one degree of freedom
- * is lost for each such mean.
- */
-function spreadOf(points: readonly SettingPoint[]): Pick<SettingCurve, 'spread' | 'freedom'> {
-  const groups = new Map<string, SettingPoint[]>()
-  for (const point of points) {
-    const key = `${Math.round(point.setting / SAME_SETTING)} ${point.age}`
-    const group = groups.get(key)
-    if (group) group.push(point)
-    else groups.set(key, [point])
-  }
-  const freedom = points.length - groups.size
-  if (freedom < 1) return { spread: undefined, freedom: 0 }
-  const squares = sumOf([...groups.values()], (group) => {
-    const mean = sumOf(group, ({ flow }) => flow) / group.length
-    return sumOf(group, ({ flow }) => (flow / mean - 1) ** 2)
-  })
-  return { spread: Math.sqrt(squares / freedom), freedom }
-}
-
-/**
- * One standard deviation of a flow read off the curve at a setting, as a share; two of it hold the truth 95
- * times of a hundred.
+ * One standard deviation of a flow read off the curve at a setting, as a share; two of it hold today's flow 95
+ * times of a hundred, for today is a day of its own.
  * @returns undefined without repeats
- * Source: Student's t of the pooled spread on the runs that weigh there; what one day and one course share
- *   does not shrink with their number.
+ * Source: today's day and those that weigh there, what their courses share, and the runs; Student's t of
+ *   the differences all that is known from (Satterthwaite 1946).
  */
-function doubtAt({ means, spread, freedom }: SettingCurve, setting: number): number | undefined {
+function doubtAt({ means, spread, freedom, days }: SettingCurve, setting: number): number | undefined {
   if (spread === undefined) return undefined
   const points = weighingAt(means, setting)
-  const days = new Map<number, { share: number; shared: number }>()
+  const byDay = new Map<number, { share: number; shared: number }>()
   for (const { age, shared, share } of points) {
-    const day = days.get(age) ?? { share: 0, shared: 0 }
-    days.set(age, { share: day.share + share, shared: day.shared + share * shared })
+    const day = byDay.get(age) ?? { share: 0, shared: 0 }
+    byDay.set(age, { share: day.share + share, shared: day.shared + share * shared })
   }
-  const runs = widened(spread, freedom) * Math.sqrt(sumOf(points, ({ share }) => share * share))
-  const apart = [...days.values()].map(({ share, shared }) => Math.hypot(share * DAY_ERROR, shared))
-  return Math.hypot(runs, ...apart)
+  const ofDays = days.spread ** 2 * (1 + sumOf([...byDay.values()], ({ share }) => share ** 2))
+  const ofRuns = spread ** 2 * sumOf(points, ({ share }) => share ** 2)
+  const variance = ofDays + ofRuns
+  const unsure =
+    (days.freedom === undefined ? 0 : ofDays ** 2 / days.freedom) +
+    (freedom === 0 ? 0 : ofRuns ** 2 / freedom)
+  const runsAndDays =
+    unsure > 0
+      ? widened(Math.sqrt(variance), Math.max(1, Math.floor(variance ** 2 / unsure)))
+      : Math.sqrt(variance)
+  return Math.hypot(runsAndDays, ...[...byDay.values()].map(({ shared }) => shared))
 }
 
 /** The points that make the curve at a setting: those of the means on either side, by how near they are. */
@@ -275,9 +263,12 @@ export function settingFor(
       ...(curve.spread === undefined || answer.value.doubt === undefined
         ? []
         : [
-            `runs of one day spread by ${sixDigits(100 * curve.spread)} % (${curve.freedom} degrees of ` +
-              `freedom); with the day (${100 * DAY_ERROR} %) and the course, ` +
-              `${sixDigits(200 * answer.value.doubt)} % either way`,
+            `runs of one day spread by ${sixDigits(100 * curve.spread)} % (${curve.freedom} degrees of freedom)`,
+            curve.days.freedom === undefined
+              ? `one day was tested: ${sixDigits(100 * curve.days.spread)} % between days is taken`
+              : `days spread by ${sixDigits(100 * curve.days.spread)} %, as ${curve.days.count} days and what ` +
+                'is usual say',
+            `with today's own day and the course ${sixDigits(200 * answer.value.doubt)} % either way`,
           ]),
       `setting ${sixDigits(answer.value.setting)}`,
     ])

@@ -304,30 +304,48 @@ export function calibrationHeld(trial: (draw: Draw) => Calibrated, seeds: number
   return { of: seeds, held: held / seeds }
 }
 
-/** A gate tried at a few settings on one day or two: is the flow between them within the stated doubt? */
-export function curveHeld(seeds: number): HeldTruth {
+/** How a curve came about: days, runs of each setting a day, and how much either differs. */
+export interface CurveCell {
+  readonly days: number
+  readonly runs: number
+  readonly daySd: number
+  readonly runSd: number
+}
+const CURVE_DAYS = [1, 2, 3, 4]
+export const CURVE_CELLS: readonly CurveCell[] = CURVE_DAYS.flatMap((days) =>
+  [1, 2, 3].flatMap((runs) =>
+    [0, 0.01, 0.03].flatMap((daySd) => [0.02, 0.03].map((runSd) => ({ days, runs, daySd, runSd }))),
+  ),
+).filter(({ days, runs }) => days > 1 || runs > 1)
+
+/** A gate tried at four settings on a few days: does the band hold today's flow between them? */
+export function curveHeld(
+  seeds: number,
+  { days, runs, daySd, runSd }: CurveCell,
+): HeldTruth & { readonly median: number } {
   let held = 0
+  const widths: number[] = []
   for (let seed = 1; seed <= seeds; seed++) {
-    const draw = drawsFrom(seed * 7919)
+    const draw = drawsFrom(seed * 7919 + days * 31 + runs)
     const [opens, power] = [0.00055 * between(draw, 0.75, 1.25), between(draw, 1.4, 1.9)]
     const gate = (setting: number) => opens * setting ** power
-    const days = many(draw() < 0.5 ? 1 : 2, () => ({
-      age: Math.floor(50 * draw()),
-      off: 1 + normal(draw, 0.01),
-    }))
-    const points = days.flatMap(({ age, off }) =>
-      [8, 10, 12, 14].flatMap((setting) =>
-        many(2, (): SettingPoint => ({ setting, age, flow: gate(setting) * off * (1 + normal(draw, 0.02)) })),
-      ),
-    )
+    const points = Array.from({ length: days }, (_, day) => {
+      const off = 1 + normal(draw, daySd)
+      return [8, 10, 12, 14].flatMap((setting) =>
+        many(runs, (): SettingPoint => ({
+          setting,
+          age: day * 9,
+          flow: gate(setting) * off * (1 + normal(draw, runSd)),
+        })),
+      )
+    }).flat()
     const asked = between(draw, 8, 14)
+    const today = gate(asked) * (1 + normal(draw, daySd))
     const answer = flowAt(settingCurve(points), asked)
-    if (
-      answer.ok &&
-      answer.value.doubt !== undefined &&
-      Math.abs(answer.value.flow / gate(asked) - 1) <= 2 * answer.value.doubt
-    )
-      held++
+    if (!answer.ok || answer.value.doubt === undefined) continue
+    widths.push(2 * answer.value.doubt)
+    if (Math.abs(answer.value.flow / today - 1) <= 2 * answer.value.doubt) held++
   }
-  return { of: seeds, held: held / seeds }
+  const median = widths.toSorted((a, b) => a - b)[Math.floor(widths.length / 2)] ?? 0
+  return { of: seeds, held: held / seeds, median }
 }
