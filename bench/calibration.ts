@@ -1,5 +1,6 @@
 import { depositProfile, effectiveSwath } from '../core/calibration/trayPattern'
-import { settingCurve, settingFor, type SettingPoint } from '../core/calibration/settingCurve'
+import { settingCurve, settingFor } from '../core/calibration/settingCurve'
+import type { SettingPoint } from '../core/calibration/settingPoint'
 import { drawsFrom, normal } from '../core/quantity/draws'
 import { closedWorkingBook } from '../core/working/working'
 import {

@@ -1,5 +1,5 @@
 import { meanOf, sumOf } from '../quantity/counting'
-import type { SettingPoint } from './settingCurve'
+import type { SettingPoint } from './settingPoint'
 
 /** How much days differ: humidity, the grain of the load, the floor of the hopper. */
 export interface DaySpread {
@@ -29,7 +29,8 @@ const LEAST = 0.01
  * How runs differ within a day, and days from each other, found apart: settings and days are fitted together,
  * so that a day on which only one setting was tested still counts for what it shares with others.
  * Source: two-way layout by least squares; the days' sum of squares against its expected value (Henderson
- *   1953, method 3), with the runs' part left in it: never too small. Few days are drawn towards what is usual.
+ *   1953, method 3), with the runs' part left in it: never too small. Few days are drawn towards
+ *   what is usual.
  */
 export function scatterOf(points: readonly SettingPoint[]): Scatter {
   const cells = cellsOf(points)

@@ -3,7 +3,8 @@ import { describe, expect, test } from 'vitest'
 import { figure, readTable } from '../../test/support/readTable'
 import { drawsFrom, normal } from '../quantity/draws'
 import { closedWorkingBook, openWorkingBook } from '../working/working'
-import { flowAt, settingCurve, settingFor, type SettingPoint } from './settingCurve'
+import { flowAt, settingCurve, settingFor } from './settingCurve'
+import type { SettingPoint } from './settingPoint'
 
 /** '8:0.030@60' is setting 8, 0.030 kg/s, 60 days old. */
 const pointsOf = (text: string): readonly SettingPoint[] =>

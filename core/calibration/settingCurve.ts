@@ -3,21 +3,10 @@ import { ROUNDING } from '../quantity/tolerance'
 import { err, ok, type Result } from '../result'
 import { UNEVEN_RUNS, widened } from '../quantity/repeats'
 import { scatterOf, type DaySpread } from './dayScatter'
+import type { SettingPoint } from './settingPoint'
 import { sumOf } from '../quantity/counting'
 import { sixDigits } from '../working/figureText'
 import type { WorkingBook } from '../working/working'
-
-/** One calibration as the curve sees it. */
-export interface SettingPoint {
-  /** Number on the dial. */
-  readonly setting: number
-  /** Flow through the gate, kg/s. */
-  readonly flow: number
-  /** Days since it was made; older ones count for less, and those of one day share that day. */
-  readonly age: number
-  /** Share that its calibration's course may be off, the same for all its runs; absent: nothing said. */
-  readonly shared?: number
-}
 
 /** One distinct setting: its points' weighted mean flow and what spread they had. */
 interface SettingMean {
@@ -136,8 +125,8 @@ function pooled(means: readonly SettingMean[], spread: number): readonly Setting
 const WITHIN_SPREAD = 2
 
 /**
- * One standard deviation of a flow read off the curve at a setting, as a share; two of it hold today's flow 95
- * times of a hundred, for today is a day of its own.
+ * One standard deviation of a flow read off the curve at a setting, as a share; two of it hold today's flow
+ * 95 times of a hundred, for today is a day of its own.
  * @returns undefined without repeats
  * Source: today's day and those that weigh there, what their courses share, and the runs; Student's t of
  *   the differences all that is known from (Satterthwaite 1946).
@@ -263,11 +252,12 @@ export function settingFor(
       ...(curve.spread === undefined || answer.value.doubt === undefined
         ? []
         : [
-            `runs of one day spread by ${sixDigits(100 * curve.spread)} % (${curve.freedom} degrees of freedom)`,
+            `runs of one day spread by ${sixDigits(100 * curve.spread)} % (${curve.freedom} degrees of ` +
+              'freedom)',
             curve.days.freedom === undefined
               ? `one day was tested: ${sixDigits(100 * curve.days.spread)} % between days is taken`
-              : `days spread by ${sixDigits(100 * curve.days.spread)} %, as ${curve.days.count} days and what ` +
-                'is usual say',
+              : `days spread by ${sixDigits(100 * curve.days.spread)} %, as ${curve.days.count} days and ` +
+                'what is usual say',
             `with today's own day and the course ${sixDigits(200 * answer.value.doubt)} % either way`,
           ]),
       `setting ${sixDigits(answer.value.setting)}`,

@@ -3,7 +3,8 @@ import { fieldReader } from '../quantity/fieldReader'
 import { closedWorkingBook } from '../working/working'
 import type { LibraryCalibration } from './calibrationInForce'
 import { readCalibrationDocument } from './calibrationDocument'
-import { settingCurve, type SettingCurve, type SettingPoint } from './settingCurve'
+import { settingCurve, type SettingCurve } from './settingCurve'
+import type { SettingPoint } from './settingPoint'
 
 export interface SpreaderCurve {
   readonly curve: SettingCurve

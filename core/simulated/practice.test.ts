@@ -5,10 +5,9 @@ import { closedWorkingBook } from '../working/working'
 import { PRACTICE_DEVICES, practiceReadings } from './practiceDevice'
 import { practiceStand, practiceTruth } from './practiceMachine'
 
-test('the hidden spreader is found out within the stated band, most times and not always', () => {
-  const held = truthHeld(200)
-  expect(held).toBeGreaterThanOrEqual(180)
-  expect(held).toBeLessThan(200)
+// It lies inside nearly always: the band is of today's flow, and the hidden machine has no days.
+test('the hidden spreader is found out within the stated band', () => {
+  expect(truthHeld(200)).toBeGreaterThanOrEqual(190)
 })
 
 test('what the hopper loses and the meter counts is what the hidden machines let through', () => {

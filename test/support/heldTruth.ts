@@ -1,5 +1,6 @@
 import { calibrateRuns, type CalibrationRequest } from '../../core/calibration/calibrateRuns'
-import { flowAt, settingCurve, type SettingPoint } from '../../core/calibration/settingCurve'
+import { flowAt, settingCurve } from '../../core/calibration/settingCurve'
+import type { SettingPoint } from '../../core/calibration/settingPoint'
 import type { GroundRequest, MeasuredPart } from '../../core/ground/measureGround'
 import { measureGround } from '../../core/ground/measureGround'
 import { drawsFrom, normal } from '../../core/quantity/draws'

@@ -1,4 +1,5 @@
-import { settingCurve, type SettingCurve, type SettingPoint } from '../../calibration/settingCurve'
+import { settingCurve, type SettingCurve } from '../../calibration/settingCurve'
+import type { SettingPoint } from '../../calibration/settingPoint'
 import { speedSi } from '../../quantity/quantity'
 import type { SettingEntry } from '../carriedShape'
 import type { CheckpointQuestion } from './checkpoint'
