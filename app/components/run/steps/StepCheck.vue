@@ -16,11 +16,18 @@ const { frozen, progress, done } = useRunScreen()
 const crew = useCrewStore()
 const shown = useShown()
 const lanes = useStretch(() => step)
-/** One stops at the end of a lane, a little before or behind the place the plan had in mind. */
-const share = computed(() => lanes.value.at(-1)?.behind ?? step.share)
-const before = progress.value.checked.find(
-  (one) => one.pass === step.pass && Math.abs(one.share - share.value) < NEAR,
-)
+/**
+ * One stops at the end of a lane, a little before or behind the place the plan had in mind; where that is the
+ * lane one has weighed at, on the way along the next.
+ */
+const share = computed(() => {
+  const laneEnd = lanes.value.at(-1)?.behind
+  const weighedAt = progress.value.checked.find((one) => isHere(one, laneEnd))
+  return laneEnd === undefined || (weighedAt && !isHere(weighedAt, step.share)) ? step.share : laneEnd
+})
+const isHere = (one: { readonly pass: number; readonly share: number }, at: number | undefined) =>
+  at !== undefined && one.pass === step.pass && Math.abs(one.share - at) < NEAR
+const before = progress.value.checked.find((one) => isHere(one, share.value))
 const unit = computed(
   () => (step.should?.unit ?? frozen.value.worked?.hopper?.weighIn.unit ?? 'lb') as MassUnit,
 )
@@ -49,9 +56,7 @@ const should = computed(() => {
   return after === undefined ? planned && shown.amount(planned) : shown.amountOf(after, 'mass')
 })
 const name = computed(() =>
-  step.pass > 0 && step.should === undefined
-    ? 'What is left after this round?'
-    : 'What is left in the hopper?',
+  frozen.value.worked?.light ? 'What is left after this round?' : 'What is left in the hopper?',
 )
 useWorkingPages(
   () => {
@@ -96,7 +101,12 @@ const twice = computed(() =>
 
 <template>
   <RunFrame :title="name" :action="action" :waits="read?.ok === false" @act="carryOn">
-    <RunRow v-if="lanes.length > 0" word="after lane" :text="String(lanes.at(-1)?.lane.number)" />
+    <RunRow
+      v-if="lanes.length > 0 && share === lanes.at(-1)?.behind"
+      word="after lane"
+      :text="String(lanes.at(-1)?.lane.number)"
+    />
+    <RunRow v-else word="of this pass" :text="`${Math.round(100 * share)} %`" />
     <RunRow v-if="should" word="should be"
       ><FigureText
         :shown="should"
