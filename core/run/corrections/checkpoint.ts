@@ -32,9 +32,10 @@ export interface CheckpointQuestion {
  * `carry on`: inside the tolerance, or less sure than what would be changed. `weigh first`: a large
  * correction on a coarse reading. `correct`: the rest needs another flow. `run out`: nothing is left for
  * ground that still waits. `enough`: all that is meant lies there, and another pass has nothing to add.
- * `stop`: ground behind has more than its label allows.
+ * `stop`: ground behind has more than its label allows. `rose`: more is left than before, which no spreader
+ * does.
  */
-type CheckpointAnswer = 'carry on' | 'weigh first' | 'correct' | 'run out' | 'enough' | 'stop'
+type CheckpointAnswer = 'carry on' | 'weigh first' | 'correct' | 'run out' | 'enough' | 'stop' | 'rose'
 
 /** Ground behind that no pass to come goes over, and what it lacks: it can be given that in a light pass. */
 export interface Lacking {
@@ -276,6 +277,7 @@ function answerOf(
   { laid, factor, factorGive, needed, laidPerPass }: Omit<CheckpointResult, 'answer'>,
   now: RestFound,
 ): CheckpointAnswer {
+  if (laidPerPass < 0) return 'rose'
   const { amount, size, most, good, charge, passes } = question
   const begun = Math.min(passes - 1, Math.floor(now.done + ROUNDING))
   const behind = sumOf(laidInPasses(question, begun), (pass) => pass.largest)

@@ -82,6 +82,13 @@ export function checkpointWords(
         level: 'stop',
         act: 'Stop: nothing is left for the ground that still waits. Weigh out what it needs, or end here.',
       }
+    case 'rose':
+      return {
+        ...unchanged,
+        also: [],
+        level: 'warn',
+        act: 'More is left than there was before: weigh it again, or note what was filled in.',
+      }
     case 'enough':
       return {
         ...unchanged,
