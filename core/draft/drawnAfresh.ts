@@ -1,3 +1,4 @@
+import { secondOf } from './applicationChoices'
 import type { ApplicationDraft } from './applicationShape'
 
 /**
@@ -15,3 +16,17 @@ export function drawnAfresh({ day: _, ...draft }: ApplicationDraft): Application
     spray: { ...draft.spray, speedToday: { ...draft.spray.speedToday, text: '' } },
   }
 }
+
+/**
+ * The repeat of an application on the areas it is due on: what was one date of a split rate is followed by
+ * the other. Areas that are not due stay in it, untreated.
+ */
+export const repeatedOn = (draft: ApplicationDraft, areaIds: readonly string[]): ApplicationDraft => ({
+  ...draft,
+  lawns: draft.lawns.map((lawn) =>
+    lawn.source === undefined || areaIds.includes(lawn.source.id) || lawn.treated !== 'yes'
+      ? lawn
+      : { ...lawn, treated: 'no' },
+  ),
+  products: draft.products.map((product) => ({ ...product, split: secondOf(product.split) })),
+})

@@ -46,12 +46,16 @@ export const crewEntries = (places: readonly PlacedIntentions[]): readonly Calen
     })),
   )
 
-/** The same for whose lawn it is, in plain words; lawns with the same on the same days are told together. */
-export function clientEntries(places: readonly PlacedIntentions[]): readonly CalendarEntry[] {
+/**
+ * The same for whose lawn it is, in plain words, from today on; lawns with the same on the same days are told
+ * together.
+ */
+export function clientEntries(places: readonly PlacedIntentions[], today: string): readonly CalendarEntry[] {
   const found = new Map<string, CalendarEntry>()
   for (const { area, intended } of places)
     for (const one of shown(intended)) {
       const dates = datesOf(one, area.id)
+      if (dates.to < today) continue
       const what = PLAIN_WORDS[one.kind] || one.title
       const key = `${dates.from} ${dates.to} ${what}`
       const before = found.get(key)

@@ -66,10 +66,18 @@ export function intentions(
         (a, b) => Number(a.jobId !== undefined) - Number(b.jobId !== undefined) || textOrder(a.on, b.on),
       ),
   )
+  const named = new Set(
+    [...steps, ...changes].flatMap(({ productId }) =>
+      productId === '' ? [] : (productName(productId) ?? []),
+    ),
+  )
   const dated = new Map<string, readonly Intention[]>()
   for (const step of inOrder(steps)) {
-    const before = step.when.by === 'after' ? dayOf(dated.get(step.when.step)?.at(-1)) : undefined
-    dated.set(step.id, repeatsOf(step, stepDates(step.when, season, before)))
+    const waits = step.when.by === 'after' ? dated.get(step.when.step)?.at(-1) : undefined
+    const first = neverApplied(waits)
+      ? waitsForNothing(waits.title)
+      : stepDates(step.when, season, earliestOf(waits, season.today))
+    dated.set(step.id, repeatsOf(step, first))
   }
   return steps.flatMap(({ id }) => dated.get(id) ?? [])
 
@@ -84,7 +92,7 @@ export function intentions(
       const change = changes.find((one) => one.stepId === step.id && one.occurrence === occurrence)
       const productId = change?.productId || step.productId
       const name = productId === '' ? undefined : productName(productId)
-      const done = takeWork(step, dates, name, change)
+      const done = takeWork(step, dates, name, change, times === 1)
       found.push({
         ...dates,
         stepId: step.id,
@@ -111,22 +119,40 @@ export function intentions(
     { from, to }: StepDates,
     name: string | undefined,
     change: StepChange | undefined,
+    isSingle: boolean,
   ): Pick<WorkOnArea, 'on' | 'jobId'> | undefined {
     if (change?.leaveOut) return undefined
     if (change?.doneOn) return { on: change.doneOn }
     if (step.kind === '' || from === undefined) return undefined
     const early = step.when.by === 'window' || step.when.by === 'soil' ? EARLY_BY_WEATHER_DAYS : EARLY_DAYS
     const [earliest, latest] = [daysAfter(from, -early), daysAfter(to ?? from, AFTER_DAYS)]
-    const found = [...pool].find(
-      ({ on, kind, product }) =>
-        kind === step.kind && (name === undefined || product === name) && on >= earliest && on <= latest,
-    )
+    const near = [...pool].filter(({ on, kind }) => kind === step.kind && on >= earliest && on <= latest)
+    // Another product of its kind did a single step too, unless a step of its own asks for that one.
+    const found =
+      near.find(({ product }) => name === undefined || product === name) ??
+      (isSingle ? near.find(({ product }) => !named.has(product)) : undefined)
     if (found) pool.delete(found)
     return found
   }
 }
 
-/** The day that what waits for it counts from. */
+/** What follows it has nothing to follow. */
+const neverApplied = (one: Intention | undefined): one is Intention =>
+  one !== undefined && (one.state === 'missed' || one.state === 'left out')
+
+const waitsForNothing = (title: string): StepDates => ({
+  from: undefined,
+  to: undefined,
+  reason: `It follows ${title}, which was not applied.`,
+})
+
+/** The day that what waits for it counts from: its own once it is known, else no earlier than today. */
+function earliestOf(one: Intention | undefined, today: string): string | undefined {
+  if (one?.on !== undefined || one?.from === undefined) return one?.on
+  return one.from < today ? today : one.from
+}
+
+/** The day that its next repeat counts from. */
 const dayOf = (one: Intention | undefined): string | undefined => one?.on ?? one?.from
 
 /** The next of a series: so many days after the one before, by the day it was really done on. */

@@ -8,6 +8,8 @@ import { closedWorkingBook, type WorkingBook } from '../working/working'
 /** Nitrogen of a year on one area: what lies there, what is still to come, what its grass wants; kg/m2. */
 export interface NitrogenBudget {
   readonly laid: number
+  /** In jobs that are planned and not applied yet. */
+  readonly planned: number
   readonly ahead: number
   /** Of what is to come: what its labels say is slow release. */
   readonly slow: number
@@ -29,10 +31,12 @@ export interface FeedRow {
   readonly what: string
   readonly n: number | undefined
   readonly slow: number
+  /** In a job that is planned, not applied yet. */
+  readonly planned?: boolean
 }
 
 /**
- * @param laid what lies there and what jobs will put there this year
+ * @param laid what was applied and what jobs are planned to apply this year
  * @param ahead feeds of the program to come
  * @param wanted kg/m2 in a year, from and to @param book gets the page `nitrogen.program`
  * Source: trade.md 5 (unknown is never nothing) and 10 (nitrogen per grass and year).
@@ -45,7 +49,8 @@ export function nitrogenBudget(
   book: WorkingBook = closedWorkingBook,
 ): NitrogenBudget {
   const sum = (rows: readonly FeedRow[]) => sumOf(rows, ({ n }) => n ?? 0)
-  const [there, comes] = [sum(laid), sum(ahead)]
+  const planned = laid.filter((row) => row.planned)
+  const [there, comes, plans] = [sum(laid), sum(ahead), sum(planned)]
   const slow = sumOf(ahead, (one) => one.slow)
   const unknown = [...laid, ...ahead].filter(({ n }) => n === undefined).length
   const [least, most] = wanted
@@ -67,8 +72,9 @@ export function nitrogenBudget(
   const lines = (rows: readonly FeedRow[]) =>
     rows.map(({ on, what, n }) => `${on}, ${what}: ${n === undefined ? 'not known' : told(n)}`)
   book.note('nitrogen.program', () => [
-    ...lines(laid),
-    `Laid, and in jobs: ${told(there)}`,
+    ...lines(laid.filter((row) => !row.planned)),
+    `Applied: ${told(there - plans)}`,
+    ...(planned.length > 0 ? [...lines(planned), `Planned in jobs: ${told(plans)}`] : []),
     ...lines(ahead),
     `To come by the program: ${told(comes)}, ${told(slow)} of it slow release`,
     `Together ${told(whole)}; the grass wants ${told(least)} to ${told(most)}`,
@@ -77,5 +83,5 @@ export function nitrogenBudget(
       ? [`(${told(goal)} - ${told(there)}) / ${told(comes)} = ${sixDigits(factor)} times each feed to come`]
       : []),
   ])
-  return { laid: there, ahead: comes, slow, unknown, wanted, state, factor }
+  return { laid: there - plans, planned: plans, ahead: comes, slow, unknown, wanted, state, factor }
 }

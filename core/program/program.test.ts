@@ -13,7 +13,8 @@ import type { ProductKind } from '../label/productDocument'
 import type { RateLine } from '../label/productShape'
 import { fieldReader } from '../quantity/fieldReader'
 import { KILOGRAMS_PER } from '../quantity/units'
-import { airAhead, seasonOfSeries, type LaidOnArea } from '../season/areaSeason'
+import { airAhead, seasonOfSeries } from '../season/areaSeason'
+import type { LaidOnArea } from '../season/laidOnArea'
 import type { LedgerRow } from '../season/ledger'
 import { simulatedClimate } from '../simulated/simulatedClimate'
 import { weatherSeries } from '../weather/weatherSeries'
@@ -178,6 +179,24 @@ test('a series follows the day each was done on; too early and another product a
   expect(three.map(({ from }) => from)).toEqual(['2026-04-20', '2026-05-14', '2026-06-04'])
   expect(three.map(({ state }) => state)).toEqual(['done', 'ahead', 'ahead'])
 })
+test('another product of its kind did a single step, unless a step asks for that one', () => {
+  const steps = [kindStep('a', '04-20', '05-20', { productId: 'p' })]
+  const work = [{ on: '2026-04-22', kind: 'fungicide' as const, product: 'Q' }]
+  const states = (list: typeof steps) =>
+    intentions(program(list), [], season(), work, (id) => id.toUpperCase()).map(({ state }) => state)
+  expect(states(steps)).toEqual(['done'])
+  expect(states([...steps, kindStep('b', '04-20', '05-20', { productId: 'q' })])).toEqual(['open', 'done'])
+})
+test('nothing follows what was never applied; what is open is followed from today at the earliest', () => {
+  const second = (from: string, to: string) =>
+    found([
+      kindStep('a', from, to),
+      step('b', { when: when({ by: 'after', step: 'a', daysFrom: '30', daysTo: '45' }) }),
+    ]).map(({ state, from, reason }) => [state, from, reason])
+  expect(second('02-01', '02-20')[1]).toEqual(['unknown', undefined, expect.stringContaining('not applied')])
+  // Open since 20 April, and on 6 May still not done: 6 May + 30 d = 5 June.
+  expect(second('04-20', '05-20')[1]).toEqual(['ahead', '2026-06-05', expect.any(String)])
+})
 test('steps that wait for each other are told, and stay unknown', () => {
   const steps = [
     step('a', { when: when({ by: 'after', step: 'b', daysFrom: '1', daysTo: '2' }) }),
@@ -217,6 +236,9 @@ test.each([
     const feed = (n: number | undefined) => ({ on: '2026-05-01', what: 'Feed', n, slow: 0 })
     const budget = nitrogenBudget([feed(laid)], each.map(feed), [from, to], 'us-1000')
     expect(budget.state).toBe(state)
+    // The same in a planned job is no applied one.
+    const plans = nitrogenBudget([{ ...feed(laid), planned: true }], each.map(feed), [from, to], 'us-1000')
+    expect(plans).toMatchObject({ laid: 0, planned: laid, state })
     if (factor === undefined) expect(budget.factor).toBeUndefined()
     else expect(budget.factor).toBeCloseTo(factor, 9)
   },

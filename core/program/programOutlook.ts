@@ -143,7 +143,7 @@ export function programOutlook(
   }
 
   function nitrogenConflict(
-    { laid, ahead, wanted, state, factor }: NitrogenBudget,
+    { laid, planned, ahead, wanted, state, factor }: NitrogenBudget,
     last: Intention,
   ): ProgramConflict {
     const told = (figure: number) => nutrientText(figure, 'N', library.system)
@@ -153,7 +153,9 @@ export function programOutlook(
       level: 'warn',
       source: 'grass',
       message:
-        `${told(laid)} this year and ${told(ahead)} to come are ${over ? 'over the' : 'under the'} ` +
+        `${told(laid)} applied this year, ` +
+        (planned > 0 ? `${told(planned)} planned ` : '') +
+        `and ${told(ahead)} to come are ${over ? 'over the' : 'under the'} ` +
         `${told(over ? wanted[1] : wanted[0])} its grass ${over ? 'wants at most' : 'wants at least'}.`,
       offers: factor === undefined ? [] : [evenly(ahead * factor)],
     }
@@ -179,6 +181,7 @@ function feedOf({ on, product, n, sizeM2, ...row }: LedgerRow): FeedRow {
     what: product,
     n: n === null ? undefined : n / sizeM2,
     slow: n === null || quick === undefined ? 0 : (n - quick) / sizeM2,
+    ...('planned' in row && { planned: true }),
   }
 }
 const bringsNone = ({ n }: Pick<LedgerRow, 'n'>): boolean => n === 0

@@ -186,11 +186,13 @@ test('a client reads plain words and no product; done and left out are in no cal
     ['Row, Front: Iron', '2026-05-09', '2026-05-09'],
     ['Row, Front: Aerate', '2026-05-01', '2026-05-20'],
   ])
-  expect(clientEntries(places).map(({ title }) => title)).toEqual([
+  expect(clientEntries(places, '2026-05-09').map(({ title }) => title)).toEqual([
     'Feed: Front',
     'Iron for colour: Front',
     'Aerate: Front',
   ])
   const both = [...places, { ...places[0]!, area: { id: 'b', name: 'Back' } }]
-  expect(clientEntries(both).map(({ title }) => title)[0]).toBe('Feed: Front, Back')
+  expect(clientEntries(both, '2026-05-09').map(({ title }) => title)[0]).toBe('Feed: Front, Back')
+  // What is past is no promise any more.
+  expect(clientEntries(both, '2026-05-21')).toEqual([])
 })

@@ -30,6 +30,7 @@ export type CheckCode =
   | 'year-not-counted'
   | 'too-many-per-year'
   | 'too-soon'
+  | 'nutrient-twice'
   | 'group-run'
   | 'nitrogen-over-year'
   | 'nitrogen-not-known'

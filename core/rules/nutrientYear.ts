@@ -19,6 +19,8 @@ export interface LawnNitrogen {
   /** What was put down in the year, and what else is planned. */
   readonly year: readonly IndexedRow[]
   readonly laid: number
+  /** Of it what is planned and not applied yet. */
+  readonly planned: number
   readonly now: number
   /** What brings nitrogen in an amount that nobody can tell: it is in no sum. */
   readonly unknown: readonly string[]
@@ -35,6 +37,7 @@ export interface LawnNitrogen {
   readonly others: readonly {
     readonly nutrient: Extract<Nutrient, 'p2o5' | 'k2o'>
     readonly laid: number
+    readonly planned: number
     readonly now: number
   }[]
 }
@@ -56,6 +59,7 @@ export function nitrogenOfYear(
     const { known: now, unknown: unknownNow } = adds('n')
     const year = thisYear(lawn.ledger.rows, context)
     const laid = nitrogenPerArea(year)
+    const planned = nitrogenPerArea(plannedOf(year))
     const unknown = [...unknownNow, ...unknownIn(year)]
     const slow = {
       laid: slowShares(context.library.products)(year),
@@ -81,13 +85,17 @@ export function nitrogenOfYear(
       `this application ${told(now, 'N')}, of it slow ${told(slow.now)} and quick ` + told(quick.now),
       ...(slow.laid === undefined || quick.laid === undefined
         ? ['slow and quick of the year: not known, a label is no longer on the shelf']
-        : [`laid this year, by the labels: slow ${told(slow.laid)} and quick ` + told(quick.laid)]),
+        : [
+            `${planned > 0 ? 'applied and planned' : 'applied'} this year, by the labels: ` +
+              `slow ${told(slow.laid)} and quick ${told(quick.laid)}`,
+          ]),
       ...(wanted ? [`the grass wants ${nutrientRangeText(wanted, 'N', units)} a year`] : []),
       `this year with it ${told(laid + now, 'N')}`,
     ])
     const others = OTHERS.map((nutrient) => ({
       nutrient,
       laid: nutrientPerArea[nutrient](year),
+      planned: nutrientPerArea[nutrient](plannedOf(year)),
       now: adds(nutrient).known,
     })).filter((one) => one.laid > 0 || one.now > 0)
     for (const one of others) {
@@ -107,6 +115,7 @@ export function nitrogenOfYear(
       lawn,
       year,
       laid,
+      planned,
       now,
       unknown,
       slow,
@@ -117,6 +126,11 @@ export function nitrogenOfYear(
     }
   })
 }
+
+/** Rows that are planned and not applied yet. */
+const plannedOf = remembered((rows: readonly IndexedRow[]): readonly IndexedRow[] =>
+  rows.filter((row) => row.planned),
+)
 
 /** What was put down that holds nitrogen in an amount nobody can tell, by name and day. */
 const unknownIn = remembered((rows: readonly IndexedRow[]): readonly string[] =>

@@ -16,6 +16,7 @@ import type { Rule } from './rule'
 import { SOIL_RULES } from './soilRules'
 import { TURF_RULES } from './turfRules'
 import type { RuleVisit } from './visit'
+import { NUTRIENT_TWICE_RULES } from './nutrientTwiceRules'
 import { ORDER_RULES } from './visitRules'
 import { WEATHER_RULES } from './weatherRules'
 import { YEAR_RULES } from './yearRules'
@@ -30,7 +31,7 @@ export interface RuleFamily {
 export const RULES: readonly RuleFamily[] = [
   { name: 'The label, for one application', rules: PLAN_RULES },
   { name: 'The label, for the year', rules: YEAR_RULES },
-  { name: 'Intervals and resistance', rules: INTERVAL_RULES },
+  { name: 'Intervals and resistance', rules: [...INTERVAL_RULES, ...NUTRIENT_TWICE_RULES] },
   { name: 'Turf, seed and grasses', rules: TURF_RULES },
   { name: 'Soil tests', rules: SOIL_RULES },
   { name: 'Disease', rules: DISEASE_RULES },

@@ -310,7 +310,7 @@ function nitrogenYear(context: RuleVisit): readonly Check[] {
       source: `grass, ${nutrientRangeText(worst.wanted ?? [0, 0], 'N', units)} a year`,
       remedies: leaveOut(lawns),
       message:
-        `${told(worst.laid)} lies on ${namesOf(lawns)} this year${plannedWords(worst.year)}; ` +
+        `${told(worst.laid)} on ${namesOf(lawns)} this year${plannedWords(worst.year)}; ` +
         `${told(worst.now)} more ` +
         'is over what its grass wants.',
     },

@@ -17,6 +17,8 @@ export interface YearLeft {
   readonly amount:
     | {
         readonly laid: Quantity<RateUnit>
+        /** Of it what is planned and not applied yet. */
+        readonly planned: Quantity<RateUnit>
         readonly now: Quantity<RateUnit>
         readonly left: Quantity<RateUnit>
         readonly most: Quantity<RateUnit>
@@ -55,6 +57,7 @@ interface Limits {
 interface LimitLeft {
   readonly measure: YearMeasure
   readonly laid: number
+  readonly planned: number
   readonly now: number
   readonly left: number
   readonly unknown: readonly string[]
@@ -66,14 +69,15 @@ function leftOf(
   line: VisitedProduct,
   context: RuleVisit,
 ): LimitLeft {
-  const years = limitYears(line, context).flatMap(({ windowsOf }) =>
-    windowsOf(measure.rowsOn(lawn)).map(measure.laid),
-  )
+  const windows = limitYears(line, context).flatMap(({ windowsOf }) => windowsOf(measure.rowsOn(lawn)))
+  const years = windows.map(measure.laid)
   const laid = Math.max(...years.map(({ known }) => known))
+  const fullest = windows[years.findIndex(({ known }) => known === laid)] ?? []
   const now = measure.now(lawn)
   return {
     measure,
     laid,
+    planned: measure.laid(fullest.filter((row) => row.planned)).known,
     now: now.known,
     left: Math.max(0, measure.most - laid - now.known),
     unknown: [...new Set([...now.unknown, ...years.flatMap(({ unknown }) => unknown)])],
@@ -117,6 +121,7 @@ function leftOn(
     unknown,
     amount: least && {
       laid: least.measure.told(least.laid),
+      planned: least.measure.told(least.planned),
       now: least.measure.told(least.now),
       left: least.measure.told(least.left),
       most: least.measure.told(least.measure.most),
@@ -125,13 +130,14 @@ function leftOn(
   }
 }
 
-function leftLines({ measure, laid, now, left, unknown }: LimitLeft): readonly string[] {
+function leftLines({ measure, laid, planned, now, left, unknown }: LimitLeft): readonly string[] {
   const told = (perArea: number) => sixDigits(measure.told(perArea).value)
   const { unit } = measure.told(left)
   return [
     `most in a year${measure.of === 'product' ? '' : ` of ${measure.name}`} ${told(measure.most)} ${unit}`,
     ...unknown.map((name) => `${name}: not known, its label does not tell`),
-    `laid this year ${told(laid)}, with this job ${told(laid + now)}`,
+    `applied this year ${told(laid - planned)}${planned > 0 ? `, planned ${told(planned)}` : ''}, ` +
+      `with this job ${told(laid + now)}`,
     `left = ${told(left)} ${unit}`,
   ]
 }

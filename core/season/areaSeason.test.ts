@@ -3,7 +3,8 @@ import { dayNumber } from '../calendar/dayNumber'
 import type { Climate } from '../simulated/simulatedClimate'
 import { simulatedClimate, usualMean } from '../simulated/simulatedClimate'
 import { usualOn, usualYear } from '../weather/usualYear'
-import { areaSeason, type AreaSeason, type LaidOnArea } from './areaSeason'
+import { areaSeason, type AreaSeason } from './areaSeason'
+import type { LaidOnArea } from './laidOnArea'
 import { nextOnLawn } from './nextOnLawn'
 import { shareOfYear, yearRows } from './yearRows'
 
@@ -126,7 +127,27 @@ test('next on a lawn: what presses first; what is done or covered is not asked f
   expect(next([])).toContain('Feed')
   expect(next([laid({ kind: 'fertilizer', product: 'Slow', lastsDays: 60 })])).not.toContain('Feed')
   expect(next([], true, milder)).toContain('Root disease, preventive')
-  expect(next([], false, milder)).not.toContain('Root disease, preventive')
+  expect(next([], false, milder)).toContain('Root disease: scout for it')
+})
+
+test('what is covered presses for nothing; what is missed presses no more and says so', () => {
+  const milder = days.map((day) => ({ ...day, least: day.least + 3, most: day.most + 3 }))
+  const guard = laid({ on: '2026-04-16', kind: 'fungicide', lastsDays: null, repeatTo: 21 })
+  const feed = laid({ on: '2026-04-21', kind: 'fertilizer', lastsDays: null, n: 0.0037 })
+  const told = (list: readonly LaidOnArea[]) =>
+    nextOnLawn(seasonOf(list, milder), { ...ground, rootDisease: true }, TODAY).map(({ what }) => what)
+  expect(told([])).toEqual(expect.arrayContaining(['Feed', 'Root disease, preventive']))
+  // To 7 May by its interval, and to 19 May as quick nitrogen.
+  expect(told([guard, feed])).not.toEqual(expect.arrayContaining(['Root disease, preventive']))
+  expect(told([guard, feed])).not.toContain('Feed')
+  const season = seasonOf([])
+  const windows = season.windows.map((window) =>
+    window.name === 'spring pre-emergent'
+      ? { ...window, state: 'late' as const, closes: '2026-04-20' }
+      : window,
+  )
+  const late = nextOnLawn({ ...season, windows }, ground, TODAY).find(({ what }) => what.startsWith('First'))
+  expect(late).toMatchObject({ presses: false, reason: expect.stringMatching(/^Missed since .* 2026\. /) })
 })
 test('a disease is prevented where it was seen before; elsewhere its weather is a reason to look', () => {
   const season = {

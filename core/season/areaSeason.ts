@@ -12,21 +12,13 @@ import { usualOn, usualYear, type UsualYear } from '../weather/usualYear'
 import type { WeatherDay } from '../weather/weatherDay'
 import { weatherSeries, type SeriesError, type WeatherSeries } from '../weather/weatherSeries'
 import { closedWorkingBook, type WorkingBook } from '../working/working'
-import { coverageLines, lastsTo, type CoverageLine } from './coverageLines'
+import { coverageLines, type CoverageLine } from './coverageLines'
+import { endOf, type EndRule } from './ends'
+import type { LaidOnArea } from './laidOnArea'
 import { regulatorUnits } from './regulators'
 import { suppression, type Suppression } from './suppression'
 import type { SeasonWindow } from './windows/seasonWindow'
 import { seasonWindows } from './windows/seasonWindows'
-
-/** A product laid on an area, as the ledger tells it. */
-export interface LaidOnArea {
-  readonly on: string
-  readonly product: string
-  readonly active: string
-  /** Blank where the product is on no shelf. */
-  readonly kind: ProductKind | ''
-  readonly lastsDays: number | null
-}
 
 export interface SeasonGround {
   readonly grasses: readonly GrassName[]
@@ -43,6 +35,8 @@ export interface RegulatorCount {
   readonly threshold: number
   /** Undefined where a day is not known. */
   readonly sum: number | undefined
+  /** The day it is counted to, YYYY-MM-DD: a few days back where the weather has not come yet. */
+  readonly countedTo: string
   /** The day it comes back: by the days that are known, or about, by the usual year. */
   readonly due: string | undefined
   readonly known: boolean
@@ -63,6 +57,14 @@ export interface SoilDay {
   readonly from: 'weather' | 'forecast' | 'usual'
 }
 
+/** What one application protects or feeds, with the rule that tells its end; absent where none does. */
+export interface AreaLine extends CoverageLine {
+  readonly product: string
+  readonly by?: EndRule | undefined
+  /** It brought potash. */
+  readonly potash?: true
+}
+
 export interface AreaSeason {
   /** The year of today, day by day, as far as anything can be said. */
   readonly soil: readonly SoilDay[]
@@ -70,7 +72,7 @@ export interface AreaSeason {
   readonly probes: readonly ProbeReading[]
   readonly windows: readonly SeasonWindow[]
   readonly regulators: readonly RegulatorCount[]
-  readonly lines: readonly (CoverageLine & { readonly product: string })[]
+  readonly lines: readonly AreaLine[]
   /** The newest of each index. */
   readonly indices: readonly DiseaseIndex[]
   /** Days that are missing from the weather of this year. */
@@ -119,17 +121,18 @@ export function seasonOfSeries(
   const tell = (celsius: number) => toldTemperature(celsius, unit)
   const barriers = laid.filter(({ kind }) => kind === 'pre-emergent herbicide').map(({ on }) => on)
   const indices = book === closedWorkingBook ? indicesOf(series) : diseaseIndices(series, book)
-  const newest = indices.filter(({ on }) => on <= today)
+  const past = indices.filter(({ on }) => on <= today)
+  const newest = (['brown patch', 'dollar spot'] as const).flatMap(
+    (name) => past.findLast((index) => index.name === name) ?? [],
+  )
   return {
     soil: days,
     fit: soil.fit,
     probes,
     windows: seasonWindows(ahead, { ...ground, barriers }, today, tell, book),
     regulators,
-    lines: linesOf(laid, regulators, today),
-    indices: (['brown patch', 'dollar spot'] as const).flatMap(
-      (name) => newest.findLast((index) => index.name === name) ?? [],
-    ),
+    lines: linesOf(laid, regulators, newest, today),
+    indices: newest,
     holes: series.holes.filter(({ to }) => to >= `${year}-01-01`),
     usual: ahead.usual,
   }
@@ -249,12 +252,13 @@ function counted(
     .filter(({ kind }) => kind === 'growth regulator')
     .toSorted((a, b) => a.on.localeCompare(b.on))
   const newest = [...new Map(regulators.map((one) => [one.product, one])).values()]
+  const countedTo = lastKnownDay(series, today)
   const usual = newest.length === 0 ? undefined : usualYear(series.first, series.mean)
   return newest.flatMap(({ product, active, on }, i) => {
     const units = regulatorUnits(active, grasses)
     if (!units) return []
     const { base, threshold } = units
-    const count = heatUnits(series, on, today, base, threshold, `heatUnits.${i}`, book)
+    const count = heatUnits(series, on, countedTo, base, threshold, `heatUnits.${i}`, book)
     const ahead = (shift: number) => usual && usualDue(series, usual, on, base, threshold, shift)
     const known = count.due !== undefined
     const comes = !known && usual !== undefined
@@ -265,6 +269,7 @@ function counted(
         base,
         threshold,
         sum: count.sum,
+        countedTo,
         due: count.due ?? ahead(0),
         known,
         early: comes ? ahead(1) : undefined,
@@ -273,6 +278,20 @@ function counted(
       },
     ]
   })
+}
+
+/** A file of daily weather ends yesterday, or over a weekend. */
+const LATE_WEATHER_DAYS = 3
+
+/** Today, or the last day before it that is known, if that is not long ago. */
+function lastKnownDay({ first, length, least, most }: WeatherSeries, today: string): string {
+  const now = dayNumber(today)
+  for (let back = 0; back <= LATE_WEATHER_DAYS; back++) {
+    const i = now - back - first
+    if (i < length && !Number.isNaN(least[i] ?? Number.NaN) && !Number.isNaN(most[i] ?? Number.NaN))
+      return dayOfNumber(now - back)
+  }
+  return today
 }
 
 /** Warm spells last: so many days of them vary together about as one (persistence 0.72 from day to day). */
@@ -310,19 +329,29 @@ const LASTING: Readonly<Partial<Record<ProductKind, string>>> = {
   insecticide: 'Insecticide',
   'growth regulator': 'Growth regulator',
   fertilizer: 'Feed',
+  iron: 'Iron',
+  'wetting agent': 'Wetting agent',
 }
 
 function linesOf(
   laid: readonly LaidOnArea[],
   regulators: readonly RegulatorCount[],
+  indices: readonly DiseaseIndex[],
   today: string,
 ): AreaSeason['lines'] {
-  const lasting = laid.flatMap(({ on, kind, product, lastsDays }) => {
+  const indexActs = indices.some(({ act }) => act)
+  const lasting = laid.flatMap((application) => {
+    const { on, kind, product, k2o } = application
     const what = kind === '' ? undefined : LASTING[kind]
     if (what === undefined) return []
     const count = regulators.find((one) => one.product === product && one.since === on)
-    return [{ on, what, product, to: lastsTo(on, kind, lastsDays ?? undefined, count?.due) }]
+    const end = endOf({ ...application, heatDue: count?.due }, { indexActs })
+    const potash = typeof k2o === 'number' && k2o > 0
+    return [{ on, what, product, to: end?.to, by: end?.by, ...(potash && { potash: true as const }) }]
   })
   const inOrder = lasting.toSorted((a, b) => a.on.localeCompare(b.on))
-  return coverageLines(inOrder, today).map((line, i) => ({ ...line, product: inOrder[i]?.product ?? '' }))
+  return coverageLines(inOrder, today).map((line, i): AreaLine => {
+    const { product = '', by, potash } = inOrder[i] ?? {}
+    return { ...line, product, by, ...(potash && { potash }) }
+  })
 }

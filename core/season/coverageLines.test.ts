@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest'
-import { coverageLines, lastsTo } from './coverageLines'
+import { coverageLines } from './coverageLines'
 import { regulatorUnits } from './regulators'
 
 test.each<[string, string, string | undefined, string, string | undefined, number | undefined]>([
@@ -27,15 +27,6 @@ test('a gap that nothing has closed runs to today', () => {
   expect(
     coverageLines([{ on: '2026-05-01', what: 'fungicide', to: '2026-05-15' }], '2026-05-15'),
   ).toMatchObject([{ gapTo: undefined }])
-})
-
-test('label days or heat units, whichever is first; a barrier without days lasts 90', () => {
-  expect(lastsTo('2026-05-01', 'growth regulator', 14, '2026-05-09')).toBe('2026-05-09')
-  expect(lastsTo('2026-05-01', 'growth regulator', 14, '2026-05-20')).toBe('2026-05-15')
-  expect(lastsTo('2026-05-01', 'fungicide', 14, undefined)).toBe('2026-05-15')
-  expect(lastsTo('2026-05-01', 'growth regulator', undefined, '2026-05-09')).toBe('2026-05-09')
-  expect(lastsTo('2026-05-01', 'pre-emergent herbicide', undefined, undefined)).toBe('2026-07-30')
-  expect(lastsTo('2026-05-01', 'fungicide', undefined, undefined)).toBeUndefined()
 })
 
 test('published heat units go by active and grass; what is not published is not guessed', () => {

@@ -1,7 +1,4 @@
 import { dayNumber, dayOfNumber } from '../calendar/dayNumber'
-import { daysAfter } from '../calendar/daysBetween'
-import type { ProductKind } from '../label/productDocument'
-import { BARRIER_DAYS } from './lasting'
 
 /** Something laid that lasts: a barrier, a fungicide, a regulator, a feed. */
 export interface LastingApplication {
@@ -22,23 +19,6 @@ export interface CoverageLine {
   readonly gapTo: string | undefined
   /** Days it still lasted when the next went down; below zero is a gap. */
   readonly overlapDays: number | undefined
-}
-
-/**
- * The last day something laid lasts to: its label's days or its heat units, whichever is first; a barrier
- * without label days lasts what is common.
- * @param on, due YYYY-MM-DD; due by heat units @param lastsDays d
- * @returns undefined where neither is known
- */
-export function lastsTo(
-  on: string,
-  kind: ProductKind | '',
-  lastsDays: number | undefined,
-  due: string | undefined,
-): string | undefined {
-  const days = lastsDays ?? (kind === 'pre-emergent herbicide' ? BARRIER_DAYS : undefined)
-  const byLabel = days === undefined ? undefined : daysAfter(on, Math.floor(days))
-  return byLabel === undefined || (due !== undefined && due < byLabel) ? due : byLabel
 }
 
 /**

@@ -2,7 +2,7 @@ import { daysBetween } from '../calendar/daysBetween'
 import { dayText } from '../calendar/dayText'
 import { toldIndex, type DiseaseIndex } from '../weather/diseaseIndices'
 import { halfYearOf } from './windows/halfYear'
-import { dayNumber } from '../calendar/dayNumber'
+import { dayNumber, dayOfNumber } from '../calendar/dayNumber'
 import type { AreaSeason, SeasonGround } from './areaSeason'
 import type { SeasonWindow, WindowName } from './windows/seasonWindow'
 
@@ -12,8 +12,8 @@ export interface NextOnLawn {
   readonly reason: string
   /** Already late, or closing: it can't wait. */
   readonly presses: boolean
-  /** What tells it. */
-  readonly by: 'regulator' | 'window' | 'index'
+  /** What tells it; `scout`: nothing is done before somebody looked. */
+  readonly by: 'regulator' | 'window' | 'index' | 'scout'
 }
 
 const TITLES: Readonly<Record<WindowName, string>> = {
@@ -44,9 +44,10 @@ const REBOUND_DAYS = 10
 export function nextOnLawn(season: AreaSeason, ground: LawnGround, today: string): readonly NextOnLawn[] {
   const found = [
     ...season.regulators.flatMap((count): NextOnLawn[] => {
-      const { product, sum, threshold, due, known } = count
+      const { product, sum, countedTo, threshold, due, known } = count
       if (due === undefined || daysBetween(today, due) > REBOUND_DAYS) return []
-      const units = sum === undefined ? 'units not known' : `${Math.round(sum)} of ${threshold} units`
+      const to = countedTo === today ? '' : ` to ${dayText(countedTo)}`
+      const units = sum === undefined ? 'units not known' : `${Math.round(sum)} of ${threshold} units${to}`
       const when = due <= today ? `since ${dayText(due)}` : `${known ? '' : 'about '}${dayText(due)}`
       return [
         {
@@ -59,12 +60,7 @@ export function nextOnLawn(season: AreaSeason, ground: LawnGround, today: string
     }),
     ...season.windows
       .filter((window) => isOpen(window) && !isDone(window, season, ground, today))
-      .map(({ name, reason, state }) => ({
-        what: TITLES[name],
-        reason,
-        presses: state !== 'open',
-        by: 'window' as const,
-      })),
+      .map((window) => windowNext(window, ground)),
     ...season.indices
       .filter(({ act }) => act && !isCovered(season, 'Fungicide', today))
       .map((index) => diseaseNext(index, ground.diseases)),
@@ -95,18 +91,71 @@ function diseaseNext(index: DiseaseIndex, diseases: readonly string[]): NextOnLa
 const isOpen = ({ state }: SeasonWindow): boolean =>
   state === 'open' || state === 'closing' || state === 'late'
 
-const isCovered = ({ lines }: AreaSeason, what: string, today: string): boolean =>
-  lines.some((line) => line.what === what && line.to !== undefined && line.to >= today)
+/** Something of that kind still works; of what nobody can tell the end of, it went down in the window. */
+const isCovered = ({ lines }: AreaSeason, what: string, today: string, from = '9999'): boolean =>
+  lines.some((line) => line.what === what && (line.to === undefined ? line.from >= from : line.to >= today))
+
+/** Its work waits until one was seen here. */
+const waitsForHistory = ({ name }: SeasonWindow, ground: LawnGround): boolean =>
+  (name === 'root disease' || name === 'spring dead spot') && !ground.rootDisease
+
+/** What is missed presses no more; a disease without a history here is looked for. Source: decide.md 2. */
+function windowNext(window: SeasonWindow, ground: LawnGround): NextOnLawn {
+  const { name, reason, state, closes } = window
+  if (waitsForHistory(window, ground))
+    return {
+      what: `${SCOUTED[name] ?? TITLES[name]}: scout for it`,
+      reason: 'none is on record here: nothing is sprayed unseen',
+      presses: false,
+      by: 'scout',
+    }
+  const missed = closes === undefined ? 'Missed' : `Missed since ${dayText(closes)}`
+  return {
+    what: TITLES[name],
+    reason: state === 'late' ? `${missed}. ${reason}` : reason,
+    presses: state === 'closing',
+    by: 'window',
+  }
+}
+const SCOUTED: Partial<Record<WindowName, string>> = {
+  'root disease': 'Root disease',
+  'spring dead spot': 'Spring dead spot',
+}
 
 /** On a lawn with a program its steps stand for the windows. */
 export const besideProgram = (next: readonly NextOnLawn[]): readonly NextOnLawn[] =>
   next.filter(({ by }) => by !== 'window')
 
-/** A window whose work is done, or that is not for this lawn. */
-function isDone({ name }: SeasonWindow, season: AreaSeason, ground: LawnGround, today: string): boolean {
-  if (name === 'root disease' || name === 'spring dead spot') return !ground.rootDisease
-  if (name === 'cool feed' || name === 'warm feed') return isCovered(season, 'Feed', today)
-  if (name !== 'spring pre-emergent' && name !== 'autumn pre-emergent') return false
-  const { from } = halfYearOf(name === 'spring pre-emergent' ? 'warming' : 'cooling', today, ground.latitude)
-  return season.lines.some((line) => line.what === 'Barrier' && dayNumber(line.from) >= from)
+/** First day of the half of the year a window lies in: of those with two, the half that holds today. */
+function halfBegan(name: WindowName, today: string, latitude: number): number {
+  const [spring, autumn] = [halfYearOf('warming', today, latitude), halfYearOf('cooling', today, latitude)]
+  if (name === 'spring pre-emergent') return spring.from
+  if (name === 'autumn pre-emergent') return autumn.from
+  return dayNumber(today) > spring.to ? autumn.from : spring.from
+}
+
+/** An application closed it: its own target's, from the day it went down. Source: decide.md 2. */
+function isDone(
+  { name, opens }: SeasonWindow,
+  season: AreaSeason,
+  ground: LawnGround,
+  today: string,
+): boolean {
+  const from = halfBegan(name, today, ground.latitude)
+  const since = opens ?? dayOfNumber(from)
+  switch (name) {
+    case 'root disease':
+    case 'spring dead spot':
+      return isCovered(season, 'Fungicide', today, since)
+    case 'cool feed':
+    case 'warm feed':
+      return isCovered(season, 'Feed', today, since)
+    case 'potassium':
+      return season.lines.some((line) => line.potash && dayNumber(line.from) >= from)
+    case 'spring pre-emergent':
+    case 'autumn pre-emergent':
+      return season.lines.some((line) => line.what === 'Barrier' && dayNumber(line.from) >= from)
+    case 'second half':
+      return false
+  }
 }

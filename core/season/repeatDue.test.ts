@@ -31,7 +31,7 @@ test.each<[string, string, number, number, string | undefined, object]>([
     { due: '2026-05-05', lastDay: '2026-05-08' },
   ],
 ])('a repeat of 10 April: %s', (_, today, interval, margin, heat, expected) => {
-  expect(repeatDue('2026-04-10', interval, margin, today, heat)).toMatchObject(expected)
+  expect(repeatDue('2026-04-10', interval, margin, today, { heatDue: heat })).toMatchObject(expected)
 })
 
 test('a product lasts for whole days, or nobody knows how long', () => {
@@ -66,6 +66,25 @@ test('lawns of one site and day are one visit, another day or product is another
     'Regulator: Front, 2026-04-28',
     'Barrier: Front, Back, 2026-05-05',
     'Barrier: Green, 2026-05-07',
+  ])
+})
+
+test('no repeat is due before the label lets it go down, whatever calls for it', () => {
+  // 20 November + 21 d: 10 to the end of the month, 11 in December.
+  expect(
+    repeatDue('2026-11-20', 28, 0.1, '2026-12-01', { heatDue: '2026-12-02', shortest: 21 }),
+  ).toMatchObject({ due: '2026-12-11', lastDay: '2026-12-11', state: 'soon' })
+})
+
+test('lawns that are due on other days are other visits', () => {
+  const rows = [
+    laid('Front', { heatDue: '2026-05-02' }),
+    laid('Back', { heatDue: '2026-05-06' }),
+    laid('Side', { heatDue: '2026-05-02' }),
+  ]
+  expect(dueVisits(rows, 0, '2026-05-01').map(({ areaIds, due }) => [due, ...areaIds])).toEqual([
+    ['2026-05-02', 'Front', 'Side'],
+    ['2026-05-06', 'Back'],
   ])
 })
 

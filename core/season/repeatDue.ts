@@ -12,6 +12,12 @@ export interface RepeatDue {
   readonly inDays: number
 }
 
+/** What brings a repeat forward, and what holds it back. */
+export interface RepeatCalls {
+  readonly heatDue?: string | undefined
+  readonly shortest?: number | undefined
+}
+
 /** This many days ahead a repeat is called soon. */
 const SOON_DAYS = 10
 
@@ -20,7 +26,8 @@ const SOON_DAYS = 10
  * @param on day it was laid down
  * @param interval the label's longest interval in days
  * @param margin share of it taken early, 0.1 is 10 %
- * @param heatDue the day its heat units are reached, where that is known
+ * @param calls the day its heat units are reached, where that is known, and the label's shortest interval, d:
+ *   no repeat is due before it is over
  * Source: trade.md 10 (an interval a little shorter than the label's control period).
  * @example repeatDue('2026-04-10', 28, 0.1, '2026-05-06') // due 2026-05-05 (25.2 days, taken whole), last
  *   day 2026-05-08
@@ -30,9 +37,13 @@ export function repeatDue(
   interval: number,
   margin: number,
   today: string,
-  heatDue = '9999-12-31',
+  { heatDue = '9999-12-31', shortest = 0 }: RepeatCalls = {},
 ): RepeatDue {
-  const earlier = (day: string) => (heatDue < day ? heatDue : day)
+  const free = daysAfter(on, Math.ceil(shortest))
+  const earlier = (day: string) => {
+    const called = heatDue < day ? heatDue : day
+    return called < free ? free : called
+  }
   const due = earlier(daysAfter(on, wholeSteps(interval * (1 - margin))))
   const lastDay = earlier(daysAfter(on, wholeSteps(interval)))
   const inDays = daysBetween(today, due)
@@ -64,6 +75,8 @@ export interface LastOnArea {
   readonly on: string
   /** The label's longest interval; null where it prints none. */
   readonly repeatDays: number | null
+  /** The label's shortest interval, d; null where it prints none. */
+  readonly repeatFrom?: number | null | undefined
   /** Days it works by its label; null where the label does not say. */
   readonly lastsDays: number | null
   /** The day a regulator's heat units are reached. */
@@ -71,8 +84,15 @@ export interface LastOnArea {
 }
 
 /** A visit that falls due: its areas in words. */
-export type DueVisit<R extends LastOnArea> = Omit<R, 'areaId' | 'area' | 'lastsDays' | 'heatDue'> &
-  RepeatDue & { readonly areas: string; readonly coveredTo: string | null }
+export type DueVisit<R extends LastOnArea> = Omit<
+  R,
+  'areaId' | 'area' | 'lastsDays' | 'heatDue' | 'repeatFrom'
+> &
+  RepeatDue & {
+    readonly areas: string
+    readonly areaIds: readonly string[]
+    readonly coveredTo: string | null
+  }
 
 /** A repeat missed by more than this is no longer news. */
 const LATE_DAYS = 30
@@ -84,20 +104,23 @@ export function dueVisits<R extends LastOnArea>(
   day: string,
 ): readonly DueVisit<R>[] {
   const visits = new Map<string, DueVisit<R>>()
-  for (const { areaId: _, area, lastsDays, heatDue, ...last } of repeats) {
+  for (const { areaId, area, lastsDays, heatDue, repeatFrom, ...last } of repeats) {
     const { repeatDays } = last
     // What has worn off leaves a gap, whenever the label lets it be repeated.
     const interval = Math.min(repeatDays ?? Number.POSITIVE_INFINITY, lastsDays ?? Number.POSITIVE_INFINITY)
     if (!Number.isFinite(interval)) continue
-    const due = repeatDue(last.on, interval, margin, day, heatDue)
+    const due = repeatDue(last.on, interval, margin, day, {
+      heatDue,
+      shortest: repeatFrom ?? undefined,
+    })
     if (due.state === 'later' || daysBetween(due.lastDay, day) > LATE_DAYS) continue
-    const key = `${last.siteId ?? last.site} ${last.product} ${last.on}`
+    const key = `${last.siteId ?? last.site} ${last.product} ${last.on} ${due.due}`
     const before = visits.get(key)
     visits.set(
       key,
       before
-        ? { ...before, areas: `${before.areas}, ${area}` }
-        : { ...last, ...due, areas: area, coveredTo: coveredTo(last.on, lastsDays) },
+        ? { ...before, areas: `${before.areas}, ${area}`, areaIds: [...before.areaIds, areaId] }
+        : { ...last, ...due, areas: area, areaIds: [areaId], coveredTo: coveredTo(last.on, lastsDays) },
     )
   }
   return [...visits.values()].toSorted((a, b) => a.inDays - b.inDays || (a.product < b.product ? -1 : 1))

@@ -1,4 +1,5 @@
 import { daysAfter } from '../calendar/daysBetween'
+import { dayText } from '../calendar/dayText'
 import type { NextOnLawn } from './nextOnLawn'
 
 /** What one lawn asks for now. */
@@ -28,7 +29,7 @@ export interface SiteDue {
   readonly presses: boolean
 }
 
-/** Steps in their last days press. */
+/** Steps in their last days press; what is missed presses no more (decide.md 2). */
 const LAST_DAYS = 3
 
 /**
@@ -43,9 +44,12 @@ export function seasonDue(lawns: readonly LawnDue[], today: string): readonly Si
       ...next.map((one) => ({ ...one, until: undefined })),
       ...steps.map(({ title, reason, to, state }) => ({
         what: title,
-        reason,
+        reason:
+          state === 'late'
+            ? `${to === undefined ? 'Missed' : `Missed since ${dayText(to)}`}. ${reason}`
+            : reason,
         until: to,
-        presses: state === 'late' || (to !== undefined && to <= soon),
+        presses: state === 'open' && to !== undefined && to <= soon,
       })),
     ]
     for (const one of own) {

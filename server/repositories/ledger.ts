@@ -1,5 +1,5 @@
 import { QueryTypes } from 'sequelize'
-import type { LaidOnArea } from '#core/season/areaSeason'
+import { laidOnArea, shortestInterval, type LaidOnArea, type LaidRow } from '#core/season/laidOnArea'
 import type { LaidDown } from '#core/run/laidDown'
 import type { UseKey, UseLine } from '#core/run/use/useReport'
 import type { LedgerRow } from '#shared/schemas/ground'
@@ -101,26 +101,14 @@ export function ledgerRepository({
          ORDER BY l."on" DESC, l."applicationId", l.product`,
         { siteId, from, to },
       ),
-    ofArea: (areaId, from, to) =>
-      select<LaidOnArea>(
-        `SELECT l.on_day::text AS "on", l.product, l.active, coalesce(p.document->>'kind', '') AS kind,
-           max(l.lasts_days) AS "lastsDays"
-         FROM laid_down l LEFT JOIN products p ON p.organization_id = l.organization_id AND p.id = l.source_id
-         WHERE l.organization_id = :organizationId AND l.area_id = :areaId AND l.on_day BETWEEN :from AND :to
-         GROUP BY l.application_id, l.on_day, l.product, l.active, p.document->>'kind'
-         HAVING sum(l.amount) > 0 ORDER BY l.on_day, l.product`,
-        { areaId, from, to },
-      ),
-    onAreas: (from, to) =>
-      select<LaidOnArea & { areaId: string }>(
-        `SELECT l.area_id AS "areaId", l.on_day::text AS "on", l.product, l.active,
-           coalesce(p.document->>'kind', '') AS kind, max(l.lasts_days) AS "lastsDays"
-         FROM laid_down l LEFT JOIN products p ON p.organization_id = l.organization_id AND p.id = l.source_id
-         WHERE l.organization_id = :organizationId AND l.on_day BETWEEN :from AND :to
-         GROUP BY l.area_id, l.application_id, l.on_day, l.product, l.active, p.document->>'kind'
-         HAVING sum(l.amount) > 0 ORDER BY l.area_id, l.on_day, l.product`,
-        { from, to },
-      ),
+    ofArea: async (areaId, from, to) => {
+      const rows = await select<LaidRow>(laidOn('AND area_id = :areaId'), { areaId, from, to })
+      return rows.map(laidOnArea)
+    },
+    onAreas: async (from, to) => {
+      const rows = await select<LaidRow & { areaId: string }>(laidOn(''), { from, to })
+      return rows.map((row) => ({ ...laidOnArea(row), areaId: row.areaId }))
+    },
     use: (by, from, to) =>
       select<UseLine>(
         `SELECT ${USE_HEADINGS[by]} AS key, l.product, l.source_id AS "sourceId", l.active, l.groups AS
@@ -135,12 +123,12 @@ export function ledgerRepository({
          GROUP BY 1, l.product, l.source_id, l.active, l.groups, l.dimension HAVING sum(l.amount) > 0`,
         { from, to },
       ),
-    lastRepeats: (from) =>
-      select<LastLaid>(
+    lastRepeats: async (from) => {
+      const rows = await select<LastLaid & Pick<LaidRow, 'repeats'>>(
         `SELECT DISTINCT ON (l.area_id, l.product) l.application_id AS "applicationId", l.area_id
           AS "areaId", coalesce(a.name, '') AS area, l.site_id AS "siteId", coalesce(s.name, '') AS site,
          l.product, l.on_day::text AS "on", l.repeat_days AS "repeatDays",
-         l.lasts_days AS "lastsDays",
+         l.lasts_days AS "lastsDays", jsonb_path_query_array(pr.document, '$.lines[*].repeatFrom') AS repeats,
          coalesce((SELECT label->>'split' FROM applications p,
            jsonb_array_elements(p.document->'products') label
           WHERE p.organization_id = l.organization_id AND p.id = l.application_id AND
@@ -153,13 +141,36 @@ export function ledgerRepository({
               l.product)) ORDER BY j.planned_for LIMIT 1) AS "jobId"
        FROM laid_down l LEFT JOIN areas a ON a.organization_id = l.organization_id AND a.id =
          l.area_id LEFT JOIN sites s ON s.organization_id = l.organization_id AND s.id = l.site_id
+       LEFT JOIN products pr ON pr.organization_id = l.organization_id AND pr.id = l.source_id
        WHERE l.organization_id = :organizationId AND (l.repeat_days IS NOT NULL OR l.lasts_days IS NOT NULL)
          AND l.on_day >= :from
        ORDER BY l.area_id, l.product, l.on_day DESC`,
         { from },
-      ),
+      )
+      return rows.map(({ repeats, ...row }) => ({ ...row, repeatFrom: shortestInterval(repeats) }))
+    },
   }
 }
+
+/** What went down on areas, with what its label and its plan say of how long it lasts. */
+const laidOn = (where: string) => `
+   SELECT l.*, coalesce(p.document->>'kind', '') AS kind,
+     (SELECT label->>'split' FROM jsonb_array_elements(a.document->'products') label
+      WHERE label->>'name' = l.product LIMIT 1) AS split,
+     a.document->>'method' AS method, p.document->>'form' AS form,
+     p.document->'analysis'->'slowN' AS "slowN", p.document->'releases' AS releases,
+     jsonb_path_query_array(p.document, '$.lines[*].repeatFrom') AS repeats
+   FROM (
+     SELECT area_id AS "areaId", application_id, on_day::text AS "on", product, active, source_id,
+       max(lasts_days) AS "lastsDays", max(repeat_days) AS "repeatDays",
+       CASE WHEN bool_or(n_kg IS NULL) THEN NULL ELSE sum(n_kg) / nullif(sum(size_m2), 0) END AS n,
+       CASE WHEN bool_or(k2o_kg IS NULL) THEN NULL ELSE sum(k2o_kg) / nullif(sum(size_m2), 0) END AS k2o
+     FROM laid_down WHERE organization_id = :organizationId AND on_day BETWEEN :from AND :to ${where}
+     GROUP BY area_id, application_id, on_day, product, active, source_id HAVING sum(amount) > 0
+   ) l
+   LEFT JOIN products p ON p.organization_id = :organizationId AND p.id = l.source_id
+   LEFT JOIN applications a ON a.organization_id = :organizationId AND a.id = l.application_id
+   ORDER BY l."areaId", l."on", l.product`
 
 /** What each report is told by: the names of today, where something still has one. */
 const USE_HEADINGS: Readonly<Record<UseKey, string>> = {

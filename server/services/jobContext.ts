@@ -17,7 +17,7 @@ export interface CrewRules {
   readonly mixes: readonly MixNote[]
 }
 
-/** How far back the ledger is read: a calendar year and what an interval may reach over. */
+/** How far back, and beyond the day, the ledger is read: a year, and what an interval may reach over. */
 export const LEDGER_DAYS = 500
 /** How far ahead planned work is looked for: the rest of a season. */
 const PLANNED_DAYS = 370
@@ -36,7 +36,9 @@ export async function jobContext(
   const held = await repositories.records.held()
   const areas = siteId === null ? [] : await repositories.areas.list({ siteId })
   const ledger =
-    siteId === null ? [] : await repositories.ledger.ofSite(siteId, daysAfter(day, -LEDGER_DAYS), day)
+    siteId === null
+      ? []
+      : await repositories.ledger.ofSite(siteId, daysAfter(day, -LEDGER_DAYS), daysAfter(day, LEDGER_DAYS))
   const planned = siteId === null ? [] : await plannedOnSite(repositories, siteId, id, day, house)
   const site = siteId === null ? undefined : await repositories.sites.find(siteId)
   const weather = site && (await siteConditions(repositories, site, day))

@@ -31,8 +31,9 @@ const PHASES = {
   over: 'as without it',
 } as const
 const words = computed(() => {
-  const { product, sum, threshold, due, known, early, late, growth } = props.count
-  const units = sum === undefined ? 'units not known' : `${Math.round(sum)} of ${threshold} units`
+  const { product, sum, countedTo, threshold, due, known, early, late, growth } = props.count
+  const units =
+    sum === undefined ? 'units not known' : `${Math.round(sum)} of ${threshold} units to ${short(countedTo)}`
   const comes =
     due === undefined
       ? ''

@@ -9,15 +9,19 @@ const props = defineProps<{ budget: NitrogenBudget; working: readonly string[] }
 const crew = useCrewStore()
 const told = (figure: number) => prettyUnits(nutrientText(figure, 'N', crew.units))
 const most = computed(() =>
-  Math.max(props.budget.wanted[1] * 1.25, (props.budget.laid + props.budget.ahead) * 1.1),
+  Math.max(
+    props.budget.wanted[1] * 1.25,
+    (props.budget.laid + props.budget.planned + props.budget.ahead) * 1.1,
+  ),
 )
 const share = (figure: number) => `${(100 * figure) / most.value}%`
 const STATES = { within: '.', over: ': over it.', short: ': short of it.', unknown: '.' } as const
 const words = computed(() => {
-  const { laid, ahead, slow, unknown, wanted, state } = props.budget
+  const { laid, planned, ahead, slow, unknown, wanted, state } = props.budget
   const ofIt = ahead > 0 ? `, ${Math.round((100 * slow) / ahead)} % of it slow` : ''
   return (
-    `${told(laid)} laid, ${told(ahead)} to come${ofIt}; ` +
+    `${told(laid)} applied, ${planned > 0 ? `${told(planned)} planned, ` : ''}` +
+    `${told(ahead)} to come${ofIt}; ` +
     `the grass wants ${prettyUnits(nutrientRangeText(wanted, 'N', crew.units))}` +
     STATES[state] +
     (unknown > 0 ? ` ${counted(unknown, 'application')} not counted: the label does not tell.` : '')
@@ -34,7 +38,10 @@ const number = (figure: number) => nutrientIn(figure, crew.units).toFixed(1)
         :style="{ left: share(budget.wanted[0]), width: share(budget.wanted[1] - budget.wanted[0]) }"
       />
       <span class="laid" :style="{ width: share(budget.laid) }" />
-      <span class="ahead" :style="{ left: share(budget.laid), width: share(budget.ahead) }" />
+      <span
+        class="ahead"
+        :style="{ left: share(budget.laid), width: share(budget.planned + budget.ahead) }"
+      />
       <span class="end small" :style="{ left: share(budget.wanted[0]) }">{{ number(budget.wanted[0]) }}</span>
       <span class="end small" :style="{ left: share(budget.wanted[1]) }">{{ number(budget.wanted[1]) }}</span>
     </div>

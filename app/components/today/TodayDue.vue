@@ -29,14 +29,15 @@ const short = (day: string) => dayText(day).replace(/ \d{4}$/, '')
           <NuxtLink v-if="row.siteId" :to="`/sites/${row.siteId}`" class="way-out">{{ row.site }}</NuxtLink>
           <span class="soft">{{ row.areas }}</span>
           <span class="small soft block"
-            >last {{ short(row.on) }}, label {{ row.repeatDays }} days: do it by {{ short(row.due) }}, by
-            {{ short(row.lastDay) }} at the latest<template v-if="row.coveredTo"
+            >last {{ short(row.on)
+            }}<template v-if="row.repeatDays">, label {{ row.repeatDays }} days</template>: do it by
+            {{ short(row.due) }}, by {{ short(row.lastDay) }} at the latest<template v-if="row.coveredTo"
               >; covered to {{ short(row.coveredTo) }}</template
             ></span
           >
         </span>
         <NuxtLink v-if="row.jobId" :to="`/jobs/${row.jobId}`" class="way-out small">Planned</NuxtLink>
-        <UButton v-else variant="link" size="sm" @click="repeatFrom(row.applicationId, row.due)">
+        <UButton v-else variant="link" size="sm" @click="repeatFrom(row.applicationId, row.due, row.areaIds)">
           Plan it<span class="sr-only">: {{ row.product }}, {{ row.site }}</span>
         </UButton>
       </li>

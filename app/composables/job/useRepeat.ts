@@ -1,11 +1,11 @@
-import { secondOf } from '#core/draft/applicationChoices'
+import { repeatedOn } from '#core/draft/drawnAfresh'
 
 /** Plans an application again from the record it left. */
 export function useRepeat() {
   const { repeatJob } = useNewJob()
   const notice = useNotice()
-  /** @param due day it should be done on */
-  async function repeatFrom(applicationId: string, due: string) {
+  /** @param due day it should be done on @param areaIds those it is due on */
+  async function repeatFrom(applicationId: string, due: string, areaIds: readonly string[]) {
     try {
       const { jobId } = await ask(questions.run(applicationId))
       const job = await ask(questions.job(jobId))
@@ -14,16 +14,7 @@ export function useRepeat() {
         ...draft,
         applications: draft.applications
           .filter(({ id }) => id === applicationId)
-          .map((one) => ({
-            ...one,
-            document: {
-              ...one.document,
-              products: one.document.products.map((product) => ({
-                ...product,
-                split: secondOf(product.split),
-              })),
-            },
-          })),
+          .map((one) => ({ ...one, document: repeatedOn(one.document, areaIds) })),
       }
       await repeatJob(again, due)
     } catch (error) {

@@ -10,6 +10,8 @@ import type { SeasonWindow, SoilDays, TellTemperature, WindowGround, WindowState
 const [EARLIEST_DAYS, LATEST_DAYS] = [30, 45]
 /** Or when the soil is as warm as this, if that is sooner. °C */
 const WARM_SOIL = celsius({ value: 70, unit: '°F' })
+/** Applications nearer to each other are one. */
+const APART_DAYS = 14
 /** In its last days a window is closing. */
 const LAST_DAYS = 5
 
@@ -36,7 +38,9 @@ export function secondHalf(
     state,
     reason,
   })
-  const [first, second] = laid
+  const [first] = laid
+  // Another product of the same visit, or the rest of the lawn on the next day, is still the first.
+  const second = laid.find((day) => first !== undefined && day - first >= APART_DAYS)
   if (first === undefined)
     return now > half.to
       ? told('over', 'It follows a first half in spring.')

@@ -4,7 +4,8 @@ import { lengthSi } from '#core/quantity/quantity'
 import { celsius } from '#core/quantity/temperature'
 import { toldTemperature } from '#core/quantity/toldTemperature'
 import { err, ok, type Result } from '#core/result'
-import { coverageLines, lastsTo } from '#core/season/coverageLines'
+import { coverageLines } from '#core/season/coverageLines'
+import { endOf } from '#core/season/ends'
 import { regulatorUnits, type RegulatorUnits } from '#core/season/regulators'
 import { seasonWindows } from '#core/season/windows/seasonWindows'
 import { dayOfNumber } from '#core/calendar/dayNumber'
@@ -136,8 +137,9 @@ function lineAnswer(
   { applications, today }: SeasonRequest,
   counted: readonly (HeatUnits | undefined)[],
 ): SeasonAnswer['lines'] {
-  const lasting = applications.map(({ on, kind, lastsDays }, i) => {
-    return { on, what: kind, to: lastsTo(on, kind, lastsDays, counted[i]?.due) }
+  const lasting = applications.map(({ on, kind, active, lastsDays }, i) => {
+    const end = endOf({ on, kind, active, lastsDays, heatDue: counted[i]?.due })
+    return { on, what: kind, to: end?.to }
   })
   return coverageLines(lasting, today).map(({ from, to, what, gapTo }) => ({
     from,

@@ -121,7 +121,7 @@ export async function siteProgram(
   const places = (await intentionsOfCrew(repositories, organization)).filter(
     (place) => place.site.id === siteId,
   )
-  const entries = clientEntries(places).toSorted((a, b) => (a.from < b.from ? -1 : 1))
+  const entries = clientEntries(places, todayFor(organization)).toSorted((a, b) => (a.from < b.from ? -1 : 1))
   return { site: site.name, crew: organization.name, entries }
 }
 

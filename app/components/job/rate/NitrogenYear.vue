@@ -14,10 +14,10 @@ const rows = computed(() =>
     ({ now, wanted, others }) => (now > 0 && wanted) || others.some((one) => one.now > 0),
   ),
 )
-/** What lies and what comes, in one unit. */
-function both(laid: number, now: number) {
-  const { figures, unit } = shown.rates([laid, now], 'mass')
-  return { figure: figures.join(' + '), unit }
+/** What was applied, what is planned and what comes now, in one unit. */
+function both({ laid, planned, now }: Record<'laid' | 'planned' | 'now', number>) {
+  const { figures, unit } = shown.rates([laid - planned, planned, now], 'mass')
+  return { figure: figures.filter((_, i) => i !== 1 || planned > 0).join(' + '), unit }
 }
 /** Slow and quick nitrogen in the unit of the whole; what lies is told only where the labels tell it. */
 function release({ laid, now, slow, quick }: LawnNitrogen) {
@@ -28,12 +28,13 @@ function release({ laid, now, slow, quick }: LawnNitrogen) {
     ? `now slow ${slowNow}, quick ${quickNow}`
     : `slow ${slowLaid} + ${slowNow}, quick ${quickLaid} + ${quickNow}`
 }
-const aloud = ({ laid, now, wanted: [from, to] = [0, 0] }: LawnNitrogen) => {
+const aloud = ({ laid, planned, now, wanted: [from, to] = [0, 0] }: LawnNitrogen) => {
   const {
-    figures: [lies, comes, least, most],
+    figures: [applied, plans, comes, least, most],
     unit,
-  } = shown.rates([laid, now, from, to], 'mass')
-  return `${lies} laid, ${comes} now, the grass wants ${least} to ${most} ${unit}`
+  } = shown.rates([laid - planned, planned, now, from, to], 'mass')
+  const stands = planned > 0 ? `${applied} applied, ${plans} planned` : `${applied} applied`
+  return `${stands}, ${comes} now, the grass wants ${least} to ${most} ${unit}`
 }
 </script>
 
@@ -44,7 +45,7 @@ const aloud = ({ laid, now, wanted: [from, to] = [0, 0] }: LawnNitrogen) => {
       <li v-for="row in rows" :key="row.lawn.area.id" class="py-1">
         <p class="small flex justify-between gap-2">
           <span>{{ row.lawn.area.name }}</span><FigureText
-            :shown="both(row.laid, row.now)"
+            :shown="both(row)"
             :page="`nitrogen.${row.lawn.area.id}`"
             :label="`Nitrogen of the year, ${row.lawn.area.name}`"
           />
@@ -67,7 +68,7 @@ const aloud = ({ laid, now, wanted: [from, to] = [0, 0] }: LawnNitrogen) => {
           <template v-for="one in row.others.filter(({ now }) => now > 0)" :key="one.nutrient"
             >{{ NUTRIENT_NAMES[one.nutrient] }}
             <FigureText
-              :shown="both(one.laid, one.now)"
+              :shown="both(one)"
               :page="`${one.nutrient}.${row.lawn.area.id}`"
               :label="`${NUTRIENT_NAMES[one.nutrient]} of the year, ${row.lawn.area.name}`"
             />{{ ' ' }}</template

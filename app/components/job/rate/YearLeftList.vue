@@ -8,10 +8,11 @@ const yearLeft = computed(() => sheet.value.yearLeft)
 /** Not drawn anew at every key while it is folded. */
 const open = ref(false)
 type Amount = NonNullable<(typeof yearLeft.value)[number]['amount']>
-const aloud = ({ laid, now, most }: Amount) => {
+const aloud = ({ laid, planned, now, most }: Amount) => {
   const { figure, unit } = showQuantity(most)
-  const [lies, comes] = [showQuantity(laid).figure, showQuantity(now).figure]
-  return `${lies} laid, ${comes} now, the most in a year ${figure} ${unit}`
+  const applied = showQuantity({ ...laid, value: laid.value - planned.value }).figure
+  const plans = planned.value > 0 ? `, ${showQuantity(planned).figure} planned` : ''
+  return `${applied} applied${plans}, ${showQuantity(now).figure} now, the most in a year ${figure} ${unit}`
 }
 </script>
 
