@@ -7,7 +7,7 @@ import { err, ok, type Result } from '../result'
 import { asEntered, figureText, sixDigits } from '../working/figureText'
 import type { WorkingBook } from '../working/working'
 import type { OutcomeProblem } from './outcomeProblem'
-import { canTell, verdictOf, type Judging, type Verdict } from './verdict'
+import { verdictOf, type Judging, type Verdict } from './verdict'
 
 /** What the lawns of one rate got of a product, measured apart from the others. */
 export interface ApartOutcome {
@@ -18,7 +18,6 @@ export interface ApartOutcome {
   readonly deviation: number
   readonly give: number
   readonly verdict: Verdict
-  readonly sure: 'can tell' | 'can’t tell'
 }
 
 interface Weighed {
@@ -72,8 +71,7 @@ export function apartOutcomes(
         actualRate: { value: planned.rate.value * (1 + deviation), unit: planned.rate.unit },
         deviation,
         give: 2 * groundError,
-        verdict: verdictOf(deviation, tolerance),
-        sure: canTell(deviation, 2 * groundError, tolerance) ? 'can tell' : 'can’t tell',
+        verdict: verdictOf(deviation, 2 * groundError, tolerance),
       }
       book.note(`outcome.${productId}.${i}`, () => [
         apart[i]

@@ -16,7 +16,7 @@ import { apartOutcomes, type ApartOutcome } from './apartOutcomes'
 import type { StripEntry } from './carriedShape'
 import { onEachRate } from './onEachRate'
 import type { OutcomeProblem } from './outcomeProblem'
-import { canTell, DEFAULT_JUDGING, verdictOf, type Judging, type Verdict } from './verdict'
+import { DEFAULT_JUDGING, deviationRange, verdictOf, type Judging, type Verdict } from './verdict'
 
 /** What was really put in and what came back, as weighed or measured. */
 export interface Used {
@@ -44,10 +44,9 @@ export interface ProductOutcome {
   readonly actualRate: Quantity<RateUnit>
   /** Actual over planned, less one. */
   readonly deviation?: number
-  /** Give or take of the deviation, two standard deviations: what ground and scale leave open. */
+  /** Uncertainty of the deviation, two standard deviations: what ground and scale leave open. */
   readonly give: number
   readonly verdict?: Verdict
-  readonly sure: 'can tell' | 'can’t tell'
   /** By rate, where the lawns were weighed apart. */
   readonly apart?: readonly ApartOutcome[]
 }
@@ -129,8 +128,7 @@ export function outcomeOf(
       actualRate: { value: plannedRate.value * (1 + deviation), unit: plannedRate.unit },
       deviation,
       give,
-      verdict: verdictOf(deviation, tolerance),
-      sure: canTell(deviation, give, tolerance) ? 'can tell' : 'can’t tell',
+      verdict: verdictOf(deviation, give, tolerance),
       ...(apart.value.length > 0 && { apart: apart.value }),
     }
     book.note(`outcome.${product.id}`, () => [
@@ -150,9 +148,8 @@ export function outcomeOf(
           ]),
       ...(give > 0
         ? [
-            `ground ${sixDigits(200 * judging.groundError)} % and scale together: give or take ` +
-              `${sixDigits(100 * give)} %` +
-              (outcome.sure === 'can tell' ? '' : ', so it can’t be told which verdict is the true one'),
+            `ground ${sixDigits(200 * judging.groundError)} % and scale together: ± ${sixDigits(100 * give)} %` +
+              (judging.against === 'nothing' ? '' : `: ${deviationRange(deviation, give)}`),
           ]
         : []),
       `actual rate ${figureText(outcome.actualRate)}`,

@@ -9,7 +9,7 @@ import type { AmountUnit, AreaUnit, RateUnit } from '../quantity/units'
 import { closedWorkingBook, openWorkingBook } from '../working/working'
 import { foldRun } from './foldRun'
 import { outcomeOf, type Used } from './outcome'
-import { canTell, DEFAULT_JUDGING } from './verdict'
+import { DEFAULT_JUDGING, deviationRange, verdictOf, worstVerdict, type Verdict } from './verdict'
 import type { RunEvent } from './runEvent'
 
 const split = <U extends string>(text: string | undefined): Quantity<U> => {
@@ -53,14 +53,26 @@ test.each(readTable('outcome.csv', import.meta.url))('$name: $words', (row) => {
 
 test.each([
   // House: good to 5 %, acceptable to 10 %.
-  ['sure ground', 0.02, 0.04, 'can tell'],
-  ['as sure as the house calls good', 0.04, 0.05, 'can tell'],
-  ['less sure, and good or acceptable', 0.02, 0.06, 'can’t tell'],
-  ['less sure, and off either way', 0.2, 0.06, 'can tell'],
-  ['less sure, and the other way round', -0.2, 0.06, 'can tell'],
-  ['less sure, acceptable or off', -0.08, 0.06, 'can’t tell'],
-])('whether a verdict can be told, %s: %f off, give or take %f', (_, deviation, give, sure) => {
-  expect(canTell(deviation, give) ? 'can tell' : 'can’t tell').toBe(sure)
+  ['nobody knows how sure: the figure alone', 0.05, 0, 'good', '5 % over plan'],
+  ['just over good', -0.051, 0, 'acceptable', '5.1 % under plan'],
+  ['on what is acceptable', 0.1, 0, 'acceptable', '10 % over plan'],
+  ['over it', -0.101, 0, 'off', '10 % under plan'],
+  ['0 to 6 over: good or acceptable is no question', 0.03, 0.03, 'good', '0 to 6 % over plan'],
+  ['4 to 10 under: acceptable at the worst', -0.07, 0.03, 'acceptable', '4 to 10 % under plan'],
+  ['4 to 12 under: good and not acceptable', -0.08, 0.04, 'not certain', '4 to 12 % under plan'],
+  ['6 to 20 under: never good', -0.13, 0.07, 'off', '6 to 20 % under plan'],
+  ['6 under to 8 over: at the worst acceptable', 0.01, 0.07, 'good', '6 % under to 8 % over plan'],
+  ['9 under to 11 over', 0.01, 0.1, 'not certain', '9 % under to 11 % over plan'],
+] as const)('the one verdict, %s', (_, deviation, give, verdict, words) => {
+  expect(verdictOf(deviation, give)).toBe(verdict)
+  expect(deviationRange(deviation, give)).toBe(words)
+})
+
+test('a record is filed under what is surely worst', () => {
+  const worst = (...verdicts: readonly Verdict[]) => worstVerdict(verdicts.map((verdict) => ({ verdict })))
+  expect(worst('good', 'not certain', 'acceptable')).toBe('not certain')
+  expect(worst('not certain', 'off')).toBe('off')
+  expect(worst()).toBeUndefined()
 })
 
 test('the doubt of an outcome is that of the ground and of two weighings', () => {
@@ -75,7 +87,7 @@ test('the doubt of an outcome is that of the ground and of two weighings', () =>
   const outcome = outcomeOf(stepped, plan, entries, closedWorkingBook, judging)
   // 0.5 / root 12 x root 2 / 4 = 5.103 %; with 2 %: 5.481 %, twice that.
   expect(outcome.ok && outcome.value[0]?.give).toBeCloseTo(0.10962, 4)
-  expect(outcome).toMatchObject({ ok: true, value: [{ verdict: 'good', sure: 'can’t tell' }] })
+  expect(outcome).toMatchObject({ ok: true, value: [{ verdict: 'not certain' }] })
 })
 
 test('contradictions are refused at their entry, never guessed', () => {

@@ -1,7 +1,7 @@
 import * as v from 'valibot'
 import { DETAIL_NAMES, type RunEvent } from '#core/run/runEvent'
 import type { RunRecord } from '#core/run/foldRun'
-import type { Verdict } from '#core/run/verdict'
+import { VERDICTS, type Verdict } from '#core/run/verdict'
 import type { Quantity } from '#core/quantity/quantity'
 import { AMOUNT_UNITS, AREA_UNITS, MASS_UNITS, VOLUME_UNITS, type RateUnit } from '#core/quantity/units'
 import { CARRIED_PAYLOADS, SeenSchema } from '#core/run/carriedShape'
@@ -120,7 +120,7 @@ export interface Run {
   readonly record: RunRecord | null
 }
 
-const RECORD_VERDICTS = ['good', 'acceptable', 'off', 'unknown'] as const
+const RECORD_VERDICTS = [...VERDICTS, 'unknown'] as const
 const RECORD_SORTS = ['newest', 'oldest', 'site'] as const
 
 /** What is asked of the records: words, a verdict, a site, days from and to, and the order. */

@@ -8,7 +8,12 @@ import type { MachineOutcome } from '#shared/schemas/run'
 const props = defineProps<{ outcomes: readonly MachineOutcome[] }>()
 const colours = useThemeColours()
 const colourOf = ({ verdict }: MachineOutcome) =>
-  ({ good: colours.value.good, acceptable: colours.value.warn, off: colours.value.stop })[verdict]
+  ({
+    good: colours.value.good,
+    acceptable: colours.value.warn,
+    off: colours.value.stop,
+    'not certain': colours.value.soft,
+  })[verdict]
 const dayOf = ({ finishedAt }: MachineOutcome) => dayText(finishedAt.slice(0, 10))
 const shortDay = (one: MachineOutcome) => dayOf(one).replace(/^(\d+ \w{3})\w* \d{4}$/, '$1')
 const words = ({ figure, unit }: Shown) => `${figure} ${unit}`

@@ -1,27 +1,26 @@
 <script setup lang="ts">
 import { DEFAULT_HOUSE } from '#core/house'
-import { formatDeviation, formatFigure, formatGive } from '#core/quantity/format'
+import { formatDeviation, formatGive } from '#core/quantity/format'
 import { showQuantity } from '#core/quantity/systems'
 import type { ProductOutcome } from '#core/run/outcome'
 import type { FrozenPlan } from '#core/run/runEvent'
-import type { Verdict } from '#core/run/verdict'
+import { deviationRange, verdictOf, type Verdict } from '#core/run/verdict'
 import { rateLawns } from '#core/run/rateLawns'
 
 /** Actual rate against the planned one, with a verdict in shape, word and colour. */
 const props = defineProps<{ outcomes: readonly ProductOutcome[]; frozen: FrozenPlan }>()
-const percent = (share: number) =>
-  `${formatFigure(Number((share * 100).toPrecision(3))).replace(/\.0+$/, '')}\u00a0%`
-const verdicts = computed<Readonly<Record<Verdict, string>>>(() => {
-  const { good, acceptable } = props.frozen.tolerance ?? DEFAULT_HOUSE
-  return {
-    good: `good, within ${percent(good)}`,
-    acceptable: `acceptable, within ${percent(acceptable)}`,
-    off: `off by more than ${percent(acceptable)}`,
-  }
-})
-/** Ground and scale are less sure than the house calls good: more of either would be needed. */
-const unsure = (give: number) => `can’t be told: ground and scale give or take ${percent(give)}`
-const MARKS = { good: 'good', acceptable: 'warn', off: 'stop' } as const satisfies Record<Verdict, string>
+/** The verdict and the range it rests on; records of earlier versions are judged anew, by the same judge. */
+const judge = ({ deviation, give }: Pick<ProductOutcome, 'deviation' | 'give'>) => {
+  if (deviation === undefined) return undefined
+  const verdict = verdictOf(deviation, give, props.frozen.tolerance ?? DEFAULT_HOUSE)
+  return { verdict, words: `${verdict}: ${deviationRange(deviation, give)}` }
+}
+const MARKS = {
+  good: 'good',
+  acceptable: 'warn',
+  off: 'stop',
+  'not certain': 'note',
+} as const satisfies Record<Verdict, string>
 const COLUMNS = [
   { key: 'product', head: 'Product' },
   { key: 'used', head: 'used', numeric: true },
@@ -38,6 +37,7 @@ const rows = computed(() =>
     {
       ...outcome,
       key: outcome.productId,
+      judged: judge(outcome),
       name: nameOf(outcome.productId),
       part: '',
       page: `outcome.${outcome.productId}` as const,
@@ -45,6 +45,7 @@ const rows = computed(() =>
     ...(outcome.apart ?? []).map((one, i) => ({
       ...one,
       key: `${outcome.productId} ${i}`,
+      judged: judge(one),
       name: `on ${rateLawns(props.frozen, i)}`,
       part: 'part',
       page: `outcome.${outcome.productId}.${i}` as const,
@@ -79,10 +80,7 @@ const rows = computed(() =>
         ></template
       >
       <template #verdict="{ row }"
-        ><StateMark
-          v-if="row.verdict"
-          :level="row.sure === 'can tell' ? MARKS[row.verdict] : 'note'"
-          :words="row.sure === 'can tell' ? verdicts[row.verdict] : unsure(row.give)"
+        ><StateMark v-if="row.judged" :level="MARKS[row.judged.verdict]" :words="row.judged.words"
       /></template>
     </RowTable>
   </div>

@@ -35,12 +35,14 @@ const VERDICTS: Readonly<Record<RecordRow['verdict'], string>> = {
   good: 'good',
   acceptable: 'acceptable',
   off: 'off',
+  'not certain': 'not certain',
   unknown: 'not known',
 }
 const MARKS = {
   good: 'good',
   acceptable: 'warn',
   off: 'stop',
+  'not certain': 'note',
   unknown: 'off',
 } as const satisfies Record<RecordRow['verdict'], string>
 const columns = [

@@ -14,6 +14,7 @@ import { papers } from './013-papers'
 import { commonMix } from './014-common-mix'
 import { cleanOutHour } from './015-clean-out-hour'
 import { lightPass } from './016-light-pass'
+import { notCertain } from './017-not-certain'
 import type { Migration } from './migration'
 
 /**
@@ -37,4 +38,5 @@ export const MIGRATIONS: readonly Migration[] = [
   commonMix,
   cleanOutHour,
   lightPass,
+  notCertain,
 ]
