@@ -19,6 +19,7 @@ const ORDER = [
   'simulated',
   'season',
   'draft',
+  'conditions',
   'rules',
   'job',
   'program',

@@ -3,18 +3,17 @@ import { tenthsText } from '../quantity/tenths'
 import { TRADE_UNITS } from '../quantity/nutrientText'
 import { showCarrier } from '../quantity/systems'
 import { celsius, fromFahrenheit } from '../quantity/temperature'
-import { toldTemperature } from '../quantity/toldTemperature'
 import { rateUnitParts } from '../quantity/rateUnit'
 import { ROUNDING, isUnder } from '../quantity/tolerance'
 import { CUBIC_METRES_PER, SQUARE_METRES_PER, type TemperatureUnit } from '../quantity/units'
 import type { Entered } from '../quantity/entered'
-import type { Quantity } from '../quantity/quantity'
 import type { NitrogenForm } from '../label/productDocument'
 import type { ProductDocument } from '../label/productShape'
 import { NUTRIENTS } from '../label/label'
 import { isPresent, nutrientOn, nutrientWords } from '../plan/areaNutrients'
 import type { RuleVisit, VisitedProduct } from './visit'
 import type { Check } from './check'
+import { byHouse, byLabel, notedReading, ofSubject } from './judgedConditions'
 import type { Rule } from './rule'
 
 /** Heat in which salt burns leaves, °C (house default, 85 °F). */
@@ -51,9 +50,6 @@ function reading(entered: Entered<TemperatureUnit> | undefined): Reading | undef
   return read && { degrees: celsius(read), unit: read.unit, told: `${tenthsText(read.value)} ${read.unit}` }
 }
 
-const told = (limit: Quantity<TemperatureUnit>, unit: TemperatureUnit) =>
-  toldTemperature(celsius(limit), unit)
-
 /** Celsius read as Fahrenheit shows as an absurd day. */
 function unlikely({ air, soil }: DayRead): readonly Check[] {
   return (
@@ -84,44 +80,39 @@ function unlikely({ air, soil }: DayRead): readonly Check[] {
   )
 }
 
-function heatChecks(line: VisitedProduct, { air }: DayRead): readonly Check[] {
-  const most = line.says.figures.airMost
-  if (!air || !most || air.degrees <= celsius(most) + ROUNDING) return []
-  return [
-    {
-      level: 'stop',
-      code: 'too-hot',
-      productId: line.note.id,
-      source: 'label, highest air temperature',
-      message:
-        `${air.told} of air is over the ${told(most, air.unit)} up to which ${line.product.name} may go ` +
-        'down.',
-      remedies: [{ label: 'Choose a cooler day or hour', path: 'day.air' }],
-    },
-  ]
-}
+const heatChecks = (line: VisitedProduct, visit: RuleVisit): readonly Check[] =>
+  ofSubject(byLabel(notedReading(visit), line, visit), 'air', ({ message }) => ({
+    code: 'too-hot',
+    productId: line.note.id,
+    source: 'label, highest air temperature',
+    message: `${line.product.name}: ${message}`,
+    remedies: [{ label: 'Choose a cooler day or hour', path: 'day.air' }],
+  }))
 
-function soilWindow(line: VisitedProduct, { soil }: DayRead): readonly Check[] {
-  if (!soil) return []
-  const { soilFrom: from, soilTo: to } = line.says.figures
-  const off =
-    from && soil.degrees < celsius(from) - ROUNDING
-      ? `under the ${told(from, soil.unit)} from`
-      : to && soil.degrees > celsius(to) + ROUNDING
-        ? `over the ${told(to, soil.unit)} up to`
-        : undefined
-  return off
-    ? [
-        {
-          level: 'stop',
-          code: 'soil-temperature',
-          productId: line.note.id,
-          source: 'label, soil temperature',
-          message: `${soil.told} of soil is ${off} which ${line.product.name} may go down.`,
-          remedies: [{ label: 'Choose another day', path: 'day.soil' }],
-        },
-      ]
-    : []
+const soilWindow = (line: VisitedProduct, visit: RuleVisit): readonly Check[] =>
+  ofSubject(byLabel(notedReading(visit), line, visit), 'soil', ({ message }) => ({
+    code: 'soil-temperature',
+    productId: line.note.id,
+    source: 'label, soil temperature',
+    message: `${line.product.name}: ${message}`,
+    remedies: [{ label: 'Choose another day', path: 'day.soil' }],
+  }))
+
+/** Air, soil and turf by the house. */
+function houseConditions(visit: RuleVisit): readonly Check[] {
+  const found = byHouse(notedReading(visit), visit)
+  const of = (subject: 'air' | 'soil' | 'turf', code: Check['code'], label: string) =>
+    ofSubject(found, subject, ({ message }) => ({
+      code,
+      source: 'house, conditions',
+      message,
+      remedies: [{ label, path: `day.${subject}` }],
+    }))
+  return [
+    ...of('air', 'hot-by-house', 'Choose a cooler day or hour'),
+    ...of('soil', 'cold-by-house', 'Choose another day'),
+    ...of('turf', 'turf-resting', 'Choose another day'),
+  ]
 }
 
 const isHot = ({ draft }: RuleVisit, { air }: DayRead) =>
@@ -165,7 +156,7 @@ function restingChecks({ draft, request, plan }: RuleVisit): readonly Check[] {
     .map(({ id }) => nutrientOn(id, 'n', request, plan))
     .toSorted((a, b) => b.known - a.known)
   if (!laid || !isPresent(laid)) return []
-  if (turf !== 'dormant' && turf !== 'heat-stressed' && turf !== 'going dormant') return []
+  if (turf !== 'dormant' && turf !== 'going dormant') return []
   const quick = request.products.some(({ analysis }) => (analysis?.n ?? 0) > 0 && (analysis?.slowN ?? 0) < 50)
   if (turf === 'going dormant' && !quick) return []
   return [
@@ -266,7 +257,7 @@ export const CONDITION_RULES: readonly Rule[] = [
     looksAt: 'air temperature',
     limit: 'the label’s highest',
     source: 'label',
-    find: (visit) => visit.lines.flatMap((line) => heatChecks(line, readDay(visit))),
+    find: (visit) => visit.lines.flatMap((line) => heatChecks(line, visit)),
   },
   {
     needs: 'visit',
@@ -275,7 +266,18 @@ export const CONDITION_RULES: readonly Rule[] = [
     looksAt: 'soil temperature',
     limit: 'the window of the label’s line',
     source: 'label',
-    find: (visit) => visit.lines.flatMap((line) => soilWindow(line, readDay(visit))),
+    find: (visit) => visit.lines.flatMap((line) => soilWindow(line, visit)),
+  },
+  {
+    needs: 'visit',
+    codes: ['hot-by-house', 'cold-by-house', 'turf-resting'],
+    level: 'warn; frozen soil and quick nitrogen on cold dormant turf stop',
+    looksAt: 'air, soil and turf as noted',
+    limit:
+      'growth-hormone herbicides and quick nitrogen on cool-season turf 85 °F, other leaf work 90 °F; ' +
+      'soil not frozen, for nitrogen 45 °F; turf that rests in heat',
+    source: 'house',
+    find: houseConditions,
   },
   {
     needs: 'visit',

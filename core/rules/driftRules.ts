@@ -1,72 +1,27 @@
-import { typedFigure } from '../quantity/entered'
-import { fromMph } from '../quantity/speed'
 import { dropsAt, isFiner, pressureFor } from '../calibration/dropSize'
 import { enteredWords } from '../quantity/enteredWords'
-import { formatFigure } from '../quantity/format'
-import { speedSi } from '../quantity/quantity'
-import { ROUNDING } from '../quantity/tolerance'
 import type { Check } from './check'
+import { byHouse, byLabel, notedReading, ofSubject } from './judgedConditions'
 import type { Rule } from './rule'
 import type { RuleVisit, VisitedProduct } from './visit'
 
-/** House limits of wind, mph: stop above, note above, and too still. Source: trade.md 7. */
-const WIND = { stop: 10, note: 7, still: 3 } as const
+const overLabel = (line: VisitedProduct, visit: RuleVisit): readonly Check[] =>
+  ofSubject(byLabel(notedReading(visit), line, visit), 'wind', ({ message }) => ({
+    code: 'wind-over-label',
+    productId: line.note.id,
+    source: 'label, most wind',
+    message: `${line.product.name}: ${message}`,
+    remedies: [{ label: 'Choose another day or hour', path: 'plannedFor' }],
+  }))
 
-/** Wind as it was typed for the work, m/s. */
-function typedWind({
-  draft: { lanes },
-}: RuleVisit): { readonly speed: number; readonly told: string } | undefined {
-  const read = lanes && typedFigure(lanes.wind, 'speed', 'zero-too')
-  return read && { speed: speedSi(read), told: `${formatFigure(read.value)} ${read.unit}` }
-}
-
-function overLabel(line: VisitedProduct, visit: RuleVisit): readonly Check[] {
-  const wind = typedWind(visit)
-  const most = line.says.figures.windMost
-  if (!wind || !most || wind.speed <= speedSi(most) + ROUNDING) return []
-  return [
-    {
-      level: 'stop',
-      code: 'wind-over-label',
-      productId: line.note.id,
-      source: 'label, most wind',
-      message:
-        `Wind of ${wind.told}: ${line.product.name} goes down up to ${formatFigure(most.value)} ` +
-        `${most.unit}.`,
-      remedies: [{ label: 'Choose another day or hour', path: 'plannedFor' }],
-    },
-  ]
-}
-
-/** Spray in wind by the house: the label's own limit is asked of each product. */
-function ofHouse(visit: RuleVisit): readonly Check[] {
-  const wind = typedWind(visit)
-  if (!wind || visit.draft.method !== 'spray') return []
-  const check = (level: Check['level'], message: string): readonly Check[] => [
-    {
-      level,
-      code: 'wind',
-      source: 'house, wind while spraying',
-      message,
-      remedies: [{ label: 'Read the wind again', path: 'lanes.wind' }],
-    },
-  ]
-  const least = `${WIND.stop} mph`
-  if (wind.speed > fromMph(WIND.stop) + ROUNDING)
-    return check(
-      'stop',
-      `Wind of ${wind.told} is over the ${least} at which spraying stops: wait for less, or another day.`,
-    )
-  if (wind.speed > fromMph(WIND.note) + ROUNDING)
-    return check('note', `Wind of ${wind.told}: keep the boom low, coarse drops, and off the downwind edge.`)
-  return wind.speed < fromMph(WIND.still) - ROUNDING
-    ? check(
-        'warn',
-        `Wind of ${wind.told} near sunrise or sunset is still air: fine spray hangs in it and drifts far. ` +
-          'Wait for a light, steady wind.',
-      )
-    : []
-}
+/** Wind by the house: the label's own limit is asked of each product. */
+const ofHouse = (visit: RuleVisit): readonly Check[] =>
+  ofSubject(byHouse(notedReading(visit), visit), 'wind', ({ message }) => ({
+    code: 'wind',
+    source: 'house, wind',
+    message,
+    remedies: [{ label: 'Read the wind again', path: 'lanes.wind' }],
+  }))
 
 /** What makes coarser drops or keeps them down. Source: trade.md 4. */
 const OTHER_WAYS = 'coarser nozzles, a lower boom, a shield, or less wind'
@@ -127,9 +82,9 @@ export const DRIFT_RULES: readonly Rule[] = [
   {
     needs: 'visit',
     codes: ['wind'],
-    level: 'stop; a note from 7 mph; still air warns',
-    looksAt: 'the wind as it was read for the work, where something is sprayed',
-    limit: '10 mph, and not under 3 mph near sunrise and sunset',
+    level: 'stop; a note from 7 mph; still air and wind over granules warn',
+    looksAt: 'the wind as it was read for the work',
+    limit: 'spray 10 mph, and not under 3 mph from before sunset until after sunrise; granules 15 mph',
     source: 'house',
     find: ofHouse,
   },

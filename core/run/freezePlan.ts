@@ -11,7 +11,7 @@ import { SECONDS_PER, type TimeUnit } from '../quantity/units'
 import { CORE_VERSION } from '../version'
 import type { Working } from '../working/working'
 import type { CommonStop } from './common/commonStop'
-import type { GateLimits } from './gate/gateLimits'
+import type { ConditionLimits } from '../conditions/conditionLimits'
 import type { FrozenLabel, FrozenPlan } from './runEvent'
 import type { Judging } from './verdict'
 
@@ -34,7 +34,7 @@ export function freezePlan(
   { request, plan, nitrogen: _n, yearLeft: _y, cost: _c, ...worked }: WorkedApplication,
   pages: readonly Working[],
   { good, acceptable }: House,
-  { limits, common }: { readonly limits?: GateLimits; readonly common?: CommonStop } = {},
+  { limits, common }: { readonly limits?: ConditionLimits; readonly common?: CommonStop } = {},
 ): FrozenPlan | undefined {
   if (!request || !plan) return undefined
   const checkPlots = draft.lawns

@@ -148,7 +148,8 @@ export function outcomeOf(
           ]),
       ...(give > 0
         ? [
-            `ground ${sixDigits(200 * judging.groundError)} % and scale together: ± ${sixDigits(100 * give)} %` +
+            `ground ${sixDigits(200 * judging.groundError)} % and scale together: ` +
+              `± ${sixDigits(100 * give)} %` +
               (judging.against === 'nothing' ? '' : `: ${deviationRange(deviation, give)}`),
           ]
         : []),

@@ -6,7 +6,7 @@ import type { Quantity } from '../quantity/quantity'
 import type { AmountUnit, AreaUnit } from '../quantity/units'
 import type { CarriedBody, SeenPlan } from './carriedShape'
 import type { CommonStop } from './common/commonStop'
-import type { GateLimits } from './gate/gateLimits'
+import type { ConditionLimits } from '../conditions/conditionLimits'
 import type { Used } from './outcome'
 import type { Tolerance } from './verdict'
 
@@ -45,7 +45,7 @@ export interface FrozenPlan {
   /** Lawns left untreated on purpose. */
   readonly checkPlots?: readonly string[]
   /** What labels and house ask of the hour and of the water after it; absent where no label told. */
-  readonly limits?: GateLimits
+  readonly limits?: ConditionLimits
   /** Its part in a mix that serves several sites. */
   readonly common?: CommonStop
   /** What was gone by where the run began without a network. */

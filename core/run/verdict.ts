@@ -17,10 +17,11 @@ export const VERDICTS = ['good', 'acceptable', 'off', 'not certain'] as const
 export type Verdict = (typeof VERDICTS)[number]
 
 /**
- * Good, acceptable or off by the house's tolerance on the actual rate, a hair's tolerance at both; not certain
- * only where what is possible holds good and not acceptable at once. The one judge of it: run, record and list
- * ask here.
- * @param deviation actual over planned, less one @param give two standard deviations of it, 0 where nobody knows
+ * Good, acceptable or off by the house's tolerance on the actual rate, a hair's tolerance at both; not
+ * certain only where what is possible holds good and not acceptable at once. The one judge of it: run, record
+ * and list ask here.
+ * @param deviation actual over planned, less one
+ * @param give two standard deviations of it, 0 where nobody knows
  * Source: trade.md 9.
  * @example verdictOf(-0.08, 0.04) // 4 to 12 % under: 'not certain'
  */
@@ -45,8 +46,8 @@ export const worstVerdict = (
 
 /**
  * How far from plan, as a range where it is not sure.
- * @example deviationRange(-0.13, 0.07) // '6 to 20 % under plan'; deviationRange(0.01, 0.05): '4 % under to 6 %
- *   over plan'
+ * @example deviationRange(-0.13, 0.07) // '6 to 20 % under plan'
+ * @example deviationRange(0.01, 0.05) // '4 % under to 6 % over plan'
  */
 export function deviationRange(deviation: number, give: number): string {
   const side = deviation < 0 ? 'under' : 'over'

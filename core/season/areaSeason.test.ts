@@ -6,6 +6,7 @@ import { usualOn, usualYear } from '../weather/usualYear'
 import { areaSeason, type AreaSeason } from './areaSeason'
 import type { LaidOnArea } from './laidOnArea'
 import { nextOnLawn } from './nextOnLawn'
+import { suppression } from './suppression'
 import { shareOfYear, yearRows } from './yearRows'
 
 const CLIMATE: Climate = {
@@ -161,4 +162,14 @@ test('a disease is prevented where it was seen before; elsewhere its weather is 
   expect(told([])).toEqual([['Dollar spot: look for it', false]])
   expect(told(['brown patch'])).toEqual([['Dollar spot: look for it', false]])
   expect(told(['Dollar spot, south ditch'])).toEqual([['Dollar spot, preventive', true]])
+})
+
+test('growth is lowest half way, back at the threshold, above it after, then over', () => {
+  const at = (units: number) => suppression(units, 200)
+  expect(at(0)).toEqual({ shape: -0, phase: 'falls' })
+  expect(at(100).shape).toBe(-1)
+  expect(at(150)).toMatchObject({ phase: 'comes back' })
+  expect(at(200).shape).toBeCloseTo(0, 12)
+  expect(at(300)).toEqual({ shape: 0.5, phase: 'overshoots' })
+  expect(at(400)).toEqual({ shape: 0, phase: 'over' })
 })

@@ -58,7 +58,7 @@ export interface SoilDay {
 }
 
 /** What one application protects or feeds, with the rule that tells its end; absent where none does. */
-export interface AreaLine extends CoverageLine {
+interface AreaLine extends CoverageLine {
   readonly product: string
   readonly by?: EndRule | undefined
   /** It brought potash. */

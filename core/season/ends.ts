@@ -29,19 +29,17 @@ export interface EndingApplication {
   readonly heatDue?: string | undefined
 }
 
-export const END_RULES = [
-  'label',
-  'heat units',
-  'interval',
-  'usual',
-  'split',
-  'release',
-  'quick nitrogen',
-  'light spray',
-  'iron',
-] as const
 /** What tells the end of an application. */
-export type EndRule = (typeof END_RULES)[number]
+export type EndRule =
+  | 'label'
+  | 'heat units'
+  | 'interval'
+  | 'usual'
+  | 'split'
+  | 'release'
+  | 'quick nitrogen'
+  | 'light spray'
+  | 'iron'
 
 /** The last day of what an application does, YYYY-MM-DD, and the rule that gave it. */
 export interface ApplicationEnd {

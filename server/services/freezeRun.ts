@@ -5,7 +5,7 @@ import { TRADE_UNITS } from '#core/quantity/nutrientText'
 import { commonStop, type CommonStop } from '#core/run/common/commonStop'
 import { daySheets, routeApplications } from '#core/run/common/dayApplications'
 import { freezePlan } from '#core/run/freezePlan'
-import { gateLimits } from '#core/run/gate/gateLimits'
+import { conditionLimits } from '#core/conditions/conditionLimits'
 import type { FrozenPlan } from '#core/run/runEvent'
 import { openWorkingBook } from '#core/working/working'
 import type { Job, JobApplication } from '#shared/schemas/job'
@@ -35,7 +35,8 @@ export async function freezeRun(
   refuseUnready(worked, `applications.${index}`)
   const { library } = context
   const limits =
-    library && gateLimits(application.document, library.products, library.areas, house.units ?? TRADE_UNITS)
+    library &&
+    conditionLimits(application.document, library.products, library.areas, house.units ?? TRADE_UNITS)
   const common = isShared(application.document)
     ? await commonOf(repositories, job, application.id, day, house)
     : undefined

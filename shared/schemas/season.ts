@@ -1,7 +1,7 @@
 import type { AreaSeason } from '#core/season/areaSeason'
 import type { Entered } from '#core/quantity/entered'
 import type { RateUnit } from '#core/quantity/units'
-import type { DayScore } from '#core/season/whichDay'
+import type { DayScore } from '#core/conditions/whichDay'
 import type { Cue } from '#core/season/cues/cue'
 import type { WindowOpinion } from '#core/season/cues/windowOpinions'
 import type { DayRoom } from '#core/program/weekPlan'

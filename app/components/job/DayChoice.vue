@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { tellingReasons } from '#core/season/whichDay'
+import { tellingReasons } from '#core/conditions/whichDay'
 import { dayText } from '#core/calendar/dayText'
 
 /** Which day: the best of those forecast, each with its reason; the job is moved by a press. */

@@ -3,7 +3,7 @@ import { TRADE_UNITS } from '#core/quantity/nutrientText'
 import { DEFAULT_HOUSE } from '#core/house'
 import { isShared } from '#core/job/route/commonMix'
 import { freezePlan } from '#core/run/freezePlan'
-import { gateLimits } from '#core/run/gate/gateLimits'
+import { conditionLimits } from '#core/conditions/conditionLimits'
 import type { FrozenPlan } from '#core/run/runEvent'
 import { openWorkingBook } from '#core/working/working'
 import type { JobApplication } from '#shared/schemas/job'
@@ -40,7 +40,8 @@ export function useFreezeHere() {
     const worked = workOutJob(question, book, index)[index]
     if (!document || !worked) return undefined
     const limits =
-      library.value && gateLimits(document, store.products, store.areas, house.value.units ?? TRADE_UNITS)
+      library.value &&
+      conditionLimits(document, store.products, store.areas, house.value.units ?? TRADE_UNITS)
     const common =
       isShared(document) && job.plannedFor !== ''
         ? await commonHere(job.plannedFor, applicationId).catch(() => undefined)

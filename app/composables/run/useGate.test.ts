@@ -1,7 +1,7 @@
 import { beforeEach, expect, test } from 'vitest'
 import { computed, ref, type Ref } from 'vue'
 import { blankGate, type GateReadings } from '#core/run/gate/gateReadings'
-import { limitsWithoutLabels, type GateLimits } from '#core/run/gate/gateLimits'
+import { limitsWithoutLabels, type ConditionLimits } from '#core/conditions/conditionLimits'
 import { NO_PROGRESS } from '#core/run/progress'
 import type { SiteHours } from '#shared/schemas/weather'
 import { withVue } from '../../../test/support/vueGlobals'
@@ -9,7 +9,7 @@ import { useGate } from './useGate'
 
 const UNITS = { speed: 'mph', temperature: '°F', depth: 'in' } as const
 /** Spraying stops above 10 mph. */
-let limits: GateLimits
+let limits: ConditionLimits
 let gates: { readings: GateReadings }[] = []
 /** The forecast of the station: what is asked of it, hour by hour. */
 let hours: SiteHours | undefined

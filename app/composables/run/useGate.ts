@@ -3,7 +3,7 @@ import { counted } from '#core/quantity/counting'
 import { SYSTEM_UNITS } from '#core/quantity/systems'
 import { depthUnitOf } from '#core/quantity/toldDepth'
 import { gateFindings, gateGaps, readGate, type GateSubject } from '#core/run/gate/gateFindings'
-import { limitsWithoutLabels } from '#core/run/gate/gateLimits'
+import { limitsWithoutLabels } from '#core/conditions/conditionLimits'
 import { blankGate, readByHand, type GateReadings } from '#core/run/gate/gateReadings'
 import { goesAfter, passesAfter } from '#core/run/gate/passesAfter'
 import { readingsFromHours } from '#core/run/gate/readingsFromHours'
@@ -24,8 +24,6 @@ export function useGate() {
   const reason = useTyped('reason', '')
   const weather = shallowRef<SiteHours>()
   const now = () => placeHour(new Date(crew.now()), crew.organization?.timeZone ?? 'UTC')
-  /** Today's hours of the station, where there is one. */
-  const today = computed(() => (weather.value?.hours ?? []).filter(({ on }) => on === crew.today()))
   const station = computed(() => weather.value?.station ?? '')
 
   async function openStation() {
@@ -49,13 +47,20 @@ export function useGate() {
   const findings = computed(() => gateFindings(readings.value, limits.value, light.value))
   const unread = computed(() => gateGaps(readings.value, limits.value))
   const stops = computed(() => findings.value.filter(({ level }) => level === 'stop'))
+  const ahead = computed(() => ({
+    limits: limits.value,
+    hours: weather.value?.hours ?? [],
+    light: light.value,
+    on: crew.today(),
+    now: now(),
+  }))
   const later = (subject: GateSubject) => {
-    const hour = passesAfter(subject, limits.value, today.value, now())
+    const hour = passesAfter(subject, ahead.value)
     return hour === undefined ? '' : ` It passes after ${hour}:00 by the forecast.`
   }
   const goes = computed(() => {
     const failing = stops.value.map(({ subject }) => subject)
-    const hour = goesAfter(failing, limits.value, today.value, now())
+    const hour = goesAfter(failing, ahead.value)
     return failing.length > 1 && hour !== undefined ? `All of it passes after ${hour}:00.` : ''
   })
   const unreasoned = computed(() => stops.value.length > 0 && reason.value.trim() === '')

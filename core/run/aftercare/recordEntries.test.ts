@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest'
-import { limitsWithoutLabels, type GateLimits } from '../gate/gateLimits'
+import { limitsWithoutLabels, type ConditionLimits } from '../../conditions/conditionLimits'
 import type { RunRecord } from '../foldRun'
 import { NO_PROGRESS, type RunProgress } from '../progress'
 import type { FrozenLabel } from '../runEvent'
@@ -10,7 +10,7 @@ const LIMITS = limitsWithoutLabels({ method: 'spray', fate: undefined }, 'us-100
 
 interface Of {
   readonly label?: Partial<FrozenLabel>
-  readonly limits?: Partial<GateLimits>
+  readonly limits?: Partial<ConditionLimits>
   readonly progress?: Partial<RunProgress>
   readonly finishedAt?: string | 'not yet'
 }

@@ -2,7 +2,7 @@ import { expect, test } from 'vitest'
 import { readTable } from '../../../test/support/readTable'
 import type { WeatherHour } from '../../weather/hours/weatherHour'
 import { gateFindings, gateGaps, readGate } from './gateFindings'
-import type { GateLimits } from './gateLimits'
+import type { ConditionLimits } from '../../conditions/conditionLimits'
 import { blankGate, readByHand, type GateReadings } from './gateReadings'
 import { goesAfter, passesAfter } from './passesAfter'
 import { readingsFromHours } from './readingsFromHours'
@@ -21,7 +21,7 @@ function readingsOf(text: string): GateReadings {
   return { ...BLANK, ...fields, answers: { ...BLANK.answers, ...answers } } as GateReadings
 }
 
-const LIMITS: GateLimits = {
+const LIMITS: ConditionLimits = {
   method: 'spray',
   forLeaf: 'no',
   kinds: [],
@@ -46,7 +46,7 @@ test.each(readTable('gate.csv', import.meta.url))('$name: $words', (row) => {
         Number.isNaN(Number(value)) ? value : Number(value),
       ]),
     ),
-  } as GateLimits
+  } as ConditionLimits
   const found = gateFindings(readingsOf(row.readings ?? ''), limits, {
     now: now ? Number(now) : 12,
     rises: 6,
@@ -61,7 +61,7 @@ test('a figure that cannot be is told at its field, and gusts under the wind too
 })
 
 test('what was not read is named: what a label hangs on, the leaf and the eyes', () => {
-  const spray = { ...LIMITS, soilFrom: 10, kinds: ['insecticide'] } as GateLimits
+  const spray = { ...LIMITS, soilFrom: 10, kinds: ['insecticide'] } as ConditionLimits
   expect(gateGaps(BLANK, spray)).toEqual([
     'wind',
     'soil',
@@ -88,6 +88,9 @@ const DAY = Array.from({ length: 24 }, (_, at) =>
   hour(at, { wind: at < 18 ? 6 : 4, humidity: 50, rain: at === 20 ? 0.002 : 0 }),
 )
 
+/** Where the place is not known, still air is warned of at any hour. */
+const AHEAD = { light: undefined, on: '2026-05-06' } as const
+
 const across = (text: string | undefined, at: number): number | undefined => {
   const figures = (text ?? '').split(' ')
   return text ? Number(figures[at] ?? figures[0]) : undefined
@@ -106,22 +109,25 @@ test.each(readTable('passesAfter.csv', import.meta.url))('$name: $words', (row) 
       humidity: across(row.humidity, at),
     } as Partial<WeatherHour>),
   )
-  const passed = passesAfter(
-    row.subject as 'wind',
-    { ...LIMITS, ...limits } as GateLimits,
-    day,
-    Number(row.now),
-  )
+  const passed = passesAfter(row.subject as 'wind', {
+    ...AHEAD,
+    limits: { ...LIMITS, ...limits } as ConditionLimits,
+    hours: day,
+    now: Number(row.now),
+  })
   expect(passed).toBe(row.after ? Number(row.after) : undefined)
 })
 
 test('says from when it would pass', () => {
   // 10 mph are 4.47 m/s: 6 is over, 4 is not.
-  expect(passesAfter('wind', LIMITS, DAY, 8)).toBe(18)
-  expect(passesAfter('soil', LIMITS, DAY, 8)).toBeUndefined()
+  const ahead = { ...AHEAD, hours: DAY, now: 8 }
+  expect(passesAfter('wind', { ...ahead, limits: LIMITS })).toBe(18)
+  expect(passesAfter('soil', { ...ahead, limits: LIMITS })).toBeUndefined()
   // Dry for three hours after it: from 21:00 on, for it rains at 20:00.
-  expect(goesAfter(['wind', 'rainIn'], { ...LIMITS, rainfastHours: 3 }, DAY, 8)).toBe(21)
-  expect(goesAfter(['wind', 'people'], LIMITS, DAY, 8)).toBeUndefined()
+  expect(goesAfter(['wind', 'rainIn', 'rain'], { ...ahead, limits: { ...LIMITS, rainfastHours: 3 } })).toBe(
+    21,
+  )
+  expect(goesAfter(['wind', 'people'], { ...ahead, limits: LIMITS })).toBeUndefined()
 })
 
 test('a station fills what it tells and leaves what was typed', () => {

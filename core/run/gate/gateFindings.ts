@@ -1,15 +1,18 @@
+import type { ConditionLimits } from '../../conditions/conditionLimits'
+import {
+  judgeConditions,
+  type ConditionFinding,
+  type ConditionReading,
+  type ConditionSubject,
+  type Daylight,
+} from '../../conditions/judge'
 import { GATE_FIELDS } from './gateFields'
-import { fromMph } from '../../quantity/speed'
 import { enteredWords } from '../../quantity/enteredWords'
 import { fieldReader, type FieldProblem } from '../../quantity/fieldReader'
-import { formatGive } from '../../quantity/format'
 import { lengthSi, speedSi, timeSi } from '../../quantity/quantity'
-import { SYSTEM_UNITS } from '../../quantity/systems'
 import { celsius } from '../../quantity/temperature'
-import { temperatureUnitOf, toldTemperature } from '../../quantity/toldTemperature'
 import { ROUNDING } from '../../quantity/tolerance'
-import { METRES_PER_SECOND_PER, SECONDS_PER } from '../../quantity/units'
-import type { GateLimits } from './gateLimits'
+import { SECONDS_PER } from '../../quantity/units'
 import type { GateQuestion, GateReadings } from './gateReadings'
 
 /** What was read, SI and hours; undefined where it was not. */
@@ -24,24 +27,14 @@ export interface GateRead {
   readonly problems: readonly FieldProblem[]
 }
 
-export type GateSubject =
-  'wind' | 'gust' | 'air' | 'soil' | 'rainIn' | 'leaf' | 'ground' | 'mown' | GateQuestion
+export type GateSubject = ConditionSubject | GateQuestion
 
 /** One reading that speaks against going, or that wants care. */
-export interface GateFinding {
+export interface GateFinding extends Omit<ConditionFinding, 'subject' | 'source'> {
   readonly subject: GateSubject
-  readonly level: 'stop' | 'warn' | 'note'
   /** Whose limit: the label's, the house's, or plain safety. */
-  readonly source: 'label' | 'house' | 'safety'
-  readonly message: string
+  readonly source: ConditionFinding['source'] | 'safety'
 }
-
-/** House limits, mph. Source: trade.md 7. */
-export const HOUSE_WIND = { stop: 10, gust: 15, note: 7, still: 3 } as const
-/** So near to sunrise or sunset still air may hang under warmer air, h (house default). */
-const NEAR_DUSK_HOURS = 1.5
-/** Rain of so much in the day before leaves the ground full, m (house default). */
-const MUCH_RAIN = 0.025
 
 /** Reads what was typed; what is wrong is told at its field. */
 export function readGate(readings: GateReadings): GateRead {
@@ -70,184 +63,36 @@ export function readGate(readings: GateReadings): GateRead {
 
 /**
  * What of the readings speaks against going, the worst first.
- * @param daylight hours of the day at which the sun rises and sets, with the hour it is now; undefined where
- *   the place is not known
- * Source: trade.md 7; limits of the label before those of the house.
+ * @param light hours of the day at which the sun rises and sets, with the hour it is now; undefined where the
+ *   place is not known
+ * Source: trade.md 7; the judge of conditions for what is measured, eyes for the rest.
  */
 export function gateFindings(
   readings: GateReadings,
-  limits: GateLimits,
-  daylight: { readonly now: number; readonly rises: number; readonly sets: number } | undefined,
+  limits: ConditionLimits,
+  light: Daylight | undefined,
 ): readonly GateFinding[] {
-  const read = readGate(readings)
-  const found = [
-    ...windFindings(readings, read, limits, daylight),
-    ...gustFindings(readings, read, limits),
-    ...warmth(readings, read, limits),
-    ...rainFindings(read, limits),
-    ...leafFindings(readings, limits),
-    ...groundFindings(readings, read),
-    ...mowing(read, limits),
-    ...answerFindings(readings, limits),
-  ]
+  const found = [...judgeConditions(asRead(readings, light), limits), ...answerFindings(readings, limits)]
   return found.toSorted((a, b) => LEVELS.indexOf(a.level) - LEVELS.indexOf(b.level))
 }
 const LEVELS = ['stop', 'warn', 'note'] as const
 
-type Daylight = Parameters<typeof gateFindings>[2]
-
-function windFindings(
-  { wind }: GateReadings,
-  { wind: speed }: GateRead,
-  limits: GateLimits,
-  daylight: Daylight,
-): readonly GateFinding[] {
-  if (speed === undefined) return []
-  const told = enteredWords(wind)
-  const finding = (level: GateFinding['level'], source: GateFinding['source'], message: string) => [
-    { subject: 'wind' as const, level, source, message },
-  ]
-  const { windMost } = limits
-  if (windMost !== undefined && speed > windMost + ROUNDING)
-    return finding('stop', 'label', `Wind ${told}: the label allows up to ${speedWords(windMost, limits)}.`)
-  if (speed > fromMph(HOUSE_WIND.stop) + ROUNDING)
-    return limits.method === 'spray'
-      ? finding('stop', 'house', `Wind ${told}: spraying stops above ${mphWords(HOUSE_WIND.stop, limits)}.`)
-      : finding('warn', 'house', `Wind ${told} carries light granules: deflector down, off the far edge.`)
-  if (limits.method !== 'spray') return []
-  if (speed > fromMph(HOUSE_WIND.note) + ROUNDING)
-    return finding('note', 'house', `Wind ${told}: boom low, coarse drops, off the downwind edge.`)
-  const dusk =
-    daylight &&
-    Math.min(Math.abs(daylight.now - daylight.rises), Math.abs(daylight.now - daylight.sets)) <=
-      NEAR_DUSK_HOURS
-  return speed < fromMph(HOUSE_WIND.still) - ROUNDING && dusk !== false
-    ? finding(
-        'warn',
-        'house',
-        `Wind ${told}${dusk ? ' near sunrise or sunset' : ''} is still air: fine spray hangs in it and ` +
-          'drifts far. Wait for a light, steady wind.',
-      )
-    : []
-}
-
-function gustFindings({ gust }: GateReadings, read: GateRead, limits: GateLimits): readonly GateFinding[] {
-  if (read.gust === undefined || read.gust <= fromMph(HOUSE_WIND.gust) + ROUNDING) return []
-  return [
-    {
-      subject: 'gust',
-      level: limits.method === 'spray' ? 'stop' : 'warn',
-      source: 'house',
-      message: `Gusts of ${enteredWords(gust)}: the house stops at ${mphWords(HOUSE_WIND.gust, limits)}.`,
+/** What was typed as the judge reads it, in the words it was typed in. */
+function asRead(readings: GateReadings, light: Daylight | undefined): ConditionReading {
+  const { problems: _, ...read } = readGate(readings)
+  const { wind, gust, air, soil, leaf, ground } = readings
+  return {
+    ...read,
+    leaf: leaf || undefined,
+    ground: ground || undefined,
+    light,
+    words: {
+      wind: enteredWords(wind),
+      gust: enteredWords(gust),
+      air: enteredWords(air),
+      soil: enteredWords(soil),
     },
-  ]
-}
-
-function warmth(readings: GateReadings, { air, soil }: GateRead, limits: GateLimits): readonly GateFinding[] {
-  const unit = temperatureUnitOf(limits.units)
-  const { airMost, soilFrom, soilTo } = limits
-  const hot: readonly GateFinding[] =
-    air !== undefined && airMost !== undefined && air > airMost + ROUNDING
-      ? [
-          {
-            subject: 'air',
-            level: 'stop',
-            source: 'label',
-            message:
-              `Air ${enteredWords(readings.air)}: the label allows up to ` +
-              `${toldTemperature(airMost, unit)}.`,
-          },
-        ]
-      : []
-  const off =
-    soil === undefined
-      ? undefined
-      : soilFrom !== undefined && soil < soilFrom - ROUNDING
-        ? `from ${toldTemperature(soilFrom, unit)}`
-        : soilTo !== undefined && soil > soilTo + ROUNDING
-          ? `up to ${toldTemperature(soilTo, unit)}`
-          : undefined
-  return [
-    ...hot,
-    ...(off === undefined
-      ? []
-      : [
-          {
-            subject: 'soil' as const,
-            level: 'stop' as const,
-            source: 'label' as const,
-            message: `Soil ${enteredWords(readings.soil)}: the label says ${off}.`,
-          },
-        ]),
-  ]
-}
-
-function rainFindings({ rainInHours }: GateRead, limits: GateLimits): readonly GateFinding[] {
-  const { rainfastHours, waterDepth, waterHours } = limits
-  if (rainInHours === undefined) return []
-  const told = `Rain in ${hoursWords(rainInHours)}`
-  if (rainfastHours !== undefined && rainInHours < rainfastHours - ROUNDING)
-    return [
-      {
-        subject: 'rainIn',
-        level: 'stop',
-        source: 'label',
-        message: `${told}: it has to stay dry for ${hoursWords(rainfastHours)}.`,
-      },
-    ]
-  return waterDepth !== undefined && (waterHours === undefined || rainInHours <= waterHours)
-    ? [
-        {
-          subject: 'rainIn',
-          level: 'note',
-          source: 'label',
-          message: `${told} may water it in: a gauge on the site says whether it did.`,
-        },
-      ]
-    : []
-}
-
-function leafFindings({ leaf }: GateReadings, limits: GateLimits): readonly GateFinding[] {
-  const warn = (message: string): readonly GateFinding[] => [
-    { subject: 'leaf', level: 'warn', source: 'house', message },
-  ]
-  const { method, forLeaf, dryLeaf } = limits
-  if (method === 'spread' && forLeaf === 'yes')
-    return leaf === 'dry'
-      ? warn('The leaf is dry: what has to stick to it needs dew or a light sprinkling.')
-      : []
-  if (leaf !== 'wet') return []
-  if (method === 'spread')
-    return warn('The leaf is wet: granules cling to it and can burn. Wait, or drag the dew.')
-  return dryLeaf === 'asked' ? warn('The leaf is wet: spray runs off it. Wait until it is dry.') : []
-}
-
-function groundFindings({ ground }: GateReadings, { rained }: GateRead): readonly GateFinding[] {
-  return ground === 'soaked' || (ground === '' && rained !== undefined && rained > MUCH_RAIN)
-    ? [
-        {
-          subject: 'ground',
-          level: 'warn',
-          source: 'house',
-          message: 'The ground is full of water: what goes down now runs off, and wheels leave ruts.',
-        },
-      ]
-    : []
-}
-
-function mowing({ mownHours }: GateRead, { mowBeforeHours }: GateLimits): readonly GateFinding[] {
-  return mownHours !== undefined && mowBeforeHours !== undefined && mownHours < mowBeforeHours - ROUNDING
-    ? [
-        {
-          subject: 'mown',
-          level: 'stop',
-          source: 'label',
-          message:
-            `Mown ${hoursWords(mownHours)} ago: the label asks for ${hoursWords(mowBeforeHours)} between ` +
-            'mowing and this.',
-        },
-      ]
-    : []
+  }
 }
 
 interface Unsafe {
@@ -288,7 +133,7 @@ const UNSAFE: Readonly<Record<GateQuestion, Unsafe>> = {
   },
 }
 
-const answerFindings = ({ answers }: GateReadings, { kinds }: GateLimits): readonly GateFinding[] =>
+const answerFindings = ({ answers }: GateReadings, { kinds }: ConditionLimits): readonly GateFinding[] =>
   (Object.keys(UNSAFE) as GateQuestion[]).flatMap((subject): readonly GateFinding[] => {
     if (answers[subject] !== 'no') return []
     const unsafe = UNSAFE[subject]
@@ -300,7 +145,7 @@ const answerFindings = ({ answers }: GateReadings, { kinds }: GateLimits): reado
   })
 
 /** What was not read yet of what this application hangs on. */
-export function gateGaps(readings: GateReadings, limits: GateLimits): readonly GateSubject[] {
+export function gateGaps(readings: GateReadings, limits: ConditionLimits): readonly GateSubject[] {
   const blank = (name: 'wind' | 'air' | 'soil' | 'mown') => readings[name].text.trim() === ''
   const questions = (Object.keys(UNSAFE) as GateQuestion[]).filter(
     (name) => readings.answers[name] === '' && (name !== 'bees' || limits.kinds.some(isForPests)),
@@ -318,10 +163,3 @@ export function gateGaps(readings: GateReadings, limits: GateLimits): readonly G
 }
 const PESTS = ['insecticide', 'fungicide', 'pre-emergent herbicide', 'post-emergent herbicide']
 const isForPests = (kind: string) => PESTS.includes(kind)
-
-const speedWords = (speed: number, { units }: GateLimits): string => {
-  const { speed: unit } = SYSTEM_UNITS[units]
-  return `${formatGive(speed / METRES_PER_SECOND_PER[unit])} ${unit}`
-}
-const mphWords = (figure: number, limits: GateLimits): string => speedWords(fromMph(figure), limits)
-const hoursWords = (hours: number): string => `${formatGive(hours)} h`

@@ -1,51 +1,60 @@
-import { fromMph } from '../../quantity/speed'
-import { isLeafWet, type WeatherHour } from '../../weather/hours/weatherHour'
-import { HOUSE_WIND, type GateSubject } from './gateFindings'
-import type { GateLimits } from './gateLimits'
+import type { ConditionLimits } from '../../conditions/conditionLimits'
+import { hourReading } from '../../conditions/hourReading'
+import { judgeConditions, type ConditionReading, type Daylight } from '../../conditions/judge'
+import type { WeatherHour } from '../../weather/hours/weatherHour'
+import type { GateSubject } from './gateFindings'
+
+/** The hours a forecast tells, and what is asked of them. */
+export interface HoursAhead {
+  readonly limits: ConditionLimits
+  /** Of the day, in their order, and of the next for what has to stay dry. */
+  readonly hours: readonly WeatherHour[]
+  /** Hours at which the sun rises and sets; undefined where the place is not known. */
+  readonly light: Omit<Daylight, 'now'> | undefined
+  /** The day, YYYY-MM-DD, and the hour it is. */
+  readonly on: string
+  readonly now: number
+}
 
 /**
- * The hour of the day from which the forecast has a reading inside its limits again.
- * @param hours of the day, forecast; @param now the hour it is
- * @returns undefined where no later hour of the day has it, or the forecast does not tell
- * Source: trade.md 7.
+ * The hour of the day from which the judge of conditions lets a reading pass again by the forecast.
+ * @returns undefined where no later hour of the day does, or the forecast does not tell
+ * Source: decide.md 3.
  */
-export function passesAfter(
-  subject: GateSubject,
-  limits: GateLimits,
-  hours: readonly WeatherHour[],
-  now: number,
-): number | undefined {
-  const passes = PASSES[subject]
-  return passes && hours.find((one) => one.hour > now && passes(one, limits, hours) === true)?.hour
-}
+export const passesAfter = (subject: GateSubject, ahead: HoursAhead): number | undefined =>
+  goesAfter([subject], ahead)
 
 /**
  * The first hour from which all that fails passes; undefined where none of the day does.
- * @param failing what stops now
+ * @param failing what stops or warns now
  */
 export function goesAfter(
   failing: readonly GateSubject[],
-  limits: GateLimits,
-  hours: readonly WeatherHour[],
-  now: number,
+  { limits, hours, light, on, now }: HoursAhead,
 ): number | undefined {
-  const tests = failing.map((subject) => PASSES[subject])
-  if (failing.length === 0 || tests.some((test) => test === undefined)) return undefined
-  return hours.find((one) => one.hour > now && tests.every((test) => test?.(one, limits, hours) === true))
-    ?.hour
+  if (failing.length === 0) return undefined
+  return hours.find((one) => {
+    if (one.on !== on || one.hour <= now) return false
+    const reading = hourReading(one, hours, light)
+    if (!failing.every((subject) => isTold(subject, reading))) return false
+    return judgeConditions(reading, limits).every(
+      ({ subject, level }) => level === 'note' || !failing.includes(subject),
+    )
+  })?.hour
 }
 
-type Passes = (hour: WeatherHour, limits: GateLimits, day: readonly WeatherHour[]) => boolean | undefined
-
-const PASSES: Readonly<Partial<Record<GateSubject, Passes>>> = {
-  wind: ({ wind }, { windMost, method }) =>
-    wind === undefined
-      ? undefined
-      : wind <= (windMost ?? fromMph(HOUSE_WIND.stop)) &&
-        (method === 'spread' || (wind <= fromMph(HOUSE_WIND.stop) && wind >= fromMph(HOUSE_WIND.still))),
-  gust: ({ gust }) => (gust === undefined ? undefined : gust <= fromMph(HOUSE_WIND.gust)),
-  air: ({ air }, { airMost }) => airMost === undefined || air <= airMost,
-  leaf: (hour) => isLeafWet(hour) === false,
-  rainIn: ({ hour }, { rainfastHours = 0 }, day) =>
-    day.every((one) => one.hour < hour || one.hour >= hour + rainfastHours || (one.rain ?? 0) === 0),
+/** Whether an hour of a forecast tells of it at all. */
+function isTold(subject: GateSubject, reading: ConditionReading): boolean {
+  switch (subject) {
+    case 'wind':
+    case 'gust':
+    case 'air':
+    case 'leaf':
+      return reading[subject] !== undefined
+    case 'rain':
+    case 'rainIn':
+      return true
+    default:
+      return false
+  }
 }

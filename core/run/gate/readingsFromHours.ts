@@ -7,10 +7,8 @@ import { temperatureUnitOf } from '../../quantity/toldTemperature'
 import { depthIn, depthUnitOf } from '../../quantity/toldDepth'
 import { METRES_PER_SECOND_PER } from '../../quantity/units'
 import { isLeafWet, type WeatherHour } from '../../weather/hours/weatherHour'
+import { isRainTold } from '../../conditions/hourReading'
 import type { GateReadings } from './gateReadings'
-
-/** A chance of rain from here on counts as rain told (house default). */
-const LIKELY = 0.4
 
 /**
  * What a station says of the hour it is, as readings somebody may overrule; what it does not tell stays as it
@@ -33,9 +31,7 @@ export function readingsFromHours(
   const speed = (value: number | undefined, as: GateReadings['wind']): GateReadings['wind'] =>
     value === undefined ? as : { text: tenthsText(value / METRES_PER_SECOND_PER[speedUnit]), unit: speedUnit }
   const degrees = temperatureUnitOf(units)
-  const ahead = hours
-    .slice(index)
-    .findIndex(({ rain = 0, chance }) => (chance === undefined ? rain > 0 : chance >= LIKELY))
+  const ahead = hours.slice(index).findIndex(isRainTold)
   const behind = hours.slice(Math.max(0, index - 24), index)
   const wet = isLeafWet(hour)
   return {

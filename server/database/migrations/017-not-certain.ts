@@ -1,6 +1,6 @@
 import { run, type Migration } from './migration'
 
-/** Of an outcome in a record: how far off, what ground and scale leave open, and the house's tolerance then. */
+/** Of an outcome in a record: how far off, what ground and scale leave open, and the house's tolerance. */
 const OFF = `abs((o->>'deviation')::float)`
 const GIVE = `coalesce((o->>'give')::float, 0)`
 const house = (name: 'good' | 'acceptable', usual: number) =>

@@ -1,6 +1,6 @@
-import { dayWants } from '#core/job/dayWants'
+import { conditionLimits } from '#core/conditions/conditionLimits'
 import type { UnitSystem } from '#core/quantity/systems'
-import { waitingCosts, whichDay, type DayWindow } from '#core/season/whichDay'
+import { waitingCosts, whichDay, type DayWindow } from '#core/conditions/whichDay'
 import { openWorkingBook } from '#core/working/working'
 import type { Organization } from '#shared/schemas/organization'
 import type { JobDays } from '#shared/schemas/season'
@@ -40,7 +40,7 @@ export async function jobDays(
   const book = openWorkingBook()
   const scores = whichDay(
     hours,
-    dayWants(drafts, products, areas, units),
+    drafts.map((draft) => conditionLimits(draft, products, areas, units)),
     window,
     source.today,
     lightAt(site, station, organization.timeZone),
@@ -97,7 +97,7 @@ export async function jobOutlooks(
     const drafts = applications.map(({ document }) => document)
     const [score] = whichDay(
       (await source.hours(station)).filter(({ on }) => on === day),
-      dayWants(drafts, products, areas, organization.units),
+      drafts.map((draft) => conditionLimits(draft, products, areas, organization.units)),
       { opens: undefined, closes: undefined },
       day,
       lightAt(site, station, organization.timeZone),

@@ -1,13 +1,13 @@
 import { daysAfter } from '#core/calendar/daysBetween'
 import { toPlan } from '#core/ground/geodesy'
-import { dayWants } from '#core/job/dayWants'
+import { conditionLimits } from '#core/conditions/conditionLimits'
 import type { StockedProduct } from '#core/job/cost/jobCost'
 import { workOutJob } from '#core/job/workOutJob'
 import { intendedApplication, onSomeMachine } from '#core/program/intendedApplication'
 import type { Intention } from '#core/program/intentions'
 import { weekPlan, type DayRoom } from '#core/program/weekPlan'
 import type { UnitSystem } from '#core/quantity/systems'
-import { whichDay } from '#core/season/whichDay'
+import { whichDay } from '#core/conditions/whichDay'
 import type { Area, Site } from '#shared/schemas/ground'
 import type { Organization } from '#shared/schemas/organization'
 import type { SeasonWeek, WeekWork } from '#shared/schemas/season'
@@ -113,7 +113,7 @@ async function worksOf(
     const machineId = draft[draft.method].source?.id ?? ''
     const scores = whichDay(
       await source.hours(station),
-      dayWants([draft], products, areas, units),
+      [conditionLimits(draft, products, areas, units)],
       { opens: from, closes: to },
       source.today,
       lightAt(site, station, organization.timeZone),

@@ -1,33 +1,12 @@
 import { dayText } from '../calendar/dayText'
 import { daysAfter, daysBetween } from '../calendar/daysBetween'
-import type { UnitSystem } from '../quantity/systems'
 import { toldDepth } from '../quantity/toldDepth'
 import { sixDigits } from '../working/figureText'
 import { closedWorkingBook, type WorkingBook } from '../working/working'
-import { isLeafWet, type WeatherHour } from '../weather/hours/weatherHour'
-
-/** What the label and the place ask of a day. SI; undefined: nothing is asked. */
-export interface DayWants {
-  /** m/s */
-  readonly windMost?: number | undefined
-  /** °C */
-  readonly airMost?: number | undefined
-  /** Depth to water in, m, and within how many hours. */
-  readonly waterDepth?: number | undefined
-  readonly waterHours?: number | undefined
-  /** Hours without rain after it. */
-  readonly rainfastHours?: number | undefined
-  /** The leaf must be dry when it goes down: a spray for the leaf; granules ask for it too. */
-  readonly dryLeaf: 'asked' | 'no matter'
-  /** Whether the place can water it in by itself. */
-  readonly irrigation: 'zone' | 'none'
-  /** Days of the week on which it is mown, 0 Sunday; and days that must lie between, before and after. */
-  readonly mownOn: readonly number[]
-  readonly mowBeforeHours?: number | undefined
-  readonly mowAfterHours?: number | undefined
-  /** The units its reasons are read in. */
-  readonly units: UnitSystem
-}
+import type { WeatherHour } from '../weather/hours/weatherHour'
+import type { ConditionLimits } from './conditionLimits'
+import { hourReading } from './hourReading'
+import { judgeConditions, type ConditionFinding } from './judge'
 
 /** The days in which it should go down, YYYY-MM-DD; undefined: not known. */
 export interface DayWindow {
@@ -65,11 +44,15 @@ const WASHES = 4
 const WASHED = 0.6
 /** Mowing on a wrong day can be moved. */
 const MOWN = 0.7
+/** Hours in which something is warned of count for so much. */
+const WITH_CARE = 0.5
 
 /**
  * Candidate days scored: inside the window, rain before the watering deadline or none while it dries, hours
- * within wind, heat and daylight, and the mowing. Earlier than ideal with rain can beat ideal and dry.
+ * of daylight that the judge of conditions lets pass, and the mowing. Earlier than ideal with rain can beat
+ * ideal and dry.
  * @param hours of the station, with what is forecast; days without hours are left out
+ * @param asked by each application of the visit
  * @param daylight hours of a day between which it is light; undefined where the place is not known
  * @param book gets the page `whichDay`
  * @returns the best first; of equals the earlier
@@ -77,7 +60,7 @@ const MOWN = 0.7
  */
 export function whichDay(
   hours: readonly WeatherHour[],
-  wants: DayWants,
+  asked: readonly ConditionLimits[],
   window: DayWindow,
   today: string,
   daylight: (on: string) => { readonly from: number; readonly to: number } | undefined,
@@ -88,14 +71,15 @@ export function whichDay(
   const scores = [...byDay]
     .filter(([on]) => on >= today)
     .map(([on, own]): DayScore => {
-      const light = daylight(on) ?? WORK_HOURS
-      const runs = fittingRuns(own, wants, light)
+      const light = daylight(on)
+      const judged = judgedHours(own, hours, asked, light)
+      const runs = fittingRuns(judged, light ?? WORK_HOURS)
       // The run that is best with the rain behind it; of equals the longer, then the earlier.
       const [best] = (runs.length > 0 ? runs : [undefined])
         .map((run) => ({
           run,
-          hours: hoursFactor(run, own, wants),
-          water: waterFactor(on, run?.from ?? WORK_HOURS.from, hours, wants),
+          hours: hoursFactor(run, judged),
+          water: waterFactor(on, run?.from ?? WORK_HOURS.from, hours, asked),
         }))
         .toSorted(
           (a, b) =>
@@ -105,9 +89,9 @@ export function whichDay(
       const factors: readonly DayFactor[] = [
         windowFactor(on, window),
         ...(best ? [best.hours, best.water] : []),
-        ...mowingFactor(on, wants),
+        ...mowingFactor(on, asked),
       ]
-      const run = best?.run
+      const run = best?.run && { from: best.run.from, to: best.run.to }
       return { on, hours: run, factors, score: factors.reduce((product, { value }) => product * value, 1) }
     })
   const best = scores.toSorted((a, b) => b.score - a.score || (a.on < b.on ? -1 : 1))
@@ -146,60 +130,76 @@ function windowFactor(on: string, { opens, closes }: DayWindow): DayFactor {
 interface HourRun {
   readonly from: number
   readonly to: number
+  /** What is warned of in it; none: nothing speaks against it. */
+  readonly care: readonly string[]
 }
 
 const lengthOf = (run: HourRun | undefined): number => (run ? run.to - run.from + 1 : 0)
 
-/** Runs of daylight hours within wind, heat, rain and leaf, in their order. */
-function fittingRuns(
+/** An hour of the day with what speaks against it, by every application of the visit. */
+interface JudgedHour {
+  readonly hour: number
+  readonly findings: readonly ConditionFinding[]
+  /** A label limits the wind, and the station tells none. */
+  readonly windUnknown: boolean
+}
+
+function judgedHours(
   own: readonly WeatherHour[],
-  { windMost, airMost, dryLeaf }: DayWants,
-  light: HourRun,
+  hours: readonly WeatherHour[],
+  asked: readonly ConditionLimits[],
+  light: { readonly from: number; readonly to: number } | undefined,
+): readonly JudgedHour[] {
+  const sun = light && { rises: light.from, sets: light.to }
+  return own.map((one) => {
+    const reading = hourReading(one, hours, sun)
+    return {
+      hour: one.hour,
+      findings: asked.flatMap((limits) => judgeConditions(reading, limits)),
+      windUnknown: one.wind === undefined && asked.some(({ windMost }) => windMost !== undefined),
+    }
+  })
+}
+
+/** Runs of daylight hours that nothing stops, those of one kind of care together, in their order. */
+function fittingRuns(
+  judged: readonly JudgedHour[],
+  light: { readonly from: number; readonly to: number },
 ): readonly HourRun[] {
-  const fits = (hour: number): boolean => {
-    const one = own.find((each) => each.hour === hour)
-    return (
-      one !== undefined &&
-      (windMost === undefined || (one.wind !== undefined && one.wind <= windMost)) &&
-      (airMost === undefined || one.air <= airMost) &&
-      (one.rain ?? 0) === 0 &&
-      (dryLeaf === 'no matter' || isLeafWet(one) !== true)
-    )
-  }
   const runs: HourRun[] = []
   for (let hour = Math.ceil(light.from); hour <= Math.floor(light.to); hour++) {
+    const one = judged.find((each) => each.hour === hour)
+    if (!one || one.windUnknown || one.findings.some(({ level }) => level === 'stop')) continue
+    // Rain behind it counts as water, not as care.
+    const care = one.findings.flatMap(({ subject, level, message }) =>
+      level === 'warn' && subject !== 'rain' ? [message] : [],
+    )
     const last = runs.at(-1)
-    if (!fits(hour)) continue
-    if (last?.to === hour - 1) runs[runs.length - 1] = { from: last.from, to: hour }
-    else runs.push({ from: hour, to: hour })
+    if (last?.to === hour - 1 && last.care.length > 0 === care.length > 0)
+      runs[runs.length - 1] = { ...last, to: hour }
+    else runs.push({ from: hour, to: hour, care })
   }
   return runs
 }
 
-function hoursFactor(run: HourRun | undefined, own: readonly WeatherHour[], wants: DayWants): DayFactor {
-  if (!run) {
-    const { windMost, airMost } = wants
-    const winds = own.flatMap(({ wind }) => wind ?? [])
-    const windy = windMost !== undefined && winds.length > 0 && winds.every((wind) => wind > windMost)
-    const untold = windMost !== undefined && winds.length === 0
-    const hot = airMost !== undefined && own.every(({ air }) => air > airMost)
-    return {
-      name: 'hours',
-      value: 0,
-      reason: untold
-        ? 'its wind is not known'
-        : windy
-          ? 'wind over the label all day'
-          : hot
-            ? 'too hot for the label all day'
-            : 'no hour that fits',
-    }
-  }
+function hoursFactor(run: HourRun | undefined, judged: readonly JudgedHour[]): DayFactor {
+  if (!run) return { name: 'hours', value: 0, reason: stopped(judged) }
+  const [care] = run.care
   return {
     name: 'hours',
-    value: Math.min(1, lengthOf(run) / GOOD_HOURS),
-    reason: `${clock(run.from)} to ${clock(run.to + 1)}`,
+    value: Math.min(1, lengthOf(run) / GOOD_HOURS) * (care === undefined ? 1 : WITH_CARE),
+    reason: `${clock(run.from)} to ${clock(run.to + 1)}` + (care === undefined ? '' : `, with care: ${care}`),
   }
+}
+
+/** Why no hour fits: what stops all of them, else that they are stopped by one thing or another. */
+function stopped(judged: readonly JudgedHour[]): string {
+  if (judged.length > 0 && judged.every(({ windUnknown }) => windUnknown)) return 'its wind is not known'
+  const [first, ...others] = judged.map(({ findings }) => findings.filter(({ level }) => level === 'stop'))
+  const all = first?.find(({ subject, source }) =>
+    others.every((own) => own.some((one) => one.subject === subject && one.source === source)),
+  )
+  return all ? `all day: ${all.message}` : 'no hour that fits'
 }
 
 const clock = (hour: number): string => `${hour % 24}:00`
@@ -209,8 +209,13 @@ function waterFactor(
   on: string,
   from: number,
   hours: readonly WeatherHour[],
-  { waterDepth, waterHours = USUAL_WATER_HOURS, rainfastHours, irrigation, units }: DayWants,
+  asked: readonly ConditionLimits[],
 ): DayFactor {
+  const waterDepth = most(asked.flatMap((one) => one.waterDepth ?? []))
+  const waterHours = least(asked.flatMap((one) => one.waterHours ?? [])) ?? USUAL_WATER_HOURS
+  const rainfastHours = most(asked.flatMap((one) => one.rainfastHours ?? []))
+  const irrigation = asked.every((one) => one.irrigation === 'zone') ? 'zone' : 'none'
+  const [{ units } = { units: 'us-1000' as const }] = asked
   const within = (length: number) =>
     hours.filter((one) => {
       const after = daysBetween(on, one.on) * 24 + one.hour - from
@@ -251,9 +256,17 @@ function waterFactor(
   return { name: 'water', value: 1, reason: 'rain is no matter' }
 }
 
+const least = (values: readonly number[]): number | undefined =>
+  values.length === 0 ? undefined : Math.min(...values)
+const most = (values: readonly number[]): number | undefined =>
+  values.length === 0 ? undefined : Math.max(...values)
+
 const percent = (share: number): string => `${Math.round(share * 100)} %`
 
-function mowingFactor(on: string, { mownOn, mowBeforeHours, mowAfterHours }: DayWants): readonly DayFactor[] {
+function mowingFactor(on: string, asked: readonly ConditionLimits[]): readonly DayFactor[] {
+  const mownOn = asked.flatMap((one) => one.mownOn)
+  const mowBeforeHours = most(asked.flatMap((one) => one.mowBeforeHours ?? []))
+  const mowAfterHours = most(asked.flatMap((one) => one.mowAfterHours ?? []))
   if (mownOn.length === 0 || (mowBeforeHours === undefined && mowAfterHours === undefined)) return []
   const mown = (day: string) => mownOn.includes(new Date(`${day}T00:00:00Z`).getUTCDay())
   const span = (length: number | undefined) => Math.ceil((length ?? 0) / 24)

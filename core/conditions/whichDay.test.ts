@@ -1,11 +1,11 @@
 import { expect, test } from 'vitest'
 import { figure, readTable } from '../../test/support/readTable'
 import type { WeatherHour } from '../weather/hours/weatherHour'
-import { suppression } from './suppression'
-import { tellingReasons, waitingCosts, whichDay, type DayWants } from './whichDay'
+import { limitsWithoutLabels, type ConditionLimits } from './conditionLimits'
+import { tellingReasons, waitingCosts, whichDay } from './whichDay'
 
 const some = (text: string | undefined) => (text ? Number(text) : undefined)
-const WANTS: DayWants = { dryLeaf: 'no matter', irrigation: 'none', mownOn: [], units: 'us-1000' }
+const WANTS = limitsWithoutLabels({ method: 'spread', fate: undefined }, 'us-1000')
 const light = () => ({ from: 6, to: 20 })
 
 /** A day of one air and wind; its rain falls in one hour, at its chance; the others have 30 % of that. */
@@ -27,17 +27,19 @@ const dayOf = (row: Record<string, string>, on = row.on!): readonly WeatherHour[
 test.each(readTable('whichDay.csv', import.meta.url))('which day: $case', (row) => {
   const [best] = whichDay(
     dayOf(row),
-    {
-      ...WANTS,
-      windMost: some(row.windMost),
-      airMost: some(row.airMost),
-      waterDepth: some(row.depth),
-      waterHours: some(row.within),
-      rainfastHours: some(row.rainfast),
-      irrigation: row.irrigation as 'zone' | 'none',
-      mownOn: row.mown ? [Number(row.mown)] : [],
-      mowAfterHours: some(row.mowAfter),
-    },
+    [
+      {
+        ...WANTS,
+        windMost: some(row.windMost),
+        airMost: some(row.airMost),
+        waterDepth: some(row.depth),
+        waterHours: some(row.within),
+        rainfastHours: some(row.rainfast),
+        irrigation: row.irrigation as 'zone' | 'none',
+        mownOn: row.mown ? [Number(row.mown)] : [],
+        mowAfterHours: some(row.mowAfter),
+      },
+    ],
     { opens: row.opens, closes: row.closes },
     '2026-05-06',
     light,
@@ -51,7 +53,7 @@ test('earlier than ideal with rain beats ideal and dry', () => {
   const dry = dayOf({ ...plain!, chance: '0.2' }, '2026-05-10')
   const wants = { ...WANTS, waterDepth: 0.01, waterHours: 24 }
   const window = { opens: '2026-05-09', closes: '2026-05-20' }
-  const scores = whichDay([...wet, ...dry], wants, window, '2026-05-06', light)
+  const scores = whichDay([...wet, ...dry], [wants], window, '2026-05-06', light)
   expect(scores.map(({ on }) => on)).toEqual(['2026-05-07', '2026-05-10'])
   expect(waitingCosts(scores, window)).toMatch(
     /^After 7 May 2026 the next best is 10 May 2026 at \d+ % of it/,
@@ -60,7 +62,7 @@ test('earlier than ideal with rain beats ideal and dry', () => {
 test('reasons that take nothing off are not told; a day as good can be waited for', () => {
   const window = { opens: undefined, closes: '2026-05-20' }
   const days = [...dayOf(plain!, '2026-05-07'), ...dayOf(plain!, '2026-05-08')]
-  const scores = whichDay(days, WANTS, window, '2026-05-06', light)
+  const scores = whichDay(days, [WANTS], window, '2026-05-06', light)
   expect(tellingReasons(scores[0]!)).toEqual(['6:00 to 21:00'])
   expect(waitingCosts(scores, window)).toBe(
     'Nothing is lost by waiting until 8 May 2026; the window closes on 20 May 2026.',
@@ -70,7 +72,7 @@ test('a label that limits wind where no wind is known: no hour, and that is the 
   const hours = dayOf(plain!, '2026-05-07').map(({ wind: _, ...hour }) => hour)
   const [only] = whichDay(
     hours,
-    { ...WANTS, windMost: 4 },
+    [{ ...WANTS, windMost: 4 }],
     { opens: undefined, closes: undefined },
     '2026-05-06',
     light,
@@ -83,26 +85,16 @@ test('a dark day has no hours; days gone by are no candidates; of equals the ear
     ...dayOf(plain!, '2026-05-07'),
     ...dayOf(plain!, '2026-05-01'),
   ]
-  const scores = whichDay(days, WANTS, { opens: undefined, closes: undefined }, '2026-05-06', light)
+  const scores = whichDay(days, [WANTS], { opens: undefined, closes: undefined }, '2026-05-06', light)
   expect(scores.map(({ on }) => on)).toEqual(['2026-05-07', '2026-05-08'])
-  const dark = whichDay(days, WANTS, { opens: undefined, closes: undefined }, '2026-05-06', () => ({
+  const dark = whichDay(days, [WANTS], { opens: undefined, closes: undefined }, '2026-05-06', () => ({
     from: 12.5,
     to: 12.4,
   }))
   expect(dark.map(({ score }) => score)).toEqual([0, 0])
 })
 
-test('growth is lowest half way, back at the threshold, above it after, then over', () => {
-  const at = (units: number) => suppression(units, 200)
-  expect(at(0)).toEqual({ shape: -0, phase: 'falls' })
-  expect(at(100).shape).toBe(-1)
-  expect(at(150)).toMatchObject({ phase: 'comes back' })
-  expect(at(200).shape).toBeCloseTo(0, 12)
-  expect(at(300)).toEqual({ shape: 0.5, phase: 'overshoots' })
-  expect(at(400)).toEqual({ shape: 0, phase: 'over' })
-})
-
-test.each<[string, Partial<DayWants>, readonly number[], number]>([
+test.each<[string, Partial<ConditionLimits>, readonly number[], number]>([
   // Three hours fit of the four that are enough: within wind at 6, 7 and 8.
   ['fewer hours than are good count for their share', { windMost: 4 }, [], 0.75],
   // No chance is told: where rain is told it comes, where none is it does not.
@@ -120,7 +112,7 @@ test.each<[string, Partial<DayWants>, readonly number[], number]>([
   }))
   const [best] = whichDay(
     hours,
-    { ...WANTS, ...wants },
+    [{ ...WANTS, ...wants }],
     { opens: undefined, closes: undefined },
     '2026-05-06',
     () => ({ from: 6, to: wants.rainfastHours === undefined ? 20 : 6 }),
