@@ -2,6 +2,7 @@
 /** This morning: what runs, what is due, who may go back where, what needs looking after. */
 useHead({ title: 'Today · Hectarum' })
 const crew = useCrewStore()
+const person = useSelfStore()
 const { answer: today, problem, again: read } = useAnswer(questions.today, refreshWeather)
 const { whose, choices, own } = useWhose(() => [...(today.value?.jobs ?? []), ...(today.value?.ahead ?? [])])
 /** More choices than this, all jobs among them, make a list. */
@@ -43,7 +44,7 @@ const young = computed(() => today.value?.counts.jobs === 0)
         />
       </template>
     </header>
-    <LazyFirstSteps v-if="young" :counts="today.counts" />
+    <LazyFirstSteps v-if="young && person.may('work')" :counts="today.counts" />
     <DayHours v-if="!young" :today="today" />
     <div v-if="!young" class="columns">
       <div class="space-y-6">

@@ -40,11 +40,13 @@ export const useCrewStore = defineStore('crew', () => {
     await load()
   }
 
-  async function start(name: string) {
+  /** @param timeZone the clock it goes by */
+  async function start(name: string, timeZone: string) {
     const made = await tell<Organization>('POST', '/api/organizations', {
       id: uuid(),
       name,
       units: units.value,
+      timeZone,
     })
     await load()
     return made

@@ -7,8 +7,19 @@ import { METRES_PER_SECOND_PER } from '../quantity/units'
 import type { ConditionLimits } from './conditionLimits'
 import { HOUSE_CONDITIONS } from './houseConditions'
 
-export type ConditionSubject =
-  'wind' | 'gust' | 'air' | 'soil' | 'rainIn' | 'rain' | 'leaf' | 'ground' | 'mown' | 'turf'
+export const CONDITION_SUBJECTS = [
+  'wind',
+  'gust',
+  'air',
+  'soil',
+  'rainIn',
+  'rain',
+  'leaf',
+  'ground',
+  'mown',
+  'turf',
+] as const
+export type ConditionSubject = (typeof CONDITION_SUBJECTS)[number]
 
 /**
  * The hour as it was read, is forecast, or the day is expected to be; SI and hours, undefined: not known.

@@ -1,5 +1,16 @@
 import { daysAfter } from '../calendar/daysBetween'
 
+/**
+ * The licence that goes on record beside a name: a person's own or none; the crew's, named as such, only
+ * where nobody signs in.
+ * @param person whose work it is; undefined where nobody signs in
+ * @example licenceOf(undefined, 'C-4471') // 'C-4471 (the crew’s)'
+ */
+export function licenceOf(person: { readonly licence: string } | undefined, ofCrew: string): string {
+  if (person) return person.licence.trim()
+  return ofCrew.trim() === '' ? '' : `${ofCrew.trim()} (the crew’s)`
+}
+
 /** A licence that ends within so many days is told beforehand. */
 const SOON_DAYS = 30
 

@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest'
-import { licenceStanding } from './licence'
+import { licenceOf, licenceStanding } from './licence'
 import { passphraseProblem } from './passphrase'
 import { DEEDS, mayDo, ROLES, whoMay } from './roles'
 import { signInWait } from './signInWait'
@@ -49,4 +49,11 @@ test.each([
   ['A-1', '2026-06-06', 'valid'],
 ])('licence %s that ends %s is %s on 6 May', (licence, ends, standing) => {
   expect(licenceStanding(licence, ends, '2026-05-06')).toBe(standing)
+})
+
+test('a licence on record is a person’s own or none; the crew’s is named as the crew’s', () => {
+  expect(licenceOf({ licence: ' C-12 ' }, 'C-4471')).toBe('C-12')
+  expect(licenceOf({ licence: '' }, 'C-4471')).toBe('')
+  expect(licenceOf(undefined, 'C-4471')).toBe('C-4471 (the crew’s)')
+  expect(licenceOf(undefined, ' ')).toBe('')
 })

@@ -12,6 +12,8 @@ import {
 import { enteredOf, entriesOf, NotNegative, Positive, quantityOf } from '../shape/figures'
 import type { Held } from '../shape/held'
 import { Day, Instant, Line, Uuid } from '../shape/texts'
+import { CONDITION_SUBJECTS } from '../conditions/judge'
+import { COMPASS_POINTS } from '../ground/compass'
 import { LOOK_RESULTS, MISHAPS, WATERED_FROM } from './carriedChoices'
 import { READING_WAYS } from './corrections/reading'
 import { ANSWERS, GATE_QUESTIONS, GROUNDS, LEAVES } from './gate/gateReadings'
@@ -20,17 +22,7 @@ const Words = v.pipe(v.string(), v.maxLength(2000, 'is too long'))
 const Load = v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(1000))
 const Share = v.pipe(v.number(), v.minValue(0), v.maxValue(1, 'must be at most 1'))
 const StepId = v.pipe(v.string(), v.regex(/^[a-z0-9-]{1,40}$/, 'is no step of a run'))
-const SUBJECTS = [
-  'wind',
-  'gust',
-  'air',
-  'soil',
-  'rainIn',
-  'leaf',
-  'ground',
-  'mown',
-  ...GATE_QUESTIONS,
-] as const
+const SUBJECTS = [...CONDITION_SUBJECTS, ...GATE_QUESTIONS] as const
 const Subject = v.picklist(SUBJECTS)
 
 const Readings = v.strictObject({
@@ -45,6 +37,8 @@ const Readings = v.strictObject({
   mown: enteredOf(TIME_UNITS),
   answers: v.strictObject(entriesOf(GATE_QUESTIONS, () => v.picklist(ANSWERS))),
   from: Line,
+  /** Where the wind comes from; absent in readings of before 0.14. */
+  windFrom: v.optional(v.picklist(['', ...COMPASS_POINTS])),
 })
 
 const Gate = v.strictObject({

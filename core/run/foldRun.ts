@@ -5,6 +5,7 @@ import { closedWorkingBook, type WorkingBook } from '../working/working'
 import { skewText } from './eventTime'
 import { outcomeOf, type JudgedOutcome, type ProductOutcome, type Used } from './outcome'
 import type { OutcomeProblem } from './outcomeProblem'
+import { gateWeather } from './gate/gateWeather'
 import { foldProgress, type RunProgress } from './progress'
 import type { CarriedBody, TimedEntry } from './carriedShape'
 import type { AmountCorrection, Correction, EventPerson, FrozenPlan, RunDetails, RunEvent } from './runEvent'
@@ -116,6 +117,8 @@ export function foldRun(
   // Whoever looked at the gate began when it was found fit to go.
   const went = progress.gates.find(({ decision }) => decision === 'go')
   if (went && startedAt !== undefined && state !== 'planned') startedAt = went.at
+  // What was read at the gate is the weather of the record where nobody wrote another.
+  if (details?.weather.trim() === '' && went) details = { ...details, weather: gateWeather(went.readings) }
   const endedAt = ordered.find(
     (event) => event.kind === 'stepped' && event.payload.step === 'rest' && event.payload.done === 'yes',
   )?.at

@@ -1,7 +1,7 @@
 import type { ApplicationDraft } from '../draft/applicationShape'
 import type { RunDetails } from './runEvent'
 
-/** What is known of who works here: whoever logged last, and the crew's licence. */
+/** What is known of who works here: who is signed in or logged last, and the licence that goes with it. */
 interface KnownCrew {
   readonly by: string
   readonly licence: string

@@ -68,7 +68,10 @@ export const ORGANIZATION_ROUTES: readonly Route[] = [
         throw failure('taken', 'Something else has this id already: take a new one.')
       if (!there && (await organizations.count()) >= MOST_CREWS)
         throw failure('locked', `This server keeps at most ${MOST_CREWS} crews.`)
-      const made = await organizations.create(body, Intl.DateTimeFormat().resolvedOptions().timeZone)
+      const made = await organizations.create(
+        body,
+        body.timeZone ?? Intl.DateTimeFormat().resolvedOptions().timeZone,
+      )
       if (person && !there)
         await forOrganization(database, made.id, undefined, person).members.put(person.id, 'owner')
       keepOrganization(event, made.id)

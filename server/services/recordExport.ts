@@ -1,19 +1,37 @@
 import { asWritten } from '#core/quantity/format'
+import { areaIn, areaSi } from '#core/quantity/quantity'
+import { SYSTEM_UNITS } from '#core/quantity/systems'
 import { EARLIER_COLUMNS } from '#core/run/earlier/readEarlierRows'
 import type { RunRecord } from '#core/run/foldRun'
+import { reentryEnds } from '#core/run/reentry'
 import { treatedFeatures } from '#core/run/treatedGround'
 import type { Organization } from '#shared/schemas/organization'
 import type { RecordQuery, RecordRow } from '#shared/schemas/run'
 import type { Repositories } from '../repositories/forOrganization'
+import { localText } from './clock'
 import { allRecords } from './recordList'
 import { csvOf } from './csv'
 
 /** What a table of earlier records may have, so that the file can be taken in again, and what we add. */
-const COLUMNS = [...EARLIER_COLUMNS, 'actual_rate', 'off_by_percent', 'verdict', 'corrections'] as const
+const COLUMNS = [
+  ...EARLIER_COLUMNS,
+  'actual_rate',
+  'off_by_percent',
+  'verdict',
+  'corrections',
+  'time_zone',
+  'address',
+  'wind_from',
+  'reentry',
+  'mix',
+  'mix_unit',
+  'counter_signer',
+  'entered_by',
+] as const
 
 /**
  * The records asked for as CSV: a line for each product of each record, figures and units in columns of their
- * own.
+ * own, days and times by the crew's clock, ground in the crew's unit.
  */
 export async function* recordsCsv(
   repositories: Repositories,
@@ -21,9 +39,12 @@ export async function* recordsCsv(
   asked: RecordQuery,
 ): AsyncGenerator<string> {
   yield `${COLUMNS.join(',')}\r\n`
+  const places = new Map((await repositories.sites.list()).map(({ id, place }) => [id, place]))
   for await (const rows of allRecords(repositories, organization, asked)) {
     const documents = await repositories.records.documents(rows.map(({ id }) => id))
-    const lines = rows.flatMap((row) => linesOf(row, documents.get(row.id)))
+    const lines = rows.flatMap((row) =>
+      linesOf(row, documents.get(row.id), organization, places.get(row.siteId ?? '') ?? ''),
+    )
     if (lines.length > 0) yield csvOf(lines, { columns: COLUMNS, heading: 'none' })
   }
 }
@@ -77,20 +98,27 @@ export async function* recordsGeoJson(
 function linesOf(
   row: RecordRow,
   record: RunRecord | undefined,
+  organization: Organization,
+  address: string,
 ): readonly Readonly<Record<(typeof COLUMNS)[number], string | number>>[] {
   if (!record) return []
   const { frozen, used, details, outcomes } = record
+  const { timeZone, units } = organization
+  const { size: sizeUnit } = SYSTEM_UNITS[units]
+  const local = (instant: string | undefined) => (instant ? localText(instant, timeZone) : '')
+  const reentry = reentryEnds(frozen.labels, row.finishedAt)
+  const went = record.progress.gates.findLast(({ decision }) => decision === 'go')
   const carrier = frozen.request.method.kind === 'spray' ? frozen.request.method.carrier : undefined
   return frozen.labels.map((label) => {
     const outcome = outcomes.find(({ productId }) => productId === label.productId)
     return {
       record: row.id,
-      started: record.startedAt ?? '',
-      finished: row.finishedAt,
+      started: local(record.startedAt),
+      finished: row.only === 'day' ? local(row.finishedAt).slice(0, 10) : local(row.finishedAt),
       site: row.site,
       lawns: frozen.request.areas.map(({ name }) => name ?? '').join('; '),
-      treated: asWritten(used?.treated.value),
-      treated_unit: used?.treated.unit ?? '',
+      treated: asWritten(used && areaIn(areaSi(used.treated), sizeUnit).value),
+      treated_unit: used ? sizeUnit : '',
       product: label.name,
       registration: label.registration,
       active: label.active ?? '',
@@ -113,6 +141,14 @@ function linesOf(
       weather: details?.weather ?? '',
       remarks: details?.remarks ?? '',
       corrections: record.corrections.length,
+      time_zone: timeZone,
+      address,
+      wind_from: went?.readings.windFrom ?? '',
+      reentry: local(reentry),
+      mix: asWritten(used?.made?.value),
+      mix_unit: used?.made?.unit ?? '',
+      counter_signer: record.counterSigned?.name ?? '',
+      entered_by: record.person?.name ?? '',
     }
   })
 }

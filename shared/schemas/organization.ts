@@ -13,10 +13,21 @@ import { Line, Notes, Uuid, Version } from '#core/shape/texts'
 
 const CrewName = v.pipe(v.string(), v.trim(), v.minLength(1, 'A crew needs a name.'), v.maxLength(120))
 
+const isZone = (zone: string) => {
+  try {
+    return Boolean(new Intl.DateTimeFormat('en', { timeZone: zone }))
+  } catch {
+    return false
+  }
+}
+const TimeZone = v.pipe(v.string(), v.check(isZone, 'must be the name of a time zone, such as Europe/Dublin'))
+
 export const NewOrganizationSchema = v.strictObject({
   id: Uuid,
   name: CrewName,
   units: v.picklist(UNIT_SYSTEMS),
+  /** The clock of the crew; absent: that of the server. */
+  timeZone: v.optional(TimeZone),
 })
 export type NewOrganization = v.InferOutput<typeof NewOrganizationSchema>
 
@@ -97,20 +108,12 @@ export const SettingsSchema = v.strictObject({
 })
 export type Settings = v.InferOutput<typeof SettingsSchema>
 
-const isZone = (zone: string) => {
-  try {
-    return Boolean(new Intl.DateTimeFormat('en', { timeZone: zone }))
-  } catch {
-    return false
-  }
-}
-
 export const SaveOrganizationSchema = v.strictObject({
   version: Version,
   name: CrewName,
   licence: Line,
   units: v.picklist(UNIT_SYSTEMS),
-  timeZone: v.pipe(v.string(), v.check(isZone, 'must be the name of a time zone, such as Europe/Dublin')),
+  timeZone: TimeZone,
   settings: v.pipe(
     SettingsSchema,
     v.check(({ house }) => house.good <= house.acceptable, 'Good can’t be wider than acceptable.'),

@@ -14,6 +14,11 @@ const words = computed(() => {
       return 'saving …'
     case 'kept':
       return `kept on this device, not saved: ${props.state.why}`
+    case 'unkept':
+      return (
+        'not saved, and this device’s store is full: leave this page open and free some space ' +
+        `(${props.state.why})`
+      )
     case 'conflict':
       return 'changed elsewhere'
     default:
@@ -26,7 +31,7 @@ const words = computed(() => {
   <span
     class="small soft"
     role="status"
-    :class="{ warn: state.kind === 'kept' || state.kind === 'conflict' }"
+    :class="{ warn: ['kept', 'unkept', 'conflict'].includes(state.kind) }"
     >{{ words }}</span
   >
 </template>

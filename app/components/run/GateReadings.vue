@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { COMPASS_POINTS } from '#core/ground/compass'
 import type { Entered } from '#core/quantity/entered'
 import { GATE_FIELDS } from '#core/run/gate/gateFields'
 import type { Gate } from '~/composables/run/useGate'
@@ -12,6 +13,10 @@ const shown = computed(() =>
     (name) => name !== 'mown' || limits.value.mowBeforeHours !== undefined,
   ),
 )
+const POINTS = [
+  { value: '', text: 'not noted' },
+  ...COMPASS_POINTS.map((value) => ({ value, text: value })),
+] as const
 const problem = (path: string) => gate.problems.value.find((one) => one.path === path)?.message
 </script>
 
@@ -25,6 +30,12 @@ const problem = (path: string) => gate.problems.value.find((one) => one.path ===
       :entered="readings[name] as Entered"
       :problem="problem(name)"
       @change="take({ [name]: $event })"
+    />
+    <ChoiceField
+      label="Wind from"
+      :value="readings.windFrom ?? ''"
+      :choices="POINTS"
+      @change="take({ windFrom: $event })"
     />
   </div>
 </template>

@@ -3,6 +3,9 @@
 const open = defineModel<boolean>('open', { required: true })
 const crew = useCrewStore()
 const name = ref('')
+/** The clock of whoever begins it, until they say another. */
+const timeZone = ref(Intl.DateTimeFormat().resolvedOptions().timeZone)
+const zones = [...new Set([timeZone.value, ...Intl.supportedValuesOf('timeZone')])]
 const problem = ref<string>()
 const input = useTemplateRef('input')
 
@@ -18,7 +21,7 @@ async function start() {
     return
   }
   try {
-    await crew.start(name.value.trim())
+    await crew.start(name.value.trim(), timeZone.value)
     open.value = false
     await navigateTo('/today')
   } catch (error) {
@@ -38,6 +41,9 @@ async function start() {
       <form class="space-y-3" @submit.prevent="start">
         <LabelledField label="Name of the crew" :problem="problem">
           <UInput ref="input" v-model="name" maxlength="120" class="w-full" @input="problem = undefined" />
+        </LabelledField>
+        <LabelledField label="Time zone of its days and hours">
+          <UInputMenu v-model="timeZone" :items="zones" virtualize class="w-full" />
         </LabelledField>
         <UButton type="submit" label="Start" color="primary" variant="solid" />
       </form>

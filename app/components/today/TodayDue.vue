@@ -5,6 +5,7 @@ import type { DueRow } from '#shared/schemas/today'
 /** Repeats whose interval is running out, counted from what was really put down. */
 defineProps<{ due: readonly DueRow[] }>()
 const { repeatFrom } = useRepeat()
+const own = useSelfStore()
 const MARKS = {
   late: { level: 'stop', word: 'interval over' },
   due: { level: 'warn', word: 'due' },
@@ -37,7 +38,12 @@ const short = (day: string) => dayText(day).replace(/ \d{4}$/, '')
           >
         </span>
         <NuxtLink v-if="row.jobId" :to="`/jobs/${row.jobId}`" class="way-out small">Planned</NuxtLink>
-        <UButton v-else variant="link" size="sm" @click="repeatFrom(row.applicationId, row.due, row.areaIds)">
+        <UButton
+          v-else-if="own.may('work')"
+          variant="link"
+          size="sm"
+          @click="repeatFrom(row.applicationId, row.due, row.areaIds)"
+        >
           Plan it<span class="sr-only">: {{ row.product }}, {{ row.site }}</span>
         </UButton>
       </li>

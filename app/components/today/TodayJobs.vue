@@ -13,6 +13,7 @@ const props = defineProps<{
   outlooks: readonly JobOutlook[]
 }>()
 const { startJob } = useNewJob()
+const own = useSelfStore()
 const groups = computed(() => [
   {
     title: 'Today',
@@ -35,7 +36,7 @@ const when = (day: string) => {
   <section aria-labelledby="jobs-title">
     <div class="flex items-baseline gap-4">
       <h2 id="jobs-title">Jobs</h2>
-      <UButton variant="link" size="sm" @click="startJob">New job</UButton
+      <UButton v-if="own.may('work')" variant="link" size="sm" @click="startJob">New job</UButton
       ><NuxtLink :to="`/days/${day}`" class="way-out small">The day: stops, truck, mixes</NuxtLink>
     </div>
     <template v-for="group in groups" :key="group.title">

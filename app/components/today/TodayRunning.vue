@@ -4,6 +4,7 @@ import type { RunningApplication } from '#shared/schemas/today'
 /** What has been started and not logged yet. */
 defineProps<{ running: readonly RunningApplication[] }>()
 const crew = useCrewStore()
+const own = useSelfStore()
 const since = (instant: string) => instantText(instant, crew.organization?.timeZone).split(', ')[1]
 </script>
 
@@ -19,6 +20,7 @@ const since = (instant: string) => instantText(instant, crew.organization?.timeZ
           ></span
         >
         <UButton
+          v-if="own.may('run')"
           class="act"
           icon="i-lucide-play"
           label="Carry on"

@@ -101,6 +101,16 @@ test('a server that is away is asked again; what it refuses waits for a change',
   expect(row.saveState.value).toEqual({ kind: 'kept', why: 'too soon', until: 'changed' })
 })
 
+test('kept is said only where the store of the device took it; what is typed stays', async () => {
+  const row = await opened()
+  send = () => Promise.reject(new Error('away'))
+  vi.stubGlobal('keepDraft', () => Promise.reject(new Error('quota')))
+  row.change({ name: 'Back' })
+  await vi.advanceTimersByTimeAsync(600)
+  expect(row.saveState.value).toEqual({ kind: 'unkept', why: 'away' })
+  expect(row.draft.value).toMatchObject({ name: 'Back' })
+})
+
 test('what is typed while it is being sent follows by itself', async () => {
   const row = await opened()
   let answer = () => {}

@@ -10,6 +10,8 @@ export type SaveState<Stored = unknown> =
   | { readonly kind: 'saving' }
   /** Kept on this device: until it is changed, where it was refused; or until the server is reached. */
   | { readonly kind: 'kept'; readonly why: string; readonly until: 'changed' | 'reached' }
+  /** Neither the server nor this device's store took it: it stands in this page alone. */
+  | { readonly kind: 'unkept'; readonly why: string }
   | { readonly kind: 'conflict'; readonly theirs: Stored }
 
 const SAVE_AFTER_MS = 500
@@ -132,8 +134,21 @@ export function useDraft<Stored extends Versioned, Draft extends Versioned>({
   function keepSoon() {
     keeping ??= setTimeout(() => {
       keeping = undefined
-      if (draft.value) void keepDraft(key, draft.value)
+      // A store that is full is told of where it matters: when the server did not take it either.
+      if (draft.value) keepDraft(key, draft.value).catch(() => undefined)
     })
+  }
+
+  /** Said only once the device's own store has taken it: a full one takes nothing. */
+  async function sayKept(why: string, until: 'changed' | 'reached') {
+    const asked = draft.value
+    const saving = saveState.value
+    try {
+      if (asked) await keepDraft(key, asked)
+      if (saveState.value === saving) saveState.value = { kind: 'kept', why, until }
+    } catch {
+      saveState.value = { kind: 'unkept', why }
+    }
   }
 
   function dropKept(): Promise<void> {
@@ -161,7 +176,7 @@ export function useDraft<Stored extends Versioned, Draft extends Versioned>({
     const sent = draft.value
     const body = bodyOf(sent)
     if (typeof body === 'string') {
-      saveState.value = { kind: 'kept', why: body, until: 'changed' }
+      await sayKept(body, 'changed')
       return
     }
     saveState.value = { kind: 'saving' }
@@ -195,8 +210,8 @@ export function useDraft<Stored extends Versioned, Draft extends Versioned>({
         return
       }
       const away = isAway(error)
-      saveState.value = { kind: 'kept', why: errorText(error), until: away ? 'reached' : 'changed' }
       if (away) sender.later(key, save)
+      await sayKept(errorText(error), away ? 'reached' : 'changed')
     }
   }
 

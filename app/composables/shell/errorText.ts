@@ -15,7 +15,7 @@ export const errorCurrent = (error: unknown): unknown => (error as FetchFailure)
 export function errorText(error: unknown): string {
   const issue = (error as FetchFailure).data?.error?.issues[0]
   if (issue) return issue.path === '' ? issue.message : `${issue.path}: ${issue.message}`
-  return 'The server does not answer. What you typed is kept on this device.'
+  return 'The server does not answer.'
 }
 
 /** What is wrong, field by field. */

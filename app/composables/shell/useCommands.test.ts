@@ -30,6 +30,7 @@ beforeEach(() => {
         preference.value = theme
       },
     }),
+    useSelfStore: () => ({ may: () => true }),
     useNewJob: () => ({ startJob: () => went.push('new job') }),
     navigateTo: async (path: string) => went.push(path),
     PLACES: [{ to: '/today', name: 'Today', key: '1' }],

@@ -40,6 +40,7 @@ export function useCommands(shell: {
   readonly newCrew: () => void
 }) {
   const crew = useCrewStore()
+  const own = useSelfStore()
   const working = useWorkingStore()
   const colorMode = useColorMode()
   const { startJob } = useNewJob()
@@ -53,7 +54,7 @@ export function useCommands(shell: {
     await navigateTo('/today')
   }
   const everywhere = computed<readonly Command[]>(() => [
-    { id: 'new-job', label: 'New job', key: 'n', run: startJob },
+    ...(own.may('work') ? [{ id: 'new-job', label: 'New job', key: 'n', run: startJob }] : []),
     ...PLACES.map((place) => ({
       id: place.to,
       label: `Go to ${place.name}`,

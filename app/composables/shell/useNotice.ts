@@ -33,5 +33,9 @@ export function useNotice() {
     shown.value = undefined
     return action?.act()
   }
-  return { shown, say, act }
+  function close() {
+    clearTimeout(timer)
+    shown.value = undefined
+  }
+  return { shown, say, act, close }
 }

@@ -6,6 +6,7 @@ import type { JobPage, JobRow } from '#shared/schemas/job'
 useHead({ title: 'Jobs · Hectarum' })
 const route = useRoute()
 const crew = useCrewStore()
+const own = useSelfStore()
 const { startJob } = useNewJob()
 const words = ref('')
 const state = computed({
@@ -78,9 +79,16 @@ const empty = computed(() => {
         :choices="filters"
         @change="state = $event"
       />
-      <UButton v-if="!chosen && rows.length > 0" label="Choose" @click="chosen = []" />
+      <UButton v-if="!chosen && rows.length > 0 && own.may('work')" label="Choose" @click="chosen = []" />
       <NuxtLink :to="`/days/${crew.today()}`" class="way-out">The day</NuxtLink>
-      <UButton label="New job" color="primary" variant="solid" aria-keyshortcuts="n" @click="startJob" />
+      <UButton
+        v-if="own.may('work')"
+        label="New job"
+        color="primary"
+        variant="solid"
+        aria-keyshortcuts="n"
+        @click="startJob"
+      />
     </template>
     <ChosenBar v-if="chosen" :count="chosen.length" what="jobs" @done="chosen = undefined">
       <DayField bare label="Move to" :day="moveTo" @change="moveTo = $event" />

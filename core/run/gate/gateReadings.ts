@@ -1,3 +1,4 @@
+import type { CompassPoint } from '../../ground/compass'
 import { typedFigure } from '../../quantity/entered'
 import { blankIn, type Entered } from '../../quantity/entered'
 import { speedSi } from '../../quantity/quantity'
@@ -28,6 +29,8 @@ export interface GateReadings {
   readonly answers: Readonly<Record<GateQuestion, (typeof ANSWERS)[number]>>
   /** Where the figures come from: a station's name, or blank where they were read here. */
   readonly from: string
+  /** Where the wind comes from; blank or absent where nobody looked. */
+  readonly windFrom?: '' | CompassPoint | undefined
 }
 
 /** A gate at which nothing was read yet. */

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useLocalStorage } from '@vueuse/core'
 import { gateWeather } from '#core/run/gate/gateWeather'
+import { licenceOf } from '#core/people/licence'
 import { knownDetails } from '#core/run/knownDetails'
 import type { RunDetails } from '#core/run/runEvent'
 import type { EventBody } from '~/composables/run/useRun'
@@ -13,7 +14,7 @@ const own = useSelfStore()
 const lastBy = useLocalStorage(`hectarum-by:${crew.organization?.id ?? ''}`, '')
 const known = knownDetails(document.value, purpose, {
   by: own.person?.name ?? lastBy.value,
-  licence: own.person?.licence || (crew.organization?.licence ?? ''),
+  licence: licenceOf(own.person, crew.organization?.licence ?? ''),
 })
 // Whoever is on the newest record, where this device does not know yet.
 onMounted(async () => {

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { useLocalStorage } from '@vueuse/core'
+import { licenceOf } from '#core/people/licence'
 import { knownDetails } from '#core/run/knownDetails'
 import type { Quantity } from '#core/quantity/quantity'
 import type { VolumeUnit } from '#core/quantity/units'
@@ -55,7 +56,7 @@ if (lastBy.value === '')
 const known = computed(() =>
   knownDetails(application.value?.document, job.value?.purpose ?? '', {
     by: own.person?.name ?? (lastBy.value || newestBy.value),
-    licence: own.person?.licence || (crew.organization?.licence ?? ''),
+    licence: licenceOf(own.person, crew.organization?.licence ?? ''),
   }),
 )
 const record = computed(() => run.value?.record ?? undefined)

@@ -10,6 +10,7 @@ import type { SaveSite, Site } from '#shared/schemas/ground'
 /** One site: its areas drawn to scale, what was put down there, and what to know before going. */
 const id = String(useRoute().params.id)
 const crew = useCrewStore()
+const own = useSelfStore()
 const begin = useNewRow()
 const { startJobAt } = useNewJob()
 const notice = useNotice()
@@ -101,12 +102,17 @@ const addArea = () =>
     (areaId) => `/sites/${id}/areas/${areaId}`,
   )
 const newJob = () => draft.value && startJobAt(id, draft.value.name, areas.value)
-useScreenCommands(() => [
-  { id: 'add-area', label: 'Add an area', key: 'a', run: addArea },
-  { id: 'open-plan', label: 'Open the plan', run: () => navigateTo(`/sites/${id}/map`) },
-  { id: 'copy-site', label: 'Copy this site', run: copy },
-  { id: 'job-here', label: 'New job on this site', key: 'ctrl+enter', run: newJob },
-])
+const OPEN_PLAN = { id: 'open-plan', label: 'Open the plan', run: () => navigateTo(`/sites/${id}/map`) }
+useScreenCommands(() =>
+  own.may('work')
+    ? [
+        { id: 'add-area', label: 'Add an area', key: 'a', run: addArea },
+        OPEN_PLAN,
+        { id: 'copy-site', label: 'Copy this site', run: copy },
+        { id: 'job-here', label: 'New job on this site', key: 'ctrl+enter', run: newJob },
+      ]
+    : [OPEN_PLAN],
+)
 </script>
 
 <template>
@@ -118,7 +124,7 @@ useScreenCommands(() => [
     back-to="/sites"
     away="See all sites"
   >
-    <template #actions>
+    <template v-if="own.may('work')" #actions>
       <UButton label="Add an area" :disabled="!stored" aria-keyshortcuts="a" @click="addArea" />
       <UButton
         label="New job here"
