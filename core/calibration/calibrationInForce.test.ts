@@ -1,7 +1,7 @@
 import { expect, test } from 'vitest'
 import { blankCalibration } from '../../test/support/documents'
 import { blankEquipment } from './blankEquipment'
-import { calibrationInForce, type LibraryCalibration } from './calibrationInForce'
+import { calibrationInForce, whyInForce, type LibraryCalibration } from './calibrationInForce'
 import { nozzleWidth, readEquipment } from './equipmentDocument'
 import type { SprayerDocument } from './equipmentShape'
 import { calibrationAge, newestDay } from './calibrationAge'
@@ -39,6 +39,30 @@ test.each([
   ['before any was made, none', 'Slow feed', '2025-01-01', undefined],
 ] as const)('%s', (_, product, day, id) => {
   expect(calibrationInForce(kept, { day, product, days: 60 })?.id).toBe(id)
+})
+
+test('a newer job never displaces a test of several runs, and the reason is told', () => {
+  const test = spread('test', '2026-04-21', 'Feed')
+  const tested = {
+    ...test,
+    document: {
+      ...test.document,
+      course: { ...test.document.course, runs: [...test.document.course.runs, ...test.document.course.runs] },
+    } as LibraryCalibration['document'],
+  }
+  const newer = spread('job', '2026-05-01', 'Feed')
+  const job = {
+    ...newer,
+    document: { ...newer.document, course: { ...newer.document.course, by: 'job' } } as typeof newer.document,
+  }
+  const question = { day: '2026-05-06', product: 'Feed', days: 60 }
+  expect(calibrationInForce([tested, job], question)?.id).toBe('test')
+  expect(whyInForce([tested, job], question)).toBe('goes before the one of 1 May 2026, a job')
+  // A test that is too old is worse than the job.
+  expect(calibrationInForce([tested, job], { ...question, days: 10 })?.id).toBe('job')
+  expect(whyInForce([tested, job], { ...question, days: 10 })).toMatch(/15 days old, over 10$/)
+  expect(whyInForce([tested], question)).toBeUndefined()
+  expect(whyInForce([newer, test], question)).toBe('the newest, before the one of 21 April 2026')
 })
 
 test('water is water: of a sprayer the latest counts', () => {

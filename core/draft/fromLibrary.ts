@@ -1,5 +1,5 @@
 import { typedFigure } from '../quantity/entered'
-import { calibrationInForce, type LibraryCalibration } from '../calibration/calibrationInForce'
+import { calibrationInForce, whyInForce, type LibraryCalibration } from '../calibration/calibrationInForce'
 import type { SpreaderDocument, SprayerDocument, ToolDocument } from '../calibration/equipmentShape'
 import { nextSpray, nextSpread } from '../calibration/nextCalibration'
 import type { AreaDocument } from '../ground/areaShape'
@@ -213,6 +213,14 @@ export function trustQuestion(
     ...(method === 'spray' && spray.nozzles && { nozzles: spray.nozzles }),
   }
 }
+
+/** Why the calibration in force goes before the machine's others; undefined where there is one alone. */
+export const whyInForceFor = (
+  calibrations: readonly LibraryCalibration[],
+  document: ApplicationDraft,
+  day: string,
+  house: House,
+): string | undefined => whyInForce(calibrations, trustQuestion(document, day, house))
 
 /** The calibration in force for the equipment a job names. */
 export const inForceFor = (

@@ -64,7 +64,10 @@ export async function appendRunEvents(
       if (fresh.length > 0) refuseContradictions(stored, record, job, of)
       if (record && fresh.length > 0) await keepInStep(inside, job, application, record, of)
       if (record && stored.some(({ kind }) => kind === 'calibrates'))
-        await keepJobCalibration(inside, application, record, of)
+        await keepJobCalibration(inside, application, record, {
+          dayOf: of.dayOf,
+          outcome: fresh.some(({ kind }) => kind === 'corrected') ? 'corrected' : 'as it was',
+        })
       return { applicationId, jobId: job.id, events: stored, record: record ?? null }
     }),
   )

@@ -29,8 +29,9 @@ useWorkingPages(
 const details = shallowRef<RunDetails>(props.known)
 const times = useDoneTimes()
 const learned = useLearned(
-  () => props.record.frozen,
+  () => props.record,
   () => read.value.used,
+  () => read.value.outcomes,
   () => props.document,
 )
 const tried = ref(false)
@@ -79,7 +80,7 @@ useScreenCommands(() => [{ id: 'log', label: 'Put it on record', key: 'ctrl+ente
     <DoneTimes :times="times" :asked="record.frozen.afterwards === true" />
     <DetailFields :details="details" @change="details = $event" />
     <TickField
-      v-if="learned.calibration.value"
+      v-if="learned.learned.value"
       :label="learned.words.value"
       :ticked="learned.takes.value"
       @change="learned.takes.value = $event"

@@ -7,6 +7,7 @@ import { planApplication } from '#core/plan/planApplication'
 import { quantity } from '#core/quantity/quantity'
 import type { Used } from '#core/run/outcome'
 import type { FrozenPlan } from '#core/run/runEvent'
+import { NO_PROGRESS } from '#core/run/progress'
 import { useLearned } from './useLearned'
 
 beforeEach(() => withVue({ useCrewStore: () => ({ today: () => '2026-05-06' }) }))
@@ -20,6 +21,7 @@ const frozen = {
   request: { method: { kind: 'spread', passes: 2 } },
   plan: planned.ok && planned.value,
 } as FrozenPlan
+const job = { frozen, progress: NO_PROGRESS }
 const used: Used = {
   treated: quantity(1000, 'ft2'),
   putIn: [{ productId: 'p', amount: quantity(6, 'lb') }],
@@ -49,32 +51,35 @@ const draft = (speed: string, equipment = 'Push'): ApplicationDraft => {
 
 test('nothing is learned before it is known what was used, or of what', () => {
   const entered = shallowRef<Used>()
-  const { calibration, takes } = useLearned(
-    () => frozen,
+  const { learned, takes } = useLearned(
+    () => job,
     () => entered.value,
+    () => [],
     () => draft('3'),
   )
-  expect([calibration.value, takes.value]).toEqual([undefined, false])
+  expect([learned.value, takes.value]).toEqual([undefined, false])
   entered.value = used
-  expect(calibration.value?.equipmentId).toBe('machine')
+  expect(learned.value?.parts[0]?.equipmentId).toBe('machine')
 })
 
 test('with its pace it is kept by itself, without one only where somebody says so', () => {
   const known = useLearned(
-    () => frozen,
+    () => job,
     () => used,
+    () => [],
     () => draft('3'),
   )
   expect([known.takes.value, known.words.value]).toEqual([true, 'Keep it as a calibration of Push'])
   known.takes.value = false
   expect(known.takes.value).toBe(false)
   const unknown = useLearned(
-    () => frozen,
+    () => job,
     () => used,
+    () => [],
     () => draft(''),
   )
   expect(unknown.takes.value).toBe(false)
-  expect(unknown.words.value).toMatch(/the pace is not known$/)
+  expect(unknown.words.value).toMatch(/The pace is not known\.$/)
   unknown.takes.value = true
   expect(unknown.takes.value).toBe(true)
 })
@@ -82,15 +87,17 @@ test('with its pace it is kept by itself, without one only where somebody says s
 test('a machine without a name, and a job whose draft is not here', () => {
   expect(
     useLearned(
-      () => frozen,
+      () => job,
       () => used,
+      () => [],
       () => draft('3', ''),
     ).words.value,
   ).toMatch(/of the machine/)
   expect(
     useLearned(
-      () => frozen,
+      () => job,
       () => used,
+      () => [],
       () => undefined,
     ).takes.value,
   ).toBe(false)

@@ -1,39 +1,44 @@
-import { calibrationFromJob, hasPace } from '#core/run/calibrationFromJob'
 import type { ApplicationDraft } from '#core/draft/applicationShape'
 import { isSpotWork } from '#core/run/aftercare/spotGround'
+import type { RunRecord } from '#core/run/foldRun'
+import { learnedFromJob } from '#core/run/learnedFromJob'
 import type { Used } from '#core/run/outcome'
-import type { FrozenPlan } from '#core/run/runEvent'
 
 /**
- * What a machine learns of a job: offered with the record, taken by itself where the pace is known. Spots
- * teach nothing: their ground comes from the calibration itself.
+ * What a machine learns of a job: offered with the record, ticked where dial and pace stayed and it came out
+ * right. Spots teach nothing: their ground comes from the calibration itself.
  */
 export function useLearned(
-  frozen: () => FrozenPlan,
+  job: () => Pick<RunRecord, 'frozen' | 'progress'>,
   used: () => Used | undefined,
+  outcomes: () => RunRecord['outcomes'],
   document: () => ApplicationDraft | undefined,
 ) {
   const crew = useCrewStore()
-  const calibration = computed(() => {
+  const learned = computed(() => {
     const [draft, entries] = [document(), used()]
-    return draft && entries && !isSpotWork(frozen(), entries)
-      ? calibrationFromJob(draft, entries, crew.today(), '', '')
+    const { frozen, progress } = job()
+    return draft && entries && !isSpotWork(frozen, entries)
+      ? learnedFromJob({ frozen, progress, used: entries, outcomes: outcomes() }, draft, {
+          day: crew.today(),
+          by: '',
+          runId: String,
+        })
       : undefined
   })
   const chosen = ref<boolean>()
   const takes = computed({
-    get: () => calibration.value !== undefined && (chosen.value ?? hasPace(calibration.value)),
+    get: () => learned.value !== undefined && (chosen.value ?? learned.value.offered === 'ticked'),
     set: (ticked: boolean) => {
       chosen.value = ticked
     },
   })
   const words = computed(() => {
     const draft = document()
-    const machine = draft?.[draft.method].equipment ?? ''
-    return (
-      `Keep it as a calibration of ${machine || 'the machine'}` +
-      (calibration.value && !hasPace(calibration.value) ? '; the pace is not known' : '')
-    )
+    const machine = draft?.[draft.method].equipment || 'the machine'
+    const { parts = [], why = '' } = learned.value ?? {}
+    const what = parts.length > 1 ? `its ${parts.length} parts as calibrations` : 'it as a calibration'
+    return `Keep ${what} of ${machine}${why ? `. ${why}` : ''}`
   })
-  return { calibration, takes, words }
+  return { learned, takes, words }
 }

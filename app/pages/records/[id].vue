@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { v7 as uuid } from 'uuid'
-import { calibrationFromJob } from '#core/run/calibrationFromJob'
+import { learnedFromJob } from '#core/run/learnedFromJob'
 import type { Job } from '#shared/schemas/job'
 import { foldRun } from '#core/run/foldRun'
 import { openWorkingBook } from '#core/working/working'
@@ -37,24 +37,22 @@ useWorkingPages(
   computed(() => (record.value ? frozenNames(record.value.frozen) : new Map())),
 )
 
-/** A job that was weighed or measured back is a calibration of its machine. */
+/** A job that was weighed or measured back at one dial and pace is a calibration of its machine. */
 const job = shallowRef<Job>()
 if (stored.value) job.value = await ask(questions.job(stored.value.jobId)).catch(() => undefined)
 /** The next application of the visit that is not done yet, counted from one; 0 when there is none. */
 const nextUp = computed(() => (job.value?.applications.findIndex(({ state }) => state !== 'done') ?? -1) + 1)
 const calibration = computed(() => {
   const application = job.value?.applications.find((one) => one.id === stored.value?.applicationId)
-  const { used, finishedAt, details } = record.value ?? {}
-  return application && used && finishedAt
-    ? calibrationFromJob(
-        application.document,
-        used,
-        calendarDay(finishedAt, crew.organization?.timeZone),
-        details?.by ?? '',
-        uuid(),
-        record.value?.frozen.worked?.dial?.setting,
-      )
-    : undefined
+  if (!application || !record.value) return undefined
+  const { frozen, progress, used, outcomes, finishedAt, details } = record.value
+  if (!used || !finishedAt) return undefined
+  const learned = learnedFromJob({ frozen, progress, used, outcomes }, application.document, {
+    day: calendarDay(finishedAt, crew.organization?.timeZone),
+    by: details?.by ?? '',
+    runId: uuid,
+  })
+  return learned?.parts.length === 1 ? learned.parts[0] : undefined
 })
 
 const {

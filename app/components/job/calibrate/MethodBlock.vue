@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { plural } from '#core/quantity/counting'
 import { dayText } from '#core/calendar/dayText'
+import { inForceFor, whyInForceFor } from '#core/draft/fromLibrary'
 import { courseIn } from '#core/job/links/calibrate'
 
 /** The equipment of this application and the calibration in force. */
@@ -22,6 +23,14 @@ const nozzles = computed(() =>
 const own = computed(() =>
   library.calibrations.filter(({ equipmentId }) => equipmentId === machine.value?.id).toReversed(),
 )
+/** Why this one of several: only of the one that was taken by itself. */
+const why = computed(() => {
+  const { house } = crew.organization?.settings ?? {}
+  const inForce = house && inForceFor(own.value, document.value, day.value, house)
+  return inForce && inForce.id === document.value[document.value.method].calibration.source?.id
+    ? whyInForceFor(own.value, document.value, day.value, house)
+    : undefined
+})
 /** What it was calibrated with; the job's own product goes without saying. */
 function calibratedWith(product: string | undefined, kind: 'spread' | 'spray'): string {
   if (document.value.products.some(({ name: own }) => own !== '' && own === product)) return ''
@@ -118,7 +127,7 @@ const sentence = computed(() => {
             ><UIcon :name="ground.holds ? 'i-lucide-check' : 'i-lucide-triangle-alert'" class="sign" />{{
               ground.words
             }}</span
-          >
+          ><span v-if="why" class="soft">{{ why }}</span>
         </p>
         <p v-if="!sentence" class="soft">
           Not calibrated yet: spread or spray a taped course and say what it took.

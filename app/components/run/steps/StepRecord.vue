@@ -30,8 +30,9 @@ const details = useTyped<RunDetails>('details', {
 })
 const mark = ref('')
 const learned = useLearned(
-  () => record.value.frozen,
+  () => record.value,
   () => record.value.used,
+  () => record.value.outcomes,
   () => document.value,
 )
 const over = computed(() => record.value.state === 'done')
@@ -69,7 +70,7 @@ async function finish() {
     <template v-if="!over">
       <DetailFields class="pt-3" :details="details" @change="details = $event" />
       <TickField
-        v-if="learned.calibration.value"
+        v-if="learned.learned.value"
         class="pt-3"
         :label="learned.words.value"
         :ticked="learned.takes.value"
