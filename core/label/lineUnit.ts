@@ -15,6 +15,10 @@ export const withUsualRate = (line: RateLine, rate: Entered<RateUnit>): RateLine
   rate,
 })
 
+/** The line with its blank rates asked in a unit. */
+export const withBlanksIn = (line: RateLine, unit: RateUnit): RateLine =>
+  withUnit(line, unit, (entered) => entered.text.trim() === '')
+
 function withUnit(
   line: RateLine,
   unit: RateUnit,

@@ -2,6 +2,7 @@
 import { v7 as uuid } from 'uuid'
 import { blankPart } from '#core/ground/blankArea'
 import type { FieldNotes, LawnPart } from '#core/ground/areaShape'
+import { inInstrumentUnits } from '#core/ground/instrumentUnits'
 import type { GroundStray } from '#core/ground/readFieldNotes'
 
 /**
@@ -16,7 +17,8 @@ const editor = useOutlineEditor()
 function addPart(sign: LawnPart['sign'], shape: LawnPart['shape'] = 'rectangle') {
   const part = blankPart(uuid(), sign, shape, crew.units)
   const place = props.notes.parts.length
-  set(`${props.path}.parts`, [...props.notes.parts, part])
+  const { parts } = inInstrumentUnits({ ...props.notes, parts: [...props.notes.parts, part] }, crew.units)
+  set(`${props.path}.parts`, parts)
   if (shape === 'outline') return editor?.begin(part.id, 'draw')
   return go(`${props.path}.parts.${place}.shape`)
 }
@@ -35,6 +37,7 @@ const dropPart = (id: string) =>
       :key="part.id"
       :part="part"
       :index="i"
+      :instrument="(part.with ?? notes).instrument"
       :path="`${path}.parts.${i}`"
       :only="notes.parts.length === 1"
       :stray="strays?.find(({ partId }) => partId === part.id)"

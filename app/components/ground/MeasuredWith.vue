@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { dayText } from '#core/calendar/dayText'
 import { walkedTool } from '#core/calibration/equipmentDocument'
+import { asInstrumentUnits, inInstrumentUnits, lengthsToAsk } from '#core/ground/instrumentUnits'
 import { INSTRUMENTS } from '#core/ground/instruments'
+import { counted } from '#core/quantity/counting'
 import type { FieldNotes, MeasuredWith } from '#core/ground/areaShape'
 import { readTapedCourse, toolWords } from '#core/ground/toolCourse'
 import { fieldReader } from '#core/quantity/fieldReader'
@@ -12,6 +14,7 @@ import { closedWorkingBook } from '#core/working/working'
  */
 const props = defineProps<{ notes: FieldNotes; path: string }>()
 const { set, locked } = useForm()
+const crew = useCrewStore()
 const library = useLibraryStore()
 const instruments = INSTRUMENTS.map((value) => ({
   value,
@@ -51,8 +54,20 @@ const newer = computed(() =>
 /** Instrument and tool change together: a wheel's factor is nothing to a tape. */
 function put({ instrument, tool }: MeasuredWith) {
   const { instrument: _, tool: __, ...rest } = props.notes
-  set(props.path, { ...rest, instrument, ...(tool && { tool }) })
+  const notes = { ...rest, instrument, ...(tool && { tool }) }
+  set(props.path, inInstrumentUnits(notes, crew.units))
 }
+/** Asked when the instrument is chosen: lengths that were typed before in a unit it does not show. */
+const chosen = ref(false)
+const asked = computed(() => (chosen.value ? lengthsToAsk(props.notes, crew.units) : undefined))
+function choose(instrument: MeasuredWith['instrument']) {
+  chosen.value = true
+  put({ instrument })
+}
+const keepAsTyped = () => {
+  chosen.value = false
+}
+const takeAsRead = () => set(props.path, asInstrumentUnits(props.notes, crew.units))
 const changeTool = (id: string) =>
   put({ instrument: props.notes.instrument, tool: tools.value.find((tool) => tool.id === id) })
 </script>
@@ -66,7 +81,7 @@ const changeTool = (id: string) =>
       :value="notes.instrument"
       :choices="instruments"
       :locked="locked"
-      @change="put({ instrument: $event })"
+      @change="choose($event)"
     />
     <ChoiceField
       v-if="kind"
@@ -75,6 +90,17 @@ const changeTool = (id: string) =>
       :choices="choices"
       :locked="locked"
       @change="changeTool"
+    />
+    <UAlert
+      v-if="asked"
+      class="whole"
+      color="neutral"
+      variant="outline"
+      :title="`${counted(asked.count, 'length')} ${asked.count === 1 ? 'stands' : 'stand'} in ${asked.typed}: were these ${asked.instead}?`"
+      :actions="[
+        { label: `They are ${asked.instead}`, onClick: takeAsRead },
+        { label: `They are ${asked.typed}`, onClick: keepAsTyped },
+      ]"
     />
     <p v-if="kind" class="soft small whole">
       <template v-if="read && notes.tool"

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { blankReadings } from '#core/ground/blankArea'
-import type { LawnPart } from '#core/ground/areaShape'
+import type { LawnPart, MeasuredWith } from '#core/ground/areaShape'
+import { inInstrumentUnits } from '#core/ground/instrumentUnits'
 import { METHODS } from '#core/ground/methods/methods'
 import type { GroundStray } from '#core/ground/readFieldNotes'
 import { SYSTEM_UNITS } from '#core/quantity/systems'
@@ -10,6 +11,8 @@ import { METHOD_GROUPS, METHOD_HINTS, READING_WORDS } from './methodWords'
 const props = defineProps<{
   part: LawnPart
   index: number
+  /** What its lengths are read off. */
+  instrument: MeasuredWith['instrument']
   path: string
   only: boolean
   stray?: GroundStray
@@ -24,7 +27,10 @@ const signs = [
 const method = computed(() =>
   props.part.shape === 'known' || props.part.shape === 'outline' ? undefined : METHODS[props.part.shape],
 )
-const blank = computed(() => ({ text: '', unit: SYSTEM_UNITS[crew.units].length }))
+const blank = computed(() => ({
+  text: '',
+  unit: props.instrument === 'paced' ? ('paces' as const) : SYSTEM_UNITS[crew.units].length,
+}))
 const asksRule = computed(() => method.value?.ruleQuestion !== undefined && props.part.rule === '')
 const rules = computed(() => [
   ...(asksRule.value ? [{ value: '' as const, text: 'say which' }] : []),
@@ -46,7 +52,7 @@ function changeShape(shape: LawnPart['shape']) {
       lengths[name as keyof typeof lengths] ?? entered,
     ]),
   )
-  set(props.path, {
+  const part: LawnPart = {
     id,
     sign,
     size,
@@ -56,7 +62,9 @@ function changeShape(shape: LawnPart['shape']) {
     ...fresh,
     lengths: kept,
     ...(fresh.list && props.part.list && { list: props.part.list }),
-  })
+  }
+  const { instrument } = props
+  set(props.path, inInstrumentUnits({ instrument, parts: [part] }, crew.units).parts[0])
 }
 </script>
 

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { RATE_BASES, RATE_BASIS_NAMES } from '#core/label/label'
-import { inLineUnit, withUsualRate } from '#core/label/lineUnit'
+import { inLineUnit, withUsualRate, type LINE_RATES } from '#core/label/lineUnit'
+import { LINE_FIELDS } from '#core/label/productFields'
 import { APPLICATION_METHODS, YEAR_PERIODS } from '#core/label/productDocument'
 import type { RateLine } from '#core/label/productShape'
 import { unitText } from '#core/quantity/systems'
@@ -16,6 +17,11 @@ const props = defineProps<{
 }>()
 const { set, locked } = useForm()
 const bases = RATE_BASES.map((basis) => ({ value: basis, text: RATE_BASIS_NAMES[basis] }))
+/** A rate of nitrogen is no rate of product, and says so. */
+const rateLabel = (name: (typeof LINE_RATES)[number]) =>
+  props.line.basis === 'product'
+    ? LINE_FIELDS[name].label
+    : `${LINE_FIELDS[name].label}, of ${RATE_BASIS_NAMES[props.line.basis]}`
 const unitChoices = computed(() =>
   [...new Set([props.line.rate.unit, ...props.units])].map((value) => ({ value, text: unitText(value) })),
 )
@@ -37,6 +43,7 @@ const periods = YEAR_PERIODS.map((value) => ({ value, text: PERIOD_WORDS[value] 
   <div class="fields">
     <QuantityField
       :path="`${path}.rate`"
+      :label="rateLabel('rate')"
       :entered="line.rate"
       :locked="locked"
       @change="set(path, withUsualRate(line, $event))"
@@ -48,7 +55,12 @@ const periods = YEAR_PERIODS.map((value) => ({ value, text: PERIOD_WORDS[value] 
       :locked="locked"
       @change="set(path, inLineUnit(line, $event))"
     />
-    <QuantityField v-for="name in ['low', 'high', 'most', 'year']" :key="name" :path="`${path}.${name}`" />
+    <QuantityField
+      v-for="name in ['low', 'high', 'most', 'year'] as const"
+      :key="name"
+      :path="`${path}.${name}`"
+      :label="rateLabel(name)"
+    />
     <ChoiceField :path="`${path}.period`" label="Its year is" :choices="periods" />
     <ChoiceField :path="`${path}.basis`" label="The rate counts" :choices="bases" />
     <QuantityField

@@ -50,7 +50,7 @@ const calibration = computed(() => {
   const learned = learnedFromJob({ frozen, progress, used, outcomes }, application.document, {
     day: calendarDay(finishedAt, crew.organization?.timeZone),
     by: details?.by ?? '',
-    runId: uuid,
+    runId: () => uuid(),
   })
   return learned?.parts.length === 1 ? learned.parts[0] : undefined
 })

@@ -4,6 +4,7 @@ import type { Quantity } from '../../quantity/quantity'
 import { isMassUnit, SQUARE_METRES_PER, type AreaUnit, type RateUnit } from '../../quantity/units'
 import { RATE_BASIS_NAMES } from '../label'
 import type { LineFigures, RateLine } from '../productShape'
+import { withBlanksIn } from '../lineUnit'
 import type { PrintedLine } from './labelLine'
 
 const typed = <U extends string>({ value, unit }: Quantity<U>): Entered<U> => ({
@@ -36,7 +37,7 @@ export function asRateLine(printed: PrintedLine, line: RateLine): RateLine {
     }),
   }
   const days = (count: number) => ({ text: sixDigits(count), unit: 'd' as const })
-  return {
+  const filled: RateLine = {
     ...line,
     basis,
     ...(printed.target && line.use.trim() === '' && { use: printed.target }),
@@ -54,6 +55,9 @@ export function asRateLine(printed: PrintedLine, line: RateLine): RateLine {
     ...(printed.grasses && { grasses: printed.grasses }),
     ...(Object.keys(figures).length > 0 && { figures }),
   }
+  // What is still blank is asked in the unit the label prints, not in one of before.
+  const unit = (rate ?? low ?? high)?.unit
+  return unit ? withBlanksIn(filled, unit) : filled
 }
 
 /** A year's most in active, where the rates count product. */

@@ -32,7 +32,7 @@ export const lineSays = remembered((line: RateLine): LineSays => readLine(line, 
  */
 export function readLine(line: RateLine, path: string, fields: FieldReader): LineSays {
   const at = fields.of(LINE_FIELDS, path)
-  at.optional('rate', line.rate)
+  const usual = at.optional('rate', line.rate)
   const low = at.optional('low', line.low)
   const high = at.optional('high', line.high)
   at.optional('most', line.most)
@@ -42,6 +42,7 @@ export function readLine(line: RateLine, path: string, fields: FieldReader): Lin
   const from = at.optional('repeatFrom', line.repeatFrom)
   at.optional('repeatTo', line.repeatTo)
   if (low && high) inOrder(line, low, high, path, fields)
+  if (usual) likeTheRange(line, usual, low ?? high, path, fields)
   return {
     year,
     yearActive: readYearActive(line, path, fields),
@@ -82,6 +83,23 @@ function readFigures({ figures = {} }: RateLine, path: string, fields: FieldRead
   return Object.fromEntries(
     LINE_FIGURE_NAMES.map((name) => [name, at.optional(name, figures[name])]),
   ) as LineSays['figures']
+}
+
+/** The usual rate lies in the label's range: a weight beside fluid ounces is another product's, or a slip. */
+function likeTheRange(
+  line: RateLine,
+  usual: Quantity<RateUnit>,
+  range: Quantity<RateUnit> | undefined,
+  path: string,
+  fields: FieldReader,
+): void {
+  if (!range || rateUnitParts(usual.unit).dimension === rateUnitParts(range.unit).dimension) return
+  const other = line.low.text.trim() === '' ? line.high : line.low
+  fields.wrong(
+    `${path}.rate`,
+    `The usual rate (${line.rate.text} ${line.rate.unit}) and the label’s range (${other.text} ` +
+      `${other.unit}) are not of one kind: write both as a weight or both as a volume.`,
+  )
 }
 
 function inOrder(

@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import type { ProductDraft } from '#core/draft/applicationShape'
+import { PRODUCT_NOTE_FIELDS } from '#core/draft/applicationFields'
+import { RATE_BASIS_NAMES } from '#core/label/label'
 import type { RateLine } from '#core/label/productShape'
 import type { KnownName } from '~/components/field/NameField.vue'
 import { rateUnitsFor } from './rateUnits'
@@ -26,6 +28,11 @@ const units = computed(() => rateUnitsFor(method.value))
 const alone = computed(() => document.value.products.length === 1)
 const uses = computed(() => props.lines.map(({ id, use }) => ({ value: id, text: use || 'unnamed use' })))
 const planned = steady(() => sheet.value.products[props.index])
+/** A rate of nitrogen is no rate of product, and says so; the product of it stands beside. */
+const rateLabel = computed(() => {
+  const { basis = 'product' } = props.product
+  return basis === 'product' ? PRODUCT_NOTE_FIELDS.rate.label : `Rate of ${RATE_BASIS_NAMES[basis]}`
+})
 const amount = steady(
   () => sheet.value.plan?.totals.products.find((total) => total.id === props.product.id)?.amount,
 )
@@ -63,7 +70,7 @@ const amount = steady(
       </UButton>
     </FormFold>
     <div class="rate">
-      <QuantityField :path="`products.${index}.rate`" :units="units" />
+      <QuantityField :path="`products.${index}.rate`" :units="units" :label="rateLabel" />
       <LabelScale v-if="planned" class="scale" :product="planned" :method="method" />
       <p v-if="amount" class="amount" :class="method === 'spray' ? 'wet' : 'dry'">
         <span class="soft small block">on this ground</span>
