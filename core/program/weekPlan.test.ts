@@ -153,7 +153,9 @@ test('what lawns ask for: the same of one site together, what presses first, the
       lawn('a', 'x', { steps: [step('Feed', 'open')] }),
       lawn('b', 'x', { steps: [step('Feed', 'open')] }),
       lawn('c', 'y', { steps: [step('Feed', 'open', { to: '2026-05-09' })] }),
-      lawn('d', 'y', { next: [{ what: 'Dollar spot', reason: 'index', presses: true, by: 'index' }] }),
+      lawn('d', 'y', {
+        next: [{ what: 'Dollar spot', reason: 'index', presses: true, asks: 'work', by: 'index' }],
+      }),
     ],
     '2026-05-06',
   )

@@ -333,6 +333,9 @@ const LASTING: Readonly<Partial<Record<ProductKind, string>>> = {
   'wetting agent': 'Wetting agent',
 }
 
+/** What feeds or helps, and protects from nothing. */
+const FEEDING: ReadonlySet<string> = new Set(['Feed', 'Iron', 'Wetting agent'])
+
 function linesOf(
   laid: readonly LaidOnArea[],
   regulators: readonly RegulatorCount[],
@@ -352,6 +355,8 @@ function linesOf(
   const inOrder = lasting.toSorted((a, b) => a.on.localeCompare(b.on))
   return coverageLines(inOrder, today).map((line, i): AreaLine => {
     const { product = '', by, potash } = inOrder[i] ?? {}
-    return { ...line, product, by, ...(potash && { potash }) }
+    // Turf rests between feeds, in winter above all: that is no gap, unless a label gave the days.
+    const gapTo = FEEDING.has(line.what) && by !== 'label' ? undefined : line.gapTo
+    return { ...line, gapTo, product, by, ...(potash && { potash }) }
   })
 }

@@ -12,7 +12,9 @@ export interface NextOnLawn {
   readonly reason: string
   /** Already late, or closing: it can't wait. */
   readonly presses: boolean
-  /** What tells it; `scout`: nothing is done before somebody looked. */
+  /** Nothing is planned before somebody looked. */
+  readonly asks: 'work' | 'look'
+  /** What tells it. */
   readonly by: 'regulator' | 'window' | 'index' | 'scout'
 }
 
@@ -54,6 +56,7 @@ export function nextOnLawn(season: AreaSeason, ground: LawnGround, today: string
           what: due <= today ? 'Growth comes back' : 'Growth regulator before the rebound',
           reason: `${product}: ${units}, ${when}`,
           presses: true,
+          asks: 'work',
           by: 'regulator',
         },
       ]
@@ -78,12 +81,14 @@ function diseaseNext(index: DiseaseIndex, diseases: readonly string[]): NextOnLa
         what: `${name}, preventive`,
         reason: `${reason}; it was seen here before`,
         presses: true,
+        asks: 'work',
         by: 'index',
       }
     : {
         what: `${name}: look for it`,
         reason: `${reason}; none is on record here, so nothing is sprayed unseen`,
         presses: false,
+        asks: 'look',
         by: 'index',
       }
 }
@@ -107,6 +112,7 @@ function windowNext(window: SeasonWindow, ground: LawnGround): NextOnLawn {
       what: `${SCOUTED[name] ?? TITLES[name]}: scout for it`,
       reason: 'none is on record here: nothing is sprayed unseen',
       presses: false,
+      asks: 'look',
       by: 'scout',
     }
   const missed = closes === undefined ? 'Missed' : `Missed since ${dayText(closes)}`
@@ -114,6 +120,7 @@ function windowNext(window: SeasonWindow, ground: LawnGround): NextOnLawn {
     what: TITLES[name],
     reason: state === 'late' ? `${missed}. ${reason}` : reason,
     presses: state === 'closing',
+    asks: 'work',
     by: 'window',
   }
 }

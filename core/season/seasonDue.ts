@@ -27,6 +27,8 @@ export interface SiteDue {
   readonly reason: string
   readonly until: string | undefined
   readonly presses: boolean
+  /** Nothing is planned before somebody looked. */
+  readonly asks: NextOnLawn['asks']
 }
 
 /** Steps in their last days press; what is missed presses no more (decide.md 2). */
@@ -50,6 +52,7 @@ export function seasonDue(lawns: readonly LawnDue[], today: string): readonly Si
             : reason,
         until: to,
         presses: state === 'open' && to !== undefined && to <= soon,
+        asks: 'work' as const,
       })),
     ]
     for (const one of own) {

@@ -60,6 +60,11 @@ function put({ instrument, tool }: MeasuredWith) {
 /** Asked when the instrument is chosen: lengths that were typed before in a unit it does not show. */
 const chosen = ref(false)
 const asked = computed(() => (chosen.value ? lengthsToAsk(props.notes, crew.units) : undefined))
+const question = computed(() => {
+  if (!asked.value) return ''
+  const { count, typed, instead } = asked.value
+  return `${counted(count, 'length')} in ${typed}: ${count === 1 ? 'is it' : 'are these'} ${instead}?`
+})
 function choose(instrument: MeasuredWith['instrument']) {
   chosen.value = true
   put({ instrument })
@@ -96,7 +101,7 @@ const changeTool = (id: string) =>
       class="whole"
       color="neutral"
       variant="outline"
-      :title="`${counted(asked.count, 'length')} ${asked.count === 1 ? 'stands' : 'stand'} in ${asked.typed}: were these ${asked.instead}?`"
+      :title="question"
       :actions="[
         { label: `They are ${asked.instead}`, onClick: takeAsRead },
         { label: `They are ${asked.typed}`, onClick: keepAsTyped },

@@ -158,7 +158,12 @@ async function planHere() {
                   </p>
                   <p class="soft small">{{ one.reason }}</p>
                 </div>
-                <UButton v-if="person.may('work')" variant="link" label="Plan it" @click="planHere" />
+                <UButton
+                  v-if="person.may('work') && one.asks === 'work'"
+                  variant="link"
+                  label="Plan it"
+                  @click="planHere"
+                />
               </li>
             </ul>
             <p v-else class="soft mt-2">Nothing is open on this lawn today.</p>

@@ -100,7 +100,11 @@ const short = (day: string) => dayText(day).replace(/ \d{4}$/, '')
               </p>
             </div>
             <span class="small whitespace-nowrap">{{ one.until ? `until ${short(one.until)}` : '' }}</span>
-            <UButton v-if="person.may('work')" variant="link" size="sm" @click="plan(one)"
+            <UButton
+              v-if="person.may('work') && one.asks === 'work'"
+              variant="link"
+              size="sm"
+              @click="plan(one)"
               >Plan it<span class="sr-only">: {{ one.what }}, {{ one.site }}</span></UButton
             >
           </li>
