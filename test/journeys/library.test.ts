@@ -1,9 +1,10 @@
 import type { Page } from 'playwright-core'
 import { expect, test } from 'vitest'
 import { SAMPLE_JOBS, SAMPLE_PRODUCTS, SAMPLE_SITES } from '../../demo/sampleLinks'
-import { expectAccessible, expectQuiet, watchedPage } from '../support/browser'
+import { expectAccessible, expectContrast, expectQuiet, watchedPage } from '../support/browser'
 import { changeCrew, fromMenu, openLink, openPart, pick, logAtOnce } from '../support/hands'
 import { stage } from '../support/stage'
+import { dressedIn } from '../support/views'
 
 const on = stage()
 
@@ -159,6 +160,11 @@ test(
     await page.waitForURL(/\/sites$/)
     await page.getByText('The site is deleted.').waitFor()
     expect(await page.getByRole('link', { name: 'The Saltings' }).count()).toBe(0)
+    // What brings it back is read in every theme.
+    for (const theme of ['dusk', 'sun', 'paper']) {
+      await dressedIn(page, theme)
+      await expectContrast(page)
+    }
     await press(page, 'Undo')
     await page.waitForURL(new RegExp(SAMPLE_SITES.saltings))
     await page.getByText('Fescue front').first().waitFor()

@@ -52,7 +52,7 @@ const isWithinScreen = (page: Page): Promise<boolean> =>
     )
 
 /** Puts the page into a theme and lets it draw. */
-async function dressedIn(page: Page, theme: string): Promise<void> {
+export async function dressedIn(page: Page, theme: string): Promise<void> {
   await page.evaluate((name) => {
     document.documentElement.classList.remove('paper', 'dusk', 'sun')
     document.documentElement.classList.add(name)

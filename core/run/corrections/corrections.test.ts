@@ -273,6 +273,15 @@ test.each(readTable('leftover.csv', import.meta.url))('leftover, $name: $words',
   expect(result.then).toBeCloseTo(figure(row, 'then'), 9)
 })
 
+test('what is left is held against the label where most went down, not against the mean', () => {
+  // 12 meant, 11 laid, 1 over: 12 of 12. Where a heavy half lies 1.15 times, it is 1.15 + 1 / 12 = 1.233.
+  const question = { over: 1, laid: 11, amount: 12, size: 300, most: 1.2 }
+  expect(leftoverResult(question)).toMatchObject({ answer: 'spread', then: 1 })
+  expect(leftoverResult({ ...question, heaviest: 1.15 })).toMatchObject({ answer: 'keep', then: 1 })
+  // 1.1 + 1 / 12 = 1.183: there is room.
+  expect(leftoverResult({ ...question, heaviest: 1.1 }).answer).toBe('spread')
+})
+
 test('ran short: the planned rate on the ground that was not reached', () => {
   // 12 kg on 300 m2 are 40 g on each; 45 m2 were not reached.
   expect(shortAmount(45, 12, 300)).toBeCloseTo(1.8, 12)

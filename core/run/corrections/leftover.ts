@@ -11,6 +11,8 @@ export interface LeftoverQuestion {
   /** m2 */
   readonly size: number
   readonly most: number | undefined
+  /** What lies where most went down, over what was meant; absent: it lies evenly as far as anybody knows. */
+  readonly heaviest?: number | undefined
 }
 
 export interface LeftoverResult {
@@ -27,22 +29,24 @@ const NEXT_TO_NOTHING = 0.01
 
 /**
  * What to do with what is left after full cover: over the whole area at right angles at the low rate it
- * gives, or keep it; never dump it.
+ * gives, or keep it; never dump it. The label's most is held where most went down, not on the mean.
  * Source: trade.md 8.
  */
 export function leftoverResult(
-  { over, laid, amount, size, most }: LeftoverQuestion,
+  { over, laid, amount, size, most, heaviest = 0 }: LeftoverQuestion,
   book: WorkingBook = closedWorkingBook,
 ): LeftoverResult {
   const perArea = over / size
   const then = (laid + over) / amount
+  const thenAtMost = Math.max(laid / amount, heaviest) + over / amount
   book.note('run.leftover', () => [
     `${sixDigits(over)} over ${sixDigits(size)} m2 = ${sixDigits(perArea)} on each m2`,
     `with ${sixDigits(laid)} that lies there: ${sixDigits(100 * then)} % of what was meant` +
+      (thenAtMost > then ? `, ${sixDigits(100 * thenAtMost)} % where most went down` : '') +
       (most === undefined ? '' : `, the label allows ${sixDigits(100 * most)} %`),
   ])
   if (over <= NEXT_TO_NOTHING * amount) return { answer: 'none', perArea: 0, then: laid / amount }
-  return { answer: most !== undefined && isOver(then, most) ? 'keep' : 'spread', perArea, then }
+  return { answer: most !== undefined && isOver(thenAtMost, most) ? 'keep' : 'spread', perArea, then }
 }
 
 /**

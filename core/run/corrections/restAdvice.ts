@@ -1,11 +1,14 @@
 import { carrierOf } from '../../plan/carrierOf'
 import { sumOf } from '../../quantity/counting'
 import { amountFactor, areaSi, type Quantity } from '../../quantity/quantity'
-import type { AmountUnit } from '../../quantity/units'
+import { isMassUnit, type AmountUnit } from '../../quantity/units'
 import { sixDigits } from '../../working/figureText'
 import { closedWorkingBook, type WorkingBook } from '../../working/working'
 import type { Used } from '../outcome'
+import { NO_PROGRESS, type RunProgress } from '../progress'
 import type { FrozenPlan } from '../runEvent'
+import { askCheckpoint } from './askCheckpoint'
+import { checkpointResult } from './checkpoint'
 import { leftoverResult, shortAmount, type LeftoverResult } from './leftover'
 import { mostOfMix } from './mostOfLabel'
 
@@ -26,17 +29,36 @@ const NEXT_TO_NOTHING = 0.01
 
 const si = ({ value, unit }: Quantity<AmountUnit>): number => value * amountFactor(unit)
 
+/** What lies where most went down, over what was meant, by the weighings of dry work; else undefined. */
+function heaviestBehind(
+  frozen: FrozenPlan,
+  progress: RunProgress,
+  left: Quantity<AmountUnit>,
+): number | undefined {
+  const { request, worked } = frozen
+  const { value, unit } = left
+  if (request.method.kind !== 'spread' || progress.checked.length === 0 || !isMassUnit(unit)) return undefined
+  const pass = worked?.passes ?? request.method.passes
+  const end = { pass, share: 1, left: { value, unit }, way: 'weighed' as const }
+  const question = askCheckpoint(frozen, progress, end)
+  return question && checkpointResult(question)?.laid
+}
+
 /** What never comes out of hose and boom, or lies in the hopper as a reserve, kg or m3. */
 function staysInMachine({ request: { method }, worked }: FrozenPlan): number {
   const stays = method.kind === 'spray' ? method.dead : worked?.hopper?.reserve
   return stays ? si(stays) : 0
 }
 
-/** Source: trade.md 8, leftover and ran short. */
+/**
+ * @param progress what was weighed on the way: it says where most went down
+ * Source: trade.md 8, leftover and ran short.
+ */
 export function restAdvice(
   frozen: FrozenPlan,
   { treated, left, made, putIn, strips = [] }: Used,
   book: WorkingBook = closedWorkingBook,
+  progress: RunProgress = NO_PROGRESS,
 ): RestAdvice | undefined {
   const { request, plan, common } = frozen
   const size = areaSi(plan.totals.size)
@@ -62,7 +84,17 @@ export function restAdvice(
     // What drives on is laid elsewhere: nothing of it is to be spread here.
     leftover: common?.to
       ? { answer: 'none', perArea: 0, then: laid / meant }
-      : leftoverResult({ over, laid, amount: meant, size, most: mostOfMix(request) }, book),
+      : leftoverResult(
+          {
+            over,
+            laid,
+            amount: meant,
+            size,
+            most: mostOfMix(request),
+            heaviest: heaviestBehind(frozen, progress, left),
+          },
+          book,
+        ),
     over,
     onward: over > NEXT_TO_NOTHING * meant ? common?.to?.site : undefined,
     uncovered: missing,

@@ -10,7 +10,7 @@ import type { OutcomeEntries } from '~/composables/run/useOutcome'
 import type { EventBody } from '~/composables/run/useRun'
 
 /** What is left when one stops: what it comes to, and what to do with it. */
-const { frozen, record, keep, done } = useRunScreen()
+const { frozen, record, progress, keep, done } = useRunScreen()
 const crew = useCrewStore()
 const shown = useShown()
 const outcome = useOutcome(record.value)
@@ -28,7 +28,7 @@ watch(entries, (now) => {
 const tried = ref(false)
 const book = computed(() => {
   const pages = openWorkingBook()
-  const advice = read.value.used && restAdvice(frozen.value, read.value.used, pages)
+  const advice = read.value.used && restAdvice(frozen.value, read.value.used, pages, progress.value)
   const linesOf = (figure: Figure) => pages.pages().find((page) => page.figure === figure)?.lines ?? []
   return { advice, leftover: linesOf('run.leftover'), short: linesOf('run.short') }
 })
