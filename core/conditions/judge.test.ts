@@ -83,3 +83,35 @@ test('hours that want care count for half, and come after those that want none',
   expect(early?.score).toBe(0.5)
   expect(early?.factors[1]?.reason).toContain('with care: The leaf is wet')
 })
+
+test.each([
+  ['wind=2 mph', 'method=spray', 'Wind 2 mph is still air: fine spray hangs in it from before sunset'],
+  ['wind=8 mph', 'method=spray', 'Wind 8 mph: boom low, coarse drops'],
+  ['gust=16 mph', 'method=spray', 'Gusts of 16 mph: the house stops at 15 mph.'],
+  ['raining=yes', 'method=spray', 'It rains: nothing goes out in rain.'],
+  ['rainInHours=2', 'method=spray rainfastHours=4', 'Rain in 2 h: it has to stay dry for 4 h.'],
+  ['mownHours=6', 'method=spray mowBeforeHours=24', 'Mown 6 h ago: the label asks for 24 h between mowing'],
+  [
+    'soil=44 °F',
+    'nitrogen=quick turf=dormant',
+    'Soil 44 °F under dormant turf: quick nitrogen is lost under 45 °F',
+  ],
+  ['soil=44 °F', 'nitrogen=slow', 'Soil 44 °F: under 45 °F grass takes up no nitrogen.'],
+  ['air=91 °F', 'method=spray kind=iron', 'Air 91 °F: work on the leaf may burn over 90 °F.'],
+])('%s, %s is said as it is meant', (reading, limits, words) => {
+  const read = Object.fromEntries(
+    Object.entries(fieldsOf(reading)).map(([name, value]) => [
+      name,
+      /Hours$/.test(name) ? Number(value) : value,
+    ]),
+  )
+  const asked = limitsOf(limits)
+  const numbers = Object.fromEntries(
+    Object.entries(asked).map(([name, value]) => [
+      name,
+      /Hours$/.test(name) && value ? Number(value) : value,
+    ]),
+  ) as unknown as ConditionLimits
+  const [found] = judgeConditions(read as ConditionReading, numbers)
+  expect(found?.message.slice(0, words.length)).toBe(words)
+})
