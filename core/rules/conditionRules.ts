@@ -13,7 +13,7 @@ import { NUTRIENTS } from '../label/label'
 import { isPresent, nutrientOn, nutrientWords } from '../plan/areaNutrients'
 import type { RuleVisit, VisitedProduct } from './visit'
 import type { Check } from './check'
-import { byHouse, byLabel, notedReading, ofSubject } from './judgedConditions'
+import { byHouse, labelChecks, notedReading, ofSubject } from './judgedConditions'
 import type { Rule } from './rule'
 
 /** Heat in which salt burns leaves, °C (house default, 85 °F). */
@@ -81,22 +81,18 @@ function unlikely({ air, soil }: DayRead): readonly Check[] {
 }
 
 const heatChecks = (line: VisitedProduct, visit: RuleVisit): readonly Check[] =>
-  ofSubject(byLabel(notedReading(visit), line, visit), 'air', ({ message }) => ({
+  labelChecks(line, visit, 'air', {
     code: 'too-hot',
-    productId: line.note.id,
     source: 'label, highest air temperature',
-    message: `${line.product.name}: ${message}`,
     remedies: [{ label: 'Choose a cooler day or hour', path: 'day.air' }],
-  }))
+  })
 
 const soilWindow = (line: VisitedProduct, visit: RuleVisit): readonly Check[] =>
-  ofSubject(byLabel(notedReading(visit), line, visit), 'soil', ({ message }) => ({
+  labelChecks(line, visit, 'soil', {
     code: 'soil-temperature',
-    productId: line.note.id,
     source: 'label, soil temperature',
-    message: `${line.product.name}: ${message}`,
     remedies: [{ label: 'Choose another day', path: 'day.soil' }],
-  }))
+  })
 
 /** Air, soil and turf by the house. */
 function houseConditions(visit: RuleVisit): readonly Check[] {

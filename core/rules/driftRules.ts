@@ -1,18 +1,16 @@
 import { dropsAt, isFiner, pressureFor } from '../calibration/dropSize'
 import { enteredWords } from '../quantity/enteredWords'
 import type { Check } from './check'
-import { byHouse, byLabel, notedReading, ofSubject } from './judgedConditions'
+import { byHouse, labelChecks, notedReading, ofSubject } from './judgedConditions'
 import type { Rule } from './rule'
 import type { RuleVisit, VisitedProduct } from './visit'
 
 const overLabel = (line: VisitedProduct, visit: RuleVisit): readonly Check[] =>
-  ofSubject(byLabel(notedReading(visit), line, visit), 'wind', ({ message }) => ({
+  labelChecks(line, visit, 'wind', {
     code: 'wind-over-label',
-    productId: line.note.id,
     source: 'label, most wind',
-    message: `${line.product.name}: ${message}`,
     remedies: [{ label: 'Choose another day or hour', path: 'plannedFor' }],
-  }))
+  })
 
 /** Wind by the house: the label's own limit is asked of each product. */
 const ofHouse = (visit: RuleVisit): readonly Check[] =>

@@ -68,3 +68,16 @@ export const ofSubject = (
   as: (finding: ConditionFinding) => Omit<Check, 'level'> & { readonly level?: Check['level'] },
 ): readonly Check[] =>
   found.filter(({ subject }) => subject === wanted).map((one) => ({ level: one.level, ...as(one) }))
+
+/** What the label of one product says to what was noted for the work, of one subject. */
+export const labelChecks = (
+  line: VisitedProduct,
+  visit: RuleVisit,
+  subject: ConditionFinding['subject'],
+  as: Pick<Check, 'code' | 'source' | 'remedies'>,
+): readonly Check[] =>
+  ofSubject(byLabel(notedReading(visit), line, visit), subject, ({ message }) => ({
+    ...as,
+    productId: line.note.id,
+    message: `${line.product.name}: ${message}`,
+  }))
