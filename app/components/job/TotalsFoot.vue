@@ -51,7 +51,7 @@ const totals = steadyRows<Total>(() => {
     return laid && laid.value > 0
       ? [
           {
-            label: `${NUTRIENT_NAMES[name]} applied`,
+            label: `${NUTRIENT_NAMES[name]} planned`,
             shown: { figure: formatFigure(laid.value), unit: unitText(laid.unit) },
             page: `nutrients.${name}`,
           },
